@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Comparisons;
+
+use App\Models\Domain;
+use App\Models\Snapshot;
+use App\Support\Database\RowStream;
+use GreaterReach\Core\Comparison\Ranking;
+
+/** The snapshots that a comparison uses: per domain the newest on or before its day, and the one before that. */
+final readonly class ComparedSnapshots
+{
+    /**
+     * @param list<Domain>    $domains  ours first
+     * @param list<?Snapshot> $current
+     * @param list<?Snapshot> $previous
+     */
+    private function __construct(public int $study, public array $domains, public array $current, public array $previous)
+    {
+    }
+
+    public static function of(ComparisonOrder $order): self
+    {
+        $current = $previous = [];
+        $domains = $order->study->comparedDomains();
+        foreach ($domains as $domain) {
+            $newest = Snapshot::query()->where('domain_id', $domain->id)->where('channel', $order->channel)
+                ->when($order->asOf !== null, static fn ($query) => $query->where('day', '<=', $order->asOf))
+                ->orderByDesc('day')->limit(2)->get();
+            $current[] = $newest->get(0);
+            $previous[] = $newest->get(1);
+        }
+
+        return new self($order->study->id, $domains, $current, $previous);
+    }
+
+    /** @return list<iterable<Ranking>> one stream per domain, in keyword order */
+    public function currentStreams(): array
+    {
+        return array_map(fn (?Snapshot $snapshot): iterable => $snapshot === null ? [] : $this->stream($snapshot, false), $this->current);
+    }
+
+    /** @return list<?iterable<Ranking>> */
+    public function previousStreams(): array
+    {
+        return array_map(fn (?Snapshot $snapshot): ?iterable => $snapshot === null ? null : $this->stream($snapshot, true), $this->previous);
+    }
+
+    /** @return list<array{id: int, entry: string, authority: ?float, snapshot: ?string, previous: ?string}> */
+    public function describe(): array
+    {
+        $described = [];
+        foreach ($this->domains as $number => $domain) {
+            $described[] = [
+                'id' => $domain->id,
+                'entry' => $domain->entry,
+                'authority' => $domain->authority,
+                'snapshot' => $this->current[$number]?->day->toDateString(),
+                'previous' => $this->previous[$number]?->day->toDateString(),
+            ];
+        }
+
+        return $described;
+    }
+
+    /** @return list<int> numbers of the domains that have a snapshot */
+    public function domainsWithSnapshot(): array
+    {
+        return array_keys(array_filter($this->current));
+    }
+
+    /** @return \Generator<int, Ranking> */
+    private function stream(Snapshot $snapshot, bool $onlyBest): \Generator
+    {
+        // Other pages of a domain are read for the current snapshots alone: only their best counts before.
+        $best = $onlyBest ? 'AND ordinal = 1' : '';
+        $sql = "SELECT keyword, position, url FROM rankings WHERE study_id = ? AND snapshot_id = ? {$best} ORDER BY keyword, ordinal";
+        foreach (RowStream::of($sql, [$this->study, $snapshot->id]) as [$keyword, $position, $url]) {
+            yield new Ranking($keyword, $position, $url);
+        }
+    }
+}

@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Comparisons;
+
+use App\Models\Comparison;
+use App\Models\Snapshot;
+use App\Models\Study;
+use App\Support\Database\KeyedStream;
+use App\Support\Database\StudyPartitions;
+use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Comparison\Comparator;
+use GreaterReach\Core\Comparison\ComparisonRow;
+use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Priority\Candidate;
+use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\Weigher;
+use GreaterReach\Core\Rulebook\Rulebook;
+use GreaterReach\Core\Winning\WinChance;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Gives the comparison that is wanted, computing it first when there is none that is still current. Rows go into a
+ * partition that readers do not see before it is complete; what the study showed before stays until then.
+ */
+final readonly class EnsureComparison
+{
+    public function __construct(private LearnModels $learn, private StudyPartitions $partitions)
+    {
+    }
+
+    /** @param ?\Closure(int): void $progress told the number of keywords done, now and then */
+    public function execute(ComparisonOrder $order, ?\Closure $progress = null): Comparison
+    {
+        // One computation per study at a time; who waited finds the result of the other.
+        DB::statement('SELECT pg_advisory_lock(hashtextextended(?, 0))', ['comparison '.$order->study->id]);
+        try {
+            $order->study->refresh()->load('domains');
+            $comparison = $this->current($order) ?? DB::transaction(function () use ($order, $progress): Comparison {
+                // Both readings of the lists see the same moment, whatever is imported meanwhile.
+                DB::statement('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
+
+                return $this->compute($order, $progress);
+            });
+        } finally {
+            DB::statement('SELECT pg_advisory_unlock(hashtextextended(?, 0))', ['comparison '.$order->study->id]);
+        }
+        if ($order->isShown() && $order->study->comparison_id !== $comparison->id) {
+            $order->study->update(['comparison_id' => $comparison->id]);
+        }
+        $this->forgetOld($order->study);
+
+        return $comparison;
+    }
+
+    public function current(ComparisonOrder $order): ?Comparison
+    {
+        return Comparison::query()->where('study_id', $order->study->id)->where('channel', $order->channel)->where('within', $order->within)
+            ->where('data_version', $order->study->data_version)
+            ->when($order->asOf === null, static fn ($query) => $query->whereNull('as_of'), static fn ($query) => $query->where('as_of', $order->asOf))
+            ->latest('id')->first();
+    }
+
+    /** @param ?\Closure(int): void $progress */
+    private function compute(ComparisonOrder $order, ?\Closure $progress): Comparison
+    {
+        $study = $order->study;
+        $rulebook = $study->rulebook();
+        $snapshots = ComparedSnapshots::of($order);
+        $comparison = Comparison::query()->create([
+            'study_id' => $study->id, 'channel' => $order->channel, 'within' => $order->within, 'as_of' => $order->asOf,
+            'data_version' => $study->data_version, 'domains' => $snapshots->describe(), 'summary' => [],
+        ]);
+        $writer = new RowWriter($this->partitions->createDetached($study->id, $comparison->id), $study->id, $comparison->id);
+        $models = $order->channel === Snapshot::ORGANIC ? $this->learn->execute($study, $rulebook, $snapshots) : null;
+        $tally = new Tally(\count($snapshots->domains), $models->curve ?? CtrCurve::default());
+        $write = $models === null ? $this->compareInto($writer, $snapshots) : $this->weighInto($writer, $study, $rulebook, $models);
+        $done = 0;
+        foreach ($this->rows($order, $rulebook, $snapshots) as [$row, $metrics]) {
+            $tally->add($row, $metrics);
+            $write($row, $metrics);
+            if ($progress !== null && ++$done % 5000 === 0) {
+                $progress($done);
+            }
+        }
+        $writer->finish();
+        $this->partitions->attach($study->id, $comparison->id);
+        $comparison->update(['summary' => [...$tally->summary(), ...self::describeModels($models)]]);
+
+        return $comparison;
+    }
+
+    /** @return \Generator<int, array{ComparisonRow, Metrics}> */
+    private function rows(ComparisonOrder $order, Rulebook $rulebook, ComparedSnapshots $snapshots): \Generator
+    {
+        $metrics = MetricsStream::open($order->study->id, $snapshots->domains, $rulebook->words('metric_sources'));
+        $listed = (new KeywordFacts($order->study->id))->listedKeywords();
+        foreach ((new Comparator($order->within))->rows($snapshots->currentStreams(), $snapshots->previousStreams(), $listed) as $row) {
+            yield [$row, $metrics->of($row->keyword)];
+        }
+    }
+
+    /** @return \Closure(ComparisonRow, Metrics): void */
+    private function compareInto(RowWriter $writer, ComparedSnapshots $snapshots): \Closure
+    {
+        $brands = $this->learn->brands($snapshots->domains);
+
+        return static fn (ComparisonRow $row, Metrics $metrics) => $writer->write($row, $metrics, $brands->domainsIn($row->keyword));
+    }
+
+    /** @return \Closure(ComparisonRow, Metrics): void */
+    private function weighInto(RowWriter $writer, Study $study, Rulebook $rulebook, Models $models): \Closure
+    {
+        $facts = new KeywordFacts($study->id);
+        $judgements = $facts->judgements();
+        $medians = $facts->pageOneMedians();
+        $measured = $facts->measuredClicks();
+        $links = $facts->pageLinks();
+        $topics = new KeyedStream($models->topics->byKeyword());
+        $winChance = new WinChance($models->winModel, $rulebook->float('head_start_11_20'), $rulebook->float('head_start_21_50'));
+        $weigher = new Weigher($rulebook, $models->curve, $models->comfort, $winChance, $models->links, $models->brands);
+
+        return static function (ComparisonRow $row, Metrics $metrics) use ($writer, $weigher, $models, $judgements, $medians, $measured, $links, $topics): void {
+            $topic = $topics->at($row->keyword);
+            $others = ($models->ownPagesByTopic[$topic ?? ''] ?? 0) - (isset($models->ownPages[$row->keyword]) ? 1 : 0);
+            $writer->writeWeighed($weigher->weigh(new Candidate(
+                $row,
+                $metrics,
+                $judgements->at($row->keyword) ?? new Judgement(),
+                $medians->at($row->keyword),
+                $links[$row->ownUrl() ?? ''] ?? 0,
+                $measured->at($row->keyword),
+                $others > 0,
+                $topic,
+            )));
+        };
+    }
+
+    /** @return array<string, mixed> */
+    private static function describeModels(?Models $models): array
+    {
+        if ($models === null) {
+            return [];
+        }
+
+        return [
+            'topics' => $models->topics->count(),
+            'comfort' => (array) $models->comfort,
+            'win_model' => [
+                'intercept' => $models->winModel->intercept,
+                'difficulty' => $models->winModel->difficultySlope,
+                'authority' => $models->winModel->authoritySlope,
+                'rows' => $models->winModel->rows,
+                'brier_score' => $models->winModel->brierScore,
+                'calibration' => $models->winModel->calibration,
+                'assumed' => $models->winModel->isAssumed,
+            ],
+            'links' => (array) $models->links,
+            'curve' => $models->curve->rates(),
+        ];
+    }
+
+    /** Keeps the comparison on show and the few newest beside it. */
+    private function forgetOld(Study $study): void
+    {
+        $old = Comparison::query()->where('study_id', $study->id)
+            ->when($study->comparison_id !== null, static fn ($query) => $query->where('id', '!=', $study->comparison_id))
+            ->orderByDesc('id')->skip(config()->integer('reach.kept_comparisons'))->take(100)->get();
+        foreach ($old as $comparison) {
+            $this->partitions->drop($comparison->id);
+            $comparison->delete();
+        }
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Comparisons;
+
+use App\Support\Database\KeyedStream;
+use App\Support\Database\RowStream;
+use GreaterReach\Core\Meaning\Intent;
+use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\MeasuredClicks;
+use GreaterReach\Core\Statistics\Quantile;
+use Illuminate\Support\Facades\DB;
+
+/** What is known of a study's keywords beside rankings and metrics, as streams in key order. */
+final readonly class KeywordFacts
+{
+    public function __construct(private int $study)
+    {
+    }
+
+    /** @return KeyedStream<Judgement> */
+    public function judgements(): KeyedStream
+    {
+        $rows = RowStream::of('SELECT keyword, target, fit, intent FROM decisions WHERE study_id = ? ORDER BY keyword', [$this->study]);
+
+        return new KeyedStream((static function () use ($rows): \Generator {
+            foreach ($rows as [$keyword, $target, $fit, $intent]) {
+                yield $keyword => new Judgement($target, $fit, $intent === null ? null : Intent::from($intent));
+            }
+        })());
+    }
+
+    /** @return KeyedStream<float> median referring domains of the pages at 1–10 on the newest day; left out where none is known */
+    public function pageOneMedians(): KeyedStream
+    {
+        $rows = RowStream::of(<<<'SQL'
+            SELECT keyword, referring_domains
+            FROM (SELECT keyword, referring_domains, position, day, max(day) OVER (PARTITION BY keyword) AS newest FROM results WHERE study_id = ?) dated
+            WHERE day = newest AND position <= 10 AND referring_domains IS NOT NULL ORDER BY keyword
+            SQL, [$this->study]);
+
+        return new KeyedStream((static function () use ($rows): \Generator {
+            foreach (KeyedStream::grouped($rows) as $keyword => $group) {
+                yield $keyword => Quantile::median(array_map(floatval(...), array_column($group, 1)));
+            }
+        })());
+    }
+
+    /** @return KeyedStream<MeasuredClicks> our clicks and impressions in the newest performance import */
+    public function measuredClicks(): KeyedStream
+    {
+        $rows = RowStream::of('SELECT query, sum(clicks)::bigint, sum(impressions)::bigint FROM performance WHERE study_id = ? AND import_id = ? GROUP BY query ORDER BY query', [$this->study, $this->newestPerformance()]);
+
+        return new KeyedStream((static function () use ($rows): \Generator {
+            foreach ($rows as [$query, $clicks, $impressions]) {
+                yield $query => new MeasuredClicks($clicks, $impressions);
+            }
+        })());
+    }
+
+    /** @return \Generator<int, list<mixed>> query, mean position, clicks, impressions of the newest performance import */
+    public function performanceRows(): \Generator
+    {
+        return RowStream::of('SELECT query, position, clicks, impressions FROM performance WHERE study_id = ? AND import_id = ?', [$this->study, $this->newestPerformance()]);
+    }
+
+    /** @return array<string, int> URL key → referring domains in its newest results row that has them, the largest of a day */
+    public function pageLinks(): array
+    {
+        $rows = DB::select('SELECT DISTINCT ON (url) url, referring_domains FROM results WHERE study_id = ? AND referring_domains IS NOT NULL ORDER BY url, day DESC, referring_domains DESC', [$this->study]);
+
+        return array_column($rows, 'referring_domains', 'url');
+    }
+
+    /** @return \Generator<int, string> the study's own keyword list, in key order */
+    public function listedKeywords(): \Generator
+    {
+        $sql = "SELECT DISTINCT keyword FROM metrics JOIN sources ON sources.id = source_id WHERE metrics.study_id = ? AND sources.kind = 'keywords' ORDER BY keyword";
+        foreach (RowStream::of($sql, [$this->study]) as [$keyword]) {
+            yield $keyword;
+        }
+    }
+
+    private function newestPerformance(): int
+    {
+        return (int) DB::table('imports')->where('study_id', $this->study)->where('kind', 'performance')->max('id');
+    }
+}

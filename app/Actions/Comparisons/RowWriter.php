@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Comparisons;
+
+use App\Support\Database\CopyWriter;
+use GreaterReach\Core\Comparison\ComparisonRow;
+use GreaterReach\Core\Keyword\Words;
+use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Priority\Opportunity;
+use GreaterReach\Core\Priority\TacticRule;
+
+/** Writes comparison rows, weighed or not, into the partition of one comparison. */
+final class RowWriter
+{
+    private const COMPARED = [
+        'study_id', 'comparison_id', 'keyword', 'standing', 'own_position', 'own_url', 'best_competitor', 'best_position', 'competitors_ranking',
+        'competitors_above', 'positions', 'previous', 'presence', 'movement', 'page_conflict', 'volume', 'volume_derived', 'difficulty', 'cpc',
+        'advertiser_competition', 'words', 'brands', 'is_listed',
+    ];
+    private const WEIGHED = [
+        'intent', 'topic', 'target', 'visits_now', 'potential', 'gain', 'win_chance', 'expected_gain', 'horizon', 'tactic', 'links_to_earn',
+        'score_volume', 'score_ease', 'score_gain', 'score_value', 'score_intent', 'score_fit',
+    ];
+
+    private readonly CopyWriter $copy;
+
+    public function __construct(string $table, private readonly int $study, private readonly int $comparison)
+    {
+        $this->copy = new CopyWriter($table, [...self::COMPARED, ...self::WEIGHED]);
+    }
+
+    public function writeWeighed(Opportunity $opportunity): void
+    {
+        $clicks = $opportunity->clicks;
+        $this->copy->write([
+            ...$this->compared($opportunity->candidate->row, $opportunity->candidate->metrics, $opportunity->brands, $opportunity->isListed),
+            $opportunity->intent->value, $opportunity->candidate->topic, $clicks->target, $clicks->visitsNow, $clicks->potential, $clicks->gain,
+            $opportunity->winChance, $opportunity->expectedGain, $opportunity->horizon?->value, $opportunity->tacticLabel(), $opportunity->linksToEarn,
+            ...array_values($opportunity->scores->toArray()),
+        ]);
+    }
+
+    /** A row that is compared but not weighed, as in the paid channel. */
+    public function write(ComparisonRow $row, Metrics $metrics, int $brands): void
+    {
+        $this->copy->write([...$this->compared($row, $metrics, $brands, false), ...array_fill(0, \count(self::WEIGHED), null)]);
+    }
+
+    /** @return int rows written */
+    public function finish(): int
+    {
+        return $this->copy->flush();
+    }
+
+    /** @return list<string|int|float|bool|list<int|null>|null> */
+    private function compared(ComparisonRow $row, Metrics $metrics, int $brands, bool $isListed): array
+    {
+        return [
+            $this->study, $this->comparison, $row->keyword, $row->standing->value, $row->ownPosition(), $row->ownUrl(), $row->bestCompetitor, $row->bestPosition,
+            $row->competitorsRanking, $row->competitorsAbove, $row->positions, $row->previous, $row->presence, $row->movement?->value,
+            TacticRule::hasPageConflict($row), $metrics->volume, $metrics->volumeIsDerived, $metrics->difficulty, $metrics->cpc,
+            $metrics->advertiserCompetition, Words::count($row->keyword), $brands, $isListed,
+        ];
+    }
+}

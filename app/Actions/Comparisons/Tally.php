@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Comparisons;
+
+use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Clicks\ShareOfClicks;
+use GreaterReach\Core\Comparison\ComparisonRow;
+use GreaterReach\Core\Comparison\Overlap;
+use GreaterReach\Core\Comparison\Standing;
+use GreaterReach\Core\Metrics\Metrics;
+
+/** Counts along while the rows of a comparison go by, for the summary that is kept with it. */
+final class Tally
+{
+    private readonly Overlap $overlap;
+    private readonly ShareOfClicks $shares;
+    private int $keywords = 0;
+
+    /** @var array<string, int> */
+    private array $standings = [];
+
+    /** @var list<int> */
+    private array $firstPage;
+
+    /** @var list<int> */
+    private array $ranking;
+
+    public function __construct(int $domains, CtrCurve $curve)
+    {
+        $this->overlap = new Overlap($domains);
+        $this->shares = new ShareOfClicks($domains, $curve);
+        $this->firstPage = $this->ranking = array_fill(0, $domains, 0);
+        foreach (Standing::cases() as $standing) {
+            $this->standings[$standing->value] = 0;
+        }
+    }
+
+    public function add(ComparisonRow $row, Metrics $metrics): void
+    {
+        ++$this->keywords;
+        ++$this->standings[$row->standing->value];
+        $this->overlap->add($row->presence);
+        $this->shares->add($metrics->volume, $row->positions);
+        foreach ($row->positions as $domain => $position) {
+            if ($position !== null) {
+                ++$this->ranking[$domain];
+                $this->firstPage[$domain] += $position <= 10 ? 1 : 0;
+            }
+        }
+    }
+
+    /** @return array<string, mixed> */
+    public function summary(): array
+    {
+        $overlap = [];
+        foreach ($this->overlap->counts() as $mask => $count) {
+            $overlap[] = ['combination' => $mask, 'keywords' => $count];
+        }
+
+        return [
+            'keywords' => $this->keywords,
+            'standings' => $this->standings,
+            'overlap' => $overlap,
+            'similarity' => $this->overlap->similarities(),
+            'share_of_clicks' => $this->shares->shares(),
+            'visits' => $this->shares->visits(),
+            'ranking' => $this->ranking,
+            'first_page' => $this->firstPage,
+        ];
+    }
+}

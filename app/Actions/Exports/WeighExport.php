@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Exports;
+
+use App\Models\Comparison;
+use App\Support\Database\RowStream;
+use App\Support\Rows\PrioritySql;
+use App\Support\Tabular\Table;
+use GreaterReach\Core\Priority\Weights;
+
+/** The opportunities of a comparison in the order of their priority. */
+final class WeighExport
+{
+    private const HEADINGS = [
+        'rank', 'keyword', 'standing', 'own_position', 'target', 'volume', 'difficulty', 'visits_now', 'potential', 'gain', 'win_chance', 'expected_gain',
+        'priority', 'horizon', 'tactic', 'links_to_earn', 'intent', 'topic',
+    ];
+    private const FLOATS = [6, 7, 8, 9, 10, 11, 12];
+
+    /** The rows are read as they are asked for, inside a transaction of the caller's. */
+    public function table(Comparison $comparison, Weights $weights, int $minFit): Table
+    {
+        return new Table(self::HEADINGS, self::rows($comparison, $weights, $minFit));
+    }
+
+    /** @return \Generator<int, list<string|int|float|bool|null>> */
+    private static function rows(Comparison $comparison, Weights $weights, int $minFit): \Generator
+    {
+        $gate = $minFit > 0 ? 'AND score_fit >= '.$minFit : '';
+        $priority = PrioritySql::expression($weights);
+        $order = PrioritySql::order($weights);
+        $sql = <<<SQL
+            SELECT 0, keyword, standing, own_position, target, volume, difficulty, visits_now, potential, gain, win_chance, expected_gain,
+                {$priority}, horizon, tactic, links_to_earn, intent, topic
+            FROM comparison_rows WHERE study_id = ? AND comparison_id = ? AND is_listed {$gate} ORDER BY {$order}
+            SQL;
+        $rank = 0;
+        foreach (RowStream::of($sql, [$comparison->study_id, $comparison->id]) as $row) {
+            $row[0] = ++$rank;
+            foreach (self::FLOATS as $place) {
+                $row[$place] = $row[$place] === null ? null : (float) $row[$place];
+            }
+            yield $row;
+        }
+    }
+}

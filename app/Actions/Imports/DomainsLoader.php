@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Imports;
+
+use App\Models\Domain;
+use App\Models\Import;
+use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Intake\BadCell;
+use GreaterReach\Core\Site\DomainEntry;
+use GreaterReach\Core\Site\PublicSuffixList;
+use Illuminate\Support\Facades\DB;
+
+/** Figures about domains: updates the study's own, keeps others as candidates, adds no competitor and reorders none. */
+final class DomainsLoader implements Loader
+{
+    private const MOST = 10_000;
+
+    /** @var list<array<string, mixed>> */
+    private array $rows = [];
+
+    public function __construct(private readonly ImportOrder $order, private readonly DomainFinder $domains, private readonly PublicSuffixList $suffixes)
+    {
+    }
+
+    public function prepare(): void
+    {
+        DB::statement('CREATE TEMPORARY TABLE staged (line bigint) ON COMMIT DROP');
+    }
+
+    public function columns(): array
+    {
+        return ['line'];
+    }
+
+    public function stage(int $line, array $values): array|BadCell|null
+    {
+        $text = (string) $values['domain'];
+        try {
+            DomainEntry::of($text, $this->suffixes);
+        } catch (InvalidValue $problem) {
+            return new BadCell($line, 'domain', $text, $problem->reason.'.');
+        }
+        if (\count($this->rows) >= self::MOST) {
+            return new BadCell($line, 'domain', $text, 'is beyond the 10,000 domains that one file may have.');
+        }
+        $this->rows[] = $values;
+
+        return [$line];
+    }
+
+    public function settle(Import $import): array
+    {
+        $updated = $added = 0;
+        foreach ($this->rows as $row) {
+            $targets = $this->targets((string) $row['domain']);
+            $known = array_filter(array_intersect_key($row, array_flip(['authority', 'referring_domains', 'backlinks', 'brand_terms'])), static fn (mixed $value): bool => $value !== null);
+            foreach ($targets as $domain) {
+                $domain->update([...$known, 'metrics_date' => $this->order->day]);
+                ++$updated;
+            }
+            if ($targets === []) {
+                $this->addCandidate((string) $row['domain'], $known);
+                ++$added;
+            }
+        }
+
+        return [sprintf('%d domains of the study were updated, %d kept as candidates.', $updated, $added)];
+    }
+
+    /**
+     * The entry that means the same; else, for a bare registrable domain, every entry on that site.
+     *
+     * @return list<Domain>
+     */
+    private function targets(string $text): array
+    {
+        $same = $this->domains->find($text);
+        if ($same !== null) {
+            return [$same];
+        }
+        $wanted = DomainEntry::of($text, $this->suffixes);
+
+        return array_values($this->order->study->domains->filter(
+            fn (Domain $domain): bool => $wanted->host === $wanted->registrableDomain && $this->domains->entry($domain->id)->registrableDomain === $wanted->registrableDomain,
+        )->all());
+    }
+
+    /** @param array<string, mixed> $known */
+    private function addCandidate(string $text, array $known): void
+    {
+        $entry = DomainEntry::of($text, $this->suffixes);
+        Domain::query()->updateOrCreate(
+            ['study_id' => $this->order->study->id, 'entry' => $entry->label],
+            ['role' => Domain::CANDIDATE, 'place' => 0, 'scope' => $entry->scope, ...$known, 'metrics_date' => $this->order->day],
+        );
+    }
+}

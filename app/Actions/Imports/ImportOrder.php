@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Imports;
+
+use App\Models\Domain;
+use App\Models\Snapshot;
+use App\Models\Study;
+use GreaterReach\Core\Intake\ImportKind;
+
+/** What is to be imported, and how. */
+final readonly class ImportOrder
+{
+    /** @param array<string, string> $mapping field → header, as far as a person said so */
+    public function __construct(
+        public Study $study,
+        public ImportKind $kind,
+        public string $path,
+        public string $fileName,
+        /** Day of rows that have no date of their own, YYYY-MM-DD. */
+        public string $day,
+        /** Domain of rows that have none of their own. */
+        public ?Domain $domain = null,
+        /** Channel of rows that have none of their own. */
+        public string $channel = Snapshot::ORGANIC,
+        public array $mapping = [],
+        public int $allowedErrors = 0,
+        /** Do everything but keep nothing. */
+        public bool $isDryRun = false,
+        public ?int $userId = null,
+    ) {
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Imports;
+
+use App\Models\Import;
+use GreaterReach\Core\Intake\BadCell;
+
+/**
+ * Knows how one kind of import is staged and settled.
+ *
+ * @phpstan-type Values array<string, string|int|float|list<string>|null>
+ * @phpstan-type StagedRow list<string|int|float|bool|list<int|null>|null>
+ */
+interface Loader
+{
+    /** Makes the staging table of this session. */
+    public function prepare(): void;
+
+    /** @return list<string> columns of the staging table */
+    public function columns(): array;
+
+    /**
+     * @param Values $values
+     *
+     * @return StagedRow|BadCell|null the row to stage, what is wrong with it, or null when it is to be dropped
+     */
+    public function stage(int $line, array $values): array|BadCell|null;
+
+    /**
+     * Turns the staging table into what the study keeps. Runs inside the import's transaction.
+     *
+     * @return list<string> what was done, a sentence each
+     */
+    public function settle(Import $import): array;
+}

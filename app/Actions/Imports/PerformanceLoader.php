@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Imports;
+
+use App\Models\Import;
+use GreaterReach\Core\Intake\BadCell;
+use Illuminate\Support\Facades\DB;
+
+/** Our own clicks and impressions by query and page. */
+final class PerformanceLoader implements Loader
+{
+    public function __construct(private readonly ImportOrder $order)
+    {
+    }
+
+    public function prepare(): void
+    {
+        DB::statement('CREATE TEMPORARY TABLE staged (LIKE performance) ON COMMIT DROP');
+        DB::statement('ALTER TABLE staged ALTER study_id DROP NOT NULL, ALTER import_id DROP NOT NULL');
+    }
+
+    public function columns(): array
+    {
+        return ['query', 'page', 'day', 'clicks', 'impressions', 'position'];
+    }
+
+    public function stage(int $line, array $values): array|BadCell|null
+    {
+        if ($values['clicks'] > $values['impressions']) {
+            return new BadCell($line, 'clicks', (string) $values['clicks'], 'is more than the impressions, '.$values['impressions'].'.');
+        }
+
+        return [$values['query'], $values['page'] ?? null, $values['date'] ?? $this->order->day, $values['clicks'], $values['impressions'], $values['position']];
+    }
+
+    public function settle(Import $import): array
+    {
+        $columns = implode(', ', $this->columns());
+        $kept = DB::affectingStatement("INSERT INTO performance (study_id, import_id, {$columns}) SELECT ?::bigint, ?::bigint, {$columns} FROM staged", [$import->study_id, $import->id]);
+
+        return [sprintf('%d rows of our own performance were kept.', $kept)];
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Imports;
+
+use App\Models\Import;
+use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Intake\BadCell;
+use Illuminate\Support\Facades\DB;
+
+/** Page-one results: who stands where for a keyword, with the strength of page and site. */
+final class ResultsLoader implements Loader
+{
+    public function __construct(private readonly ImportOrder $order)
+    {
+    }
+
+    public function prepare(): void
+    {
+        DB::statement('CREATE TEMPORARY TABLE staged (LIKE results) ON COMMIT DROP');
+        DB::statement('ALTER TABLE staged ALTER study_id DROP NOT NULL, ALTER import_id DROP NOT NULL');
+    }
+
+    public function columns(): array
+    {
+        return ['keyword', 'day', 'position', 'url', 'authority', 'page_strength', 'referring_domains', 'title'];
+    }
+
+    public function stage(int $line, array $values): array|BadCell|null
+    {
+        if ($values['position'] > Ranking::WORST_POSITION) {
+            return null;
+        }
+
+        return [
+            $values['keyword'], $values['date'] ?? $this->order->day, $values['position'], $values['url'], $values['authority'] ?? null,
+            $values['page_strength'] ?? null, $values['referring_domains'] ?? null, $values['title'] ?? null,
+        ];
+    }
+
+    public function settle(Import $import): array
+    {
+        $columns = implode(', ', $this->columns());
+        $kept = DB::affectingStatement("INSERT INTO results (study_id, import_id, {$columns}) SELECT ?::bigint, ?::bigint, {$columns} FROM staged", [$import->study_id, $import->id]);
+
+        return [sprintf('%d page-one results were kept.', $kept)];
+    }
+}

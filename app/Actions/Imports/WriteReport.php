@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Imports;
+
+use App\Exceptions\Refused;
+use App\Support\Tabular\Table;
+use App\Support\Tabular\TableFormat;
+use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Intake\BadCell;
+
+/** Writes the list of bad rows into a file: JSON with the total, or CSV with the total in a last row of its own. */
+final class WriteReport
+{
+    public function execute(BadRows $badRows, string $path): void
+    {
+        $text = str_ends_with(strtolower($path), '.json')
+            ? json_encode($badRows, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n"
+            : $this->csv($badRows);
+        if (@file_put_contents($path, $text) === false) {
+            throw Refused::because('report', sprintf('The report "%s" cannot be written; is there such a folder?', InvalidValue::quote($path)));
+        }
+    }
+
+    public function csv(BadRows $badRows): string
+    {
+        $rows = array_map(static fn (BadCell $row): array => array_values($row->jsonSerialize()), $badRows->rows());
+        if ($badRows->total() > BadRows::KEPT) {
+            $rows[] = [null, null, null, sprintf('%d bad rows in all; the first %d are listed.', $badRows->total(), BadRows::KEPT)];
+        }
+
+        return implode('', iterator_to_array(TableFormat::Csv->write(new Table(['line', 'column', 'value', 'reason'], $rows)), false));
+    }
+}

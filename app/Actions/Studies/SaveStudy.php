@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Studies;
+
+use App\Exceptions\Refused;
+use App\Models\Domain;
+use App\Models\Study;
+use App\Support\Database\StudyPartitions;
+use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Intake\RowParser;
+use GreaterReach\Core\Site\DomainEntry;
+use GreaterReach\Core\Site\PublicSuffixList;
+use Illuminate\Support\Facades\DB;
+
+/** Makes a study, or changes one: its name, market, domain and competitors. */
+final readonly class SaveStudy
+{
+    public const MOST_COMPETITORS = 10;
+
+    /** Currency of a market where it is not the pound. */
+    private const CURRENCIES = ['US' => 'USD', 'CA' => 'CAD', 'AU' => 'AUD', 'NZ' => 'NZD', 'CH' => 'CHF', 'SE' => 'SEK', 'NO' => 'NOK', 'DK' => 'DKK', 'PL' => 'PLN', 'CZ' => 'CZK', 'GB' => 'GBP', 'JP' => 'JPY', 'IN' => 'INR', 'BR' => 'BRL'];
+
+    public function __construct(private PublicSuffixList $suffixes, private StudyPartitions $partitions)
+    {
+    }
+
+    /** @throws Refused */
+    public function execute(StudyDraft $draft): Study
+    {
+        if (preg_match('/^[a-z0-9][a-z0-9-]{0,62}$/D', $draft->slug) !== 1) {
+            throw Refused::because('slug', sprintf('Study name "%s" must be 1 to 63 lower-case letters, digits and hyphens.', InvalidValue::quote($draft->slug)));
+        }
+
+        return DB::transaction(function () use ($draft): Study {
+            $study = Study::query()->where('slug', $draft->slug)->lockForUpdate()->first() ?? $this->create($draft);
+            $study->fill(array_filter([
+                'name' => $draft->name === null ? null : self::name($draft->name),
+                'country' => $draft->country === null ? null : self::country($draft->country),
+                'language' => $draft->language === null ? null : self::language($draft->language),
+                'device' => $draft->device === null ? null : self::device($draft->device),
+            ], static fn (?string $value): bool => $value !== null));
+            $study->currency = self::currency($study->country);
+            if ($draft->asOf !== null) {
+                $study->as_of = $draft->asOf === '' ? null : new \Carbon\CarbonImmutable(self::day($draft->asOf));
+            }
+            $study->save();
+            $this->saveDomains($study, $draft);
+            $study->touchData();
+
+            return $study->refresh()->load('domains');
+        });
+    }
+
+    private function create(StudyDraft $draft): Study
+    {
+        if ($draft->name === null || $draft->domain === null) {
+            throw Refused::because($draft->name === null ? 'name' : 'domain', sprintf('Study "%s" is new, so it needs --name and --domain.', $draft->slug));
+        }
+        $study = Study::query()->create([
+            'slug' => $draft->slug, 'name' => self::name($draft->name), 'country' => self::country($draft->country ?? 'GB'),
+            'language' => self::language($draft->language ?? 'en'), 'device' => self::device($draft->device ?? 'desktop'), 'currency' => 'GBP',
+        ]);
+        $this->partitions->createFor($study->id);
+
+        return $study;
+    }
+
+    private function saveDomains(Study $study, StudyDraft $draft): void
+    {
+        $compared = $study->comparedDomains();
+        $own = $draft->domain ?? $compared[0]->entry;
+        $competitors = $draft->competitors ?? array_map(static fn (Domain $domain): string => $domain->entry, array_slice($compared, 1));
+        $entries = $this->entries($own, $competitors);
+        // Who is dropped stays as a candidate, so that its data is there if it comes back.
+        $study->domains()->where('role', '!=', Domain::CANDIDATE)->update(['role' => Domain::CANDIDATE, 'place' => 0]);
+        foreach ($entries as $place => $entry) {
+            $domain = Domain::query()->firstOrNew(['study_id' => $study->id, 'entry' => $entry->label]);
+            $scope = $domain->exists ? $domain->scope : $entry->scope;
+            $domain->fill(['role' => $place === 0 ? Domain::OWN : Domain::COMPETITOR, 'place' => $place, 'scope' => $scope])->save();
+        }
+    }
+
+    /**
+     * @param list<string> $competitors
+     *
+     * @return non-empty-list<DomainEntry> ours first
+     */
+    private function entries(string $own, array $competitors): array
+    {
+        if (\count($competitors) > self::MOST_COMPETITORS) {
+            throw Refused::because('competitors', sprintf('A study compares with at most %d competitors; %d were given.', self::MOST_COMPETITORS, \count($competitors)));
+        }
+        $entries = [];
+        foreach ([$own, ...$competitors] as $place => $text) {
+            $field = $place === 0 ? 'domain' : 'competitors';
+            try {
+                $entry = DomainEntry::of($text, $this->suffixes);
+            } catch (InvalidValue $problem) {
+                throw Refused::because($field, $problem->getMessage());
+            }
+            foreach ($entries as $other) {
+                if ($other->isSameAs($entry)) {
+                    throw Refused::because($field, sprintf('Domain "%s" is given twice.', InvalidValue::quote($text)));
+                }
+            }
+            $entries[] = $entry;
+        }
+
+        return $entries;
+    }
+
+    private static function name(string $name): string
+    {
+        $trimmed = trim($name);
+
+        return $trimmed !== '' && mb_strlen($trimmed) <= 200 ? $trimmed : throw Refused::because('name', 'A study\'s name must have 1 to 200 characters.');
+    }
+
+    private static function country(string $country): string
+    {
+        $code = strtoupper(trim($country));
+        $isKnown = preg_match('/^[A-Z]{2}$/D', $code) === 1 && \Locale::getDisplayRegion('-'.$code, 'en') !== $code;
+
+        return $isKnown ? $code : throw Refused::because('country', sprintf('Country "%s" must be a two-letter code such as GB.', InvalidValue::quote($country)));
+    }
+
+    private static function language(string $language): string
+    {
+        $code = strtolower(trim($language));
+        $isKnown = preg_match('/^[a-z]{2}$/D', $code) === 1 && \Locale::getDisplayLanguage($code, 'en') !== $code;
+
+        return $isKnown ? $code : throw Refused::because('language', sprintf('Language "%s" must be a two-letter code such as en.', InvalidValue::quote($language)));
+    }
+
+    private static function device(string $device): string
+    {
+        return in_array($device, ['desktop', 'mobile'], true) ? $device : throw Refused::because('device', sprintf('Device "%s" must be desktop or mobile.', InvalidValue::quote($device)));
+    }
+
+    private static function currency(string $country): string
+    {
+        return self::CURRENCIES[$country] ?? 'EUR';
+    }
+
+    private static function day(string $text): string
+    {
+        try {
+            return RowParser::date($text);
+        } catch (InvalidValue $problem) {
+            throw Refused::because('as_of', $problem->getMessage());
+        }
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Actions\Imports\BadRows;
+use App\Actions\Imports\ImportFile;
+use App\Actions\Imports\ImportOrder;
+use App\Actions\Imports\WriteReport;
+use App\Exceptions\ImportRefused;
+use App\Exceptions\Refused;
+use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Intake\ImportKind;
+use Symfony\Component\Console\Exception\InvalidOptionException;
+
+final class ImportCommand extends ReachCommand
+{
+    protected $signature = 'reach:import {slug : Short name of the study} {file : The file to read}
+        {--kind= : rankings, keywords, results, performance or domains}
+        {--domain= : Domain of rows that name none}
+        {--date= : Day of rows that have none, YYYY-MM-DD; today when left out}
+        {--channel=organic : organic or paid, for rows that say neither}
+        {--map=* : field=Header, once for each field that the headers leave open}
+        {--dry-run : Read and check everything, keep nothing}
+        {--allow-errors=0 : Keep the good rows when at most this many are bad}
+        {--report= : File for the list of bad rows; JSON if it ends in .json, else CSV}';
+
+    protected $description = 'Bring a file into a study, all or nothing';
+
+    protected $help = 'Example: php artisan reach:import bees rankings.csv --kind=rankings --domain=hivewright.example --date=2026-11-01';
+
+    public function handle(ImportFile $import, WriteReport $report): int
+    {
+        $kind = ImportKind::from($this->oneOf('kind', ['rankings', 'keywords', 'results', 'performance', 'domains']));
+        $channel = $this->oneOf('channel', ['organic', 'paid']);
+        $allowed = $this->wholeNumber('allow-errors', 0, 999_999_999);
+        $mapping = $this->mapping();
+        $study = $this->study();
+        $path = $this->text('file', true);
+        if (! is_file($path) || ! is_readable($path)) {
+            throw Refused::because('file', sprintf('There is no readable file "%s".', InvalidValue::quote($path)));
+        }
+        $domain = $this->optionalText('domain');
+        $order = new ImportOrder(
+            $study,
+            $kind,
+            $path,
+            basename($path),
+            $this->optionalDay('date') ?? now('UTC')->toDateString(),
+            $domain === null ? null : $this->domain($study, $domain),
+            $channel,
+            $mapping,
+            $allowed,
+            (bool) $this->option('dry-run'),
+        );
+
+        return $this->import($import, $report, $order);
+    }
+
+    private function import(ImportFile $import, WriteReport $report, ImportOrder $order): int
+    {
+        $path = $this->optionalText('report');
+        $write = static fn (BadRows $rows) => $path === null ? null : $report->execute($rows, $path);
+        try {
+            $outcome = $import->execute($order, $this->progress());
+        } catch (ImportRefused $refused) {
+            $write($refused->badRows);
+            throw $refused;
+        }
+        $write($outcome->badRows);
+        $this->line(sprintf('%s%d rows kept, %d dropped (position over 100 or URL outside the domain), %d bad.', $order->isDryRun ? 'Dry run, nothing kept: ' : '', $outcome->kept, $outcome->dropped, $outcome->badRows->total()));
+        if ($outcome->isSameFile) {
+            $this->line('This very file was imported before.');
+        }
+        foreach ($outcome->notes as $note) {
+            $this->line($note);
+        }
+        if ($outcome->isAmbiguous) {
+            $this->line('Nothing in the file decides how it writes numbers; 1,234 was read as 1234.');
+        }
+
+        return self::SUCCESS;
+    }
+
+    /** @return array<string, string> field → header */
+    private function mapping(): array
+    {
+        $mapping = [];
+        foreach ($this->texts('map') as $pair) {
+            [$field, $header] = [...explode('=', $pair, 2), null];
+            if ($header === null || trim($field) === '' || isset($mapping[trim($field)])) {
+                throw new InvalidOptionException(sprintf('The "--map" option must be field=Header, each field once; "%s" is not.', InvalidValue::quote($pair)));
+            }
+            $mapping[trim($field)] = $header;
+        }
+
+        return $mapping;
+    }
+}

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Actions\Imports\DomainFinder;
+use App\Exceptions\Refused;
+use App\Models\Study;
+use App\Support\Tabular\Table;
+use App\Support\Tabular\TableFormat;
+use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Exception\ReachException;
+use GreaterReach\Core\Intake\RowParser;
+use GreaterReach\Core\Site\PublicSuffixList;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\Console\Exception\ExceptionInterface as UsageException;
+use Symfony\Component\Console\Exception\InvalidOptionException;
+use Symfony\Component\Console\Helper\ProgressBar;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\ConsoleOutputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** What all commands share: one line on standard error and the right exit code, where results go, progress. */
+abstract class ReachCommand extends Command
+{
+    public const REFUSED = 1;
+    public const WRONG_USAGE = 2;
+
+    public function run(InputInterface $input, OutputInterface $output): int
+    {
+        $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
+        try {
+            return parent::run($input, $output);
+        } catch (UsageException $problem) {
+            $errors->writeln(strtok($problem->getMessage(), "\n").' Try --help.', OutputInterface::OUTPUT_RAW);
+
+            return self::WRONG_USAGE;
+        } catch (ReachException $problem) {
+            $errors->writeln(str_replace("\n", ' ', $problem->getMessage()), OutputInterface::OUTPUT_RAW);
+
+            return self::REFUSED;
+        }
+    }
+
+    protected function study(): Study
+    {
+        $slug = $this->text('slug', true);
+
+        return Study::query()->where('slug', $slug)->with('domains')->first()
+            ?? throw Refused::because('study', sprintf('There is no study "%s"; make it with reach:study.', InvalidValue::quote($slug)));
+    }
+
+    protected function domain(Study $study, string $text): \App\Models\Domain
+    {
+        return (new DomainFinder($study, app(PublicSuffixList::class)))->get($text);
+    }
+
+    /** The text of an argument or option, empty when not given. */
+    protected function text(string $name, bool $isArgument = false): string
+    {
+        $value = $isArgument ? $this->argument($name) : $this->option($name);
+
+        return is_string($value) ? $value : '';
+    }
+
+    protected function optionalText(string $name): ?string
+    {
+        $value = $this->option($name);
+
+        return is_string($value) ? $value : null;
+    }
+
+    /** @return list<string> */
+    protected function texts(string $name): array
+    {
+        $value = $this->option($name);
+
+        return is_array($value) ? array_values(array_filter($value, is_string(...))) : [];
+    }
+
+    /** @param non-empty-list<string> $choices */
+    protected function oneOf(string $name, array $choices): string
+    {
+        $value = $this->text($name);
+        if (! in_array($value, $choices, true)) {
+            throw new InvalidOptionException(sprintf('The "--%s" option must be one of %s; "%s" is not.', $name, implode(', ', $choices), InvalidValue::quote($value)));
+        }
+
+        return $value;
+    }
+
+    protected function wholeNumber(string $name, int $min, int $max): int
+    {
+        $value = $this->text($name);
+        if (preg_match('/^\d{1,9}$/D', $value) !== 1 || (int) $value < $min || (int) $value > $max) {
+            throw new InvalidOptionException(sprintf('The "--%s" option must be a whole number from %d to %d; "%s" is not.', $name, $min, $max, InvalidValue::quote($value)));
+        }
+
+        return (int) $value;
+    }
+
+    protected function optionalDay(string $name): ?string
+    {
+        $value = $this->optionalText($name);
+
+        return $value === null ? null : RowParser::date($value);
+    }
+
+    protected function format(): TableFormat
+    {
+        return TableFormat::from($this->oneOf('format', ['csv', 'json']));
+    }
+
+    /** Writes to standard output, or to a file that appears only when it is complete. */
+    protected function export(Table $table): int
+    {
+        $pieces = $this->format()->write($table);
+        DB::transaction(function () use ($pieces): void {
+            $out = $this->text('out');
+            $out === '-' ? $this->print($pieces) : self::save($out, $pieces);
+        });
+
+        return self::SUCCESS;
+    }
+
+    /** @return ?\Closure(int): void null unless a person watches */
+    protected function progress(): ?\Closure
+    {
+        if (! defined('STDERR') || ! stream_isatty(STDERR)) {
+            return null;
+        }
+        $bar = new ProgressBar($this->output->getErrorStyle());
+        $bar->setFormat(' %current% rows  %elapsed:6s%');
+
+        return static fn (int $done) => $bar->setProgress($done);
+    }
+
+    /** @param iterable<string> $pieces */
+    private function print(iterable $pieces): void
+    {
+        foreach ($pieces as $piece) {
+            $this->output->write($piece, false, OutputInterface::OUTPUT_RAW);
+        }
+    }
+
+    /** @param iterable<string> $pieces */
+    private static function save(string $path, iterable $pieces): void
+    {
+        $unfinished = $path.'.part';
+        $file = @fopen($unfinished, 'wb') ?: throw Refused::because('out', sprintf('The file "%s" cannot be written; is there such a folder?', InvalidValue::quote($path)));
+        foreach ($pieces as $piece) {
+            if (fwrite($file, $piece) === false) {
+                throw Refused::because('out', sprintf('The file "%s" cannot be written to its end.', InvalidValue::quote($path)));
+            }
+        }
+        fclose($file);
+        rename($unfinished, $path);
+    }
+}

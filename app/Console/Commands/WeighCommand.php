@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\EnsureComparison;
+use App\Actions\Exports\WeighExport;
+use App\Models\Study;
+use GreaterReach\Core\Priority\Weights;
+use Symfony\Component\Console\Exception\InvalidOptionException;
+
+final class WeighCommand extends ReachCommand
+{
+    protected $signature = 'reach:weigh {slug : Short name of the study}
+        {--preset= : plain, even, business, sales or swift}
+        {--weights= : criterion:weight pairs such as volume:1,ease:1,gain:1}
+        {--format=csv : csv or json}
+        {--out=- : File to write, - for standard output}';
+
+    protected $description = 'Rank the opportunities of a study by priority';
+
+    protected $help = 'Example: php artisan reach:weigh bees --weights=volume:1,ease:2,gain:1 --out=weigh.csv';
+
+    public function handle(EnsureComparison $ensure, WeighExport $export): int
+    {
+        $this->format();
+        $study = $this->study();
+        $weights = $this->weights($study);
+        $comparison = $ensure->execute(ComparisonOrder::shownBy($study), $this->progress());
+
+        return $this->export($export->table($comparison, $weights, $study->rulebook()->int('min_fit')));
+    }
+
+    private function weights(Study $study): Weights
+    {
+        $preset = $this->optionalText('preset');
+        $weights = $this->optionalText('weights');
+        if ($preset !== null && $weights !== null) {
+            throw new InvalidOptionException('Give either "--preset" or "--weights", not both.');
+        }
+        if ($preset !== null) {
+            return Weights::preset($preset);
+        }
+
+        return $weights === null ? Weights::of($study->rulebook()->weights()) : Weights::parse($weights);
+    }
+}

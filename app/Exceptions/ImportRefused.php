@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exceptions;
+
+use App\Actions\Imports\BadRows;
+use GreaterReach\Core\Exception\ReachException;
+
+/** An import whose rows were not good enough to keep any; carries the report of the bad ones. */
+final class ImportRefused extends \RuntimeException implements ReachException
+{
+    private function __construct(public readonly BadRows $badRows, string $message)
+    {
+        parent::__construct($message);
+    }
+
+    public static function with(BadRows $badRows): self
+    {
+        $first = $badRows->first();
+        $others = $badRows->total() - 1;
+
+        return new self($badRows, 'Nothing was imported; '.$first.($others > 0 ? " (and {$others} more bad rows)" : ''));
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use GreaterReach\Core\Rulebook\Rulebook;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Our domain against its competitors in one market.
+ *
+ * @property int                                                 $id
+ * @property string                                              $slug
+ * @property string                                              $name
+ * @property string                                              $country       two letters, ISO 3166
+ * @property string                                              $language      two letters, ISO 639
+ * @property string                                              $device        desktop or mobile
+ * @property string                                              $currency      three letters, ISO 4217
+ * @property ?CarbonImmutable                                    $as_of         null: the newest snapshots
+ * @property int                                                 $data_version
+ * @property ?int                                                $comparison_id
+ * @property ?Comparison                                         $comparison
+ * @property \Illuminate\Database\Eloquent\Collection<int, Domain> $domains
+ */
+final class Study extends Model
+{
+    protected $fillable = ['slug', 'name', 'country', 'language', 'device', 'currency', 'as_of', 'comparison_id'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['as_of' => 'immutable_date', 'data_version' => 'integer', 'comparison_id' => 'integer'];
+    }
+
+    /** @return HasMany<Domain, $this> ours first, then the competitors as listed, then the candidates */
+    public function domains(): HasMany
+    {
+        return $this->hasMany(Domain::class)->orderByRaw("array_position(ARRAY['own', 'competitor', 'candidate'], role::text)")->orderBy('place')->orderBy('id');
+    }
+
+    /** @return BelongsTo<Comparison, $this> */
+    public function comparison(): BelongsTo
+    {
+        return $this->belongsTo(Comparison::class);
+    }
+
+    /** @return HasMany<Import, $this> */
+    public function imports(): HasMany
+    {
+        return $this->hasMany(Import::class);
+    }
+
+    /** @return BelongsToMany<User, $this> */
+    public function members(): BelongsToMany
+    {
+        return $this->belongsToMany(User::class, 'study_members')->withPivot('role');
+    }
+
+    /** @return list<Domain> ours first, then the competitors as listed */
+    public function comparedDomains(): array
+    {
+        return array_values($this->domains->filter(static fn (Domain $domain): bool => $domain->role !== Domain::CANDIDATE)->all());
+    }
+
+    public function rulebook(): Rulebook
+    {
+        /** @var array<string, string> $texts */
+        $texts = DB::table('rulebook_settings')->where('study_id', $this->id)->pluck('value', 'key')->all();
+
+        return Rulebook::fromTexts($texts);
+    }
+
+    /** Tells comparisons that what they were made from has changed. */
+    public function touchData(): void
+    {
+        $this->increment('data_version');
+    }
+
+    /**
+     * @param Builder<Study> $query
+     *
+     * @return Builder<Study>
+     */
+    public function scopeVisibleTo(Builder $query, User $user): Builder
+    {
+        return $user->is_administrator ? $query : $query->whereIn('id', DB::table('study_members')->select('study_id')->where('user_id', $user->id));
+    }
+}

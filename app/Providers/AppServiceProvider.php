@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use GreaterReach\Core\Site\PublicSuffixList;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(PublicSuffixList::class, static fn (): PublicSuffixList => PublicSuffixList::fromText(
+            (string) file_get_contents(config()->string('reach.public_suffix_list')),
+        ));
+    }
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict();
+        JsonResource::withoutWrapping();
+        $this->limitSignIns();
+    }
+
+    /** Counted per name and per address, so that neither many names nor many addresses help to guess. */
+    private function limitSignIns(): void
+    {
+        RateLimiter::for('sign-in', static function (Request $request): array {
+            $attempts = config()->integer('reach.sign_in_attempts');
+
+            return [
+                Limit::perMinute($attempts)->by('name:'.mb_strtolower($request->string('email')->value())),
+                Limit::perMinute($attempts * 4)->by('address:'.$request->ip()),
+            ];
+        });
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Database;
+
+use Illuminate\Support\Facades\DB;
+
+/** Writes rows into a table with PostgreSQL's COPY, some thousand at a time. */
+final class CopyWriter
+{
+    private const BATCH = 5000;
+    private const NULL = '\\N';
+
+    /** The same for the driver, which puts it into an SQL string with escapes. */
+    private const NULL_AS = '\\\\N';
+
+    /** @var list<string> */
+    private array $lines = [];
+
+    private int $written = 0;
+
+    /** @param list<string> $columns */
+    public function __construct(private readonly string $table, private readonly array $columns)
+    {
+    }
+
+    /** @param list<string|int|float|bool|list<int|null>|null> $values one per column; lists become PostgreSQL arrays */
+    public function write(array $values): void
+    {
+        $this->lines[] = implode("\t", array_map(self::encode(...), $values));
+        if (\count($this->lines) >= self::BATCH) {
+            $this->flush();
+        }
+    }
+
+    /** @return int rows written so far */
+    public function flush(): int
+    {
+        if ($this->lines !== []) {
+            DB::connection()->getPdo()->pgsqlCopyFromArray($this->table, $this->lines, "\t", self::NULL_AS, implode(',', $this->columns));
+            $this->written += \count($this->lines);
+            $this->lines = [];
+        }
+
+        return $this->written;
+    }
+
+    /** @param string|int|float|bool|list<int|null>|null $value */
+    private static function encode(string|int|float|bool|array|null $value): string
+    {
+        return match (true) {
+            $value === null => self::NULL,
+            \is_string($value) => strpbrk($value, "\\\t\n\r") === false ? $value : addcslashes($value, "\\\t\n\r"),
+            \is_float($value) => Figures::exact($value),
+            \is_bool($value) => $value ? 't' : 'f',
+            \is_array($value) => '{'.implode(',', array_map(static fn (?int $item): string => $item === null ? 'NULL' : (string) $item, $value)).'}',
+            default => (string) $value,
+        };
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Database;
+
+/** Numbers as text, without loss: the shortest decimal that reads back as the same double. */
+final class Figures
+{
+    public static function exact(float $value): string
+    {
+        $text = json_encode($value, JSON_THROW_ON_ERROR);
+
+        return str_contains($text, 'e') ? rtrim(rtrim(sprintf('%.20F', $value), '0'), '.') : $text;
+    }
+
+    /** @return list<?int> a PostgreSQL array of whole numbers such as `{3,NULL,12}` */
+    public static function ints(string $array): array
+    {
+        $inner = trim($array, '{}');
+
+        return $inner === '' ? [] : array_map(static fn (string $item): ?int => $item === 'NULL' ? null : (int) $item, explode(',', $inner));
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Database;
+
+/**
+ * Looks values up by keyword in a stream that is in key order, as long as the keywords are asked for in key order too.
+ *
+ * @template T
+ */
+final class KeyedStream
+{
+    /** @param \Generator<string, T> $values keyword → value, in key order, each keyword once */
+    public function __construct(private readonly \Generator $values)
+    {
+    }
+
+    /** @return ?T */
+    public function at(string $keyword): mixed
+    {
+        while ($this->values->valid() && strcmp((string) $this->values->key(), $keyword) < 0) {
+            $this->values->next();
+        }
+
+        return $this->values->valid() && (string) $this->values->key() === $keyword ? $this->values->current() : null;
+    }
+
+    /**
+     * Gathers consecutive rows that share their first column.
+     *
+     * @param iterable<list<mixed>> $rows
+     *
+     * @return \Generator<string, non-empty-list<list<mixed>>>
+     */
+    public static function grouped(iterable $rows): \Generator
+    {
+        $keyword = null;
+        $group = [];
+        foreach ($rows as $row) {
+            if ($group !== [] && $row[0] !== $keyword) {
+                yield (string) $keyword => $group;
+                $group = [];
+            }
+            $keyword = $row[0];
+            $group[] = $row;
+        }
+        if ($group !== []) {
+            yield (string) $keyword => $group;
+        }
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Database;
+
+use Illuminate\Support\Facades\DB;
+
+/** Reads a long query through a server-side cursor, so that memory does not grow with it. Needs an open transaction. */
+final class RowStream
+{
+    private const BATCH = 4000;
+
+    private static int $opened = 0;
+
+    /**
+     * @param list<string|int|null> $bindings
+     *
+     * @return \Generator<int, list<mixed>> rows as lists, in the order of the query's columns
+     */
+    public static function of(string $sql, array $bindings = []): \Generator
+    {
+        $cursor = 'reach_stream_'.(++self::$opened);
+        $pdo = DB::connection()->getPdo();
+        $pdo->prepare("DECLARE {$cursor} NO SCROLL CURSOR FOR {$sql}")->execute($bindings);
+        $fetch = $pdo->prepare('FETCH '.self::BATCH." FROM {$cursor}");
+        do {
+            $fetch->execute();
+            $rows = $fetch->fetchAll(\PDO::FETCH_NUM);
+            foreach ($rows as $row) {
+                yield $row;
+            }
+        } while (\count($rows) === self::BATCH);
+        $pdo->exec("CLOSE {$cursor}");
+    }
+}

@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Tabular;
+
+use GreaterReach\Core\Intake\FileProblem;
+
+/**
+ * A table in delimited text (RFC 4180 and its usual relatives), read as a stream of records with the physical line on
+ * which each begins. Separator and line end are told from the content.
+ */
+final class TextTable
+{
+    private const SEPARATORS = [',', ';', "\t", '|'];
+    private const SAMPLE = 65536;
+    private const BOM = "\u{FEFF}";
+
+    /** @var array<string, string> first bytes → what the file then is */
+    private const SIGNATURES = [
+        "PK\x03\x04" => 'a spreadsheet or a zip archive',
+        "\x1F\x8B" => 'a gzip archive',
+        '%PDF' => 'a PDF',
+        "\xD0\xCF\x11\xE0" => 'an old binary spreadsheet',
+        '{' => 'JSON',
+        '[' => 'JSON',
+        '<' => 'HTML or XML',
+    ];
+
+    /** @var list<string> */
+    public readonly array $headers;
+
+    private int $line = 0;
+
+    /**
+     * @param resource $file
+     * @param non-empty-string $newline
+     */
+    private function __construct(private $file, public readonly string $separator, private readonly string $newline, private readonly int $maxRecord)
+    {
+        $this->headers = $this->header();
+    }
+
+    /**
+     * @param int $maxRecord bytes that one record may have
+     *
+     * @throws FileProblem
+     */
+    public static function open(string $path, int $maxRecord): self
+    {
+        self::refuseOtherFormats((string) file_get_contents($path, false, null, 0, 4));
+        $file = TextEncoding::open($path);
+        $sample = (string) fread($file, self::SAMPLE);
+        if (trim($sample, " \t\r\n".self::BOM) === '') {
+            throw FileProblem::empty();
+        }
+        $newline = str_contains($sample, "\n") || ! str_contains($sample, "\r") ? "\n" : "\r";
+        $firstLine = strtok(ltrim($sample, "\r\n".self::BOM), "\r\n");
+
+        return new self($file, self::separatorOf((string) $firstLine), $newline, $maxRecord);
+    }
+
+    /**
+     * Reads all records below the header from the beginning, as often as asked.
+     *
+     * @return \Generator<int, list<string>> physical line → cells; blank lines left out
+     *
+     * @throws FileProblem
+     */
+    public function rows(): \Generator
+    {
+        $this->header();
+        $found = false;
+        while (($record = $this->record()) !== null) {
+            $found = true;
+            yield $record[0] => $record[1];
+        }
+        if (! $found) {
+            throw FileProblem::headerOnly();
+        }
+    }
+
+    /** @return list<string> */
+    private function header(): array
+    {
+        rewind($this->file);
+        $this->line = 0;
+        if (fread($this->file, \strlen(self::BOM)) !== self::BOM) {
+            rewind($this->file);
+        }
+
+        return $this->record()[1] ?? throw FileProblem::empty();
+    }
+
+    /** @return ?array{int, list<string>} line on which the record begins, its cells */
+    private function record(): ?array
+    {
+        do {
+            $text = $this->physicalLine();
+            if ($text === null) {
+                return null;
+            }
+        } while (trim($text, " \t") === '' && ! str_contains($text, $this->separator));
+        $start = $this->line;
+        if (! str_contains($text, '"')) {
+            return [$start, explode($this->separator, $text)];
+        }
+        while ($this->endsInsideQuotes($text) && ($more = $this->physicalLine()) !== null) {
+            $text .= "\n".$more;
+            if (\strlen($text) > $this->maxRecord) {
+                throw FileProblem::recordTooLong($start, $this->maxRecord);
+            }
+        }
+
+        return [$start, array_map(strval(...), str_getcsv($text, $this->separator, '"', ''))];
+    }
+
+    private function physicalLine(): ?string
+    {
+        $text = stream_get_line($this->file, $this->maxRecord + 1, $this->newline);
+        if ($text === false) {
+            return null;
+        }
+        ++$this->line;
+        if (\strlen($text) > $this->maxRecord) {
+            throw FileProblem::recordTooLong($this->line, $this->maxRecord);
+        }
+
+        return str_ends_with($text, "\r") ? substr($text, 0, -1) : $text;
+    }
+
+    /** A quote opens a cell only as its first character; elsewhere it is a character like any other. */
+    private function endsInsideQuotes(string $text): bool
+    {
+        if (substr_count($text, '"') % 2 === 0 && ! preg_match('/[^"'.preg_quote($this->separator, '/').'\n]"[^"]/', $text)) {
+            return false;
+        }
+        $separator = preg_quote($this->separator, '/');
+        $closed = '(?:"(?:[^"]++|"")*+"[^'.$separator.']*+|(?!")[^'.$separator.']*+)';
+
+        return preg_match('/^'.$closed.'(?:'.$separator.$closed.')*+$/sD', $text) !== 1;
+    }
+
+    private static function separatorOf(string $header): string
+    {
+        $bare = (string) preg_replace('/"[^"]*"/', '', $header);
+        $best = self::SEPARATORS[0];
+        foreach (self::SEPARATORS as $separator) {
+            if (substr_count($bare, $separator) > substr_count($bare, $best)) {
+                $best = $separator;
+            }
+        }
+
+        return $best;
+    }
+
+    private static function refuseOtherFormats(string $start): void
+    {
+        foreach (self::SIGNATURES as $bytes => $format) {
+            if (str_starts_with($start, (string) $bytes)) {
+                throw FileProblem::notATable($format);
+            }
+        }
+    }
+}

@@ -1,0 +1,128 @@
+# Shared by bin/start, bin/test and bin/bench: installing what is missing, and a PostgreSQL server of our own on loopback.
+# Sourced, not run. Expects $root (the checkout) and defines functions only.
+
+say() { printf '%s\n' "$*"; }
+die() { printf '%s: %s\n' "$(basename "$0")" "$*" >&2; exit 1; }
+
+PHP_PACKAGES="php8.2-cli php8.2-pgsql php8.2-curl php8.2-zip php8.2-gd php8.2-bcmath php8.2-mbstring php8.2-intl php8.2-xml"
+SERVER_PACKAGES="postgresql-15 composer unzip"
+BROWSER_PACKAGES="chromium chromium-driver"
+
+as_root() {
+    if [ "$(id -u)" = 0 ]; then "$@"; else sudo -n "$@"; fi
+}
+
+have_package() { dpkg-query -W -f='${Status}' "$1" 2>/dev/null | grep -q 'install ok installed'; }
+
+# need_packages NAME...: installs the Debian packages that are missing, all in one go.
+need_packages() {
+    local missing="" name
+    for name in "$@"; do
+        case "$name" in
+            composer) command -v composer >/dev/null || missing="$missing $name" ;;
+            unzip) command -v unzip >/dev/null || missing="$missing $name" ;;
+            nodejs | npm) command -v "${name%js}" >/dev/null || missing="$missing $name" ;;
+            *) have_package "$name" || missing="$missing $name" ;;
+        esac
+    done
+    [ -z "$missing" ] && return 0
+    if [ "$(id -u)" != 0 ] && ! sudo -n true 2>/dev/null; then
+        die "missing Debian packages and neither root nor sudo to install them; run: apt-get install$missing"
+    fi
+    say "Installing Debian packages:$missing"
+    as_root apt-get update -qq >/dev/null 2>&1 || true
+    # shellcheck disable=SC2086
+    as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $missing >"$root/var/apt.log" 2>&1 \
+        || die "apt-get could not install$missing; see var/apt.log"
+}
+
+# stale STAMP FILE...: true when a file's content differs from what the stamp remembers.
+stale() {
+    local stamp=$1; shift
+    [ "$(cat "$stamp" 2>/dev/null)" != "$(cat "$@" | sha256sum)" ]
+}
+
+remember() {
+    local stamp=$1; shift
+    cat "$@" | sha256sum >"$stamp"
+}
+
+need_composer() {
+    if [ ! -f vendor/autoload.php ] || stale var/composer.stamp composer.json; then
+        say "Installing PHP libraries"
+        COMPOSER_ALLOW_SUPERUSER=1 composer install --ignore-platform-req=php+ --no-interaction --no-progress >var/composer.log 2>&1 \
+            || die "composer install failed; see var/composer.log"
+        remember var/composer.stamp composer.json
+    fi
+}
+
+need_npm() {
+    if [ ! -d node_modules ] || stale var/npm.stamp package-lock.json; then
+        say "Installing front-end libraries"
+        npm ci --no-audit --no-fund >var/npm.log 2>&1 || die "npm ci failed; see var/npm.log"
+        remember var/npm.stamp package-lock.json
+    fi
+}
+
+front_end_files() { find resources/js resources/css package-lock.json vite.config.ts tsconfig.json -type f 2>/dev/null | sort; }
+
+need_build() {
+    # shellcheck disable=SC2046
+    if [ ! -f public/build/manifest.json ] || stale var/build.stamp $(front_end_files); then
+        say "Building the front end"
+        npm run --silent build >var/build.log 2>&1 || die "the front end did not build; see var/build.log"
+        # shellcheck disable=SC2046
+        remember var/build.stamp $(front_end_files)
+    fi
+}
+
+# free_port WANTED: the wanted port of the loopback interface, or the next free one.
+free_port() {
+    local port=$1
+    while (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do port=$((port + 1)); done
+    printf '%s' "$port"
+}
+
+pg_bin() { printf '/usr/lib/postgresql/15/bin/%s' "$1"; }
+
+# PostgreSQL refuses to run as root, so root lends its steps to the user that the Debian package made.
+as_postgres() {
+    if [ "$(id -u)" = 0 ]; then runuser -u postgres -- "$@"; else "$@"; fi
+}
+
+# start_postgres DIR WANTED_PORT: starts the server in DIR unless it runs; sets PGPORT and PGPASSWORD.
+start_postgres() {
+    local dir=$1 wanted=$2
+    mkdir -p "$dir"
+    if [ "$(id -u)" = 0 ]; then
+        chown postgres "$dir"
+        # The server's user must be able to reach its own directory.
+        local up=$dir
+        while [ "$up" != / ]; do up=$(dirname "$up"); [ "$(stat -c %a "$up" | tail -c 2)" -ge 1 ] 2>/dev/null || chmod o+x "$up"; done
+    fi
+    if [ ! -f "$dir/data/PG_VERSION" ]; then
+        say "Creating the database cluster"
+        (umask 077; head -c 24 /dev/urandom | base64 | tr -d '/+=\n' >"$dir/password")
+        [ "$(id -u)" = 0 ] && chown postgres "$dir/password"
+        as_postgres "$(pg_bin initdb)" -D "$dir/data" -U greater_reach --auth=scram-sha-256 --pwfile="$dir/password" --encoding=UTF8 --locale=C.UTF-8 >"$root/var/initdb.log" 2>&1 \
+            || die "initdb failed; see var/initdb.log"
+    fi
+    PGPASSWORD=$(cat "$dir/password")
+    export PGPASSWORD
+    if as_postgres "$(pg_bin pg_ctl)" -D "$dir/data" status >/dev/null 2>&1; then
+        PGPORT=$(sed -n 4p "$dir/data/postmaster.pid")
+        return 0
+    fi
+    PGPORT=$(free_port "$wanted")
+    as_postgres "$(pg_bin pg_ctl)" -D "$dir/data" -w -t 60 -l "$dir/server.log" \
+        -o "-p $PGPORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=512MB -c work_mem=64MB -c maintenance_work_mem=256MB -c max_wal_size=4GB -c synchronous_commit=on -c jit=off" \
+        start >/dev/null || die "PostgreSQL did not start; see $dir/server.log"
+}
+
+stop_postgres() { as_postgres "$(pg_bin pg_ctl)" -D "$1/data" -m fast stop >/dev/null 2>&1 || true; }
+
+# need_database NAME: makes the database unless it is there.
+need_database() {
+    psql -h 127.0.0.1 -p "$PGPORT" -U greater_reach -d postgres -qtAc "SELECT 1 FROM pg_database WHERE datname = '$1'" | grep -q 1 \
+        || psql -h 127.0.0.1 -p "$PGPORT" -U greater_reach -d postgres -qc "CREATE DATABASE $1" || die "the database $1 could not be made"
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Exceptions\ProblemDetails;
+use App\Http\Middleware\SecurityHeaders;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(web: __DIR__.'/../routes/web.php')
+    ->withCommands([__DIR__.'/../app/Console/Commands'])
+    ->withMiddleware(function (Middleware $middleware): void {
+        // The front end comes from the same origin, so no cross-origin requests are answered.
+        $middleware->remove(HandleCors::class);
+        $middleware->append(SecurityHeaders::class);
+        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->redirectUsersTo('/');
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->render(static fn (Throwable $error, Request $request) => $request->is('api/*') ? ProblemDetails::fromThrowable($error) : null);
+    })
+    ->create();

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'default' => 'pgsql',
+
+    'connections' => [
+        'pgsql' => [
+            'driver' => 'pgsql',
+            // Loopback only: the start command runs the server with its own data directory under var/.
+            'host' => env('DB_HOST', '127.0.0.1'),
+            'port' => env('DB_PORT', '5432'),
+            'database' => env('DB_DATABASE', 'greater_reach'),
+            'username' => env('DB_USERNAME', 'greater_reach'),
+            'password' => env('DB_PASSWORD', ''),
+            'charset' => 'utf8',
+            'prefix' => '',
+            'search_path' => 'public',
+            'sslmode' => env('DB_SSLMODE', 'prefer'),
+            'timezone' => 'UTC',
+        ],
+    ],
+
+    'migrations' => [
+        'table' => 'migrations',
+        'update_date_on_publish' => false,
+    ],
+];

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // The Public Suffix List as it ships with the application.
+    'public_suffix_list' => resource_path('data/public_suffix_list.dat'),
+
+    // Bytes that one uploaded file may have.
+    'max_upload' => (int) env('REACH_MAX_UPLOAD', 64 * 1024 * 1024),
+
+    // Bytes that one row of a file may have, so that a quote never closed cannot fill the memory.
+    'max_record' => 1024 * 1024,
+
+    // Comparisons of a study that are kept beside the one it shows.
+    'kept_comparisons' => 3,
+
+    // Attempts to sign in per minute, for one address and name together.
+    'sign_in_attempts' => 5,
+];

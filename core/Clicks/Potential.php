@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Clicks;
+
+/**
+ * What a keyword brings now and could bring, in visits a month. Null means unknown, because the volume is.
+ *
+ * visits(p) = volume · ctr(p); gain = max(0, visits(target) − visits now); an absent domain has 0 visits now.
+ */
+final readonly class Potential
+{
+    private function __construct(
+        public int $target,
+        public ?float $visitsNow,
+        /** Visits at position 1. */
+        public ?float $potential,
+        public ?float $gain,
+        public ?float $gainToFirst,
+    ) {
+    }
+
+    /** @param int $wantedTarget the position aimed at (1…100), before it is moved above the present one */
+    public static function of(?int $volume, ?int $position, int $wantedTarget, CtrCurve $curve): self
+    {
+        $target = self::target($position, $wantedTarget);
+        if ($volume === null) {
+            return new self($target, $position === null ? 0.0 : null, null, null, null);
+        }
+        $now = $position === null ? 0.0 : $volume * $curve->at($position);
+        $first = $volume * $curve->at(1);
+
+        return new self($target, $now, $first, max(0.0, $volume * $curve->at($target) - $now), $first - $now);
+    }
+
+    /** Who already stands at the target or better aims one position higher, at most first. */
+    public static function target(?int $position, int $wanted): int
+    {
+        return $position !== null && $position <= $wanted ? max(1, $position - 1) : $wanted;
+    }
+
+    /** Gain in money a month: gain · CPC. */
+    public function gainValue(?float $cpc): ?float
+    {
+        return $this->gain === null || $cpc === null ? null : $this->gain * $cpc;
+    }
+
+    /** @param float $rate share of visits that convert, 0…1 */
+    public function conversions(float $rate): ?float
+    {
+        return $this->gain === null ? null : $this->gain * $rate;
+    }
+}

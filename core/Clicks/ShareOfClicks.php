@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Clicks;
+
+/** Each domain's part of the clicks that all compared domains together can expect: Σ volume · ctr(position). */
+final class ShareOfClicks
+{
+    /** @var list<float> */
+    private array $clicks;
+
+    public function __construct(int $domains, private readonly CtrCurve $curve)
+    {
+        $this->clicks = array_fill(0, $domains, 0.0);
+    }
+
+    /** @param list<?int> $positions one per domain */
+    public function add(?int $volume, array $positions): void
+    {
+        if ($volume === null) {
+            return;
+        }
+        foreach ($positions as $domain => $position) {
+            if ($position !== null) {
+                $this->clicks[$domain] += $volume * $this->curve->at($position);
+            }
+        }
+    }
+
+    /** @return list<float> visits a month, one per domain */
+    public function visits(): array
+    {
+        return $this->clicks;
+    }
+
+    /** @return list<?float> 0…1, one per domain; null when nobody gets a click */
+    public function shares(): array
+    {
+        $all = array_sum($this->clicks);
+
+        return array_map(static fn (float $clicks): ?float => $all > 0.0 ? $clicks / $all : null, $this->clicks);
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Comparison;
+
+use GreaterReach\Core\Exception\Misuse;
+
+/**
+ * Merges the snapshots of our domain and its competitors into one row per keyword of the universe.
+ *
+ * Every stream comes in keyword order, and rows leave in keyword order, so that memory does not grow with the lists.
+ * The universe is every keyword in a current snapshot or on the study's own list, whatever `within` is; a keyword that
+ * only a previous snapshot holds is not in it.
+ */
+final readonly class Comparator
+{
+    /** @param int $within a position counts only up to this one (10, 20, 50 or 100) */
+    public function __construct(private int $within = Ranking::WORST_POSITION)
+    {
+    }
+
+    /**
+     * @param list<iterable<Ranking>>  $current  one stream per domain, ours first; empty where a domain has no snapshot
+     * @param list<?iterable<Ranking>> $previous the same for the previous snapshots, null where there is none
+     * @param iterable<string>         $listed   the study's own keyword list, in keyword order
+     *
+     * @return \Generator<int, ComparisonRow>
+     *
+     * @throws Misuse when a stream is not in keyword order, or the two lists differ in length
+     */
+    public function rows(array $current, array $previous, iterable $listed): \Generator
+    {
+        if (\count($current) !== \count($previous)) {
+            throw Misuse::because('Every domain needs a current and a previous stream, even an empty one.');
+        }
+        $now = array_map(SnapshotStream::over(...), $current);
+        $before = array_map(static fn (?iterable $stream) => $stream === null ? null : SnapshotStream::over($stream), $previous);
+        $list = SnapshotStream::over(self::asRankings($listed));
+        while (($keyword = self::smallest([...$now, $list])) !== null) {
+            $list->take($keyword, Ranking::WORST_POSITION);
+            yield $this->row($keyword, $now, $before);
+        }
+    }
+
+    /**
+     * @param list<SnapshotStream>  $now
+     * @param list<?SnapshotStream> $before
+     */
+    private function row(string $keyword, array $now, array $before): ComparisonRow
+    {
+        $positions = $previous = [];
+        $own = $now[0]->take($keyword, $this->within);
+        foreach ($now as $domain => $stream) {
+            $rankings = $domain === 0 ? $own : $stream->take($keyword, $this->within);
+            $positions[] = isset($rankings[0]) ? $rankings[0]->position : null;
+            $previous[] = $before[$domain] === null ? null : $this->positionIn($before[$domain], $keyword);
+        }
+
+        return $this->summarise($keyword, $positions, $previous, $own, $before[0] !== null);
+    }
+
+    private function positionIn(SnapshotStream $stream, string $keyword): ?int
+    {
+        while ($stream->keyword !== null && strcmp($stream->keyword, $keyword) < 0) {
+            $stream->take($stream->keyword, 0);
+        }
+        $rankings = $stream->take($keyword, $this->within);
+
+        return isset($rankings[0]) ? $rankings[0]->position : null;
+    }
+
+    /**
+     * @param non-empty-list<?int> $positions
+     * @param list<?int>           $previous
+     * @param list<Ranking>        $own
+     */
+    private function summarise(string $keyword, array $positions, array $previous, array $own, bool $moves): ComparisonRow
+    {
+        $p0 = $positions[0];
+        $presence = $p0 === null ? 0 : 1;
+        $best = $bestPosition = null;
+        $ranking = $above = 0;
+        foreach ($positions as $domain => $position) {
+            if ($domain === 0 || $position === null) {
+                continue;
+            }
+            $presence |= 1 << $domain;
+            ++$ranking;
+            $above += $p0 === null || $position < $p0 ? 1 : 0;
+            if ($bestPosition === null || $position < $bestPosition) {
+                [$best, $bestPosition] = [$domain, $position];
+            }
+        }
+
+        return new ComparisonRow(
+            $keyword,
+            Standing::of($p0, $bestPosition),
+            $positions,
+            $previous,
+            $own,
+            $best,
+            $bestPosition,
+            $ranking,
+            $above,
+            $presence,
+            $moves ? Movement::between($previous[0], $p0) : null,
+        );
+    }
+
+    /** @param list<SnapshotStream> $streams */
+    private static function smallest(array $streams): ?string
+    {
+        $smallest = null;
+        foreach ($streams as $stream) {
+            $keyword = $stream->keyword;
+            if ($keyword !== null && ($smallest === null || strcmp($keyword, $smallest) < 0)) {
+                $smallest = $keyword;
+            }
+        }
+
+        return $smallest;
+    }
+
+    /**
+     * @param iterable<string> $keywords
+     *
+     * @return \Generator<int, Ranking>
+     */
+    private static function asRankings(iterable $keywords): \Generator
+    {
+        foreach ($keywords as $keyword) {
+            yield new Ranking($keyword, 1);
+        }
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Comparison;
+
+/** One page of a domain at one position (1…100) for one keyword, in one snapshot. */
+final readonly class Ranking
+{
+    public const WORST_POSITION = 100;
+
+    public function __construct(
+        public string $keyword,
+        public int $position,
+        /** URL key, or null where the source names no page. */
+        public ?string $url = null,
+    ) {
+    }
+
+    /** Better by position; ties by the smaller URL key in bytes, a known page before none. */
+    public function isBetterThan(self $other): bool
+    {
+        if ($this->position !== $other->position) {
+            return $this->position < $other->position;
+        }
+        if ($this->url === null || $other->url === null) {
+            return $this->url !== null && $other->url === null;
+        }
+
+        return strcmp($this->url, $other->url) < 0;
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Exception;
+
+/** The core was called in a way that its contract rules out: a defect of the caller, never of a person's data. */
+final class Misuse extends \LogicException implements ReachException
+{
+    public static function because(string $reason): self
+    {
+        return new self($reason);
+    }
+}

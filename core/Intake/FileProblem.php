@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Intake;
+
+use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Exception\ReachException;
+
+/** A file that cannot be read as an import at all, whatever its rows hold. */
+final class FileProblem extends \RuntimeException implements ReachException
+{
+    private function __construct(public readonly string $problem, string $message)
+    {
+        parent::__construct($message);
+    }
+
+    public static function empty(): self
+    {
+        return new self('empty', 'The file is empty.');
+    }
+
+    public static function headerOnly(): self
+    {
+        return new self('header_only', 'The file has a header on line 1 but no rows below it.');
+    }
+
+    public static function nulBytes(): self
+    {
+        return new self('nul_bytes', 'The file holds NUL bytes, so it is not a text table. Save it as CSV in UTF-8 and try again.');
+    }
+
+    public static function mixedEncodings(int $line): self
+    {
+        return new self('mixed_encodings', 'The file mixes encodings: line '.$line.' is not UTF-8 while other lines are. Save it as UTF-8 and try again.');
+    }
+
+    public static function notATable(string $looksLike): self
+    {
+        return new self('not_a_table', 'The file looks like '.$looksLike.', not like a table in CSV or TSV. Save it as CSV in UTF-8 and try again.');
+    }
+
+    public static function missingColumn(string $field, string $headers): self
+    {
+        return new self('missing_column', 'Line 1 has no column for "'.$field.'"; it has '.InvalidValue::quote($headers).'. Rename one, or say which with --map='.$field.'=HEADER.');
+    }
+
+    public static function doubledColumn(string $field, string $first, string $second): self
+    {
+        return new self('doubled_column', \sprintf('Line 1 has two columns for "%s": "%s" and "%s". Rename one, or say which with --map=%s=HEADER.', $field, InvalidValue::quote($first), InvalidValue::quote($second), $field));
+    }
+
+    public static function unknownField(string $field, string $known): self
+    {
+        return new self('unknown_field', 'There is no field "'.InvalidValue::quote($field).'" in this kind of import; it has '.$known.'.');
+    }
+
+    public static function unknownHeader(string $header): self
+    {
+        return new self('unknown_header', 'Line 1 has no column "'.InvalidValue::quote($header).'" to map.');
+    }
+
+    public static function recordTooLong(int $line, int $bytes): self
+    {
+        return new self('record_too_long', 'The row that begins on line '.$line.' is longer than '.$bytes.' bytes; a quote may never have been closed.');
+    }
+}

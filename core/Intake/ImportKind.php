@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Intake;
+
+/** What one import file holds: one file, one kind. */
+enum ImportKind: string
+{
+    case Rankings = 'rankings';
+    case Keywords = 'keywords';
+    case Results = 'results';
+    case Performance = 'performance';
+    case Domains = 'domains';
+
+    /** @return list<Field> required ones first */
+    public function fields(): array
+    {
+        return match ($this) {
+            self::Rankings => [self::keyword(), self::position(), self::url(false), self::domain(false), self::date(), self::channel(), ...self::metrics(), new Field('features', FieldType::Text, false, ['resultfeatures'])],
+            self::Keywords => [self::keyword(), ...self::metrics(), ...self::months()],
+            self::Results => [self::keyword(), self::position(), self::url(true), ...self::results()],
+            self::Performance => [
+                new Field('query', FieldType::Keyword, true, ['keyword', 'searchterm', 'searchquery', 'queries']),
+                new Field('clicks', FieldType::Count, true),
+                new Field('impressions', FieldType::Count, true),
+                new Field('position', FieldType::Amount, true, ['averageposition', 'avgposition', 'meanposition', 'avg.position']),
+                new Field('page', FieldType::Url, false, ['url', 'landingpage', 'address']),
+                self::date(),
+            ],
+            self::Domains => [
+                self::domain(true),
+                self::authority(),
+                self::referringDomains(),
+                new Field('backlinks', FieldType::Count, false, ['links', 'totalbacklinks', 'externalbacklinks']),
+                new Field('brand_terms', FieldType::BrandTerms, false, ['brands', 'brand', 'brandterm']),
+            ],
+        };
+    }
+
+    private static function keyword(): Field
+    {
+        return new Field('keyword', FieldType::Keyword, true, ['keywords', 'query', 'searchterm', 'searchquery', 'phrase', 'term', 'keyphrase']);
+    }
+
+    private static function position(): Field
+    {
+        return new Field('position', FieldType::Position, true, ['rank', 'ranking', 'pos', 'pos.', 'currentposition', 'place', 'rankingposition']);
+    }
+
+    private static function url(bool $isRequired): Field
+    {
+        return new Field('url', FieldType::Url, $isRequired, ['page', 'address', 'landingpage', 'rankingurl', 'pageurl', 'currenturl', 'link']);
+    }
+
+    private static function domain(bool $isRequired): Field
+    {
+        return new Field('domain', FieldType::Domain, $isRequired, ['site', 'website', 'host', 'rootdomain', 'target']);
+    }
+
+    private static function date(): Field
+    {
+        return new Field('date', FieldType::Date, false, ['day', 'snapshotdate', 'asof']);
+    }
+
+    private static function channel(): Field
+    {
+        return new Field('channel', FieldType::Channel, false, ['resulttype']);
+    }
+
+    private static function authority(): Field
+    {
+        return new Field('authority', FieldType::Share, false, ['siteauthority']);
+    }
+
+    private static function referringDomains(): Field
+    {
+        return new Field('referring_domains', FieldType::Count, false, ['refdomains', 'linkingdomains', 'linkingrootdomains', 'rootdomains', 'referringdomain']);
+    }
+
+    /** @return list<Field> */
+    private static function metrics(): array
+    {
+        return [
+            new Field('volume', FieldType::Count, false, ['searchvolume', 'searches', 'monthlysearches', 'avgmonthlysearches', 'avg.monthlysearches', 'monthlyvolume', 'sv', 'msv']),
+            new Field('difficulty', FieldType::Share, false, ['kd', 'kd%', 'keyworddifficulty']),
+            new Field('cpc', FieldType::Amount, false, ['costperclick', 'avgcpc', 'averagecpc', 'cpc(gbp)', 'cpc(usd)', 'cpc(eur)']),
+            new Field('advertiser_competition', FieldType::Amount, false, ['competition', 'paidcompetition', 'adcompetition', 'advertisers']),
+        ];
+    }
+
+    /** @return list<Field> */
+    private static function months(): array
+    {
+        $names = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'];
+
+        return array_map(
+            static fn (int $month): Field => new Field('m'.$month, FieldType::Count, false, [$names[$month - 1], substr($names[$month - 1], 0, 3)]),
+            range(1, 12),
+        );
+    }
+
+    /** @return list<Field> */
+    private static function results(): array
+    {
+        return [
+            self::authority(),
+            new Field('page_strength', FieldType::Share, false, ['strength']),
+            self::referringDomains(),
+            self::date(),
+            new Field('title', FieldType::Text, false, ['pagetitle']),
+        ];
+    }
+}

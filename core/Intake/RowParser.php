@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Intake;
+
+use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Keyword\KeywordKey;
+use GreaterReach\Core\Site\UrlKey;
+
+/**
+ * Turns the cells of one row into values, or tells the first thing that is wrong with it.
+ *
+ * @phpstan-type Value string|int|float|list<string>|null
+ */
+final readonly class RowParser
+{
+    private const UNKNOWN = ['' => true, '-' => true, '—' => true, 'n/a' => true, 'N/A' => true, 'N/a' => true, 'n/A' => true];
+    private const MAX_TEXT = 2000;
+    private const MAX_COUNT = 1e15;
+
+    private int $width;
+
+    public function __construct(private ColumnPlan $plan, private NumberFormat $numbers)
+    {
+        $this->width = \count($plan->headers);
+    }
+
+    /**
+     * @param list<string> $cells
+     *
+     * @return array<string, Value>|BadCell field → value, null for unknown
+     */
+    public function parse(int $line, array $cells): array|BadCell
+    {
+        if (\count($cells) !== $this->width) {
+            $cells = $this->withoutEmptyEnd($cells);
+            if (\count($cells) !== $this->width) {
+                return new BadCell($line, '', implode(', ', $cells), 'has '.\count($cells).' cells where the header has '.$this->width.'.');
+            }
+        }
+        $values = [];
+        foreach ($this->plan->columns as $number => $field) {
+            try {
+                $values[$field->name] = $this->value($field, $cells[$number]);
+            } catch (InvalidValue $problem) {
+                return new BadCell($line, $this->plan->headers[$number], $cells[$number], $problem->reason.'.');
+            }
+        }
+
+        return $values;
+    }
+
+    /**
+     * @param list<string> $cells
+     *
+     * @return list<string>
+     */
+    private function withoutEmptyEnd(array $cells): array
+    {
+        while (\count($cells) > $this->width && trim(end($cells)) === '') {
+            array_pop($cells);
+        }
+
+        return $cells;
+    }
+
+    /**
+     * @return Value
+     *
+     * @throws InvalidValue
+     */
+    private function value(Field $field, string $cell): string|int|float|array|null
+    {
+        if ($field->type === FieldType::Keyword && ! isset(self::UNKNOWN[$cell])) {
+            return KeywordKey::of($cell);
+        }
+        $text = trim($cell);
+        if (isset(self::UNKNOWN[$text])) {
+            return $field->isRequired ? throw InvalidValue::because($field->name, $cell, 'is required but unknown') : null;
+        }
+
+        return match ($field->type) {
+            FieldType::Keyword => KeywordKey::of($text),
+            FieldType::Position => $this->position($text),
+            FieldType::Count => $this->count($text),
+            FieldType::Share => $this->share($text),
+            FieldType::Amount => $this->amount($text),
+            FieldType::Url => UrlKey::of($text),
+            FieldType::Date => self::date($text),
+            FieldType::Channel => self::channel($text),
+            FieldType::Domain => mb_strtolower(self::text($text), 'UTF-8'),
+            FieldType::Text => self::text($text),
+            FieldType::BrandTerms => self::brandTerms($text),
+        };
+    }
+
+    private function position(string $text): int
+    {
+        $number = $this->count($text);
+
+        return $number >= 1 ? $number : throw InvalidValue::because('position', $text, 'must be at least 1');
+    }
+
+    private function count(string $text): int
+    {
+        $number = $this->numbers->parse($text, true);
+        if ($number === null || floor($number) !== $number || $number > self::MAX_COUNT) {
+            throw InvalidValue::because('number', $text, 'must be a whole number, 0 or more');
+        }
+
+        return (int) $number;
+    }
+
+    private function amount(string $text): float
+    {
+        return $this->numbers->parse($text, false) ?? throw InvalidValue::because('number', $text, 'must be a number, 0 or more');
+    }
+
+    private function share(string $text): float
+    {
+        $number = $this->numbers->parse($text, false);
+
+        return $number !== null && $number <= 100 ? $number : throw InvalidValue::because('number', $text, 'must be a number from 0 to 100');
+    }
+
+    /** @throws InvalidValue when the text is not a day of the calendar as YYYY-MM-DD */
+    public static function date(string $text): string
+    {
+        $isDay = preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $text, $part) === 1 && checkdate((int) $part[2], (int) $part[3], (int) $part[1]);
+
+        return $isDay && (int) $part[1] > 0 ? $text : throw InvalidValue::because('date', $text, 'must be a day written as YYYY-MM-DD');
+    }
+
+    private static function channel(string $text): string
+    {
+        $channel = strtolower($text);
+
+        return \in_array($channel, ['organic', 'paid'], true) ? $channel : throw InvalidValue::because('channel', $text, 'must be organic or paid');
+    }
+
+    private static function text(string $text): string
+    {
+        return mb_strlen($text) <= self::MAX_TEXT ? $text : throw InvalidValue::because('text', $text, 'is longer than 2,000 characters');
+    }
+
+    /** @return list<string> */
+    private static function brandTerms(string $text): array
+    {
+        $terms = array_filter(array_map(trim(...), explode(';', self::text($text))), static fn (string $term): bool => $term !== '');
+
+        return array_values(array_unique(array_map(KeywordKey::of(...), $terms)));
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Metrics;
+
+/** What is known of a keyword's market. Null means unknown, which is never 0. */
+final readonly class Metrics
+{
+    public const MONTHS = 12;
+
+    public function __construct(
+        /** Searches a month. */
+        public ?int $volume = null,
+        /** 0…100. */
+        public ?float $difficulty = null,
+        /** Cost per click in the market's currency. */
+        public ?float $cpc = null,
+        /** Advertiser competition, as the source gives it. */
+        public ?float $advertiserCompetition = null,
+        /** @var ?list<?int> volume by calendar month, January first */
+        public ?array $monthly = null,
+        /** The volume is the rounded mean of twelve monthly ones, not a source's own figure. */
+        public bool $volumeIsDerived = false,
+    ) {
+    }
+
+    public static function unknown(): self
+    {
+        return new self();
+    }
+
+    public function hasWholeYear(): bool
+    {
+        return $this->monthly !== null && \count($this->monthly) === self::MONTHS && ! \in_array(null, $this->monthly, true);
+    }
+}

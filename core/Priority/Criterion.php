@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Priority;
+
+/** What an opportunity is judged by, each 0–5. The order is fixed: weights are summed in it. */
+enum Criterion: string
+{
+    case Volume = 'volume';
+    case Ease = 'ease';
+    case Gain = 'gain';
+    case Value = 'value';
+    case Intent = 'intent';
+    case Fit = 'fit';
+
+    /** @return list<string> */
+    public static function names(): array
+    {
+        return array_column(self::cases(), 'value');
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Priority;
+
+use GreaterReach\Core\Meaning\Intent;
+
+/** What a person decided about a keyword; null where nothing was. */
+final readonly class Judgement
+{
+    public function __construct(
+        /** Position aimed at, 1…100. */
+        public ?int $target = null,
+        /** Business fit, 0…5. */
+        public ?int $fit = null,
+        public ?Intent $intent = null,
+    ) {
+    }
+}

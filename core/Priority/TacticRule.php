@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Priority;
+
+use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Comparison\ComparisonRow;
+use GreaterReach\Core\Comparison\Ranking;
+
+/** Chooses the tactic for an opportunity: the first rule that holds. */
+final readonly class TacticRule
+{
+    /** Beyond this position a page of ours does not count as ranking for the choice of a tactic. */
+    public const OWN_PAGE_WITHIN = 50;
+    private const FIRST_PAGE = 10;
+    private const SLIPPED_BY = 3;
+    private const LINKS_BELOW_CHANCE = .35;
+
+    public function __construct(
+        private CtrCurve $curve,
+        /** Measured CTR below this share of the curve's asks for a title test. */
+        private float $titleRatio = .7,
+    ) {
+    }
+
+    public function of(Candidate $candidate): Tactic
+    {
+        $row = $candidate->row;
+        $position = $row->ownPosition();
+
+        return match (true) {
+            self::hasPageConflict($row) => Tactic::MergePages,
+            $position === null || $position > self::OWN_PAGE_WITHIN => $candidate->topicHasOwnPage ? Tactic::ExtendPage : Tactic::NewPage,
+            $this->isClickedTooLittle($position, $candidate->measured) => Tactic::TestTitle,
+            self::hasSlipped($position, $row->previous[0]) => Tactic::RefreshPage,
+            default => Tactic::ImprovePage,
+        };
+    }
+
+    /** Links stand beside a tactic when there are some to earn and the chance without them is known to be low. */
+    public static function needsLinks(?int $linksToEarn, ?float $winChance): bool
+    {
+        return $linksToEarn !== null && $linksToEarn > 0 && $winChance !== null && $winChance < self::LINKS_BELOW_CHANCE;
+    }
+
+    /** Two or more of our URLs within the top 50 for one keyword in one snapshot. */
+    public static function hasPageConflict(ComparisonRow $row): bool
+    {
+        if (\count($row->ownRankings) < 2) {
+            return false;
+        }
+        $near = array_filter($row->ownRankings, static fn (Ranking $ranking): bool => $ranking->url !== null && $ranking->position <= self::OWN_PAGE_WITHIN);
+
+        return \count(array_unique(array_map(static fn (Ranking $ranking): ?string => $ranking->url, $near))) > 1;
+    }
+
+    private function isClickedTooLittle(int $position, ?MeasuredClicks $measured): bool
+    {
+        $rate = $position <= self::FIRST_PAGE ? $measured?->rate() : null;
+
+        return $rate !== null && $rate < $this->titleRatio * $this->curve->at($position);
+    }
+
+    private static function hasSlipped(int $position, ?int $previous): bool
+    {
+        return $previous !== null && $position - $previous >= self::SLIPPED_BY;
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Priority;
+
+use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Clicks\Potential;
+use GreaterReach\Core\Comparison\Standing;
+use GreaterReach\Core\Meaning\BrandMatcher;
+use GreaterReach\Core\Meaning\Intent;
+use GreaterReach\Core\Meaning\IntentRules;
+use GreaterReach\Core\Rulebook\Rulebook;
+use GreaterReach\Core\Winning\ComfortDifficulty;
+use GreaterReach\Core\Winning\LinksNeeded;
+use GreaterReach\Core\Winning\WinChance;
+
+/** Carries one keyword through visits, win chance, tactic and scores, by one rulebook and the models of one study. */
+final readonly class Weigher
+{
+    /** Score of each intent as a criterion. */
+    private const INTENT_SCORES = ['buy' => 5, 'compare' => 4, 'learn' => 2, 'open' => 2];
+
+    private int $target;
+    private StrikingDistance $striking;
+    private TacticRule $tactics;
+    private IntentRules $intents;
+    private Bands $volumeBands;
+    private Bands $easeBands;
+    private Bands $gainBands;
+    private Bands $valueBands;
+    private float $shortTermChance;
+
+    public function __construct(
+        Rulebook $rulebook,
+        private CtrCurve $curve,
+        private ComfortDifficulty $comfort,
+        private WinChance $winChance,
+        private LinksNeeded $links,
+        private BrandMatcher $brands,
+    ) {
+        $this->target = $rulebook->int('target');
+        $this->striking = new StrikingDistance($rulebook->int('striking_from'), $rulebook->int('striking_to'));
+        $this->tactics = new TacticRule($curve, $rulebook->float('title_ctr_ratio'));
+        $this->intents = IntentRules::of($rulebook->words('intent_buy'), $rulebook->words('intent_compare'), $rulebook->words('intent_learn'));
+        $this->volumeBands = Bands::of($rulebook->numbers('volume_bands'));
+        $this->easeBands = Bands::of($rulebook->numbers('ease_bands'));
+        $this->gainBands = Bands::of($rulebook->numbers('gain_bands'));
+        $this->valueBands = Bands::of($rulebook->numbers('value_bands'));
+        $this->shortTermChance = $rulebook->float('short_term_chance');
+    }
+
+    public function weigh(Candidate $candidate): Opportunity
+    {
+        $position = $candidate->row->ownPosition();
+        $metrics = $candidate->metrics;
+        $clicks = Potential::of($metrics->volume, $position, $candidate->judgement->target ?? $this->target, $this->curve);
+        $chance = $this->winChance->of($position, $metrics->difficulty);
+        $linksToEarn = $this->links->toEarn($candidate->pageOneMedian, $metrics->difficulty, $candidate->ownPageLinks);
+        $intent = $candidate->judgement->intent ?? $this->intents->intentOf($candidate->row->keyword);
+        $brands = $this->brands->domainsIn($candidate->row->keyword);
+
+        return new Opportunity(
+            $candidate,
+            $clicks,
+            $chance,
+            $chance === null || $clicks->gain === null ? null : $chance * $clicks->gain,
+            $linksToEarn,
+            $intent,
+            $this->horizon($position, $metrics->difficulty, $chance),
+            $this->tactics->of($candidate),
+            TacticRule::needsLinks($linksToEarn, $chance),
+            $this->scores($candidate, $clicks, $intent),
+            $brands,
+            $position !== 1 && $candidate->row->standing !== Standing::Unclaimed && ! BrandMatcher::isForeign($brands),
+        );
+    }
+
+    private function horizon(?int $position, ?float $difficulty, ?float $chance): ?Horizon
+    {
+        if ($difficulty === null) {
+            return null;
+        }
+        if ($this->striking->holds($position) && $difficulty <= $this->comfort->value) {
+            return Horizon::QuickWin;
+        }
+
+        return $chance >= $this->shortTermChance ? Horizon::ShortTerm : Horizon::LongTerm;
+    }
+
+    private function scores(Candidate $candidate, Potential $clicks, Intent $intent): Scores
+    {
+        return new Scores(
+            $this->volumeBands->rising($candidate->metrics->volume),
+            $this->easeBands->falling($candidate->metrics->difficulty),
+            $this->gainBands->rising($clicks->gain),
+            $this->valueBands->rising($candidate->metrics->cpc),
+            self::INTENT_SCORES[$intent->value],
+            $candidate->judgement->fit,
+        );
+    }
+}

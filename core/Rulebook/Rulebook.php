@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Rulebook;
+
+use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Exception\Misuse;
+
+/**
+ * The settings of one study: every default that it has not changed, and what it has. Always valid as a whole.
+ */
+final readonly class Rulebook
+{
+    /** @param array<string, int|float|string|list<float>|list<string>|array<string, float>|null> $changed */
+    private function __construct(private array $changed)
+    {
+    }
+
+    public static function standard(): self
+    {
+        return new self([]);
+    }
+
+    /**
+     * @param array<string, string> $texts key → value as a person writes it
+     *
+     * @throws InvalidValue naming the key and its allowed range
+     */
+    public static function fromTexts(array $texts): self
+    {
+        return self::standard()->with($texts);
+    }
+
+    /**
+     * The same rulebook with some settings changed, all or none.
+     *
+     * @param array<string, string> $texts key → value as a person writes it
+     *
+     * @throws InvalidValue
+     */
+    public function with(array $texts): self
+    {
+        $changed = $this->changed;
+        foreach ($texts as $key => $text) {
+            $setting = Settings::all()[$key] ?? throw InvalidValue::because('rulebook key', $key, 'is unknown');
+            $changed[$key] = SettingReader::read($setting, $text);
+        }
+        $rulebook = new self($changed);
+        $rulebook->check();
+
+        return $rulebook;
+    }
+
+    public function int(string $key): int
+    {
+        return (int) $this->scalar($key);
+    }
+
+    public function float(string $key): float
+    {
+        return (float) $this->scalar($key);
+    }
+
+    public function optionalFloat(string $key): ?float
+    {
+        $value = $this->scalar($key);
+
+        return $value === null ? null : (float) $value;
+    }
+
+    public function text(string $key): string
+    {
+        return (string) $this->scalar($key);
+    }
+
+    /** @return list<float> */
+    public function numbers(string $key): array
+    {
+        return array_map(floatval(...), array_values($this->list($key)));
+    }
+
+    /** @return list<string> */
+    public function words(string $key): array
+    {
+        return array_map(strval(...), array_values($this->list($key)));
+    }
+
+    /** @return array<string, float> */
+    public function weights(): array
+    {
+        $weights = [];
+        foreach ($this->list('weights') as $name => $weight) {
+            $weights[(string) $name] = (float) $weight;
+        }
+
+        return $weights;
+    }
+
+    /** The value as a person would write it to set it again. */
+    public function spelt(string $key): string
+    {
+        $value = $this->value($key);
+        if (! \is_array($value)) {
+            return (string) $value;
+        }
+        $pairs = array_is_list($value) ? $value : array_map(static fn (string $name, mixed $weight): string => $name.':'.$weight, array_keys($value), $value);
+
+        return implode(',', $pairs);
+    }
+
+    /** @return array<string, string> the settings that differ from the defaults, as a person would write them */
+    public function changes(): array
+    {
+        $changes = [];
+        foreach (array_keys($this->changed) as $key) {
+            if ($this->value($key) !== Settings::all()[$key]->default) {
+                $changes[$key] = $this->spelt($key);
+            }
+        }
+        ksort($changes);
+
+        return $changes;
+    }
+
+    /** @return int|float|string|list<float>|list<string>|array<string, float>|null */
+    public function value(string $key): int|float|string|array|null
+    {
+        $setting = Settings::all()[$key] ?? throw Misuse::because('There is no rulebook key "'.$key.'".');
+
+        return \array_key_exists($key, $this->changed) ? $this->changed[$key] : $setting->default;
+    }
+
+    private function check(): void
+    {
+        if ($this->int('striking_from') > $this->int('striking_to')) {
+            throw InvalidValue::because('striking_from', $this->spelt('striking_from'), 'must not be worse than striking_to, which is '.$this->spelt('striking_to'));
+        }
+        if ($this->text('curve') === 'own' && $this->list('curve_own') === []) {
+            throw InvalidValue::because('curve', 'own', 'needs 100 numbers in curve_own first');
+        }
+    }
+
+    private function scalar(string $key): int|float|string|null
+    {
+        $value = $this->value($key);
+
+        return \is_array($value) ? throw Misuse::because('"'.$key.'" is a list.') : $value;
+    }
+
+    /** @return list<float>|list<string>|array<string, float> */
+    private function list(string $key): array
+    {
+        $value = $this->value($key);
+
+        return \is_array($value) ? $value : throw Misuse::because('"'.$key.'" is not a list.');
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Rulebook;
+
+use GreaterReach\Core\Priority\Weights;
+
+/** Every setting of a rulebook, in the order in which the rules use them. */
+final class Settings
+{
+    private const BUY = ['buy', 'order', 'purchase', 'coupon', 'deal', 'discount', 'voucher', 'price', 'pricing', 'cost', 'shipping', 'delivery', 'for sale', 'near me', 'shop', 'store'];
+    private const COMPARE = ['best', 'top', 'review', 'vs', 'versus', 'compare', 'comparison', 'alternative', 'cheap', 'cheapest'];
+    private const LEARN = ['how', 'what', 'why', 'when', 'guide', 'tutorial', 'tip', 'idea', 'way to', 'learn', 'meaning', 'example', 'diy'];
+    private const MANY = 1e9;
+
+    /** @var ?array<string, Setting> */
+    private static ?array $all = null;
+
+    /** @return array<string, Setting> */
+    public static function all(): array
+    {
+        if (self::$all === null) {
+            $settings = [...self::comparing(), ...self::clicks(), ...self::winning(), ...self::weighing(), ...self::planning(), ...self::words()];
+            self::$all = array_combine(array_map(static fn (Setting $setting): string => $setting->key, $settings), $settings);
+        }
+
+        return self::$all;
+    }
+
+    /** @return list<Setting> */
+    private static function comparing(): array
+    {
+        return [
+            Setting::choice('within', '100', ['10', '20', '50', '100'], 'A position counts as ranking only up to this one.'),
+            Setting::int('striking_from', 6, 1, 100, 'Best position of the striking distance.'),
+            Setting::int('striking_to', 20, 1, 100, 'Worst position of the striking distance; not better than striking_from.'),
+        ];
+    }
+
+    /** @return list<Setting> */
+    private static function clicks(): array
+    {
+        return [
+            Setting::choice('curve', 'default', ['default', '2006', 'fitted', 'own'], 'The CTR curve in use.'),
+            Setting::curve('curve_own', 'A CTR curve of one\'s own, position 1 first.'),
+            Setting::number('curve_prior', 500, 0, self::MANY, 'Impressions that the default curve weighs in each bin of the fitted curve.'),
+            Setting::int('target', 3, 1, 100, 'Position aimed at where none is set for the keyword.'),
+            Setting::number('conversion_rate', .02, 0, 1, 'Share of visits that convert.'),
+            Setting::number('value_per_conversion', null, 0, self::MANY, 'Money that one conversion brings; empty hides revenue.'),
+        ];
+    }
+
+    /** @return list<Setting> */
+    private static function winning(): array
+    {
+        return [
+            Setting::int('comfort_volume', 100, 0, 1_000_000_000, 'Smallest volume of the keywords that the comfort difficulty is read from.'),
+            Setting::number('peer_band', 5, 0, 100, 'Authority above or below ours that still counts as comparable.'),
+            Setting::number('win_lambda', 1, .0001, 1e6, 'Weight of the penalty on the win model\'s standardised coefficients.'),
+            Setting::number('head_start_11_20', .35, 0, 1, 'Head start at positions 11 to 20 (assumed).'),
+            Setting::number('head_start_21_50', .10, 0, 1, 'Head start at positions 21 to 50 (assumed).'),
+            Setting::int('topic_evidence', 2, 1, 11, 'Domains that must rank one page for two keywords before they share a topic.'),
+        ];
+    }
+
+    /** @return list<Setting> */
+    private static function weighing(): array
+    {
+        return [
+            Setting::bands('volume_bands', [10, 50, 200, 1000, 5000], self::MANY, 'Volumes from which the criterion volume gains a point each.'),
+            Setting::bands('ease_bands', [10, 20, 35, 50, 70], 100, 'Difficulties up to which the criterion ease scores 5, 4, 3, 2 and 1.'),
+            Setting::bands('gain_bands', [5, 20, 75, 250, 1000], self::MANY, 'Gains from which the criterion gain gets a point each.'),
+            Setting::bands('value_bands', [.25, .75, 1.5, 3, 6], self::MANY, 'CPCs from which the criterion value gets a point each.'),
+            Setting::weights('weights', Weights::PRESETS['plain'], 'How much each criterion counts in the priority.'),
+            Setting::int('min_fit', 0, 0, 5, 'Smallest business fit on the list; 0 lets all through.'),
+            Setting::int('steadiness_draws', 500, 1, 100_000, 'Draws of random weights for the steadiness.'),
+            Setting::int('steadiness_top', 20, 1, 1000, 'How many places count as the top for the steadiness.'),
+            Setting::number('short_term_chance', .35, 0, 1, 'Win chance from which the horizon is short term.'),
+            Setting::number('title_ctr_ratio', .7, 0, 10, 'Share of the curve below which a measured CTR asks for a title test.'),
+        ];
+    }
+
+    /** @return list<Setting> */
+    private static function planning(): array
+    {
+        $effort = static fn (string $tactic, float $days, string $what): Setting => Setting::number('effort_'.$tactic, $days, 0, 365, 'Days of work for '.$what.'.');
+        $ramp = static fn (string $tactic, int $months, string $what): Setting => Setting::int('ramp_'.$tactic, $months, 1, 36, 'Months until '.$what.' pays in full.');
+
+        return [
+            $effort('new', 3, 'a new page'),
+            $effort('extend', 1.5, 'extending a page'),
+            $effort('improve', 1, 'improving a page'),
+            $effort('refresh', 1.5, 'refreshing a page'),
+            $effort('merge', 1, 'merging pages'),
+            $effort('title', .5, 'a title test'),
+            $effort('link', .25, 'each link to earn'),
+            $ramp('new', 4, 'a new page'),
+            $ramp('extend', 3, 'an extended page'),
+            $ramp('improve', 2, 'an improved page'),
+            $ramp('refresh', 2, 'a refreshed page'),
+            $ramp('merge', 2, 'a merged page'),
+            $ramp('title', 1, 'a new title'),
+            Setting::int('forecast_draws', 2000, 1, 100_000, 'Draws of the forecast.'),
+            Setting::number('forecast_sigma', .3, 0, 3, 'Spread of the volume in the forecast (sigma of its logarithm).'),
+            Setting::int('seed', 1, 0, 2_147_483_647, 'Seed of everything drawn at random.'),
+        ];
+    }
+
+    /** @return list<Setting> */
+    private static function words(): array
+    {
+        return [
+            Setting::words('intent_buy', self::BUY, 'Words that show the intent to buy; the first list that matches wins.'),
+            Setting::words('intent_compare', self::COMPARE, 'Words that show the intent to compare.'),
+            Setting::words('intent_learn', self::LEARN, 'Words that show the intent to learn.'),
+            Setting::words('negatives', [], 'Words whose keywords this study does not want to see.'),
+            Setting::ordering('metric_sources', ['keywords', 'rankings'], ['keywords', 'rankings'], 'Which source of a metric wins, best first.'),
+        ];
+    }
+}

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Winning;
+
+use GreaterReach\Core\Statistics\LogisticRegression;
+
+/**
+ * The chance that a domain stands on page one for a keyword, learnt from who stands where in this study: a penalised
+ * logistic regression on difficulty and, when every compared domain has one, its authority. With too little to learn
+ * from it falls back to a curve around the comfort difficulty, and says so.
+ *
+ * @phpstan-type Group array{domain: int, difficulty: float, trials: int, successes: int}
+ * @phpstan-type Bin array{from: float, to: float, rows: int, predicted: ?float, observed: ?float}
+ */
+final readonly class WinModel
+{
+    public const FEWEST_ROWS = 50;
+    private const FALLBACK_SPREAD = 8.0;
+    private const BINS = 10;
+
+    /**
+     * @param list<Bin> $calibration
+     */
+    private function __construct(
+        /** On the original scale of difficulty and authority. */
+        public float $intercept,
+        public float $difficultySlope,
+        /** Null when authority is not in the model. */
+        public ?float $authoritySlope,
+        public int $rows,
+        /** Mean squared error of the chances over the rows it was fitted to; null for the assumed curve. */
+        public ?float $brierScore,
+        public array $calibration,
+        public bool $isAssumed,
+        private ?float $ownAuthority,
+    ) {
+    }
+
+    /**
+     * @param list<?float> $authorities of every compared domain, ours first
+     * @param float        $lambda      weight of the penalty on the standardised coefficients
+     */
+    public static function fit(WinObservations $observations, array $authorities, float $lambda, ComfortDifficulty $comfort): self
+    {
+        $groups = $observations->groups();
+        $rows = array_sum(array_column($groups, 'trials'));
+        $wins = array_sum(array_column($groups, 'successes'));
+        if ($rows < self::FEWEST_ROWS || $wins === 0 || $wins === $rows) {
+            return self::assumed($comfort, $rows);
+        }
+        $columns = ['difficulty' => array_column($groups, 'difficulty')];
+        if (! \in_array(null, $authorities, true)) {
+            $columns['authority'] = array_map(static fn (array $group): float => (float) $authorities[$group['domain']], $groups);
+        }
+
+        return self::fitColumns($groups, $columns, $lambda, $rows, $authorities[0]);
+    }
+
+    /** The chance, 0…1, that our domain reaches page one at this difficulty, wherever it stands now. */
+    public function chanceAt(float $difficulty): float
+    {
+        return $this->chance($difficulty, $this->ownAuthority);
+    }
+
+    private static function assumed(ComfortDifficulty $comfort, int $rows): self
+    {
+        return new self($comfort->value / self::FALLBACK_SPREAD, -1 / self::FALLBACK_SPREAD, null, $rows, null, [], true, null);
+    }
+
+    private function chance(float $difficulty, ?float $authority): float
+    {
+        $score = $this->intercept + $this->difficultySlope * $difficulty;
+
+        return LogisticRegression::sigmoid($score + ($this->authoritySlope === null ? 0.0 : $this->authoritySlope * (float) $authority));
+    }
+
+    /**
+     * @param list<Group>                $groups
+     * @param array<string, list<float>> $columns
+     */
+    private static function fitColumns(array $groups, array $columns, float $lambda, int $rows, ?float $ownAuthority): self
+    {
+        $trials = array_column($groups, 'trials');
+        $scales = array_filter(array_map(static fn (array $column): ?array => self::scale($column, $trials), $columns));
+        $features = [];
+        foreach ($groups as $index => $group) {
+            $features[] = array_values(array_map(
+                static fn (array $scale, string $name): float => ($columns[$name][$index] - $scale['mean']) / $scale['sd'],
+                $scales,
+                array_keys($scales),
+            ));
+        }
+        $beta = LogisticRegression::fit($features, $trials, array_column($groups, 'successes'), $lambda);
+        $intercept = $beta[0];
+        $slopes = [];
+        foreach (array_keys($scales) as $place => $name) {
+            $slopes[$name] = $beta[$place + 1] / $scales[$name]['sd'];
+            $intercept -= $slopes[$name] * $scales[$name]['mean'];
+        }
+        $model = new self($intercept, $slopes['difficulty'] ?? 0.0, $slopes['authority'] ?? null, $rows, null, [], false, $ownAuthority);
+
+        return $model->judged($groups, $columns['authority'] ?? []);
+    }
+
+    /**
+     * @param list<float> $column
+     * @param list<int>   $trials
+     *
+     * @return ?array{mean: float, sd: float} over single rows, population standard deviation; null for a constant
+     */
+    private static function scale(array $column, array $trials): ?array
+    {
+        if (min($column) === max($column)) {
+            return null;
+        }
+        $rows = array_sum($trials);
+        $sum = $squares = 0.0;
+        foreach ($column as $index => $value) {
+            $sum += $trials[$index] * $value;
+        }
+        $mean = $sum / $rows;
+        foreach ($column as $index => $value) {
+            $squares += $trials[$index] * ($value - $mean) ** 2;
+        }
+
+        return ['mean' => $mean, 'sd' => sqrt($squares / $rows)];
+    }
+
+    /**
+     * @param list<Group> $groups
+     * @param list<float> $authorities per group
+     */
+    private function judged(array $groups, array $authorities): self
+    {
+        $error = 0.0;
+        $bins = array_fill(0, self::BINS, ['rows' => 0, 'predicted' => 0.0, 'observed' => 0]);
+        foreach ($groups as $index => $group) {
+            $chance = $this->chance($group['difficulty'], $authorities[$index] ?? null);
+            $lost = $group['trials'] - $group['successes'];
+            $error += $group['successes'] * (1 - $chance) ** 2 + $lost * $chance ** 2;
+            $bin = min(self::BINS - 1, (int) floor($chance * self::BINS));
+            $bins[$bin]['rows'] += $group['trials'];
+            $bins[$bin]['predicted'] += $group['trials'] * $chance;
+            $bins[$bin]['observed'] += $group['successes'];
+        }
+        $calibration = [];
+        foreach ($bins as $number => $bin) {
+            $calibration[] = [
+                'from' => $number / self::BINS,
+                'to' => ($number + 1) / self::BINS,
+                'rows' => $bin['rows'],
+                'predicted' => $bin['rows'] === 0 ? null : $bin['predicted'] / $bin['rows'],
+                'observed' => $bin['rows'] === 0 ? null : $bin['observed'] / $bin['rows'],
+            ];
+        }
+
+        return new self($this->intercept, $this->difficultySlope, $this->authoritySlope, $this->rows, $error / $this->rows, $calibration, false, $this->ownAuthority);
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\BenchController;
+use App\Http\Controllers\ComparisonController;
+use App\Http\Controllers\DecisionController;
+use App\Http\Controllers\DomainController;
+use App\Http\Controllers\ExportController;
+use App\Http\Controllers\ImportController;
+use App\Http\Controllers\KeywordController;
+use App\Http\Controllers\OpenApiController;
+use App\Http\Controllers\OpportunityController;
+use App\Http\Controllers\RulebookController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\StudyController;
+use App\Http\Controllers\WorkbenchController;
+use Illuminate\Support\Facades\Route;
+
+Route::prefix('api/v1')->group(function (): void {
+    Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::get('session', [SessionController::class, 'show']);
+
+    Route::middleware('auth')->group(function (): void {
+        Route::delete('session', [SessionController::class, 'destroy']);
+        Route::get('openapi.json', [OpenApiController::class, 'show']);
+        Route::get('studies', [StudyController::class, 'index']);
+        Route::post('studies', [StudyController::class, 'store']);
+
+        Route::prefix('studies/{study:slug}')->middleware('can:view,study')->group(function (): void {
+            Route::get('', [StudyController::class, 'show']);
+            Route::get('domains', [DomainController::class, 'index']);
+            Route::get('imports', [ImportController::class, 'index']);
+            Route::get('rulebook', [RulebookController::class, 'show']);
+            Route::get('comparison', [ComparisonController::class, 'show']);
+            Route::get('bench', [BenchController::class, 'index']);
+            Route::get('bench/summary', [BenchController::class, 'summary']);
+            Route::get('bench/distribution', [BenchController::class, 'distribution']);
+            Route::get('opportunities', [OpportunityController::class, 'index']);
+            Route::get('keyword', [KeywordController::class, 'show']);
+            Route::get('exports/{export}', [ExportController::class, 'show']);
+
+            Route::middleware('can:update,study')->group(function (): void {
+                Route::patch('', [StudyController::class, 'update']);
+                Route::post('imports/preview', [ImportController::class, 'preview']);
+                Route::post('imports', [ImportController::class, 'store']);
+                Route::post('decisions', [DecisionController::class, 'store']);
+                Route::patch('rulebook', [RulebookController::class, 'update']);
+            });
+        });
+        Route::fallback(static fn () => abort(404));
+    });
+});
+
+Route::get('/{path?}', [WorkbenchController::class, 'show'])->where('path', '(?!api/|build/).*');
