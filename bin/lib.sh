@@ -126,3 +126,23 @@ need_database() {
     psql -h 127.0.0.1 -p "$PGPORT" -U greater_reach -d postgres -qtAc "SELECT 1 FROM pg_database WHERE datname = '$1'" | grep -q 1 \
         || psql -h 127.0.0.1 -p "$PGPORT" -U greater_reach -d postgres -qc "CREATE DATABASE $1" || die "the database $1 could not be made"
 }
+
+# write_env FILE DATABASE WEB_PORT: settings for artisan in this checkout; keeps the application key it finds.
+write_env() {
+    local file=$1 database=$2 port=$3 key
+    key=$(sed -n 's/^APP_KEY=//p' "$file" 2>/dev/null || true)
+    [ -n "$key" ] || key="base64:$(head -c 32 /dev/urandom | base64)"
+    (umask 077; cat >"$file" <<ENV
+APP_NAME="Greater Reach"
+APP_ENV=${REACH_ENV:-local}
+APP_KEY=$key
+APP_DEBUG=false
+APP_URL=http://127.0.0.1:$port
+DB_HOST=127.0.0.1
+DB_PORT=$PGPORT
+DB_DATABASE=$database
+DB_USERNAME=greater_reach
+DB_PASSWORD=$PGPASSWORD
+ENV
+    )
+}

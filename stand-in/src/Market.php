@@ -12,7 +12,7 @@ final class Market
 {
     private const VOLUME_STEPS = [0, 10, 20, 30, 40, 50, 70, 90, 110, 140, 170, 210, 260, 320, 390, 480, 590, 720, 880, 1000, 1300, 1600, 1900, 2400, 2900, 3600, 4400, 5400, 6600, 8100, 9900, 12100, 14800, 18100, 22200, 27100, 33100];
     private const BRAND_PATTERNS = ['%s' => 900, '%s hives' => 140, '%s voucher' => 90, '%s delivery' => 40, '%s reviews' => 110, '%s shop' => 70, '%s contact' => 30];
-    private const FILL_SHARE = .955;
+    private const FILL_SHARE = .82;
 
     private readonly Noise $noise;
 

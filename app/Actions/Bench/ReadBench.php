@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Bench;
+
+use App\Exceptions\Refused;
+use App\Models\Comparison;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Sentence\Sentence;
+
+/** One page of the bench: rows that the sentence lets through, sorted by any column, unknown always last. */
+final class ReadBench
+{
+    private const SORTS = [
+        'keyword' => 'keyword', 'volume' => 'volume', 'difficulty' => 'difficulty', 'cpc' => 'cpc', 'own' => 'own_position', 'best' => 'best_position',
+        'ranking' => 'competitors_ranking', 'above' => 'competitors_above', 'visits' => 'visits_now', 'gain' => 'gain', 'chance' => 'win_chance', 'words' => 'words',
+    ];
+    public const MOST_ROWS = 500;
+
+    /** @return array{rows: list<array<string, mixed>>, next: ?string} */
+    public function execute(Comparison $comparison, Sentence $sentence, string $sort, bool $descending, ?string $cursor, int $limit): array
+    {
+        $column = self::SORTS[$sort] ?? throw Refused::because('sort', sprintf('Sorting goes by one of %s.', implode(', ', array_keys(self::SORTS))));
+        $direction = $descending ? 'DESC' : 'ASC';
+        $rows = (new ComparisonRows($comparison))->query($sentence)->select('*')->orderByRaw("{$column} {$direction} NULLS LAST, keyword")->limit($limit + 1);
+        if ($cursor !== null) {
+            self::continueAfter($rows, $column, $descending, $cursor);
+        }
+        $found = $rows->get()->all();
+        $page = \array_slice($found, 0, $limit);
+        $last = end($page);
+
+        return [
+            'rows' => array_map(ComparisonRows::present(...), $page),
+            'next' => \count($found) > $limit && $last !== false ? base64_encode(json_encode([$last->{$column}, $last->keyword], JSON_THROW_ON_ERROR)) : null,
+        ];
+    }
+
+    private static function continueAfter(\Illuminate\Database\Query\Builder $rows, string $column, bool $descending, string $cursor): void
+    {
+        $place = json_decode((string) base64_decode($cursor, true), true);
+        if (! \is_array($place) || \count($place) !== 2 || ! \is_string($place[1] ?? null) || (! \is_scalar($place[0]) && $place[0] !== null)) {
+            throw Refused::because('cursor', 'The cursor is not one that this list gave; start again without it.');
+        }
+        [$value, $keyword] = $place;
+        $beyond = $descending ? '<' : '>';
+        if ($value === null) {
+            $rows->whereNull($column)->where('keyword', '>', $keyword);
+        } else {
+            $rows->whereRaw("({$column} {$beyond} ? OR ({$column} = ? AND keyword > ?) OR {$column} IS NULL)", [$value, $value, $keyword]);
+        }
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Bench;
+
+use App\Models\Comparison;
+use App\Support\Database\Figures;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Sentence\Sentence;
+use Illuminate\Support\Facades\DB;
+
+/** Everything about one keyword, for its dossier. */
+final class ReadKeyword
+{
+    /** @return ?array<string, mixed> null when the comparison does not have the keyword */
+    public function execute(Comparison $comparison, string $keyword): ?array
+    {
+        $row = (new ComparisonRows($comparison))->query(Sentence::parse(''))->where('keyword', $keyword)->select('*')->first();
+        if ($row === null) {
+            return null;
+        }
+
+        return [
+            ...ComparisonRows::present($row),
+            'advertiser_competition' => $row->advertiser_competition === null ? null : (float) $row->advertiser_competition,
+            'scores' => ['volume' => $row->score_volume, 'ease' => $row->score_ease, 'gain' => $row->score_gain, 'value' => $row->score_value, 'intent' => $row->score_intent, 'fit' => $row->score_fit],
+            'history' => $this->history($comparison, $keyword),
+            'pages' => $this->pages($comparison, $keyword),
+            'sources' => $this->sources($comparison->study_id, $keyword),
+            'monthly' => $this->monthly($comparison->study_id, $keyword),
+            'topic_keywords' => $this->topicKeywords($comparison, (string) $row->topic),
+            'page_one' => $this->pageOne($comparison->study_id, $keyword),
+        ];
+    }
+
+    /** @return list<array{domain: int, day: string, position: ?int}> best position of each domain on each of its days */
+    private function history(Comparison $comparison, string $keyword): array
+    {
+        $rows = DB::select(<<<'SQL'
+            SELECT s.domain_id AS domain, s.day, r.position
+            FROM snapshots s LEFT JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id AND r.keyword = ? AND r.ordinal = 1
+            WHERE s.study_id = ? AND s.channel = ? ORDER BY s.domain_id, s.day
+            SQL, [$keyword, $comparison->study_id, $comparison->channel]);
+
+        return array_map(static fn (\stdClass $row): array => ['domain' => $row->domain, 'day' => $row->day, 'position' => $row->position], $rows);
+    }
+
+    /** @return list<\stdClass> every page of every compared domain that ranks now */
+    private function pages(Comparison $comparison, string $keyword): array
+    {
+        $days = array_column(array_filter($comparison->domains, static fn (array $domain): bool => $domain['snapshot'] !== null), 'snapshot', 'id');
+        $rows = DB::table('rankings')->join('snapshots', 'snapshots.id', '=', 'snapshot_id')
+            ->where('rankings.study_id', $comparison->study_id)->where('keyword', $keyword)->where('channel', $comparison->channel)
+            ->whereIn('domain_id', array_keys($days))->orderBy('position')->get(['domain_id as domain', 'day', 'position', 'url']);
+
+        return $rows->filter(static fn (\stdClass $row): bool => $days[$row->domain] === $row->day)->values()->all();
+    }
+
+    /** @return list<array<string, mixed>> what each source says, the newest first */
+    private function sources(int $study, string $keyword): array
+    {
+        $rows = DB::select(<<<'SQL'
+            SELECT s.kind, s.day, d.entry AS domain, i.file_name, m.volume, m.difficulty, m.cpc
+            FROM metrics m JOIN sources s ON s.id = m.source_id JOIN imports i ON i.id = s.import_id LEFT JOIN domains d ON d.id = s.domain_id
+            WHERE m.study_id = ? AND m.keyword = ? ORDER BY s.kind, s.day DESC, s.id DESC LIMIT 30
+            SQL, [$study, $keyword]);
+
+        return array_map(static fn (\stdClass $row): array => [
+            'kind' => $row->kind, 'day' => $row->day, 'domain' => $row->domain, 'file' => $row->file_name, 'volume' => $row->volume,
+            'difficulty' => $row->difficulty === null ? null : (float) $row->difficulty, 'cpc' => $row->cpc === null ? null : (float) $row->cpc,
+        ], $rows);
+    }
+
+    /** @return ?list<?int> volume by month of the newest list that has it */
+    private function monthly(int $study, string $keyword): ?array
+    {
+        $row = DB::selectOne('SELECT m.monthly FROM metrics m JOIN sources s ON s.id = m.source_id WHERE m.study_id = ? AND m.keyword = ? AND m.monthly IS NOT NULL ORDER BY s.day DESC, s.id DESC LIMIT 1', [$study, $keyword]);
+
+        return $row === null ? null : Figures::ints($row->monthly);
+    }
+
+    /** @return list<array{keyword: string, volume: ?int, own_position: ?int}> */
+    private function topicKeywords(Comparison $comparison, string $topic): array
+    {
+        return DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id)->where('topic', $topic)
+            ->orderByRaw('volume DESC NULLS LAST, keyword')->limit(50)->get(['keyword', 'volume', 'own_position'])
+            ->map(static fn (\stdClass $row): array => (array) $row)->all();
+    }
+
+    /** @return list<array<string, mixed>> the newest page-one results */
+    private function pageOne(int $study, string $keyword): array
+    {
+        return DB::table('results')->where('study_id', $study)->where('keyword', $keyword)
+            ->whereRaw('day = (SELECT max(day) FROM results WHERE study_id = ? AND keyword = ?)', [$study, $keyword])
+            ->orderBy('position')->limit(20)->get(['position', 'url', 'authority', 'page_strength', 'referring_domains', 'day'])
+            ->map(static fn (\stdClass $row): array => [...(array) $row, 'authority' => $row->authority === null ? null : (float) $row->authority, 'page_strength' => $row->page_strength === null ? null : (float) $row->page_strength])->all();
+    }
+}

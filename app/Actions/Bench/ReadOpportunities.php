@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Bench;
+
+use App\Models\Comparison;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\PrioritySql;
+use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Priority\Criterion;
+use GreaterReach\Core\Priority\Weights;
+
+/** One page of the ranked list, ordered by the weights given, with the parts of every priority. */
+final class ReadOpportunities
+{
+    /** @return array{rows: list<array<string, mixed>>, next: ?string, total: int} */
+    public function execute(Comparison $comparison, Sentence $sentence, Weights $weights, int $minFit, int $offset, int $limit): array
+    {
+        $rows = (new ComparisonRows($comparison))->query($sentence)->where('is_listed', true)->when($minFit > 0, static fn ($query) => $query->where('score_fit', '>=', $minFit));
+        $total = $rows->clone()->count();
+        $page = $rows->select('*')->selectRaw(PrioritySql::expression($weights).' AS priority')->orderByRaw(PrioritySql::order($weights))->offset($offset)->limit($limit)->get()->all();
+        $ranked = [];
+        foreach ($page as $number => $row) {
+            $ranked[] = ['rank' => $offset + $number + 1, ...ComparisonRows::present($row), 'priority' => $row->priority === null ? null : (float) $row->priority, 'scores' => self::scores($row)];
+        }
+
+        return ['rows' => $ranked, 'next' => $offset + $limit < $total ? (string) ($offset + $limit) : null, 'total' => $total];
+    }
+
+    /** @return array<string, ?int> criterion → score */
+    private static function scores(\stdClass $row): array
+    {
+        $scores = [];
+        foreach (Criterion::names() as $name) {
+            $scores[$name] = $row->{'score_'.$name};
+        }
+
+        return $scores;
+    }
+}

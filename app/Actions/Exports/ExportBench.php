@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Exports;
+
+use App\Models\Comparison;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Sentence\Sentence;
+use App\Support\Tabular\Table;
+use GreaterReach\Core\Priority\Weights;
+
+/** The same tables as the commands write, left with the rows that the sentence lets through. */
+final readonly class ExportBench
+{
+    /** Place of the keyword in each table. */
+    private const KEYWORD = ['compare' => 0, 'weigh' => 1, 'topics' => 1];
+
+    public function __construct(private CompareExport $compare, private WeighExport $weigh, private TopicsExport $topics)
+    {
+    }
+
+    public function execute(string $export, Comparison $comparison, Sentence $sentence, Weights $weights, int $minFit): Table
+    {
+        $table = match ($export) {
+            'weigh' => $this->weigh->table($comparison, $weights, $minFit),
+            'topics' => $this->topics->table($comparison),
+            default => $this->compare->table($comparison),
+        };
+        if ($sentence->clauses === []) {
+            return $table;
+        }
+        $wanted = (new ComparisonRows($comparison))->query($sentence)->pluck('keyword')->flip()->all();
+
+        return new Table($table->headings, self::only($table->rows, self::KEYWORD[$export], $wanted));
+    }
+
+    /**
+     * @param iterable<list<string|int|float|bool|null>> $rows
+     * @param array<array-key, mixed>                    $wanted keyword → anything
+     *
+     * @return \Generator<int, list<string|int|float|bool|null>>
+     */
+    private static function only(iterable $rows, int $place, array $wanted): \Generator
+    {
+        foreach ($rows as $row) {
+            if (isset($wanted[$row[$place]])) {
+                yield $row;
+            }
+        }
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Studies;
+
+use App\Models\Study;
+use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Rulebook\Rulebook;
+use GreaterReach\Core\Rulebook\Settings;
+use Illuminate\Support\Facades\DB;
+
+/** Changes settings of a study's rulebook, all or none, and logs who did. */
+final class ChangeRulebook
+{
+    /**
+     * @param array<string, string> $settings key → value as a person writes it
+     *
+     * @throws InvalidValue naming the key and its allowed range
+     */
+    public function execute(Study $study, array $settings, ?int $userId = null): Rulebook
+    {
+        return DB::transaction(function () use ($study, $settings, $userId): Rulebook {
+            Study::query()->whereKey($study->id)->lockForUpdate()->first();
+            $rulebook = $study->rulebook()->with($settings);
+            DB::table('rulebook_settings')->where('study_id', $study->id)->delete();
+            foreach ($rulebook->changes() as $key => $value) {
+                DB::table('rulebook_settings')->insert(['study_id' => $study->id, 'key' => $key, 'value' => $value]);
+            }
+            DB::table('changes')->insert(['study_id' => $study->id, 'user_id' => $userId, 'what' => 'rulebook', 'detail' => json_encode($settings, JSON_THROW_ON_ERROR)]);
+            $study->touchData();
+
+            return $rulebook;
+        });
+    }
+
+    /** @return list<array{key: string, value: mixed, default: mixed, bounds: string, meaning: string}> */
+    public function describe(Rulebook $rulebook): array
+    {
+        $described = [];
+        foreach (Settings::all() as $key => $setting) {
+            $described[] = ['key' => $key, 'value' => $rulebook->value($key), 'default' => $setting->default, 'bounds' => $setting->bounds(), 'meaning' => $setting->meaning];
+        }
+
+        return $described;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Studies;
+
+use App\Models\Domain;
+use App\Models\Snapshot;
+use App\Models\Study;
+
+/** The domains of a study as a ledger: scope, authority, what they hold, and a timeline of their snapshots. */
+final class ReadLedger
+{
+    /** @return list<array<string, mixed>> ours first, then the competitors, then the candidates */
+    public function execute(Study $study): array
+    {
+        $snapshots = Snapshot::query()->where('study_id', $study->id)->orderBy('day')->get()->groupBy('domain_id');
+        $summary = $study->comparison->summary ?? [];
+        $places = array_flip(array_column($study->comparison->domains ?? [], 'id'));
+        $ledger = [];
+        foreach ($study->domains as $domain) {
+            $place = $places[$domain->id] ?? null;
+            $ledger[] = [
+                'id' => $domain->id,
+                'role' => $domain->role,
+                'entry' => $domain->entry,
+                'scope' => $domain->scope->value,
+                'authority' => $domain->authority,
+                'referring_domains' => $domain->referring_domains,
+                'brand_terms' => $domain->brand_terms,
+                'keywords' => $place === null ? null : $summary['ranking'][$place] ?? null,
+                'first_page' => $place === null ? null : $summary['first_page'][$place] ?? null,
+                'visits' => $place === null ? null : $summary['visits'][$place] ?? null,
+                'share_of_clicks' => $place === null ? null : $summary['share_of_clicks'][$place] ?? null,
+                'snapshots' => self::timeline($snapshots->get($domain->id)?->all() ?? []),
+            ];
+        }
+
+        return $ledger;
+    }
+
+    /**
+     * @param list<Snapshot> $snapshots
+     *
+     * @return list<array{day: string, channel: string, keywords: int}>
+     */
+    private static function timeline(array $snapshots): array
+    {
+        return array_map(static fn (Snapshot $snapshot): array => ['day' => $snapshot->day->toDateString(), 'channel' => $snapshot->channel, 'keywords' => $snapshot->keywords], $snapshots);
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Bench\ReadBench;
+use App\Actions\Bench\ReadDistribution;
+use App\Actions\Bench\SummariseBench;
+use App\Models\Study;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class BenchController extends Controller
+{
+    public function index(Request $request, Study $study, ReadBench $read): JsonResponse
+    {
+        $limit = min(ReadBench::MOST_ROWS, max(1, $request->integer('limit', 200)));
+        $page = $read->execute(
+            $this->shown($study),
+            $this->sentence($request),
+            $request->string('sort', 'volume')->value(),
+            $request->string('dir', 'desc')->value() !== 'asc',
+            $request->filled('cursor') ? $request->string('cursor')->value() : null,
+            $limit,
+        );
+
+        return new JsonResponse($page);
+    }
+
+    public function summary(Request $request, Study $study, SummariseBench $summarise): JsonResponse
+    {
+        return new JsonResponse($summarise->execute($this->shown($study), $this->sentence($request)));
+    }
+
+    public function distribution(Request $request, Study $study, ReadDistribution $read): JsonResponse
+    {
+        return new JsonResponse($read->execute($this->shown($study), $this->sentence($request), $request->string('field')->value()));
+    }
+}

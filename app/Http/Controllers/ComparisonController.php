@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\EnsureComparison;
+use App\Http\Resources\ComparisonResource;
+use App\Jobs\RefreshComparison;
+use App\Models\Study;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Cache;
+
+final class ComparisonController extends Controller
+{
+    /** The comparison on show. When it is no longer current a new one is ordered, and the old one stays until then. */
+    public function show(Study $study, EnsureComparison $ensure): JsonResponse
+    {
+        $current = $ensure->current(ComparisonOrder::shownBy($study->load(['domains', 'comparison'])));
+        if ($current === null || $current->id !== $study->comparison_id) {
+            RefreshComparison::dispatch($study->id);
+        }
+
+        return new JsonResponse([
+            'is_current' => $current !== null && $current->id === $study->comparison_id,
+            'keywords_done' => Cache::get(RefreshComparison::progressKey($study->id)),
+            'comparison' => $study->comparison === null ? null : ComparisonResource::make($study->comparison),
+        ]);
+    }
+}

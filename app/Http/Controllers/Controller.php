@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Exceptions\Refused;
+use App\Models\Comparison;
+use App\Models\Study;
+use App\Support\Sentence\Sentence;
+use Illuminate\Http\Request;
+
+/** What controllers share: the comparison that is on show, and the sentence of a request. */
+abstract class Controller
+{
+    protected function shown(Study $study): Comparison
+    {
+        return $study->comparison ?? throw Refused::because('comparison', 'Nothing has been compared yet; bring in rankings first.');
+    }
+
+    protected function sentence(Request $request): Sentence
+    {
+        return Sentence::parse($request->string('show')->value());
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\SignInRequest;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Validation\ValidationException;
+
+final class SessionController
+{
+    public function show(Request $request): JsonResponse
+    {
+        return new JsonResponse(['person' => self::person($request->user())]);
+    }
+
+    public function store(SignInRequest $request): JsonResponse
+    {
+        if (! Auth::attempt($request->credentials())) {
+            throw ValidationException::withMessages(['email' => 'Name and password do not belong together.']);
+        }
+        $request->session()->regenerate();
+
+        return new JsonResponse(['person' => self::person($request->user())]);
+    }
+
+    public function destroy(Request $request): JsonResponse
+    {
+        Auth::guard('web')->logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return new JsonResponse(['person' => null]);
+    }
+
+    /** @return ?array{name: string, email: string, is_administrator: bool} */
+    private static function person(?User $user): ?array
+    {
+        return $user === null ? null : ['name' => $user->name, 'email' => $user->email, 'is_administrator' => $user->is_administrator];
+    }
+}

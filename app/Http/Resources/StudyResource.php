@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Comparison;
+use App\Models\Domain;
+use App\Models\Snapshot;
+use App\Models\Study;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+
+/**
+ * A study with what waits at each stage.
+ *
+ * @property Study $resource
+ */
+final class StudyResource extends JsonResource
+{
+    /** Days after which a snapshot counts as stale: a month and a little. */
+    private const STALE_AFTER = 35;
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        $study = $this->resource;
+        $compared = $study->comparedDomains();
+
+        return [
+            'slug' => $study->slug,
+            'name' => $study->name,
+            'country' => $study->country,
+            'language' => $study->language,
+            'device' => $study->device,
+            'currency' => $study->currency,
+            'as_of' => $study->as_of?->toDateString(),
+            'domain' => $compared[0]->entry ?? null,
+            'competitors' => array_map(static fn (Domain $domain): string => $domain->entry, array_slice($compared, 1)),
+            'may_edit' => Gate::allows('update', $study),
+            'stages' => [
+                'gather' => self::gather($study, $compared),
+                'compare' => self::compare($study->comparison),
+                'weigh' => self::weigh($study),
+            ],
+            'comparison' => $study->comparison === null ? null : ComparisonResource::make($study->comparison),
+            'is_current' => $study->comparison !== null && $study->comparison->data_version === $study->data_version
+                && $study->comparison->as_of?->toDateString() === $study->as_of?->toDateString(),
+        ];
+    }
+
+    /**
+     * @param list<Domain> $compared
+     *
+     * @return array{domains: int, without_rankings: int, stale: int}
+     */
+    private static function gather(Study $study, array $compared): array
+    {
+        $newest = Snapshot::query()->where('study_id', $study->id)->where('channel', Snapshot::ORGANIC)->groupBy('domain_id')->selectRaw('domain_id, max(day) AS day')->pluck('day', 'domain_id');
+        $ids = array_map(static fn (Domain $domain): int => $domain->id, $compared);
+        $limit = now('UTC')->subDays(self::STALE_AFTER)->toDateString();
+
+        return [
+            'domains' => count($ids),
+            'without_rankings' => count(array_filter($ids, static fn (int $id): bool => ! isset($newest[$id]))),
+            'stale' => count(array_filter($ids, static fn (int $id): bool => isset($newest[$id]) && (string) $newest[$id] < $limit)),
+        ];
+    }
+
+    /** @return ?array{keywords: int, gaps: int} */
+    private static function compare(?Comparison $comparison): ?array
+    {
+        return $comparison === null ? null : ['keywords' => $comparison->summary['keywords'] ?? 0, 'gaps' => $comparison->summary['standings']['gap'] ?? 0];
+    }
+
+    /** @return ?array{quick_wins: int, shortlisted: int} */
+    private static function weigh(Study $study): ?array
+    {
+        if ($study->comparison === null) {
+            return null;
+        }
+
+        return [
+            'quick_wins' => DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $study->comparison->id)->where('is_listed', true)->where('horizon', 'quick win')->count(),
+            'shortlisted' => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->count(),
+        ];
+    }
+}

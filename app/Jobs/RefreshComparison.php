@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\EnsureComparison;
+use App\Models\Study;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
+use Illuminate\Contracts\Queue\ShouldQueueAfterCommit;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Support\Facades\Cache;
+
+/** Brings the comparison on show up to date. Safe to run twice: a current one is left as it is. */
+final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQueueAfterCommit
+{
+    use Dispatchable;
+    use Queueable;
+
+    private const HOUR = 3600;
+
+    public int $tries = 2;
+
+    public int $timeout = 1800;
+
+    public int $uniqueFor = self::HOUR;
+
+    public function __construct(public readonly int $studyId)
+    {
+    }
+
+    public function uniqueId(): string
+    {
+        return (string) $this->studyId;
+    }
+
+    /** Where the progress of a study's comparison stands: keywords done so far. */
+    public static function progressKey(int $studyId): string
+    {
+        return 'comparison-progress:'.$studyId;
+    }
+
+    public function handle(EnsureComparison $ensure): void
+    {
+        $study = Study::query()->with('domains')->find($this->studyId);
+        if ($study === null) {
+            return;
+        }
+        $ensure->execute(ComparisonOrder::shownBy($study), fn (int $done) => Cache::put(self::progressKey($this->studyId), $done, self::HOUR));
+        Cache::forget(self::progressKey($this->studyId));
+    }
+}

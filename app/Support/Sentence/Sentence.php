@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Sentence;
+
+/**
+ * What is being shown: clauses that all hold, separated by semicolons. The same text is the URL, the filter of the API
+ * and the heading of an export. `standing=gap;competitors>=2@20;volume>=100;brands=hide`.
+ */
+final readonly class Sentence
+{
+    private const MOST_CLAUSES = 40;
+    private const MAX_LENGTH = 4000;
+
+    /** @param list<Clause> $clauses */
+    private function __construct(public array $clauses)
+    {
+    }
+
+    /** @throws SentenceProblem */
+    public static function parse(string $text): self
+    {
+        if (\strlen($text) > self::MAX_LENGTH) {
+            throw SentenceProblem::in(substr($text, 0, 60), 'begins a sentence longer than 4,000 bytes');
+        }
+        $parts = array_values(array_filter(explode(';', $text), static fn (string $part): bool => trim($part) !== ''));
+        if (\count($parts) > self::MOST_CLAUSES) {
+            throw SentenceProblem::in(end($parts), 'is beyond the 40 clauses that a sentence may have');
+        }
+
+        return new self(array_map(Clause::parse(...), $parts));
+    }
+
+    /** The sentence without the clauses of one name, as a distribution for that very clause needs it. */
+    public function without(string $name): self
+    {
+        return new self(array_values(array_filter($this->clauses, static fn (Clause $clause): bool => $clause->name !== $name)));
+    }
+
+    public function has(string $name): bool
+    {
+        return \count($this->without($name)->clauses) < \count($this->clauses);
+    }
+}

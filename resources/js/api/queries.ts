@@ -1,0 +1,94 @@
+/** One description per endpoint; query keys stand nowhere else. */
+import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
+import { api } from './client';
+import type {
+  BenchSummary,
+  ComparisonState,
+  Distribution,
+  ImportEntry,
+  KeywordDossier,
+  KeywordRow,
+  LedgerRow,
+  OpportunityPage,
+  Page,
+  Person,
+  Setting,
+  Study,
+} from './types';
+
+const pageSize = 300;
+
+export interface BenchView {
+  show: string;
+  sort: string;
+  dir: string;
+}
+
+export const sessionQuery = () =>
+  queryOptions({
+    queryKey: ['session'],
+    queryFn: ({ signal }) => api.get<{ person: Person | null }>('session', {}, signal),
+    staleTime: Infinity,
+  });
+
+export const studiesQuery = () => queryOptions({ queryKey: ['studies'], queryFn: ({ signal }) => api.get<Study[]>('studies', {}, signal) });
+
+export const studyKey = (slug: string) => ['study', slug] as const;
+
+export const studyQuery = (slug: string) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'itself'], queryFn: ({ signal }) => api.get<Study>(`studies/${slug}`, {}, signal) });
+
+/** Asks every second and a half while a comparison is being made. */
+export const comparisonQuery = (slug: string) =>
+  queryOptions({
+    queryKey: [...studyKey(slug), 'comparison'],
+    queryFn: ({ signal }) => api.get<ComparisonState>(`studies/${slug}/comparison`, {}, signal),
+    refetchInterval: (query) => (query.state.data?.is_current === false ? 1500 : false),
+  });
+
+export const ledgerQuery = (slug: string) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'ledger'], queryFn: ({ signal }) => api.get<LedgerRow[]>(`studies/${slug}/domains`, {}, signal) });
+
+export const importsQuery = (slug: string) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'imports'], queryFn: ({ signal }) => api.get<ImportEntry[]>(`studies/${slug}/imports`, {}, signal) });
+
+export const rulebookQuery = (slug: string) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'rulebook'], queryFn: ({ signal }) => api.get<Setting[]>(`studies/${slug}/rulebook`, {}, signal) });
+
+export const benchQuery = (slug: string, comparison: number, view: BenchView) =>
+  infiniteQueryOptions({
+    queryKey: [...studyKey(slug), 'bench', comparison, view],
+    queryFn: ({ pageParam, signal }) => api.get<Page<KeywordRow>>(`studies/${slug}/bench`, { ...view, cursor: pageParam, limit: pageSize }, signal),
+    initialPageParam: '',
+    getNextPageParam: (last: Page<KeywordRow>) => last.next,
+    placeholderData: (before) => before,
+  });
+
+export const opportunitiesQuery = (slug: string, comparison: number, show: string, weights: string) =>
+  infiniteQueryOptions({
+    queryKey: [...studyKey(slug), 'opportunities', comparison, show, weights],
+    queryFn: ({ pageParam, signal }) => api.get<OpportunityPage>(`studies/${slug}/opportunities`, { show, weights, cursor: pageParam, limit: pageSize }, signal),
+    initialPageParam: '',
+    getNextPageParam: (last: OpportunityPage) => last.next,
+    placeholderData: (before) => before,
+  });
+
+export const summaryQuery = (slug: string, comparison: number, show: string) =>
+  queryOptions({
+    queryKey: [...studyKey(slug), 'summary', comparison, show],
+    queryFn: ({ signal }) => api.get<BenchSummary>(`studies/${slug}/bench/summary`, { show }, signal),
+    placeholderData: (before) => before,
+  });
+
+export const distributionQuery = (slug: string, comparison: number, show: string, field: string) =>
+  queryOptions({
+    queryKey: [...studyKey(slug), 'distribution', comparison, show, field],
+    queryFn: ({ signal }) => api.get<Distribution>(`studies/${slug}/bench/distribution`, { show, field }, signal),
+    placeholderData: (before) => before,
+  });
+
+export const keywordQuery = (slug: string, comparison: number, keyword: string) =>
+  queryOptions({
+    queryKey: [...studyKey(slug), 'keyword', comparison, keyword],
+    queryFn: ({ signal }) => api.get<KeywordDossier>(`studies/${slug}/keyword`, { keyword }, signal),
+  });

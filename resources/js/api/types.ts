@@ -1,0 +1,247 @@
+/** Shapes of the API's answers. Field names are those of the OpenAPI document. */
+
+export type Standing = 'gap' | 'behind' | 'level' | 'ahead' | 'alone' | 'unclaimed';
+export type Horizon = 'quick win' | 'short term' | 'long term';
+export type Intent = 'buy' | 'compare' | 'learn' | 'open';
+export type Mark = 'shortlisted' | 'set aside';
+export type Movement = 'entered' | 'left' | 'climbed' | 'slipped' | 'steady';
+export type ImportKind = 'rankings' | 'keywords' | 'results' | 'performance' | 'domains';
+export type CriterionName = 'volume' | 'ease' | 'gain' | 'value' | 'intent' | 'fit';
+
+export interface Person {
+  name: string;
+  email: string;
+  is_administrator: boolean;
+}
+
+export interface ComparedDomain {
+  id: number;
+  entry: string;
+  authority: number | null;
+  snapshot: string | null;
+  previous: string | null;
+}
+
+export interface Combination {
+  combination: number;
+  keywords: number;
+}
+
+export interface Comfort {
+  value: number;
+  keywords: number;
+  isAssumed: boolean;
+  p50: number | null;
+  p75: number | null;
+  p90: number | null;
+}
+
+export interface Comparison {
+  id: number;
+  channel: string;
+  within: number;
+  as_of: string | null;
+  domains: ComparedDomain[];
+  summary: {
+    keywords: number;
+    standings: Record<Standing, number>;
+    overlap: Combination[];
+    similarity: (number | null)[][];
+    comfort?: Comfort;
+    topics?: number;
+  };
+  made_at: string;
+}
+
+export interface Study {
+  slug: string;
+  name: string;
+  country: string;
+  language: string;
+  device: string;
+  currency: string;
+  as_of: string | null;
+  domain: string | null;
+  competitors: string[];
+  may_edit: boolean;
+  stages: {
+    gather: { domains: number; without_rankings: number; stale: number };
+    compare: { keywords: number; gaps: number } | null;
+    weigh: { quick_wins: number; shortlisted: number } | null;
+  };
+  comparison: Comparison | null;
+  is_current: boolean;
+}
+
+export interface StudyDraft {
+  slug?: string;
+  name?: string;
+  domain?: string;
+  competitors?: string[];
+  country?: string;
+  language?: string;
+  device?: string;
+  as_of?: string;
+}
+
+export interface LedgerRow {
+  id: number;
+  role: 'own' | 'competitor' | 'candidate';
+  entry: string;
+  scope: string;
+  authority: number | null;
+  referring_domains: number | null;
+  brand_terms: string[];
+  keywords: number | null;
+  first_page: number | null;
+  visits: number | null;
+  share_of_clicks: number | null;
+  snapshots: { day: string; channel: string; keywords: number }[];
+}
+
+export interface KeywordRow {
+  keyword: string;
+  standing: Standing;
+  positions: (number | null)[];
+  previous: (number | null)[];
+  own_url: string | null;
+  competitors_ranking: number;
+  competitors_above: number;
+  movement: Movement | null;
+  volume: number | null;
+  volume_derived: boolean;
+  difficulty: number | null;
+  cpc: number | null;
+  target: number | null;
+  visits_now: number | null;
+  potential: number | null;
+  gain: number | null;
+  win_chance: number | null;
+  expected_gain: number | null;
+  horizon: Horizon | null;
+  tactic: string | null;
+  links_to_earn: number | null;
+  intent: Intent | null;
+  topic: string | null;
+  mark: Mark | null;
+  reason: string | null;
+}
+
+export type Scores = Record<CriterionName, number | null>;
+
+export interface Opportunity extends KeywordRow {
+  rank: number;
+  priority: number | null;
+  scores: Scores;
+}
+
+export interface Page<Row> {
+  rows: Row[];
+  next: string | null;
+}
+
+export interface OpportunityPage extends Page<Opportunity> {
+  total: number;
+  weights: Record<CriterionName, number>;
+}
+
+export interface BenchSummary {
+  keywords: number;
+  of: number;
+  volume: number | null;
+  visits_now: number | null;
+  gain: number | null;
+  hidden_brands: number;
+  standings: Partial<Record<Standing, number>>;
+  overlap: Combination[];
+}
+
+export interface Distribution {
+  field: string;
+  bins: { from: number; keywords: number }[];
+  unknown: number;
+}
+
+export interface PageOneResult {
+  position: number;
+  url: string;
+  authority: number | null;
+  page_strength: number | null;
+  referring_domains: number | null;
+  day: string;
+}
+
+export interface KeywordDossier extends KeywordRow {
+  advertiser_competition: number | null;
+  scores: Scores;
+  history: { domain: number; day: string; position: number | null }[];
+  pages: { domain: number; day: string; position: number; url: string | null }[];
+  sources: { kind: string; day: string; domain: string | null; file: string; volume: number | null; difficulty: number | null; cpc: number | null }[];
+  monthly: (number | null)[] | null;
+  topic_keywords: { keyword: string; volume: number | null; own_position: number | null }[];
+  page_one: PageOneResult[];
+}
+
+export interface BadRow {
+  line: number;
+  column: string;
+  value: string;
+  reason: string;
+}
+
+export interface BadRows {
+  total: number;
+  rows: BadRow[];
+}
+
+export interface ImportOutcome {
+  kept: number;
+  dropped: number;
+  bad_rows: BadRows;
+  numbers: string;
+  numbers_ambiguous: boolean;
+  same_file: boolean;
+  notes: string[];
+}
+
+export interface ImportPreview {
+  separator: string;
+  headers: string[];
+  sample: { line: number; cells: string[] }[];
+  fields: { name: string; required: boolean }[];
+  mapping: Record<string, string>;
+  problem: string | null;
+  outcome: ImportOutcome | null;
+  bad_rows: BadRows | null;
+}
+
+export interface ImportEntry {
+  id: number;
+  kind: ImportKind;
+  file: string;
+  day: string;
+  kept: number;
+  dropped: number;
+  bad: number;
+  at: string;
+}
+
+export interface Setting {
+  key: string;
+  value: unknown;
+  default: unknown;
+  bounds: string;
+  meaning: string;
+}
+
+export interface ComparisonState {
+  is_current: boolean;
+  keywords_done: number | null;
+  comparison: Comparison | null;
+}
+
+export interface MarkBefore {
+  keyword: string;
+  mark: Mark | null;
+  reason: string | null;
+}

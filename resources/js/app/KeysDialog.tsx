@@ -1,0 +1,47 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+
+const keys: [string, string][] = [
+  ['1 … 5', 'go to Gather, Compare, Weigh, Plan, Track'],
+  ['j, k or ↓, ↑', 'move down and up the list'],
+  ['Page Down, Page Up, Home, End', 'move in leaps'],
+  ['Enter', 'open the dossier of the keyword'],
+  ['Esc', 'close the dossier'],
+  ['s', 'shortlist the keyword, or take it off'],
+  ['x', 'set the keyword aside, or bring it back'],
+  ['u', 'undo the last mark'],
+  ['z', 'undo the last change of the sentence'],
+  ['f', 'add a clause to the sentence'],
+  ['/', 'words in and out'],
+  ['d', 'in Weigh: leave difficulty out, or bring it back'],
+  ['?', 'this list'],
+];
+
+export function KeysDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+  return (
+    <Dialog open={isOpen} onClose={onClose} aria-labelledby="keys-title">
+      <DialogTitle id="keys-title">Keys</DialogTitle>
+      <DialogContent>
+        <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 0.75, m: 0 }}>
+          {keys.map(([key, what]) => (
+            <Box key={key} sx={{ display: 'contents' }}>
+              <Box component="dt" sx={{ fontWeight: 700 }}>
+                {key}
+              </Box>
+              <Box component="dd" sx={{ m: 0 }}>
+                {what}
+              </Box>
+            </Box>
+          ))}
+        </Box>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Close</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,25 @@
+import Box from '@mui/material/Box';
+import { useQuery } from '@tanstack/react-query';
+import { Navigate, Outlet, useLocation } from 'react-router';
+import { sessionQuery } from '../api/queries';
+import { Failed, Waiting } from '../shared/Notice';
+
+/** Lets nobody further who is not signed in. */
+export function SignedIn() {
+  const session = useQuery(sessionQuery());
+  const { pathname, search } = useLocation();
+  if (session.isPending) {
+    return <Waiting what="Opening Greater Reach" />;
+  }
+  if (session.isError) {
+    return <Failed error={session.error} onRetry={() => void session.refetch()} />;
+  }
+  if (session.data.person === null) {
+    return <Navigate to="/sign-in" replace state={{ from: pathname + search }} />;
+  }
+  return (
+    <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', minWidth: 720 }}>
+      <Outlet />
+    </Box>
+  );
+}

@@ -1,0 +1,63 @@
+import Box from '@mui/material/Box';
+import LinearProgress from '@mui/material/LinearProgress';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Outlet, useNavigate, useParams } from 'react-router';
+import { comparisonQuery, studyKey, studyQuery } from '../api/queries';
+import { PersonMenu } from '../features/session';
+import { StagePath, StudyBlock, type StudyContext } from '../features/studies';
+import { whole } from '../shared/format';
+import { Failed, Waiting } from '../shared/Notice';
+import { useHotkeys } from '../shared/useHotkeys';
+import { KeysDialog } from './KeysDialog';
+
+const stages = ['gather', 'compare', 'weigh', 'plan', 'track'];
+
+/** What stays around every stage of a study: the study itself, the path, and news of a comparison being made. */
+export function StudyFrame() {
+  const { slug = '' } = useParams();
+  const study = useQuery(studyQuery(slug));
+  const state = useQuery({ ...comparisonQuery(slug), enabled: study.isSuccess });
+  const [isHelpOpen, setHelpOpen] = useState(false);
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const shown = state.data?.comparison?.id;
+  useEffect(() => {
+    if (shown !== undefined) {
+      void client.invalidateQueries({ queryKey: [...studyKey(slug), 'itself'] });
+      void client.invalidateQueries({ queryKey: [...studyKey(slug), 'ledger'] });
+    }
+  }, [client, slug, shown]);
+  useHotkeys({
+    '?': () => setHelpOpen(true),
+    z: () => void navigate(-1),
+    ...Object.fromEntries(stages.map((stage, index) => [String(index + 1), () => void navigate(`/studies/${slug}/${stage}`)])),
+  });
+  if (study.isPending) {
+    return <Waiting what="Opening the study" />;
+  }
+  if (study.isError) {
+    return <Failed error={study.error} onRetry={() => void study.refetch()} />;
+  }
+  const context: StudyContext = { study: study.data };
+  return (
+    <>
+      <Box component="header" sx={{ display: 'flex', alignItems: 'stretch', borderBottom: 1, borderColor: 'divider' }}>
+        <StudyBlock study={study.data} />
+        <StagePath study={study.data} />
+        <PersonMenu onKeys={() => setHelpOpen(true)} />
+      </Box>
+      {state.data?.is_current === false && (
+        <Box role="status" sx={{ px: 2, py: 0.25, fontSize: '0.8rem', bgcolor: 'ink.wash' }}>
+          {study.data.comparison === null ? 'Comparing for the first time' : 'What it is made from has changed; comparing anew'}
+          {state.data.keywords_done === null ? ' …' : `: ${whole(state.data.keywords_done)} keywords so far. The list below is the one from before.`}
+          <LinearProgress aria-label="Comparing" sx={{ height: 2 }} />
+        </Box>
+      )}
+      <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+        <Outlet context={context} />
+      </Box>
+      <KeysDialog isOpen={isHelpOpen} onClose={() => setHelpOpen(false)} />
+    </>
+  );
+}

@@ -1,0 +1,30 @@
+import { createBrowserRouter } from 'react-router';
+import { SignInPage } from '../features/session';
+import { ComingPage } from '../features/stages';
+import { StudiesPage } from '../features/studies';
+import { ErrorPage } from './ErrorPage';
+import { SignedIn } from './SignedIn';
+import { StudyFrame } from './StudyFrame';
+
+export const router = createBrowserRouter([
+  { path: '/sign-in', element: <SignInPage />, errorElement: <ErrorPage /> },
+  {
+    element: <SignedIn />,
+    errorElement: <ErrorPage />,
+    children: [
+      { path: '/', element: <StudiesPage /> },
+      {
+        path: '/studies/:slug',
+        element: <StudyFrame />,
+        children: [
+          { index: true, lazy: async () => ({ Component: (await import('../features/compare')).ComparePage }) },
+          { path: 'gather', lazy: async () => ({ Component: (await import('../features/gather')).GatherPage }) },
+          { path: 'compare', lazy: async () => ({ Component: (await import('../features/compare')).ComparePage }) },
+          { path: 'weigh', lazy: async () => ({ Component: (await import('../features/weigh')).WeighPage }) },
+          { path: 'plan', element: <ComingPage stage="Plan" /> },
+          { path: 'track', element: <ComingPage stage="Track" /> },
+        ],
+      },
+    ],
+  },
+]);

@@ -1,0 +1,68 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { Combination } from '../../api/types';
+import { combinationPhrase } from '../../shared/clauses';
+import { domainLetter, DomainShape } from '../../shared/DomainShape';
+import { whole } from '../../shared/format';
+
+interface Props {
+  combinations: Combination[];
+  domains: string[];
+  chosen: string | null;
+  onChoose: (mask: string) => void;
+}
+
+/** Which domains share which keywords: a row per exact combination, its size as a bar; a click narrows the list to it. */
+export function OverlapTable({ combinations, domains, chosen, onChoose }: Props) {
+  const largest = Math.max(1, ...combinations.map((row) => row.keywords));
+  return (
+    <Box component="aside" aria-label="Overlap" sx={{ width: 268, flexShrink: 0, borderRight: 1, borderColor: 'divider', display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+      <Box sx={{ px: 1.5, pt: 1 }}>
+        <Typography variant="h3" component="h2">
+          Who holds what
+        </Typography>
+        <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, mt: 0.5, mb: 1 }}>
+          {domains.map((domain, number) => (
+            <Box component="li" key={domain} sx={{ display: 'flex', alignItems: 'center', gap: 0.75, fontSize: '0.8rem' }}>
+              <DomainShape number={number} size={13} />
+              <Box component="span" sx={{ width: 12, color: 'text.secondary' }}>
+                {number === 0 ? '' : domainLetter(number)}
+              </Box>
+              <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', fontWeight: number === 0 ? 700 : 400 }}>
+                {domain}
+              </Box>
+            </Box>
+          ))}
+        </Box>
+      </Box>
+      <Box role="group" aria-label="Combinations of domains" sx={{ overflowY: 'auto', flex: 1, scrollbarWidth: 'thin', borderTop: 1, borderColor: 'divider' }}>
+        {combinations.map((row) => {
+          const mask = String(row.combination);
+          const isChosen = chosen === mask;
+          return (
+            <Box
+              key={mask}
+              component="button"
+              type="button"
+              aria-pressed={isChosen}
+              aria-label={`${combinationPhrase(row.combination, domains)}: ${row.keywords} keywords`}
+              onClick={() => onChoose(isChosen ? '' : mask)}
+              sx={{ all: 'unset', boxSizing: 'border-box', cursor: 'pointer', display: 'flex', alignItems: 'center', width: '100%', px: 1.5, height: 24, bgcolor: isChosen ? 'ink.wash' : 'transparent', '&:hover': { bgcolor: 'ink.wash' }, '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: -2 } }}
+            >
+              {domains.map((domain, number) => (
+                <DomainShape key={domain} number={number} isPresent={Math.floor(row.combination / 2 ** number) % 2 === 1} size={13} />
+              ))}
+              <Box sx={{ flex: 1, mx: 1 }}>
+                <Box sx={{ height: 7, bgcolor: row.combination % 2 === 1 ? 'primary.main' : 'ink.standing.gap', minWidth: '2px' }} style={{ width: `${(100 * row.keywords) / largest}%` }} />
+              </Box>
+              <Box component="span" sx={{ fontSize: '0.78rem', fontVariantNumeric: 'tabular-nums' }}>
+                {whole(row.keywords)}
+              </Box>
+            </Box>
+          );
+        })}
+        {combinations.length === 0 && <Box sx={{ p: 2, fontSize: '0.8rem', color: 'text.secondary' }}>Nobody ranks for what the sentence lets through.</Box>}
+      </Box>
+    </Box>
+  );
+}

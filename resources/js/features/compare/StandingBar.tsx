@@ -1,0 +1,42 @@
+import Box from '@mui/material/Box';
+import type { Standing } from '../../api/types';
+import { whole } from '../../shared/format';
+import { valuesOf, type Clause } from '../../shared/sentence.logic';
+
+const order: Standing[] = ['gap', 'behind', 'level', 'ahead', 'alone', 'unclaimed'];
+
+interface Props {
+  standings: Partial<Record<Standing, number>>;
+  chosen: Clause[];
+  onToggle: (standing: Standing) => void;
+}
+
+/** Where we stand, in proportion; a click narrows the list to a standing, another opens it again. */
+export function StandingBar({ standings, chosen, onToggle }: Props) {
+  const values = valuesOf(chosen, 'standing');
+  const all = order.reduce((sum, standing) => sum + (standings[standing] ?? 0), 0);
+  return (
+    <Box role="group" aria-label="Standing" sx={{ display: 'flex', gap: '2px', px: 1, pt: 1, pb: 0.5 }}>
+      {order.map((standing) => {
+        const count = standings[standing] ?? 0;
+        const isOn = values.length === 0 || values.includes(standing);
+        return (
+          <Box
+            key={standing}
+            component="button"
+            type="button"
+            aria-pressed={values.includes(standing)}
+            onClick={() => onToggle(standing)}
+            sx={{ all: 'unset', cursor: 'pointer', minWidth: 74, opacity: isOn ? 1 : 0.45, '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' } }}
+            style={{ flexGrow: all === 0 ? 1 : count / all }}
+          >
+            <Box sx={{ height: 8, bgcolor: `ink.standing.${standing}` }} />
+            <Box sx={{ fontSize: '0.78rem', whiteSpace: 'nowrap', pt: 0.25, fontWeight: values.includes(standing) ? 700 : 400 }}>
+              {standing} <Box component="span" sx={{ color: 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>{whole(count)}</Box>
+            </Box>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

@@ -1,0 +1,218 @@
+import CloseIcon from '@mui/icons-material/Close';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { keywordQuery } from '../../api/queries';
+import type { Comparison, KeywordDossier, Mark, Study } from '../../api/types';
+import { domainLetter, DomainShape } from '../../shared/DomainShape';
+import { decimal, estimate, pathOf, percent, position, whole } from '../../shared/format';
+import { Failed, Waiting } from '../../shared/Notice';
+import { StandingWord } from '../../shared/StandingWord';
+import { HistoryChart } from './HistoryChart';
+import { MonthBars } from './MonthBars';
+
+interface Props {
+  study: Study;
+  comparison: Comparison;
+  keyword: string;
+  onClose: () => void;
+  onMark: (mark: Mark | null) => void;
+  onTopic: (topic: string) => void;
+}
+
+/** Everything about one keyword, to the right of the list. */
+export function Dossier({ study, comparison, keyword, onClose, onMark, onTopic }: Props) {
+  const dossier = useQuery(keywordQuery(study.slug, comparison.id, keyword));
+  return (
+    <Box component="aside" aria-label="Dossier" sx={{ width: 400, flexShrink: 0, borderLeft: 1, borderColor: 'divider', overflowY: 'auto', scrollbarWidth: 'thin', pb: 3 }}>
+      <Box sx={{ display: 'flex', alignItems: 'start', px: 2, pt: 1.5 }}>
+        <Typography variant="h2" sx={{ flex: 1, overflowWrap: 'anywhere' }}>
+          {keyword}
+        </Typography>
+        <IconButton size="small" aria-label="Close the dossier" onClick={onClose}>
+          <CloseIcon fontSize="small" />
+        </IconButton>
+      </Box>
+      {dossier.isPending && <Waiting what="Reading the dossier" />}
+      {dossier.isError && <Failed error={dossier.error} onRetry={() => void dossier.refetch()} />}
+      {dossier.data !== undefined && (
+        <>
+          <Marks dossier={dossier.data} mayEdit={study.may_edit} onMark={onMark} />
+          <Figures dossier={dossier.data} currency={study.currency} />
+          <Positions dossier={dossier.data} comparison={comparison} />
+          <Topic dossier={dossier.data} onTopic={onTopic} />
+          <PageOne dossier={dossier.data} />
+          <Sources dossier={dossier.data} />
+        </>
+      )}
+    </Box>
+  );
+}
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box component="section" sx={{ px: 2, pt: 2 }}>
+      <Typography variant="h3" component="h3" sx={{ borderBottom: 1, borderColor: 'divider', mb: 0.75 }}>
+        {title}
+      </Typography>
+      {children}
+    </Box>
+  );
+}
+
+function Marks({ dossier, mayEdit, onMark }: { dossier: KeywordDossier; mayEdit: boolean; onMark: Props['onMark'] }) {
+  return (
+    <Box sx={{ px: 2, pt: 1, display: 'flex', gap: 1 }}>
+      <Button variant={dossier.mark === 'shortlisted' ? 'contained' : 'outlined'} disabled={!mayEdit} onClick={() => onMark(dossier.mark === 'shortlisted' ? null : 'shortlisted')}>
+        {dossier.mark === 'shortlisted' ? 'On the shortlist' : 'Shortlist'}
+      </Button>
+      <Button variant={dossier.mark === 'set aside' ? 'contained' : 'text'} disabled={!mayEdit} onClick={() => onMark(dossier.mark === 'set aside' ? null : 'set aside')}>
+        {dossier.mark === 'set aside' ? 'Set aside' : 'Set aside'}
+      </Button>
+    </Box>
+  );
+}
+
+function Figures({ dossier, currency }: { dossier: KeywordDossier; currency: string }) {
+  const figures: [string, string][] = [
+    ['Volume a month', whole(dossier.volume) + (dossier.volume_derived ? ' (mean of twelve months)' : '')],
+    ['Difficulty, 0–100', decimal(dossier.difficulty)],
+    [`CPC, ${currency}`, decimal(dossier.cpc, 2)],
+    ['Intent', dossier.intent ?? '·'],
+    ['Visits now', estimate(dossier.visits_now)],
+    [`Gain at position ${position(dossier.target)}`, dossier.gain === null ? '·' : `${estimate(dossier.gain)} visits a month`],
+    ['Win chance', percent(dossier.win_chance)],
+    ['Links to earn', whole(dossier.links_to_earn)],
+    ['Horizon', dossier.horizon ?? '·'],
+    ['Tactic', dossier.tactic ?? '·'],
+  ];
+  return (
+    <Part title="Figures">
+      <Box sx={{ mb: 0.5 }}>
+        <StandingWord standing={dossier.standing} /> · {dossier.competitors_ranking} competitors rank, {dossier.competitors_above} above us
+        {dossier.movement !== null && ` · we ${dossier.movement === 'steady' ? 'are steady' : dossier.movement}`}
+      </Box>
+      <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', m: 0, rowGap: 0.25, fontSize: '0.86rem' }}>
+        {figures.map(([name, value]) => (
+          <Box key={name} sx={{ display: 'contents' }}>
+            <Box component="dt" sx={{ color: 'text.secondary' }}>
+              {name}
+            </Box>
+            <Box component="dd" sx={{ m: 0, fontVariantNumeric: 'tabular-nums' }}>
+              {value}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      {dossier.monthly !== null && <MonthBars months={dossier.monthly} />}
+    </Part>
+  );
+}
+
+function Positions({ dossier, comparison }: { dossier: KeywordDossier; comparison: Comparison }) {
+  return (
+    <Part title="Positions">
+      <HistoryChart history={dossier.history} domains={comparison.domains} />
+      {comparison.domains.map((domain, number) => {
+        const pages = dossier.pages.filter((page) => page.domain === domain.id);
+        return (
+          <Box key={domain.id} sx={{ display: 'grid', gridTemplateColumns: '16px 16px 30px 1fr', alignItems: 'center', columnGap: 0.5, fontSize: '0.82rem', py: 0.25 }}>
+            <DomainShape number={number} isPresent={pages.length > 0} size={13} />
+            <span>{number === 0 ? '' : domainLetter(number)}</span>
+            <Box sx={{ textAlign: 'right', pr: 1, fontVariantNumeric: 'tabular-nums' }}>{position(dossier.positions[number])}</Box>
+            <Box sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }} title={pages.map((page) => `${page.position} ${page.url ?? ''}`).join('\n')}>
+              {domain.entry}
+              <Box component="span" sx={{ color: 'text.secondary' }}>
+                {' '}
+                {pages[0]?.url === undefined || pages[0].url === null ? '' : pathOf(pages[0].url)}
+                {pages.length > 1 && ` and ${pages.length - 1} more`}
+              </Box>
+            </Box>
+          </Box>
+        );
+      })}
+    </Part>
+  );
+}
+
+function Topic({ dossier, onTopic }: { dossier: KeywordDossier; onTopic: Props['onTopic'] }) {
+  if (dossier.topic === null) {
+    return null;
+  }
+  const topic = dossier.topic;
+  const others = dossier.topic_keywords.filter((other) => other.keyword !== dossier.keyword);
+  return (
+    <Part title="Topic">
+      <Typography variant="body2">
+        Primary keyword{' '}
+        <Link component="button" type="button" onClick={() => onTopic(topic)} sx={{ verticalAlign: 'baseline', fontWeight: 600 }}>
+          {topic}
+        </Link>
+        {others.length === 0 ? '; no other keyword is served by the same pages.' : `; one page can also serve ${others.length} more:`}
+      </Typography>
+      <Box component="ul" sx={{ m: 0, pl: 2.5, fontSize: '0.82rem' }}>
+        {others.slice(0, 6).map((other) => (
+          <li key={other.keyword}>
+            {other.keyword} <Box component="span" sx={{ color: 'text.secondary' }}>{whole(other.volume)} · we {other.own_position === null ? 'absent' : `at ${other.own_position}`}</Box>
+          </li>
+        ))}
+      </Box>
+    </Part>
+  );
+}
+
+function PageOne({ dossier }: { dossier: KeywordDossier }) {
+  if (dossier.page_one.length === 0) {
+    return null;
+  }
+  return (
+    <Part title={`Page one, ${dossier.page_one[0]?.day ?? ''}`}>
+      <Box component="table" sx={{ width: '100%', fontSize: '0.8rem', borderCollapse: 'collapse', '& td, & th': { textAlign: 'right', py: 0.1 }, '& td:nth-of-type(2), & th:nth-of-type(2)': { textAlign: 'left', maxWidth: 170, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', pl: 1 } }}>
+        <thead>
+          <Box component="tr" sx={{ color: 'text.secondary' }}>
+            <th></th>
+            <th>Page</th>
+            <th title="of the site, 0–100">Auth.</th>
+            <th title="of the page, 0–100">Strength</th>
+            <th title="referring domains of the page">Ref. dom.</th>
+          </Box>
+        </thead>
+        <tbody>
+          {dossier.page_one.map((result) => {
+            const isWeak = result.referring_domains === 0 || (result.page_strength !== null && result.page_strength <= 20);
+            return (
+              <Box component="tr" key={result.position} sx={{ color: isWeak ? 'warning.main' : 'inherit', fontWeight: isWeak ? 700 : 400 }}>
+                <td>{result.position}</td>
+                <td title={result.url}>{result.url.replace(/^https?:\/\//, '')}</td>
+                <td>{decimal(result.authority, 0)}</td>
+                <td>{decimal(result.page_strength, 0)}</td>
+                <td>{whole(result.referring_domains)}</td>
+              </Box>
+            );
+          })}
+        </tbody>
+      </Box>
+    </Part>
+  );
+}
+
+function Sources({ dossier }: { dossier: KeywordDossier }) {
+  return (
+    <Part title="Where the figures come from">
+      {dossier.sources.slice(0, 8).map((source, index) => (
+        <Box key={index} sx={{ fontSize: '0.78rem', display: 'flex', gap: 1 }}>
+          <Box sx={{ flex: 1, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }} title={source.file}>
+            {source.day} {source.kind === 'keywords' ? 'keyword list' : (source.domain ?? source.kind)}
+          </Box>
+          <span>volume {whole(source.volume)}</span>
+          <span>difficulty {decimal(source.difficulty)}</span>
+        </Box>
+      ))}
+      {dossier.sources.length === 0 && <Typography variant="body2">No source says anything about it; bring in a keyword list.</Typography>}
+    </Part>
+  );
+}

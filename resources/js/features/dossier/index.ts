@@ -1,0 +1,1 @@
+export { Dossier } from './Dossier';

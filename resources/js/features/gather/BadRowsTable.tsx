@@ -1,0 +1,55 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { BadRows } from '../../api/types';
+import { whole } from '../../shared/format';
+
+interface Props {
+  badRows: BadRows;
+  isAllowed: boolean;
+  onAllow: () => void;
+}
+
+/** Every bad row with where it is and what is wrong; nothing is kept unless a person lets them go. */
+export function BadRowsTable({ badRows, isAllowed, onAllow }: Props) {
+  return (
+    <>
+      <Alert
+        severity="warning"
+        action={
+          isAllowed ? undefined : (
+            <Button color="inherit" onClick={onAllow}>
+              Leave them out
+            </Button>
+          )
+        }
+      >
+        {isAllowed
+          ? `${whole(badRows.total)} bad rows will be left out.`
+          : `${whole(badRows.total)} bad ${badRows.total === 1 ? 'row' : 'rows'}: nothing is kept while there are any. Mend the file, or leave them out.`}
+      </Alert>
+      <Box sx={{ maxHeight: 190, overflow: 'auto', mt: 1 }} tabIndex={0} aria-label="Bad rows" role="region">
+        <Box component="table" sx={{ fontSize: '0.8rem', borderCollapse: 'collapse', width: '100%', '& td, & th': { textAlign: 'left', px: 1, py: 0.25, borderBottom: 1, borderColor: 'divider' } }}>
+          <thead>
+            <tr>
+              <th>Line</th>
+              <th>Column</th>
+              <th>Value</th>
+              <th>What is wrong</th>
+            </tr>
+          </thead>
+          <tbody>
+            {badRows.rows.slice(0, 200).map((row, index) => (
+              <tr key={index}>
+                <td>{row.line}</td>
+                <td>{row.column}</td>
+                <td>{row.value}</td>
+                <td>{row.reason}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Box>
+      </Box>
+    </>
+  );
+}

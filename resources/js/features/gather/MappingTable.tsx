@@ -1,0 +1,62 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { ImportPreview } from '../../api/types';
+
+interface Props {
+  preview: ImportPreview;
+  onMap: (mapping: Record<string, string>) => void;
+}
+
+/** The first rows of the file under a choice of field for each column. */
+export function MappingTable({ preview, onMap }: Props) {
+  const fieldOf = new Map(Object.entries(preview.mapping).map(([field, header]) => [header, field]));
+  const map = (header: string, field: string) => {
+    const others = Object.entries(preview.mapping).filter(([name, column]) => column !== header && name !== field);
+    onMap(Object.fromEntries(field === '' ? others : [...others, [field, header]]));
+  };
+  return (
+    <Box sx={{ overflowX: 'auto', my: 1 }}>
+      <Box component="table" aria-label="Columns of the file" sx={{ borderCollapse: 'collapse', fontSize: '0.8rem', '& td, & th': { borderBottom: 1, borderColor: 'divider', px: 1, py: 0.5, textAlign: 'left', whiteSpace: 'nowrap', maxWidth: 220, overflow: 'hidden', textOverflow: 'ellipsis' } }}>
+        <thead>
+          <tr>
+            <th>line</th>
+            {preview.headers.map((header, index) => (
+              <th key={index}>
+                {header}
+                <TextField
+                  select
+                  variant="standard"
+                  value={fieldOf.get(header) ?? ''}
+                  onChange={(event) => map(header, event.target.value)}
+                  sx={{ display: 'block', mt: 0.5, minWidth: 120 }}
+                  slotProps={{ select: { displayEmpty: true, SelectDisplayProps: { 'aria-label': `Field of column ${header}` } } }}
+                >
+                  <MenuItem value="">
+                    <em>not used</em>
+                  </MenuItem>
+                  {preview.fields.map((field) => (
+                    <MenuItem key={field.name} value={field.name}>
+                      {field.name.replaceAll('_', ' ')}
+                      {field.required ? ' (required)' : ''}
+                    </MenuItem>
+                  ))}
+                </TextField>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {preview.sample.map((row) => (
+            <tr key={row.line}>
+              <td>{row.line}</td>
+              {row.cells.map((cell, index) => (
+                <td key={index}>{cell}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  );
+}

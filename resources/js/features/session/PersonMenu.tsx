@@ -1,0 +1,52 @@
+import Button from '@mui/material/Button';
+import Box from '@mui/material/Box';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useColorScheme } from '@mui/material/styles';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api } from '../../api/client';
+import { sessionQuery } from '../../api/queries';
+
+interface Props {
+  onKeys?: () => void;
+}
+
+export function PersonMenu({ onKeys }: Props) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const { mode, setMode } = useColorScheme();
+  const session = useQuery(sessionQuery());
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const signOut = async () => {
+    await api.delete('session');
+    client.clear();
+    await navigate('/sign-in');
+  };
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', pr: 1 }}>
+      <Button onClick={(event) => setAnchor(event.currentTarget)} aria-haspopup="menu" sx={{ whiteSpace: 'nowrap' }}>
+        {session.data?.person?.name ?? ''}
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        {onKeys !== undefined && (
+          <MenuItem
+            onClick={() => {
+              setAnchor(null);
+              onKeys();
+            }}
+          >
+            Keys
+          </MenuItem>
+        )}
+        {(['light', 'dark', 'system'] as const).map((scheme) => (
+          <MenuItem key={scheme} selected={mode === scheme} onClick={() => setMode(scheme)}>
+            {scheme === 'system' ? 'Light or dark as the machine says' : scheme === 'dark' ? 'Dark' : 'Light'}
+          </MenuItem>
+        ))}
+        <MenuItem onClick={() => void signOut()}>Sign out</MenuItem>
+      </Menu>
+    </Box>
+  );
+}

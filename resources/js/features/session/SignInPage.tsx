@@ -1,0 +1,74 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Navigate, useLocation } from 'react-router';
+import { api } from '../../api/client';
+import { sessionQuery } from '../../api/queries';
+import type { Person } from '../../api/types';
+
+function cameFrom(state: unknown): string {
+  const from = typeof state === 'object' && state !== null && 'from' in state ? state.from : null;
+  return typeof from === 'string' && from.startsWith('/') && !from.startsWith('//') ? from : '/';
+}
+
+export function SignInPage() {
+  const client = useQueryClient();
+  const location = useLocation();
+  const session = useQuery(sessionQuery());
+  const signIn = useMutation({
+    mutationFn: (form: FormData) => api.post<{ person: Person }>('session', { email: form.get('email'), password: form.get('password') }),
+    onSuccess: (answer) => client.setQueryData(sessionQuery().queryKey, answer),
+  });
+  if (session.data?.person) {
+    return <Navigate to={cameFrom(location.state)} replace />;
+  }
+  return (
+    <Box component="main" sx={{ minHeight: '100dvh', display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1.1fr 1fr' } }}>
+      <Box sx={{ p: { xs: 4, md: 8 }, display: 'flex', flexDirection: 'column', justifyContent: 'center', borderRight: 1, borderColor: 'divider' }}>
+        <Typography variant="h1" sx={{ fontSize: '3rem', mb: 2 }}>
+          Greater Reach
+        </Typography>
+        <Typography sx={{ fontSize: '1.15rem', maxWidth: 460 }} color="text.secondary">
+          Where competitors stand and you do not; what of it can be won; and what to write next.
+        </Typography>
+        <Lane />
+      </Box>
+      <Box
+        component="form"
+        onSubmit={(event) => {
+          event.preventDefault();
+          signIn.mutate(new FormData(event.currentTarget));
+        }}
+        sx={{ p: { xs: 4, md: 8 }, display: 'flex', flexDirection: 'column', justifyContent: 'center', gap: 2, maxWidth: 460 }}
+      >
+        <Typography variant="h2" component="h2">
+          Sign in
+        </Typography>
+        {signIn.isError && <Alert severity="error">{signIn.error.message === 'Some fields are not right.' ? 'Name and password do not belong together.' : signIn.error.message}</Alert>}
+        <TextField name="email" label="Email" autoComplete="username" required autoFocus />
+        <TextField name="password" label="Password" type="password" autoComplete="current-password" required />
+        <Button type="submit" variant="contained" size="medium" loading={signIn.isPending}>
+          Sign in
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+function Lane() {
+  return (
+    <Box component="svg" viewBox="0 0 420 60" aria-hidden="true" sx={{ mt: 6, width: '100%', maxWidth: 460, color: 'primary.main' }}>
+      <line x1="0" x2="420" y1="40" y2="40" stroke="currentColor" opacity=".35" />
+      <line x1="210" x2="210" y1="10" y2="48" stroke="currentColor" opacity=".35" />
+      <line x1="273" x2="273" y1="10" y2="48" stroke="currentColor" strokeDasharray="3 3" opacity=".35" />
+      <path d="M250 40 H80" stroke="currentColor" strokeWidth="2" opacity=".6" />
+      <path d="M80 30 L90 40 L80 50 L70 40 Z" fill="currentColor" />
+      <circle cx="130" cy="20" r="6" fill="currentColor" opacity=".6" />
+      <rect x="170" y="14" width="11" height="11" fill="currentColor" opacity=".6" />
+      <path d="M300 13 L308 27 L292 27 Z" fill="currentColor" opacity=".6" />
+    </Box>
+  );
+}

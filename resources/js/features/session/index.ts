@@ -1,0 +1,2 @@
+export { PersonMenu } from './PersonMenu';
+export { SignInPage } from './SignInPage';

@@ -1,0 +1,1 @@
+export { ComingPage } from './ComingPage';

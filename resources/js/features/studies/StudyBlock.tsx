@@ -1,0 +1,39 @@
+import Box from '@mui/material/Box';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { Link as RouterLink } from 'react-router';
+import type { Study } from '../../api/types';
+import { StudyDialog } from './StudyDialog';
+
+/** The study to the left of the path: name, domain, competitors, market and day, all changeable in place. */
+export function StudyBlock({ study }: { study: Study }) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <Box sx={{ width: 292, px: 2, py: 1, borderRight: 1, borderColor: 'divider', flexShrink: 0 }}>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}>
+        <Typography variant="h2" component="h1" noWrap sx={{ fontSize: '1.15rem' }}>
+          {study.name}
+        </Typography>
+        <Link component={RouterLink} to="/" variant="caption" noWrap sx={{ flexShrink: 0 }}>
+          all studies
+        </Link>
+      </Box>
+      <Box
+        component="button"
+        type="button"
+        disabled={!study.may_edit}
+        onClick={() => setOpen(true)}
+        title={study.may_edit ? 'Change domain, competitors, market and day' : 'Readers cannot change the study'}
+        sx={{ all: 'unset', cursor: study.may_edit ? 'pointer' : 'default', display: 'block', fontSize: '0.78rem', color: 'text.secondary', lineHeight: 1.45, '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' } }}
+      >
+        <Box component="span" sx={{ color: 'text.primary', fontWeight: 600 }}>
+          {study.domain}
+        </Box>
+        <br />
+        against {study.competitors.length} · {study.country}, {study.language}, {study.device} · {study.as_of === null ? 'newest' : `as of ${study.as_of}`}
+      </Box>
+      {isOpen && <StudyDialog study={study} onClose={() => setOpen(false)} />}
+    </Box>
+  );
+}

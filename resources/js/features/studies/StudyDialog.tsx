@@ -1,0 +1,93 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import { api } from '../../api/client';
+import { studiesQuery, studyKey } from '../../api/queries';
+import type { Study, StudyDraft } from '../../api/types';
+
+interface Props {
+  /** Null makes a new study. */
+  study: Study | null;
+  onClose: () => void;
+}
+
+function text(form: FormData, name: string): string {
+  const value = form.get(name);
+  return typeof value === 'string' ? value.trim() : '';
+}
+
+function draftOf(form: FormData): StudyDraft {
+  return {
+    name: text(form, 'name'),
+    domain: text(form, 'domain'),
+    competitors: text(form, 'competitors').split(/[\s,;]+/).filter((line) => line !== ''),
+    country: text(form, 'country'),
+    language: text(form, 'language'),
+    device: text(form, 'device'),
+  };
+}
+
+/** Makes a study or changes one: swap, add, drop or reorder a competitor, and everything is compared anew. */
+export function StudyDialog({ study, onClose }: Props) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const save = useMutation({
+    mutationFn: (form: FormData) =>
+      study === null
+        ? api.post<Study>('studies', { ...draftOf(form), slug: text(form, 'slug') })
+        : api.patch<Study>(`studies/${study.slug}`, { ...draftOf(form), as_of: text(form, 'as_of') }),
+    onSuccess: async (saved) => {
+      await client.invalidateQueries({ queryKey: studyKey(saved.slug) });
+      await client.invalidateQueries(studiesQuery());
+      onClose();
+      if (study === null) {
+        await navigate(`/studies/${saved.slug}/gather`);
+      }
+    },
+  });
+  return (
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="study-title">
+      <Box
+        component="form"
+        onSubmit={(event) => {
+          event.preventDefault();
+          save.mutate(new FormData(event.currentTarget));
+        }}
+      >
+        <DialogTitle id="study-title">{study === null ? 'New study' : 'The study'}</DialogTitle>
+        <DialogContent sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 2 }}>
+          {save.isError && (
+            <Alert severity="error" sx={{ gridColumn: '1 / -1' }}>
+              {save.error.message}
+            </Alert>
+          )}
+          <TextField name="name" label="Name" required defaultValue={study?.name ?? ''} sx={{ gridColumn: '1 / -1', mt: 1 }} autoFocus />
+          {study === null && <TextField name="slug" label="Short name for addresses and commands" required sx={{ gridColumn: '1 / -1' }} slotProps={{ htmlInput: { pattern: '[a-z0-9][a-z0-9\\-]{0,62}' } }} helperText="Lower-case letters, digits and hyphens" />}
+          <TextField name="domain" label="Our domain" required defaultValue={study?.domain ?? ''} sx={{ gridColumn: '1 / -1' }} helperText="A domain means all its hosts, a host that host, an address what lies below it" />
+          <TextField name="competitors" label="Competitors, one a line, at most ten" multiline minRows={4} defaultValue={study?.competitors.join('\n') ?? ''} sx={{ gridColumn: '1 / -1' }} />
+          <TextField name="country" label="Country" defaultValue={study?.country ?? 'GB'} slotProps={{ htmlInput: { maxLength: 2 } }} />
+          <TextField name="language" label="Language" defaultValue={study?.language ?? 'en'} slotProps={{ htmlInput: { maxLength: 2 } }} />
+          <TextField name="device" label="Device" select defaultValue={study?.device ?? 'desktop'}>
+            <MenuItem value="desktop">desktop</MenuItem>
+            <MenuItem value="mobile">mobile</MenuItem>
+          </TextField>
+          {study !== null && <TextField name="as_of" label="As of" type="date" defaultValue={study.as_of ?? ''} slotProps={{ inputLabel: { shrink: true } }} helperText="Empty: the newest" />}
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button type="submit" variant="contained" loading={save.isPending}>
+            Save
+          </Button>
+        </DialogActions>
+      </Box>
+    </Dialog>
+  );
+}

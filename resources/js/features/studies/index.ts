@@ -1,0 +1,4 @@
+export { StagePath } from './StagePath';
+export { StudiesPage } from './StudiesPage';
+export { StudyBlock } from './StudyBlock';
+export { useStudy, type StudyContext } from './studyContext';

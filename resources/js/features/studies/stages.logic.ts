@@ -1,0 +1,36 @@
+import type { Study } from '../../api/types';
+import { whole } from '../../shared/format';
+
+export interface Stage {
+  path: string;
+  name: string;
+  figure: string;
+  /** Something here asks for a decision or for fresh data. */
+  isWaiting: boolean;
+  isReached: boolean;
+}
+
+function gatherFigure({ domains, without_rankings: missing, stale }: Study['stages']['gather']): string {
+  if (missing > 0) {
+    return `${missing} of ${domains} domains without rankings`;
+  }
+  return stale > 0 ? `${stale} ${stale === 1 ? 'snapshot' : 'snapshots'} stale` : `${domains} domains, all fresh`;
+}
+
+/** The five stages of a study with the figure that matters at each. */
+export function stagesOf(study: Study): Stage[] {
+  const { gather, compare, weigh } = study.stages;
+  return [
+    { path: 'gather', name: 'Gather', figure: gatherFigure(gather), isWaiting: gather.without_rankings > 0 || gather.stale > 0, isReached: true },
+    { path: 'compare', name: 'Compare', figure: compare === null ? 'nothing compared yet' : `${whole(compare.gaps)} gaps`, isWaiting: false, isReached: compare !== null },
+    {
+      path: 'weigh',
+      name: 'Weigh',
+      figure: weigh === null ? 'nothing to weigh yet' : `${whole(weigh.quick_wins)} quick wins, ${whole(weigh.shortlisted)} on the shortlist`,
+      isWaiting: weigh !== null && weigh.shortlisted === 0,
+      isReached: weigh !== null,
+    },
+    { path: 'plan', name: 'Plan', figure: 'coming', isWaiting: false, isReached: false },
+    { path: 'track', name: 'Track', figure: 'coming', isWaiting: false, isReached: false },
+  ];
+}

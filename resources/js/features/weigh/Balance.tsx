@@ -1,0 +1,75 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Slider from '@mui/material/Slider';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { criterionFill } from './PriorityBar';
+import { criteria, type Weights } from './weights.logic';
+
+interface Props {
+  weights: Weights;
+  onChange: (weights: Weights) => void;
+}
+
+const meanings: Record<keyof Weights, string> = {
+  volume: 'searches a month',
+  ease: 'low difficulty',
+  gain: 'visits to win',
+  value: 'cost per click',
+  intent: 'buy before compare before learn',
+  fit: 'business fit, set by hand',
+};
+
+const most = 5;
+
+/** How much each criterion counts; the list re-orders when a handle is let go. */
+export function Balance({ weights, onChange }: Props) {
+  const [draft, setDraft] = useState<Weights | null>(null);
+  const shown = draft ?? weights;
+  const sum = criteria.reduce((total, name) => total + shown[name], 0);
+  const settle = () => {
+    if (draft !== null && sum > 0) {
+      onChange(draft);
+    }
+    setDraft(null);
+  };
+  return (
+    <Box component="aside" aria-label="Weights" sx={{ width: 232, flexShrink: 0, borderRight: 1, borderColor: 'divider', px: 2, py: 1, overflowY: 'auto' }}>
+      <Typography variant="h3" component="h2">
+        What counts
+      </Typography>
+      {criteria.map((name) => (
+        <Box key={name} sx={{ mt: 1 }}>
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: '0.86rem' }}>
+            <Box sx={{ width: 12, height: 12 }} style={{ background: criterionFill[name] }} />
+            <Box component="span" sx={{ flex: 1, fontWeight: 600 }}>
+              {name}
+            </Box>
+            <span>{sum === 0 ? '' : `${Math.round((100 * shown[name]) / sum)} %`}</span>
+          </Box>
+          <Typography variant="caption" color="text.secondary">
+            {meanings[name]}
+          </Typography>
+          <Slider
+            size="small"
+            aria-label={`Weight of ${name}`}
+            min={0}
+            max={most}
+            step={0.5}
+            value={shown[name]}
+            onChange={(_, value) => setDraft({ ...shown, [name]: value })}
+            onChangeCommitted={settle}
+            sx={{ py: 0.5 }}
+          />
+        </Box>
+      ))}
+      {sum === 0 && (
+        <Typography variant="caption" color="warning.main">
+          At least one must count.
+        </Typography>
+      )}
+      <Button onClick={() => onChange({ volume: 1, ease: 1, gain: 1, value: 0, intent: 0, fit: 0 })}>Plain average</Button>
+      <Button onClick={() => onChange({ volume: 1, ease: 1, gain: 1, value: 1, intent: 1, fit: 1 })}>All alike</Button>
+    </Box>
+  );
+}

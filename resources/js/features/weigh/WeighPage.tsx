@@ -1,0 +1,110 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { useCallback, useMemo } from 'react';
+import { address } from '../../api/client';
+import { opportunitiesQuery } from '../../api/queries';
+import type { Comparison, Study } from '../../api/types';
+import { Bench } from '../../shared/Bench';
+import { Empty, Failed, Waiting } from '../../shared/Notice';
+import { SentenceBar } from '../../shared/SentenceBar';
+import { spell } from '../../shared/sentence.logic';
+import { useHotkeys } from '../../shared/useHotkeys';
+import { useMarks } from '../../shared/useMarks';
+import { useUrlState } from '../../shared/useUrlState';
+import { Dossier } from '../dossier';
+import { useStudy } from '../studies';
+import { Balance } from './Balance';
+import { opportunityColumns } from './columns';
+import { spellWeights, type Weights } from './weights.logic';
+
+const startSentence = 'mark=kept';
+const plain: Weights = { volume: 1, ease: 1, gain: 1, value: 0, intent: 0, fit: 0 };
+
+export function WeighPage() {
+  const study = useStudy();
+  if (study.comparison === null) {
+    return <Empty title="Nothing to weigh yet">Opportunities come from the comparison: bring in rankings in Gather first.</Empty>;
+  }
+  return <RankedList study={study} comparison={study.comparison} />;
+}
+
+function RankedList({ study, comparison }: { study: Study; comparison: Comparison }) {
+  const [params, change] = useUrlState();
+  const show = params.get('show') ?? startSentence;
+  const asked = params.get('weights') ?? '';
+  const keyword = params.get('keyword');
+  const isOpen = params.get('dossier') === 'open';
+  const list = useInfiniteQuery(opportunitiesQuery(study.slug, comparison.id, show, asked));
+  const marks = useMarks(study.slug);
+  const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
+  const first = list.data?.pages[0];
+  const weights = first?.weights ?? plain;
+  const total = first?.total;
+  const domains = comparison.domains.map((domain) => domain.entry);
+  const current = rows.find((row) => row.keyword === keyword);
+  const setWeights = (next: Weights) => change({ weights: spellWeights(next) });
+  const { fetchNextPage, hasNextPage, isFetchingNextPage } = list;
+  const more = useCallback(() => {
+    if (hasNextPage && !isFetchingNextPage) {
+      void fetchNextPage();
+    }
+  }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
+  useHotkeys({
+    s: () => current && study.may_edit && marks.mark([current.keyword], current.mark === 'shortlisted' ? null : 'shortlisted'),
+    x: () => current && study.may_edit && marks.mark([current.keyword], current.mark === 'set aside' ? null : 'set aside'),
+    u: () => marks.undo(),
+    d: () => setWeights({ ...weights, ease: weights.ease > 0 ? 0 : 1 }),
+    Escape: () => change({ dossier: null }, true),
+  });
+  return (
+    <>
+      <SentenceBar
+        subject="Opportunities, best first,"
+        show={show}
+        onChange={(next, isStep) => change({ show: next }, !isStep)}
+        count={total}
+        of={comparison.summary.keywords}
+        hidden={0}
+        context={{ study: study.slug, comparison: comparison.id, domains }}
+      >
+        <Button component="a" href={address(`studies/${study.slug}/exports/weigh.csv`, { show, weights: asked })} download sx={{ whiteSpace: 'nowrap' }}>
+          Export CSV
+        </Button>
+      </SentenceBar>
+      {marks.error !== null && <Failed error={marks.error} />}
+      <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
+        {!isOpen && <Balance weights={weights} onChange={setWeights} />}
+        <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
+          {list.isPending && <Waiting what="Ranking the opportunities" />}
+          {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
+          {list.isSuccess && rows.length === 0 && <Empty title="No opportunity fits this sentence">Take a clause out of the sentence above, or press z to go back to what it was.</Empty>}
+          {rows.length > 0 && (
+            <Bench
+              label="Opportunities"
+              columns={opportunityColumns(weights, isOpen)}
+              rows={rows}
+              total={total ?? rows.length}
+              rowKey={(row) => row.keyword}
+              selected={keyword}
+              onSelect={(row) => change({ keyword: row.keyword }, true)}
+              onOpen={(row) => change({ keyword: row.keyword, dossier: 'open' }, isOpen)}
+              onEnd={more}
+              isMuted={(row) => row.mark === 'set aside'}
+            />
+          )}
+        </Box>
+        {isOpen && keyword !== null && (
+          <Dossier
+            study={study}
+            comparison={comparison}
+            keyword={keyword}
+            onClose={() => change({ dossier: null }, true)}
+            onMark={(mark) => marks.mark([keyword], mark)}
+            onTopic={(topic) => change({ show: spell([{ name: 'topic', operator: '=', value: topic }]) })}
+          />
+        )}
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,1 @@
+export { WeighPage } from './WeighPage';

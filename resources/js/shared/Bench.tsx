@@ -1,0 +1,154 @@
+import Box from '@mui/material/Box';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { rowHeight } from '../theme/theme';
+import { useHotkeys } from './useHotkeys';
+
+export interface Column<Row> {
+  key: string;
+  heading: ReactNode;
+  /** Grid track, such as `minmax(160px, 1fr)` or `72px`. */
+  track: string;
+  isNumber?: boolean;
+  /** Name to sort by; a column without one cannot be sorted. */
+  sort?: string;
+  cell: (row: Row) => ReactNode;
+}
+
+interface Props<Row> {
+  label: string;
+  columns: Column<Row>[];
+  rows: Row[];
+  total: number;
+  rowKey: (row: Row) => string;
+  selected: string | null;
+  onSelect: (row: Row) => void;
+  onOpen: (row: Row) => void;
+  onEnd: () => void;
+  sort?: { by: string; dir: string; onChange: (by: string, dir: string) => void };
+  isMuted?: (row: Row) => boolean;
+}
+
+/** A virtual list over any number of rows, moved through by keyboard: j, k, arrows, Page Up and Down, Home, End, Enter. */
+export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSelect, onOpen, onEnd, sort, isMuted }: Props<Row>) {
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => rowHeight, overscan: 12 });
+  const items = virtual.getVirtualItems();
+  const last = items.at(-1)?.index ?? 0;
+  useEffect(() => {
+    if (last >= rows.length - 60 && rows.length < total) {
+      onEnd();
+    }
+  }, [last, rows.length, total, onEnd]);
+
+  const current = rows.findIndex((row) => rowKey(row) === selected);
+  const move = (step: number) => {
+    const next = Math.max(0, Math.min(rows.length - 1, current < 0 ? 0 : current + step));
+    const row = rows[next];
+    if (row !== undefined) {
+      onSelect(row);
+      virtual.scrollToIndex(next);
+    }
+  };
+  const open = () => {
+    const row = rows[current];
+    if (row !== undefined) {
+      onOpen(row);
+    }
+  };
+  useHotkeys({
+    j: () => move(1),
+    k: () => move(-1),
+    ArrowDown: () => move(1),
+    ArrowUp: () => move(-1),
+    PageDown: () => move(15),
+    PageUp: () => move(-15),
+    Home: () => move(-rows.length),
+    End: () => move(rows.length),
+    Enter: open,
+  });
+
+  const tracks = columns.map((column) => column.track).join(' ');
+  return (
+    <Box role="table" aria-label={label} aria-rowcount={total + 1} sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
+      <Box role="rowgroup">
+        <Box role="row" sx={{ display: 'grid', gridTemplateColumns: tracks, borderBottom: 1, borderColor: 'divider', color: 'text.secondary', fontSize: '0.78rem', fontWeight: 600, pr: '12px' }}>
+          {columns.map((column) => (
+            <Heading key={column.key} column={column} sort={sort} />
+          ))}
+        </Box>
+      </Box>
+      <Box ref={scroller} role="rowgroup" tabIndex={0} aria-label={`${label}: rows`} sx={{ overflowY: 'scroll', flex: 1, minHeight: 0, scrollbarWidth: 'thin' }}>
+        <Box sx={{ height: virtual.getTotalSize(), position: 'relative' }}>
+          {items.map((item) => {
+            const row = rows[item.index];
+            if (row === undefined) {
+              return null;
+            }
+            const isSelected = rowKey(row) === selected;
+            return (
+              <Box
+                key={item.key}
+                role="row"
+                aria-rowindex={item.index + 2}
+                aria-selected={isSelected}
+                data-keyword={rowKey(row)}
+                onClick={() => onOpen(row)}
+                sx={{
+                  position: 'absolute',
+                  insetInline: 0,
+                  height: rowHeight,
+                  display: 'grid',
+                  gridTemplateColumns: tracks,
+                  alignItems: 'center',
+                  cursor: 'pointer',
+                  borderBottom: 1,
+                  borderColor: 'divider',
+                  bgcolor: isSelected ? 'ink.wash' : 'transparent',
+                  boxShadow: isSelected ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : 'none',
+                  color: isMuted?.(row) === true ? 'text.secondary' : 'text.primary',
+                  fontSize: '0.86rem',
+                  '&:hover': { bgcolor: 'ink.wash' },
+                }}
+                style={{ transform: `translateY(${item.start}px)` }}
+              >
+                {columns.map((column) => (
+                  <Box
+                    key={column.key}
+                    role="cell"
+                    sx={{ px: 1, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', textAlign: column.isNumber === true ? 'right' : 'left', fontVariantNumeric: 'tabular-nums' }}
+                  >
+                    {column.cell(row)}
+                  </Box>
+                ))}
+              </Box>
+            );
+          })}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function Heading<Row>({ column, sort }: { column: Column<Row>; sort: Props<Row>['sort'] }) {
+  const by = column.sort;
+  const isSorted = by !== undefined && sort?.by === by;
+  const order = isSorted ? (sort?.dir === 'asc' ? 'ascending' : 'descending') : 'none';
+  return (
+    <Box role="columnheader" aria-sort={by === undefined || sort === undefined ? undefined : order} sx={{ px: 1, py: 0.5, textAlign: column.isNumber === true ? 'right' : 'left', whiteSpace: 'nowrap', overflow: 'hidden' }}>
+      {by === undefined || sort === undefined ? (
+        column.heading
+      ) : (
+        <Box
+          component="button"
+          type="button"
+          onClick={() => sort.onChange(by, isSorted && sort.dir === 'desc' ? 'asc' : isSorted ? 'desc' : by === 'keyword' || by === 'own' || by === 'best' || by === 'difficulty' ? 'asc' : 'desc')}
+          sx={{ all: 'unset', cursor: 'pointer', color: isSorted ? 'text.primary' : 'inherit', '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' } }}
+        >
+          {column.heading}
+          {isSorted ? (sort.dir === 'asc' ? ' ↑' : ' ↓') : ''}
+        </Box>
+      )}
+    </Box>
+  );
+}

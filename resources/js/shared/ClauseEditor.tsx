@@ -1,0 +1,202 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Radio from '@mui/material/Radio';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { distributionQuery } from '../api/queries';
+import { Histogram } from './Histogram';
+import type { ClauseKind, Editor } from './clauses';
+import { find, put, spell, toggle, valuesOf, type Clause } from './sentence.logic';
+
+export interface EditorContext {
+  study: string;
+  comparison: number;
+  domains: string[];
+}
+
+interface Props {
+  kind: ClauseKind;
+  clauses: Clause[];
+  context: EditorContext;
+  onChange: (clauses: Clause[], isStep?: boolean) => void;
+  onClose: () => void;
+}
+
+/** The small editor behind a bold part of the sentence. */
+export function ClauseEditor(props: Props) {
+  const { kind, clauses, onChange, onClose } = props;
+  const clear = () => {
+    onChange(clauses.filter((clause) => clause.name !== kind.name));
+    onClose();
+  };
+  return (
+    <Box component="form" onSubmit={(event) => { event.preventDefault(); onClose(); }} aria-label={kind.title} sx={{ p: 2, minWidth: 280, maxWidth: 380 }}>
+      <Typography variant="h3" gutterBottom>
+        {kind.title}
+      </Typography>
+      <Fields {...props} />
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 2 }}>
+        <Button onClick={clear}>Take out</Button>
+        <Button type="submit" variant="contained">
+          Done
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+function Fields(props: Props) {
+  const { editor } = props.kind;
+  switch (editor.type) {
+    case 'choices':
+      return <Choices {...props} editor={editor} />;
+    case 'number':
+      return <NumberRange {...props} editor={editor} />;
+    case 'competitors':
+      return <Competitors {...props} />;
+    case 'own':
+      return <OwnPosition {...props} />;
+    case 'text':
+      return <Words {...props} />;
+    case 'fixed':
+      return <Typography variant="body2">Chosen from the drawing beside the list; take it out to see everything again.</Typography>;
+  }
+}
+
+function Choices({ kind, clauses, onChange, editor }: Props & { editor: Extract<Editor, { type: 'choices' }> }) {
+  const values = valuesOf(clauses, kind.name);
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr' }}>
+      {editor.choices.map((value) => (
+        <FormControlLabel
+          key={value}
+          label={value}
+          control={
+            editor.isSingle === true ? (
+              <Radio size="small" checked={values.includes(value)} onChange={() => onChange(put(clauses, kind.name, '=', value))} />
+            ) : (
+              <Checkbox size="small" checked={values.includes(value)} onChange={() => onChange(toggle(clauses, kind.name, value))} />
+            )
+          }
+        />
+      ))}
+    </Box>
+  );
+}
+
+function NumberRange({ kind, clauses, context, onChange, editor }: Props & { editor: Extract<Editor, { type: 'number' }> }) {
+  const distribution = useQuery({ ...distributionQuery(context.study, context.comparison, spell(clauses), editor.distribution ?? ''), enabled: editor.distribution !== null });
+  const from = find(clauses, kind.name, '>=')?.value ?? '';
+  const to = find(clauses, kind.name, '<=')?.value ?? '';
+  return (
+    <>
+      {distribution.data !== undefined && <Histogram distribution={distribution.data} from={from === '' ? null : Number(from)} to={to === '' ? null : Number(to)} />}
+      <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}>
+        <NumberField label="From" value={from} onChange={(value) => onChange(put(clauses, kind.name, '>=', value), false)} />
+        <NumberField label="Up to" value={to} onChange={(value) => onChange(put(clauses, kind.name, '<=', value), false)} />
+      </Box>
+      <Box sx={{ mt: 1 }}>
+        {editor.steps.map((step) => (
+          <Button key={step} sx={{ minWidth: 0, px: 0.75 }} onClick={() => onChange(put(clauses, kind.name, kind.name === 'difficulty' ? '<=' : '>=', String(step)))}>
+            {step}
+          </Button>
+        ))}
+      </Box>
+    </>
+  );
+}
+
+function NumberField({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
+  return (
+    <TextField
+      label={label}
+      value={value}
+      onChange={(event) => {
+        const text = event.target.value.replace(',', '.');
+        if (/^\d*\.?\d*$/.test(text) && !text.startsWith('.')) {
+          onChange(text.replace(/\.$/, ''));
+        }
+      }}
+      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+    />
+  );
+}
+
+function Competitors({ clauses, context, onChange }: Props) {
+  const clause = find(clauses, 'competitors');
+  const [count = '1', within = '100'] = (clause?.value ?? '1@100').split('@');
+  const set = (operator: Clause['operator'], nextCount: string, nextWithin: string) =>
+    onChange([...clauses.filter((other) => other.name !== 'competitors'), { name: 'competitors', operator, value: `${nextCount}@${nextWithin}` }]);
+  const operator = clause?.operator ?? '>=';
+  const most = context.domains.length - 1;
+  return (
+    <>
+      <Typography variant="body2">How many</Typography>
+      <Box>
+        {Array.from({ length: most }, (_, index) => String(index + 1)).map((number) => (
+          <Button key={number} variant={number === count && operator === '>=' ? 'contained' : 'text'} sx={{ minWidth: 36 }} onClick={() => set('>=', number, within)}>
+            ≥ {number}
+          </Button>
+        ))}
+        <Button variant={operator === '=' && count === String(most) ? 'contained' : 'text'} onClick={() => set('=', String(most), within)}>
+          all
+        </Button>
+        <Button variant={operator === '=' && count === '0' ? 'contained' : 'text'} onClick={() => set('=', '0', within)}>
+          none
+        </Button>
+      </Box>
+      <Typography variant="body2" sx={{ mt: 1 }}>
+        within the top
+      </Typography>
+      {['10', '20', '50', '100'].map((top) => (
+        <Button key={top} variant={top === within ? 'contained' : 'text'} sx={{ minWidth: 44 }} onClick={() => set(operator, count, top)}>
+          {top}
+        </Button>
+      ))}
+    </>
+  );
+}
+
+const bands: [string, string, string][] = [
+  ['6', '20', 'striking distance 6–20'],
+  ['11', '20', 'page two 11–20'],
+  ['8', '20', '8–20'],
+  ['6', '49', '6–49'],
+  ['1', '10', 'page one'],
+];
+
+function OwnPosition({ clauses, onChange }: Props) {
+  const others = clauses.filter((clause) => clause.name !== 'own');
+  return (
+    <Box sx={{ display: 'flex', flexDirection: 'column', alignItems: 'flex-start' }}>
+      <Button onClick={() => onChange(put(others, 'own', '=', 'absent'))}>absent</Button>
+      {bands.map(([from, to, name]) => (
+        <Button key={name} onClick={() => onChange(put(put(others, 'own', '>=', from), 'own', '<=', to))}>
+          {name}
+        </Button>
+      ))}
+    </Box>
+  );
+}
+
+function Words({ clauses, onChange }: Props) {
+  const [text, setText] = useState(find(clauses, 'text')?.value ?? '');
+  return (
+    <TextField
+      autoFocus
+      fullWidth
+      label="Words"
+      helperText="All of these must be there, singular or plural; -word must not."
+      value={text}
+      onChange={(event) => {
+        const value = event.target.value.replaceAll(';', ' ');
+        setText(value);
+        onChange(put(clauses, 'text', '=', value.trim()), false);
+      }}
+    />
+  );
+}

@@ -1,0 +1,97 @@
+import AddIcon from '@mui/icons-material/Add';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import Popover from '@mui/material/Popover';
+import Typography from '@mui/material/Typography';
+import { useState, type ReactNode } from 'react';
+import { ClauseEditor, type EditorContext } from './ClauseEditor';
+import { clauseKinds, optionalKinds, phraseOf, type ClauseKind } from './clauses';
+import { whole } from './format';
+import { parseSentence, spell, type Clause } from './sentence.logic';
+import { useHotkeys } from './useHotkeys';
+
+interface Props {
+  subject: string;
+  show: string;
+  onChange: (show: string, isStep: boolean) => void;
+  count: number | undefined;
+  of: number | undefined;
+  hidden: number;
+  context: EditorContext;
+  children?: ReactNode;
+}
+
+/** What is being shown, as a sentence whose bold parts are buttons. */
+export function SentenceBar({ subject, show, onChange, count, of, hidden, context, children }: Props) {
+  const [open, setOpen] = useState<{ kind: ClauseKind; anchor: HTMLElement } | null>(null);
+  const [menu, setMenu] = useState<HTMLElement | null>(null);
+  const clauses = parseSentence(show);
+  const shown = clauseKinds.filter((kind) => kind.isAlways === true || kind.isSet(clauses));
+  const change = (next: Clause[], isStep = true) => onChange(spell(next), isStep);
+  useHotkeys({
+    f: () => document.getElementById('add-clause')?.click(),
+    '/': () => document.querySelector<HTMLElement>('[data-clause="text"]')?.click(),
+  });
+  return (
+    <Box component="section" aria-label="What is shown" sx={{ px: 2, py: 0.75, borderBottom: 1, borderColor: 'divider', display: 'flex', gap: 2, alignItems: 'center' }}>
+      <Typography component="p" sx={{ flex: 1, fontSize: '1rem', lineHeight: 1.75 }}>
+        {subject}{' '}
+        {shown.map((kind, place) => (
+          <span key={kind.name}>
+            {place > 0 && ', '}
+            {kind.lead}{' '}
+            <ClauseButton name={kind.name} onClick={(anchor) => setOpen({ kind, anchor })}>
+              {phraseOf(kind, clauses, context)}
+            </ClauseButton>
+          </span>
+        ))}{' '}
+        <Button id="add-clause" startIcon={<AddIcon fontSize="small" />} onClick={(event) => setMenu(event.currentTarget)} sx={{ py: 0, minHeight: 0 }}>
+          and …
+        </Button>{' '}
+        <Box component="span" aria-live="polite" sx={{ whiteSpace: 'nowrap', fontVariantNumeric: 'tabular-nums' }} data-testid="count">
+          — <strong>{whole(count)}</strong> of {whole(of)}
+          {hidden > 0 && <Box component="span" sx={{ color: 'text.secondary' }}>{` (${whole(hidden)} hidden as competitors’ brands)`}</Box>}
+        </Box>
+      </Typography>
+      {children}
+      <Menu anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}>
+        {optionalKinds
+          .filter((kind) => !kind.isSet(clauses))
+          .map((kind) => (
+            <MenuItem
+              key={kind.name}
+              onClick={() => {
+                const anchor = menu;
+                setMenu(null);
+                change(kind.start(clauses));
+                if (anchor !== null) {
+                  setOpen({ kind, anchor });
+                }
+              }}
+            >
+              {kind.title}
+            </MenuItem>
+          ))}
+      </Menu>
+      <Popover open={open !== null} anchorEl={open?.anchor ?? null} onClose={() => setOpen(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}>
+        {open !== null && <ClauseEditor kind={open.kind} clauses={clauses} context={context} onChange={change} onClose={() => setOpen(null)} />}
+      </Popover>
+    </Box>
+  );
+}
+
+function ClauseButton({ name, onClick, children }: { name: string; onClick: (anchor: HTMLElement) => void; children: ReactNode }) {
+  return (
+    <Box
+      component="button"
+      type="button"
+      data-clause={name}
+      onClick={(event) => onClick(event.currentTarget)}
+      sx={{ all: 'unset', cursor: 'pointer', fontWeight: 700, borderBottom: 2, borderColor: 'primary.main', '&:hover': { color: 'primary.main' }, '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: 2 } }}
+    >
+      {children}
+    </Box>
+  );
+}

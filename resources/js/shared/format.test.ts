@@ -1,0 +1,25 @@
+import { describe, expect, it } from 'vitest';
+import { decimal, estimate, pathOf, percent, unknown, whole } from './format';
+
+describe('format', () => {
+  it('groups thousands with a thin space', () => {
+    expect(whole(1234567)).toBe('1\u2009234\u2009567');
+    expect(whole(999)).toBe('999');
+  });
+
+  it('gives estimates at most three significant figures', () => {
+    expect(estimate(117.79999)).toBe('118');
+    expect(estimate(12345.6)).toBe('12\u2009300');
+    expect(estimate(7.04)).toBe('7');
+    expect(estimate(0.004)).toBe('<0.1');
+    expect(estimate(0)).toBe('0');
+  });
+
+  it('shows the unknown as a dot, never as 0', () => {
+    expect([whole(null), estimate(null), decimal(null), percent(undefined)]).toEqual([unknown, unknown, unknown, unknown]);
+  });
+
+  it('takes the host off a page', () => {
+    expect(pathOf('https://thornfield-apiary.example/hives?x=1')).toBe('/hives?x=1');
+  });
+});

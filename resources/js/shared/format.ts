@@ -1,0 +1,40 @@
+/** Numbers for people: thin-space thousands, at most three significant figures for estimates, a dot for the unknown. */
+
+export const unknown = '·';
+const thinSpace = '\u2009';
+
+export function whole(value: number | null | undefined): string {
+  return value === null || value === undefined ? unknown : group(Math.round(value).toString());
+}
+
+export function estimate(value: number | null | undefined): string {
+  if (value === null || value === undefined) {
+    return unknown;
+  }
+  if (value !== 0 && Math.abs(value) < 0.1) {
+    return '<0.1';
+  }
+  const rounded = Number(value.toPrecision(3));
+  return Math.abs(rounded) >= 100 ? group(rounded.toFixed(0)) : String(Number(rounded.toFixed(1)));
+}
+
+export function decimal(value: number | null | undefined, places = 1): string {
+  return value === null || value === undefined ? unknown : value.toFixed(places);
+}
+
+export function percent(value: number | null | undefined): string {
+  return value === null || value === undefined ? unknown : `${(value * 100).toFixed(value < 0.1 ? 1 : 0)}${thinSpace}%`;
+}
+
+export function position(value: number | null | undefined): string {
+  return value === null || value === undefined ? unknown : String(value);
+}
+
+function group(digits: string): string {
+  return digits.replace(/\B(?=(\d{3})+$)/g, thinSpace);
+}
+
+/** The path of a page without its host, for a narrow column. */
+export function pathOf(url: string): string {
+  return url.replace(/^https?:\/\/[^/]+/, '');
+}

@@ -1,0 +1,28 @@
+import { describe, expect, it } from 'vitest';
+import { find, parseSentence, put, spell, toggle, valuesOf } from './sentence.logic';
+
+describe('sentence', () => {
+  it('reads and spells clauses without loss', () => {
+    const text = 'standing=gap,behind;competitors>=2@20;volume>=100;text=hive -wooden';
+    expect(spell(parseSentence(text))).toBe(text);
+  });
+
+  it('leaves out what is no clause', () => {
+    expect(parseSentence('volume>=100; ;nonsense')).toEqual([{ name: 'volume', operator: '>=', value: '100' }]);
+  });
+
+  it('replaces a clause by name and operator, so that a range keeps both ends', () => {
+    const range = put(put([], 'volume', '>=', '100'), 'volume', '<=', '900');
+    expect(spell(put(range, 'volume', '>=', '50'))).toBe('volume>=50;volume<=900');
+  });
+
+  it('drops a clause whose value is emptied', () => {
+    expect(put(parseSentence('volume>=100'), 'volume', '>=', '')).toEqual([]);
+  });
+
+  it('toggles one value of a list', () => {
+    const both = toggle(parseSentence('standing=gap'), 'standing', 'behind');
+    expect(valuesOf(both, 'standing')).toEqual(['gap', 'behind']);
+    expect(find(toggle(toggle(both, 'standing', 'gap'), 'standing', 'behind'), 'standing')).toBeUndefined();
+  });
+});

@@ -1,0 +1,29 @@
+import { useEffect, useRef } from 'react';
+
+type Keys = Record<string, () => void>;
+
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.closest('[role="dialog"],[role="presentation"].MuiPopover-root') !== null);
+}
+
+/** Runs an action for a key, unless somebody is typing or a dialog is open. */
+export function useHotkeys(keys: Keys): void {
+  const latest = useRef(keys);
+  useEffect(() => {
+    latest.current = keys;
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) {
+        return;
+      }
+      const action = latest.current[event.key];
+      if (action !== undefined) {
+        event.preventDefault();
+        action();
+      }
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
+}
