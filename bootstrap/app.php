@@ -21,6 +21,6 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->render(static fn (Throwable $error, Request $request) => $request->is('api/*') ? ProblemDetails::fromThrowable($error) : null);
+        $exceptions->render(static fn(Throwable $error, Request $request) => $request->is('api/*') ? ProblemDetails::fromThrowable($error) : null);
     })
     ->create();

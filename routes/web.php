@@ -48,7 +48,7 @@ Route::prefix('api/v1')->group(function (): void {
                 Route::patch('rulebook', [RulebookController::class, 'update']);
             });
         });
-        Route::fallback(static fn () => abort(404));
+        Route::fallback(static fn() => abort(404));
     });
 });
 

@@ -48,7 +48,9 @@ final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQu
         if ($study === null) {
             return;
         }
-        $ensure->execute(ComparisonOrder::shownBy($study), fn (int $done) => Cache::put(self::progressKey($this->studyId), $done, self::HOUR));
+        $ensure->execute(ComparisonOrder::shownBy($study), function (int $done): void {
+            Cache::put(self::progressKey($this->studyId), $done, self::HOUR);
+        });
         Cache::forget(self::progressKey($this->studyId));
     }
 }

@@ -42,7 +42,10 @@ final class Study extends Model
     /** @return HasMany<Domain, $this> ours first, then the competitors as listed, then the candidates */
     public function domains(): HasMany
     {
-        return $this->hasMany(Domain::class)->orderByRaw("array_position(ARRAY['own', 'competitor', 'candidate'], role::text)")->orderBy('place')->orderBy('id');
+        $domains = $this->hasMany(Domain::class);
+        $domains->orderByRaw("array_position(ARRAY['own', 'competitor', 'candidate'], role::text)")->orderBy('place')->orderBy('id');
+
+        return $domains;
     }
 
     /** @return BelongsTo<Comparison, $this> */
@@ -66,7 +69,7 @@ final class Study extends Model
     /** @return list<Domain> ours first, then the competitors as listed */
     public function comparedDomains(): array
     {
-        return array_values($this->domains->filter(static fn (Domain $domain): bool => $domain->role !== Domain::CANDIDATE)->all());
+        return array_values($this->domains->filter(static fn(Domain $domain): bool => $domain->role !== Domain::CANDIDATE)->all());
     }
 
     public function rulebook(): Rulebook
@@ -83,13 +86,14 @@ final class Study extends Model
         $this->increment('data_version');
     }
 
-    /**
-     * @param Builder<Study> $query
-     *
-     * @return Builder<Study>
-     */
-    public function scopeVisibleTo(Builder $query, User $user): Builder
+    /** @return Builder<Study> the studies that a person may see */
+    public static function visibleTo(User $user): Builder
     {
-        return $user->is_administrator ? $query : $query->whereIn('id', DB::table('study_members')->select('study_id')->where('user_id', $user->id));
+        $studies = self::query();
+        if (! $user->is_administrator) {
+            $studies->whereIn('id', DB::table('study_members')->select('study_id')->where('user_id', $user->id));
+        }
+
+        return $studies;
     }
 }

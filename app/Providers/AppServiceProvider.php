@@ -16,7 +16,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(PublicSuffixList::class, static fn (): PublicSuffixList => PublicSuffixList::fromText(
+        $this->app->singleton(PublicSuffixList::class, static fn(): PublicSuffixList => PublicSuffixList::fromText(
             (string) file_get_contents(config()->string('reach.public_suffix_list')),
         ));
     }

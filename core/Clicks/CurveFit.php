@@ -74,24 +74,24 @@ final class CurveFit
 
     private function lastMeasuredBin(): ?int
     {
-        $measured = array_keys(array_filter($this->impressions, static fn (int $count): bool => $count >= self::FEWEST_IMPRESSIONS));
+        $measured = array_keys(array_filter($this->impressions, static fn(int $count): bool => $count >= self::FEWEST_IMPRESSIONS));
 
         return $measured === [] ? null : max($measured);
     }
 
     /**
-     * @param non-empty-list<float> $head
+     * @param list<float> $head not empty
      *
      * @return list<float>
      */
     private static function withTail(array $head, CtrCurve $default): array
     {
         $last = \count($head);
-        $ratio = end($head) / $default->at($last);
+        $ratio = $head[$last - 1] / $default->at($last);
         for ($position = $last + 1; $position <= Ranking::WORST_POSITION; ++$position) {
-            $head[] = min(end($head), $default->at($position) * $ratio);
+            $head[] = min($head[$position - 2], $default->at($position) * $ratio);
         }
 
-        return array_values($head);
+        return $head;
     }
 }

@@ -7,7 +7,7 @@ namespace GreaterReach\Core\Clicks;
 /** Each domain's part of the clicks that all compared domains together can expect: Σ volume · ctr(position). */
 final class ShareOfClicks
 {
-    /** @var list<float> */
+    /** @var array<int, float> */
     private array $clicks;
 
     public function __construct(int $domains, private readonly CtrCurve $curve)
@@ -31,7 +31,7 @@ final class ShareOfClicks
     /** @return list<float> visits a month, one per domain */
     public function visits(): array
     {
-        return $this->clicks;
+        return array_values($this->clicks);
     }
 
     /** @return list<?float> 0…1, one per domain; null when nobody gets a click */
@@ -39,6 +39,6 @@ final class ShareOfClicks
     {
         $all = array_sum($this->clicks);
 
-        return array_map(static fn (float $clicks): ?float => $all > 0.0 ? $clicks / $all : null, $this->clicks);
+        return array_map(static fn(float $clicks): ?float => $all > 0.0 ? $clicks / $all : null, array_values($this->clicks));
     }
 }

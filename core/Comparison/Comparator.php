@@ -35,7 +35,7 @@ final readonly class Comparator
             throw Misuse::because('Every domain needs a current and a previous stream, even an empty one.');
         }
         $now = array_map(SnapshotStream::over(...), $current);
-        $before = array_map(static fn (?iterable $stream) => $stream === null ? null : SnapshotStream::over($stream), $previous);
+        $before = array_map(static fn(?iterable $stream) => $stream === null ? null : SnapshotStream::over($stream), $previous);
         $list = SnapshotStream::over(self::asRankings($listed));
         while (($keyword = self::smallest([...$now, $list])) !== null) {
             $list->take($keyword, Ranking::WORST_POSITION);
@@ -71,13 +71,13 @@ final readonly class Comparator
     }
 
     /**
-     * @param non-empty-list<?int> $positions
+     * @param list<?int>           $positions
      * @param list<?int>           $previous
      * @param list<Ranking>        $own
      */
     private function summarise(string $keyword, array $positions, array $previous, array $own, bool $moves): ComparisonRow
     {
-        $p0 = $positions[0];
+        $p0 = $positions[0] ?? null;
         $presence = $p0 === null ? 0 : 1;
         $best = $bestPosition = null;
         $ranking = $above = 0;

@@ -69,6 +69,6 @@ final class Overlap
     {
         $all = range(0, $this->domains - 1);
 
-        return array_map(fn (int $one): array => array_map(fn (int $other): ?float => $this->jaccard($one, $other), $all), $all);
+        return array_map(fn(int $one): array => array_map(fn(int $other): ?float => $this->jaccard($one, $other), $all), $all);
     }
 }

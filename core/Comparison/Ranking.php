@@ -23,10 +23,10 @@ final readonly class Ranking
         if ($this->position !== $other->position) {
             return $this->position < $other->position;
         }
-        if ($this->url === null || $other->url === null) {
-            return $this->url !== null && $other->url === null;
+        if ($this->url === null) {
+            return false;
         }
 
-        return strcmp($this->url, $other->url) < 0;
+        return $other->url === null || strcmp($this->url, $other->url) < 0;
     }
 }

@@ -28,7 +28,7 @@ final class SnapshotStream
     /** @param iterable<Ranking> $rankings */
     public static function over(iterable $rankings): self
     {
-        return new self($rankings instanceof \Iterator ? $rankings : (static fn (): \Generator => yield from $rankings)());
+        return new self($rankings instanceof \Iterator ? $rankings : (static fn(): \Generator => yield from $rankings)());
     }
 
     /**

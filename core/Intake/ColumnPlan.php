@@ -74,7 +74,7 @@ final readonly class ColumnPlan
      */
     private static function mapped(ImportKind $kind, array $headers, array $mapping): array
     {
-        $fields = array_column(array_map(static fn (Field $field): array => [$field->name, $field], $kind->fields()), 1, 0);
+        $fields = array_column(array_map(static fn(Field $field): array => [$field->name, $field], $kind->fields()), 1, 0);
         $columns = [];
         foreach ($mapping as $name => $header) {
             $field = $fields[$name] ?? throw FileProblem::unknownField($name, implode(', ', array_keys($fields)));

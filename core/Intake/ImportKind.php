@@ -95,7 +95,7 @@ enum ImportKind: string
         $names = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'];
 
         return array_map(
-            static fn (int $month): Field => new Field('m'.$month, FieldType::Count, false, [$names[$month - 1], substr($names[$month - 1], 0, 3)]),
+            static fn(int $month): Field => new Field('m'.$month, FieldType::Count, false, [$names[$month - 1], substr($names[$month - 1], 0, 3)]),
             range(1, 12),
         );
     }

@@ -147,7 +147,7 @@ final readonly class RowParser
     /** @return list<string> */
     private static function brandTerms(string $text): array
     {
-        $terms = array_filter(array_map(trim(...), explode(';', self::text($text))), static fn (string $term): bool => $term !== '');
+        $terms = array_filter(array_map(trim(...), explode(';', self::text($text))), static fn(string $term): bool => $term !== '');
 
         return array_values(array_unique(array_map(KeywordKey::of(...), $terms)));
     }

@@ -42,11 +42,11 @@ final class KeywordKey
     private static function fold(string $raw): string
     {
         $composed = \Normalizer::normalize($raw, \Normalizer::FORM_KC);
-        if ($composed === false) {
+        if (! \is_string($composed)) {
             throw InvalidValue::because('keyword', $raw, 'is not valid UTF-8');
         }
         $visible = str_replace(["\u{200B}", "\u{2060}", "\u{FEFF}", "\u{00AD}"], '', $composed);
-        $spaced = trim((string) preg_replace('/[\s\x{85}\p{Z}]+/u', ' ', $visible), ' ');
+        $spaced = trim(preg_replace('/[\s\x{85}\p{Z}]+/u', ' ', $visible) ?? '', ' ');
 
         return self::lower($spaced);
     }

@@ -67,6 +67,6 @@ final readonly class BrandMatcher
             return $words;
         }
 
-        return array_map(static fn (string $word): string => (string) preg_replace('/[\'’]s$/u', '', $word), $words);
+        return array_map(static fn(string $word): string => (string) preg_replace('/[\'’]s$/u', '', $word), $words);
     }
 }

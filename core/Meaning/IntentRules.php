@@ -10,7 +10,10 @@ use GreaterReach\Core\Keyword\Words;
 /** Proposes the intent of a keyword from word lists, on whole words, each also with a trailing s; the first list wins. */
 final readonly class IntentRules
 {
-    /** @param array<string, int> $ranks phrase → place of its list; @param list<Intent> $intents in order of precedence */
+    /**
+     * @param array<string, int> $ranks   phrase → place of its list
+     * @param list<Intent>       $intents in order of precedence
+     */
     private function __construct(private array $ranks, private array $intents, private int $longestPhrase)
     {
     }

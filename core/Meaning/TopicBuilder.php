@@ -107,7 +107,7 @@ final class TopicBuilder
     {
         $order = array_keys($this->keywords);
         $volumes = $this->volumes;
-        usort($order, static fn (int $a, int $b): int => ($volumes[$b] ?? -1) <=> ($volumes[$a] ?? -1) ?: $a <=> $b);
+        usort($order, static fn(int $a, int $b): int => ($volumes[$b] ?? -1) <=> ($volumes[$a] ?? -1) ?: $a <=> $b);
 
         return $order;
     }
@@ -141,7 +141,7 @@ final class TopicBuilder
      */
     private function unassignedOn(int $page): array
     {
-        return $this->keywordsOf[$page] = array_values(array_filter($this->keywordsOf[$page], fn (int $number): bool => ! isset($this->primaryOf[$number])));
+        return $this->keywordsOf[$page] = array_values(array_filter($this->keywordsOf[$page], fn(int $number): bool => ! isset($this->primaryOf[$number])));
     }
 
     /**
@@ -203,7 +203,7 @@ final class TopicBuilder
         $stems = $this->stemmer->stems(array_map(strval(...), array_keys($vocabulary)));
         $sets = [];
         foreach ($numbers as $number) {
-            $set = array_unique(array_map(static fn (string $word): string => $stems[$word], Words::of($this->keywords[$number])));
+            $set = array_unique(array_map(static fn(string $word): string => $stems[$word], Words::of($this->keywords[$number])));
             sort($set, SORT_STRING);
             $sets[$number] = implode(' ', $set);
         }

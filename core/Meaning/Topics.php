@@ -21,7 +21,7 @@ final readonly class Topics
     public function all(): \Generator
     {
         foreach ($this->members as $primary => $members) {
-            yield $this->keywords[$primary] => array_map(fn (int $number): string => $this->keywords[$number], \array_slice($members, 1));
+            yield $this->keywords[$primary] => array_map(fn(int $number): string => $this->keywords[$number], \array_slice($members, 1));
         }
     }
 

@@ -39,7 +39,7 @@ final readonly class Bands
     {
         sort($values);
 
-        return new self(array_map(static fn (float $share): float => Quantile::ofSorted($values, $share), self::STUDY_SHARES));
+        return new self(array_map(static fn(float $share): float => Quantile::ofSorted($values, $share), self::STUDY_SHARES));
     }
 
     /** One point per bound reached. */

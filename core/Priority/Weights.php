@@ -110,6 +110,6 @@ final readonly class Weights
     /** @param array<string, float> $weights */
     private static function spell(array $weights): string
     {
-        return implode(',', array_map(static fn (string $name, float $weight): string => $name.':'.$weight, array_keys($weights), $weights));
+        return implode(',', array_map(static fn(string $name, float $weight): string => $name.':'.$weight, array_keys($weights), $weights));
     }
 }

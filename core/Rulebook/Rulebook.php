@@ -104,7 +104,7 @@ final readonly class Rulebook
         if (! \is_array($value)) {
             return (string) $value;
         }
-        $pairs = array_is_list($value) ? $value : array_map(static fn (string $name, mixed $weight): string => $name.':'.$weight, array_keys($value), $value);
+        $pairs = array_is_list($value) ? $value : array_map(static fn(int|string $name, float|string $weight): string => $name.':'.$weight, array_keys($value), $value);
 
         return implode(',', $pairs);
     }

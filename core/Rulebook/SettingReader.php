@@ -74,7 +74,7 @@ final class SettingReader
     /** @return list<float> */
     private static function numbers(Setting $setting, string $text): array
     {
-        return array_map(static fn (string $part): float => self::number($setting, $part), self::parts($text));
+        return array_map(static fn(string $part): float => self::number($setting, $part), self::parts($text));
     }
 
     /** @return list<string> */
@@ -91,7 +91,7 @@ final class SettingReader
     /** @return list<string> */
     private static function parts(string $text): array
     {
-        return array_values(array_filter(array_map(trim(...), explode(',', $text)), static fn (string $part): bool => $part !== ''));
+        return array_values(array_filter(array_map(trim(...), explode(',', $text)), static fn(string $part): bool => $part !== ''));
     }
 
     private static function refused(Setting $setting, string $text): InvalidValue

@@ -22,7 +22,7 @@ final class Settings
     {
         if (self::$all === null) {
             $settings = [...self::comparing(), ...self::clicks(), ...self::winning(), ...self::weighing(), ...self::planning(), ...self::words()];
-            self::$all = array_combine(array_map(static fn (Setting $setting): string => $setting->key, $settings), $settings);
+            self::$all = array_combine(array_map(static fn(Setting $setting): string => $setting->key, $settings), $settings);
         }
 
         return self::$all;
@@ -84,8 +84,8 @@ final class Settings
     /** @return list<Setting> */
     private static function planning(): array
     {
-        $effort = static fn (string $tactic, float $days, string $what): Setting => Setting::number('effort_'.$tactic, $days, 0, 365, 'Days of work for '.$what.'.');
-        $ramp = static fn (string $tactic, int $months, string $what): Setting => Setting::int('ramp_'.$tactic, $months, 1, 36, 'Months until '.$what.' pays in full.');
+        $effort = static fn(string $tactic, float $days, string $what): Setting => Setting::number('effort_'.$tactic, $days, 0, 365, 'Days of work for '.$what.'.');
+        $ramp = static fn(string $tactic, int $months, string $what): Setting => Setting::int('ramp_'.$tactic, $months, 1, 36, 'Months until '.$what.' pays in full.');
 
         return [
             $effort('new', 3, 'a new page'),

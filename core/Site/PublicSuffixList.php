@@ -70,7 +70,7 @@ final class PublicSuffixList
         $marked = str_starts_with($rule, self::EXCEPTION);
 
         return ($marked ? self::EXCEPTION : '').implode('.', array_map(
-            static fn (string $label): string => $label === '*' ? '*' : Host::of($label),
+            static fn(string $label): string => $label === '*' ? '*' : Host::of($label),
             explode('.', $marked ? substr($rule, 1) : $rule),
         ));
     }

@@ -29,7 +29,7 @@ final class IsotonicRegression
             $blocks[] = $block;
         }
 
-        return array_merge(...array_map(static fn (array $block): array => array_fill(0, $block['size'], $block['mean']), $blocks));
+        return array_merge(...array_map(static fn(array $block): array => array_fill(0, $block['size'], $block['mean']), $blocks));
     }
 
     /**

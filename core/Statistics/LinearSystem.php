@@ -10,8 +10,8 @@ final class LinearSystem
     private const SINGULAR_BELOW = 1e-300;
 
     /**
-     * @param list<list<float>> $matrix n × n
-     * @param list<float>       $right  n
+     * @param array<int, array<int, float>> $matrix n × n
+     * @param array<int, float>             $right  n
      *
      * @return ?list<float> the solution, or null when the matrix is singular
      */
@@ -37,7 +37,7 @@ final class LinearSystem
         return self::substituteBack($matrix, $right, $size);
     }
 
-    /** @param list<list<float>> $matrix */
+    /** @param array<int, array<int, float>> $matrix */
     private static function pivotRow(array $matrix, int $column, int $size): int
     {
         $pivot = $column;
@@ -51,8 +51,8 @@ final class LinearSystem
     }
 
     /**
-     * @param list<list<float>> $matrix upper triangular
-     * @param list<float>       $right
+     * @param array<int, array<int, float>> $matrix upper triangular
+     * @param array<int, float>             $right
      *
      * @return list<float>
      */

@@ -33,7 +33,7 @@ final class LogisticRegression
         if ($features === []) {
             throw Misuse::because('A logistic regression needs at least one group of observations.');
         }
-        $rows = array_map(static fn (array $row): array => [1.0, ...$row], $features);
+        $rows = array_map(static fn(array $row): array => [1.0, ...$row], $features);
         $beta = array_fill(0, \count($rows[0]), 0.0);
         for ($iteration = 0; $iteration < self::MAX_ITERATIONS; ++$iteration) {
             [$gradient, $hessian] = self::derivatives($rows, $trials, $successes, $beta, $lambda);
@@ -62,7 +62,7 @@ final class LogisticRegression
      * @param list<int>         $successes
      * @param list<float>       $beta
      *
-     * @return array{list<float>, list<list<float>>} gradient and Hessian of the objective
+     * @return array{array<int, float>, array<int, array<int, float>>} gradient and Hessian of the objective
      */
     private static function derivatives(array $rows, array $trials, array $successes, array $beta, float $lambda): array
     {
@@ -135,8 +135,8 @@ final class LogisticRegression
     }
 
     /**
-     * @param list<float> $a
-     * @param list<float> $b
+     * @param array<int, float> $a
+     * @param array<int, float> $b
      */
     private static function dot(array $a, array $b): float
     {
@@ -148,7 +148,7 @@ final class LogisticRegression
         return $sum;
     }
 
-    /** @param list<float> $vector */
+    /** @param array<int, float> $vector */
     private static function norm(array $vector): float
     {
         return sqrt(self::dot($vector, $vector));

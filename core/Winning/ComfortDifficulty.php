@@ -33,7 +33,7 @@ final readonly class ComfortDifficulty
         $count = \count($difficulties);
         sort($difficulties);
         [$p50, $p75, $p90] = $count === 0 ? [null, null, null] : array_map(
-            static fn (float $share): float => Quantile::ofSorted($difficulties, $share),
+            static fn(float $share): float => Quantile::ofSorted($difficulties, $share),
             [.5, .75, .9],
         );
         if ($count < self::FEWEST_KEYWORDS) {

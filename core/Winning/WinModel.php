@@ -52,7 +52,7 @@ final readonly class WinModel
         }
         $columns = ['difficulty' => array_column($groups, 'difficulty')];
         if (! \in_array(null, $authorities, true)) {
-            $columns['authority'] = array_map(static fn (array $group): float => (float) $authorities[$group['domain']], $groups);
+            $columns['authority'] = array_map(static fn(array $group): float => (float) $authorities[$group['domain']], $groups);
         }
 
         return self::fitColumns($groups, $columns, $lambda, $rows, $authorities[0]);
@@ -83,14 +83,14 @@ final readonly class WinModel
     private static function fitColumns(array $groups, array $columns, float $lambda, int $rows, ?float $ownAuthority): self
     {
         $trials = array_column($groups, 'trials');
-        $scales = array_filter(array_map(static fn (array $column): ?array => self::scale($column, $trials), $columns));
+        $scales = array_filter(array_map(static fn(array $column): ?array => self::scale($column, $trials), $columns));
         $features = [];
         foreach ($groups as $index => $group) {
-            $features[] = array_values(array_map(
-                static fn (array $scale, string $name): float => ($columns[$name][$index] - $scale['mean']) / $scale['sd'],
+            $features[] = array_map(
+                static fn(array $scale, string $name): float => ($columns[$name][$index] - $scale['mean']) / $scale['sd'],
                 $scales,
                 array_keys($scales),
-            ));
+            );
         }
         $beta = LogisticRegression::fit($features, $trials, array_column($groups, 'successes'), $lambda);
         $intercept = $beta[0];
@@ -112,7 +112,7 @@ final readonly class WinModel
      */
     private static function scale(array $column, array $trials): ?array
     {
-        if (min($column) === max($column)) {
+        if (\count(array_unique($column)) < 2) {
             return null;
         }
         $rows = array_sum($trials);
@@ -135,24 +135,24 @@ final readonly class WinModel
     private function judged(array $groups, array $authorities): self
     {
         $error = 0.0;
-        $bins = array_fill(0, self::BINS, ['rows' => 0, 'predicted' => 0.0, 'observed' => 0]);
+        $rows = $observed = array_fill(0, self::BINS, 0);
+        $predicted = array_fill(0, self::BINS, 0.0);
         foreach ($groups as $index => $group) {
             $chance = $this->chance($group['difficulty'], $authorities[$index] ?? null);
-            $lost = $group['trials'] - $group['successes'];
-            $error += $group['successes'] * (1 - $chance) ** 2 + $lost * $chance ** 2;
+            $error += $group['successes'] * (1 - $chance) ** 2 + ($group['trials'] - $group['successes']) * $chance ** 2;
             $bin = min(self::BINS - 1, (int) floor($chance * self::BINS));
-            $bins[$bin]['rows'] += $group['trials'];
-            $bins[$bin]['predicted'] += $group['trials'] * $chance;
-            $bins[$bin]['observed'] += $group['successes'];
+            $rows[$bin] += $group['trials'];
+            $predicted[$bin] += $group['trials'] * $chance;
+            $observed[$bin] += $group['successes'];
         }
         $calibration = [];
-        foreach ($bins as $number => $bin) {
+        foreach ($rows as $number => $count) {
             $calibration[] = [
                 'from' => $number / self::BINS,
                 'to' => ($number + 1) / self::BINS,
-                'rows' => $bin['rows'],
-                'predicted' => $bin['rows'] === 0 ? null : $bin['predicted'] / $bin['rows'],
-                'observed' => $bin['rows'] === 0 ? null : $bin['observed'] / $bin['rows'],
+                'rows' => $count,
+                'predicted' => $count === 0 ? null : $predicted[$number] / $count,
+                'observed' => $count === 0 ? null : $observed[$number] / $count,
             ];
         }
 

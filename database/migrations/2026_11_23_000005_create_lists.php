@@ -7,8 +7,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** The large tables: partitioned by study, read only within one study, keywords ordered by code point. */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         DB::statement(<<<'SQL'

@@ -7,8 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('comparisons', function (Blueprint $table): void {
@@ -76,7 +75,7 @@ return new class extends Migration
     public function down(): void
     {
         Schema::dropIfExists('comparison_rows');
-        Schema::table('studies', fn (Blueprint $table) => $table->dropConstrainedForeignId('comparison_id'));
+        Schema::table('studies', fn(Blueprint $table) => $table->dropConstrainedForeignId('comparison_id'));
         Schema::dropIfExists('comparisons');
     }
 };

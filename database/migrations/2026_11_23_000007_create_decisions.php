@@ -8,8 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** What people decide about a keyword: apart from everything computed, so that no new data can lose it. */
-return new class extends Migration
-{
+return new class extends Migration {
     public function up(): void
     {
         DB::statement(<<<'SQL'

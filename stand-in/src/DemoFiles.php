@@ -70,7 +70,7 @@ final readonly class DemoFiles
     /** @return list<list<string|int|float|null>> */
     private function keywords(): array
     {
-        $rows = [['keyword', 'volume', 'difficulty', 'cpc', 'advertiser competition', ...array_map(static fn (int $month): string => 'm'.$month, range(1, 12))]];
+        $rows = [['keyword', 'volume', 'difficulty', 'cpc', 'advertiser competition', ...array_map(static fn(int $month): string => 'm'.$month, range(1, 12))]];
         foreach ($this->market->keywords() as $keyword) {
             $rows[] = [$keyword->text, $keyword->volume, $keyword->difficulty, $keyword->cpc, $keyword->advertiserCompetition, ...$keyword->monthly];
         }
@@ -134,7 +134,7 @@ final readonly class DemoFiles
     {
         $rows = [['keyword', 'position', 'url', 'authority', 'page strength', 'referring domains', 'title']];
         $keywords = $this->market->keywords();
-        usort($keywords, static fn (MarketKeyword $a, MarketKeyword $b): int => $b->volume <=> $a->volume ?: strcmp($a->text, $b->text));
+        usort($keywords, static fn(MarketKeyword $a, MarketKeyword $b): int => $b->volume <=> $a->volume ?: strcmp($a->text, $b->text));
         foreach (\array_slice($keywords, 0, self::PAGE_ONE_KEYWORDS) as $keyword) {
             array_push($rows, ...$this->pageOne($keyword));
         }
@@ -146,8 +146,8 @@ final readonly class DemoFiles
     private function pageOne(MarketKeyword $keyword): array
     {
         $rows = [];
-        $ranked = array_column(array_map(static fn (string $host, array $at): array => [$at['position'], [$host, $at['url']]], array_keys($this->market->positions($keyword, self::MONTHS - 1)), $this->market->positions($keyword, self::MONTHS - 1)), 1, 0);
-        $authorities = array_column(array_map(static fn (MarketDomain $domain): array => [$domain->host, $domain->authority], Market::domains()), 1, 0);
+        $ranked = array_column(array_map(static fn(string $host, array $at): array => [$at['position'], [$host, $at['url']]], array_keys($this->market->positions($keyword, self::MONTHS - 1)), $this->market->positions($keyword, self::MONTHS - 1)), 1, 0);
+        $authorities = array_column(array_map(static fn(MarketDomain $domain): array => [$domain->host, $domain->authority], Market::domains()), 1, 0);
         for ($position = 1; $position <= 10; ++$position) {
             $number = 1 + crc32($keyword->thing.$position) % 60;
             [$host, $url] = $ranked[$position] ?? ["hedgerow-{$number}.example", "https://hedgerow-{$number}.example/".str_replace(' ', '-', $keyword->thing)];

@@ -183,6 +183,6 @@ final class Market
     /** @return list<int> */
     private static function months(int $volume, int $peak, float $swing): array
     {
-        return array_map(static fn (int $month): int => (int) round($volume * (1 + $swing * cos(2 * M_PI * ($month - $peak) / 12))), range(1, 12));
+        return array_map(static fn(int $month): int => (int) round($volume * (1 + $swing * cos(2 * M_PI * ($month - $peak) / 12))), range(1, 12));
     }
 }

@@ -14,9 +14,9 @@ final readonly class Noise
     /** Uniform in the open interval 0…1. */
     public function uniform(string $name): float
     {
-        $bits = unpack('J', hash('xxh64', $this->seed.'|'.$name, true));
+        $bits = (int) hexdec(substr(hash('xxh64', $this->seed.'|'.$name), 0, 13));
 
-        return ((($bits[1] ?? 0) >> 12 & 0xFFFFFFFFFFFFF) + .5) / 2 ** 52;
+        return ($bits + .5) / 2 ** 52;
     }
 
     /** Standard normal (Box and Muller 1958). */

@@ -43,18 +43,18 @@ final class ReadKeyword
             WHERE s.study_id = ? AND s.channel = ? ORDER BY s.domain_id, s.day
             SQL, [$keyword, $comparison->study_id, $comparison->channel]);
 
-        return array_map(static fn (\stdClass $row): array => ['domain' => $row->domain, 'day' => $row->day, 'position' => $row->position], $rows);
+        return array_values(array_map(static fn(\stdClass $row): array => ['domain' => $row->domain, 'day' => $row->day, 'position' => $row->position], $rows));
     }
 
     /** @return list<\stdClass> every page of every compared domain that ranks now */
     private function pages(Comparison $comparison, string $keyword): array
     {
-        $days = array_column(array_filter($comparison->domains, static fn (array $domain): bool => $domain['snapshot'] !== null), 'snapshot', 'id');
+        $days = array_column(array_filter($comparison->domains, static fn(array $domain): bool => $domain['snapshot'] !== null), 'snapshot', 'id');
         $rows = DB::table('rankings')->join('snapshots', 'snapshots.id', '=', 'snapshot_id')
             ->where('rankings.study_id', $comparison->study_id)->where('keyword', $keyword)->where('channel', $comparison->channel)
             ->whereIn('domain_id', array_keys($days))->orderBy('position')->get(['domain_id as domain', 'day', 'position', 'url']);
 
-        return $rows->filter(static fn (\stdClass $row): bool => $days[$row->domain] === $row->day)->values()->all();
+        return array_values($rows->filter(static fn(\stdClass $row): bool => $days[$row->domain] === $row->day)->all());
     }
 
     /** @return list<array<string, mixed>> what each source says, the newest first */
@@ -66,10 +66,10 @@ final class ReadKeyword
             WHERE m.study_id = ? AND m.keyword = ? ORDER BY s.kind, s.day DESC, s.id DESC LIMIT 30
             SQL, [$study, $keyword]);
 
-        return array_map(static fn (\stdClass $row): array => [
+        return array_values(array_map(static fn(\stdClass $row): array => [
             'kind' => $row->kind, 'day' => $row->day, 'domain' => $row->domain, 'file' => $row->file_name, 'volume' => $row->volume,
             'difficulty' => $row->difficulty === null ? null : (float) $row->difficulty, 'cpc' => $row->cpc === null ? null : (float) $row->cpc,
-        ], $rows);
+        ], $rows));
     }
 
     /** @return ?list<?int> volume by month of the newest list that has it */
@@ -83,17 +83,19 @@ final class ReadKeyword
     /** @return list<array{keyword: string, volume: ?int, own_position: ?int}> */
     private function topicKeywords(Comparison $comparison, string $topic): array
     {
-        return DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id)->where('topic', $topic)
-            ->orderByRaw('volume DESC NULLS LAST, keyword')->limit(50)->get(['keyword', 'volume', 'own_position'])
-            ->map(static fn (\stdClass $row): array => (array) $row)->all();
+        $rows = DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id)->where('topic', $topic)
+            ->orderByRaw('volume DESC NULLS LAST, keyword')->limit(50)->get(['keyword', 'volume', 'own_position'])->all();
+
+        return array_values(array_map(static fn(\stdClass $row): array => ['keyword' => $row->keyword, 'volume' => $row->volume, 'own_position' => $row->own_position], $rows));
     }
 
     /** @return list<array<string, mixed>> the newest page-one results */
     private function pageOne(int $study, string $keyword): array
     {
-        return DB::table('results')->where('study_id', $study)->where('keyword', $keyword)
+        $rows = DB::table('results')->where('study_id', $study)->where('keyword', $keyword)
             ->whereRaw('day = (SELECT max(day) FROM results WHERE study_id = ? AND keyword = ?)', [$study, $keyword])
-            ->orderBy('position')->limit(20)->get(['position', 'url', 'authority', 'page_strength', 'referring_domains', 'day'])
-            ->map(static fn (\stdClass $row): array => [...(array) $row, 'authority' => $row->authority === null ? null : (float) $row->authority, 'page_strength' => $row->page_strength === null ? null : (float) $row->page_strength])->all();
+            ->orderBy('position')->limit(20)->get(['position', 'url', 'authority', 'page_strength', 'referring_domains', 'day'])->all();
+
+        return array_values(array_map(static fn(\stdClass $row): array => [...(array) $row, 'authority' => $row->authority === null ? null : (float) $row->authority, 'page_strength' => $row->page_strength === null ? null : (float) $row->page_strength], $rows));
     }
 }

@@ -17,7 +17,7 @@ final class ReadOpportunities
     /** @return array{rows: list<array<string, mixed>>, next: ?string, total: int} */
     public function execute(Comparison $comparison, Sentence $sentence, Weights $weights, int $minFit, int $offset, int $limit): array
     {
-        $rows = (new ComparisonRows($comparison))->query($sentence)->where('is_listed', true)->when($minFit > 0, static fn ($query) => $query->where('score_fit', '>=', $minFit));
+        $rows = (new ComparisonRows($comparison))->query($sentence)->where('is_listed', true)->when($minFit > 0, static fn($query) => $query->where('score_fit', '>=', $minFit));
         $total = $rows->clone()->count();
         $page = $rows->select('*')->selectRaw(PrioritySql::expression($weights).' AS priority')->orderByRaw(PrioritySql::order($weights))->offset($offset)->limit($limit)->get()->all();
         $ranked = [];

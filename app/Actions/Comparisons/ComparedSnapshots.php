@@ -26,11 +26,12 @@ final readonly class ComparedSnapshots
         $current = $previous = [];
         $domains = $order->study->comparedDomains();
         foreach ($domains as $domain) {
+            /** @var list<Snapshot> $newest */
             $newest = Snapshot::query()->where('domain_id', $domain->id)->where('channel', $order->channel)
-                ->when($order->asOf !== null, static fn ($query) => $query->where('day', '<=', $order->asOf))
-                ->orderByDesc('day')->limit(2)->get();
-            $current[] = $newest->get(0);
-            $previous[] = $newest->get(1);
+                ->when($order->asOf !== null, static fn($query) => $query->where('day', '<=', $order->asOf))
+                ->orderByDesc('day')->limit(2)->get()->all();
+            $current[] = $newest[0] ?? null;
+            $previous[] = $newest[1] ?? null;
         }
 
         return new self($order->study->id, $domains, $current, $previous);
@@ -39,13 +40,13 @@ final readonly class ComparedSnapshots
     /** @return list<iterable<Ranking>> one stream per domain, in keyword order */
     public function currentStreams(): array
     {
-        return array_map(fn (?Snapshot $snapshot): iterable => $snapshot === null ? [] : $this->stream($snapshot, false), $this->current);
+        return array_map(fn(?Snapshot $snapshot): iterable => $snapshot === null ? [] : $this->stream($snapshot, false), $this->current);
     }
 
     /** @return list<?iterable<Ranking>> */
     public function previousStreams(): array
     {
-        return array_map(fn (?Snapshot $snapshot): ?iterable => $snapshot === null ? null : $this->stream($snapshot, true), $this->previous);
+        return array_map(fn(?Snapshot $snapshot): ?iterable => $snapshot === null ? null : $this->stream($snapshot, true), $this->previous);
     }
 
     /** @return list<array{id: int, entry: string, authority: ?float, snapshot: ?string, previous: ?string}> */

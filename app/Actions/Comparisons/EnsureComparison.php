@@ -56,10 +56,13 @@ final readonly class EnsureComparison
 
     public function current(ComparisonOrder $order): ?Comparison
     {
-        return Comparison::query()->where('study_id', $order->study->id)->where('channel', $order->channel)->where('within', $order->within)
+        /** @var ?Comparison $current */
+        $current = Comparison::query()->where('study_id', $order->study->id)->where('channel', $order->channel)->where('within', $order->within)
             ->where('data_version', $order->study->data_version)
-            ->when($order->asOf === null, static fn ($query) => $query->whereNull('as_of'), static fn ($query) => $query->where('as_of', $order->asOf))
+            ->when($order->asOf === null, static fn($query) => $query->whereNull('as_of'), static fn($query) => $query->where('as_of', $order->asOf))
             ->latest('id')->first();
+
+        return $current;
     }
 
     /** @param ?\Closure(int): void $progress */
@@ -106,7 +109,7 @@ final readonly class EnsureComparison
     {
         $brands = $this->learn->brands($snapshots->domains);
 
-        return static fn (ComparisonRow $row, Metrics $metrics) => $writer->write($row, $metrics, $brands->domainsIn($row->keyword));
+        return static fn(ComparisonRow $row, Metrics $metrics) => $writer->write($row, $metrics, $brands->domainsIn($row->keyword));
     }
 
     /** @return \Closure(ComparisonRow, Metrics): void */
@@ -164,9 +167,10 @@ final readonly class EnsureComparison
     /** Keeps the comparison on show and the few newest beside it. */
     private function forgetOld(Study $study): void
     {
+        /** @var list<Comparison> $old */
         $old = Comparison::query()->where('study_id', $study->id)
-            ->when($study->comparison_id !== null, static fn ($query) => $query->where('id', '!=', $study->comparison_id))
-            ->orderByDesc('id')->skip(config()->integer('reach.kept_comparisons'))->take(100)->get();
+            ->when($study->comparison_id !== null, static fn($query) => $query->where('id', '!=', $study->comparison_id))
+            ->orderByDesc('id')->skip(config()->integer('reach.kept_comparisons'))->take(100)->get()->all();
         foreach ($old as $comparison) {
             $this->partitions->drop($comparison->id);
             $comparison->delete();

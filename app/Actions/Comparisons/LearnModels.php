@@ -59,7 +59,7 @@ final readonly class LearnModels
             }
         }
         $comfortDifficulty = ComfortDifficulty::fromDifficulties($comfort);
-        $authorities = array_map(static fn (Domain $domain): ?float => $domain->authority, $snapshots->domains);
+        $authorities = array_map(static fn(Domain $domain): ?float => $domain->authority, $snapshots->domains);
         $built = $topics->build();
 
         return new Models(
@@ -77,7 +77,7 @@ final readonly class LearnModels
     /** @param list<Domain> $domains */
     public function brands(array $domains): BrandMatcher
     {
-        return BrandMatcher::of(array_map(fn (Domain $domain): array => $domain->allBrandTerms($this->suffixes), $domains));
+        return BrandMatcher::of(array_map(fn(Domain $domain): array => $domain->allBrandTerms($this->suffixes), $domains));
     }
 
     public function curve(Rulebook $rulebook, KeywordFacts $facts, BrandMatcher $brands): CtrCurve
@@ -133,7 +133,7 @@ final readonly class LearnModels
      */
     private static function pageRankings(?array $rows): array
     {
-        return array_map(static fn (array $row): PageRanking => new PageRanking($row[0], $row[1], $row[2], $row[3]), $rows ?? []);
+        return array_map(static fn(array $row): PageRanking => new PageRanking($row[0], $row[1], $row[2], $row[3]), $rows ?? []);
     }
 
     /**

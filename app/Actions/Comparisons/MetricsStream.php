@@ -32,9 +32,9 @@ final class MetricsStream
     public static function open(int $study, array $domains, array $order): self
     {
         $ranks = self::sourceRanks($study, $domains, $order);
-        $values = implode(', ', array_map(static fn (int $source, int $rank): string => "({$source}::bigint, {$rank})", array_keys($ranks), $ranks));
+        $values = implode(', ', array_map(static fn(int $source, int $rank): string => "({$source}::bigint, {$rank})", array_keys($ranks), $ranks));
         if ($values === '') {
-            return new self((static fn (): \Generator => yield from [])());
+            return new self((static fn(): \Generator => yield from [])());
         }
 
         return new self(RowStream::of(<<<SQL
@@ -65,16 +65,16 @@ final class MetricsStream
      */
     private static function sourceRanks(int $study, array $domains, array $order): array
     {
-        $places = array_flip(array_map(static fn (Domain $domain): int => $domain->id, $domains));
+        $places = array_flip(array_map(static fn(Domain $domain): int => $domain->id, $domains));
         $kinds = array_flip($order);
         $sources = DB::table('sources')->where('study_id', $study)->get(['id', 'kind', 'day', 'domain_id', 'channel'])->all();
-        usort($sources, static fn (\stdClass $one, \stdClass $other): int => ($kinds[$one->kind] ?? PHP_INT_MAX) <=> ($kinds[$other->kind] ?? PHP_INT_MAX)
+        usort($sources, static fn(\stdClass $one, \stdClass $other): int => ($kinds[$one->kind] ?? PHP_INT_MAX) <=> ($kinds[$other->kind] ?? PHP_INT_MAX)
             ?: $other->day <=> $one->day
             ?: ($places[$one->domain_id] ?? PHP_INT_MAX) <=> ($places[$other->domain_id] ?? PHP_INT_MAX)
             ?: $one->channel <=> $other->channel
             ?: $other->id <=> $one->id);
 
-        return array_flip(array_map(static fn (\stdClass $source): int => $source->id, $sources));
+        return array_flip(array_map(static fn(\stdClass $source): int => $source->id, $sources));
     }
 
     private function readNext(): void

@@ -21,10 +21,10 @@ final class Tally
     /** @var array<string, int> */
     private array $standings = [];
 
-    /** @var list<int> */
+    /** @var array<int, int> */
     private array $firstPage;
 
-    /** @var list<int> */
+    /** @var array<int, int> */
     private array $ranking;
 
     public function __construct(int $domains, CtrCurve $curve)

@@ -21,13 +21,13 @@ final class Decide
         return DB::transaction(function () use ($study, $keywords, $mark, $reason, $userId): array {
             $known = DB::table('decisions')->where('study_id', $study->id)->whereIn('keyword', $keywords)->lockForUpdate()->get(['keyword', 'mark', 'reason'])->keyBy('keyword');
             DB::table('decisions')->upsert(
-                array_map(static fn (string $keyword): array => ['study_id' => $study->id, 'keyword' => $keyword, 'mark' => $mark, 'reason' => $mark === null ? null : $reason, 'updated_by' => $userId, 'updated_at' => now()], $keywords),
+                array_map(static fn(string $keyword): array => ['study_id' => $study->id, 'keyword' => $keyword, 'mark' => $mark, 'reason' => $mark === null ? null : $reason, 'updated_by' => $userId, 'updated_at' => now()], $keywords),
                 ['study_id', 'keyword'],
                 ['mark', 'reason', 'updated_by', 'updated_at'],
             );
             DB::table('changes')->insert(['study_id' => $study->id, 'user_id' => $userId, 'what' => 'mark', 'detail' => json_encode(['mark' => $mark, 'reason' => $reason, 'keywords' => $keywords], JSON_THROW_ON_ERROR)]);
 
-            return array_map(static fn (string $keyword): array => ['keyword' => $keyword, 'mark' => $known[$keyword]->mark ?? null, 'reason' => $known[$keyword]->reason ?? null], $keywords);
+            return array_map(static fn(string $keyword): array => ['keyword' => $keyword, 'mark' => $known[$keyword]->mark ?? null, 'reason' => $known[$keyword]->reason ?? null], $keywords);
         });
     }
 }

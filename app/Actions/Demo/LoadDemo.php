@@ -39,7 +39,7 @@ final readonly class LoadDemo
     /** @param \Closure(string): void $tell told what is being done */
     public function execute(string $folder, \DateTimeImmutable $lastMonth, \Closure $tell): Study
     {
-        $hosts = array_map(static fn (MarketDomain $domain): string => $domain->host, Market::domains());
+        $hosts = array_map(static fn(MarketDomain $domain): string => $domain->host, Market::domains());
         $study = $this->save->execute(new StudyDraft(self::SLUG, 'Thornfield Apiary', $hosts[0], \array_slice($hosts, 1), 'GB', 'en', 'desktop'));
         $this->invite($study);
         $tell('Drawing the market');

@@ -44,7 +44,7 @@ final readonly class ExportBench
     private static function only(iterable $rows, int $place, array $wanted): \Generator
     {
         foreach ($rows as $row) {
-            if (isset($wanted[$row[$place]])) {
+            if (isset($wanted[(string) $row[$place]])) {
                 yield $row;
             }
         }

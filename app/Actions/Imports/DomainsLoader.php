@@ -34,7 +34,7 @@ final class DomainsLoader implements Loader
         return ['line'];
     }
 
-    public function stage(int $line, array $values): array|BadCell|null
+    public function stage(int $line, array $values): array|BadCell
     {
         $text = (string) $values['domain'];
         try {
@@ -55,7 +55,7 @@ final class DomainsLoader implements Loader
         $updated = $added = 0;
         foreach ($this->rows as $row) {
             $targets = $this->targets((string) $row['domain']);
-            $known = array_filter(array_intersect_key($row, array_flip(['authority', 'referring_domains', 'backlinks', 'brand_terms'])), static fn (mixed $value): bool => $value !== null);
+            $known = array_filter(array_intersect_key($row, array_flip(['authority', 'referring_domains', 'backlinks', 'brand_terms'])), static fn(mixed $value): bool => $value !== null);
             foreach ($targets as $domain) {
                 $domain->update([...$known, 'metrics_date' => $this->order->day]);
                 ++$updated;
@@ -83,7 +83,7 @@ final class DomainsLoader implements Loader
         $wanted = DomainEntry::of($text, $this->suffixes);
 
         return array_values($this->order->study->domains->filter(
-            fn (Domain $domain): bool => $wanted->host === $wanted->registrableDomain && $this->domains->entry($domain->id)->registrableDomain === $wanted->registrableDomain,
+            fn(Domain $domain): bool => $wanted->host === $wanted->registrableDomain && $this->domains->entry($domain->id)->registrableDomain === $wanted->registrableDomain,
         )->all());
     }
 

@@ -55,7 +55,7 @@ final readonly class ImportFile
 
     public static function detectNumbers(TextTable $table, ColumnPlan $plan): NumberFormatDetector
     {
-        $numeric = array_keys(array_filter($plan->columns, static fn ($field): bool => $field->type->isNumeric()));
+        $numeric = array_keys(array_filter($plan->columns, static fn($field): bool => $field->type->isNumeric()));
         $detector = new NumberFormatDetector();
         foreach ($table->rows() as $cells) {
             foreach ($numeric as $cell) {

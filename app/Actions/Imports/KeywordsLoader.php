@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use App\Models\Import;
-use GreaterReach\Core\Intake\BadCell;
 use GreaterReach\Core\Metrics\Metrics;
 use Illuminate\Support\Facades\DB;
 
@@ -31,7 +30,7 @@ final class KeywordsLoader implements Loader
         return ['line', 'keyword', 'volume', 'difficulty', 'cpc', 'advertiser_competition', 'monthly'];
     }
 
-    public function stage(int $line, array $values): array|BadCell|null
+    public function stage(int $line, array $values): array
     {
         return [
             $line, $values['keyword'], $values['volume'] ?? null, $values['difficulty'] ?? null, $values['cpc'] ?? null,

@@ -10,8 +10,8 @@ use GreaterReach\Core\Intake\BadCell;
 /**
  * Knows how one kind of import is staged and settled.
  *
- * @phpstan-type Values array<string, string|int|float|list<string>|null>
- * @phpstan-type StagedRow list<string|int|float|bool|list<int|null>|null>
+ * @phpstan-type Values array<string, mixed>
+ * @phpstan-type StagedRow list<mixed>
  */
 interface Loader
 {

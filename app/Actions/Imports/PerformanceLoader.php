@@ -26,7 +26,7 @@ final class PerformanceLoader implements Loader
         return ['query', 'page', 'day', 'clicks', 'impressions', 'position'];
     }
 
-    public function stage(int $line, array $values): array|BadCell|null
+    public function stage(int $line, array $values): array|BadCell
     {
         if ($values['clicks'] > $values['impressions']) {
             return new BadCell($line, 'clicks', (string) $values['clicks'], 'is more than the impressions, '.$values['impressions'].'.');

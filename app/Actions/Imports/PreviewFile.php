@@ -43,7 +43,7 @@ final readonly class PreviewFile
             'separator' => $table->separator,
             'headers' => $table->headers,
             'sample' => self::sample($table),
-            'fields' => array_map(static fn (Field $field): array => ['name' => $field->name, 'required' => $field->isRequired], $order->kind->fields()),
+            'fields' => array_map(static fn(Field $field): array => ['name' => $field->name, 'required' => $field->isRequired], $order->kind->fields()),
             'mapping' => (object) $mapping,
             'problem' => $problem,
             'outcome' => $outcome,
@@ -56,7 +56,7 @@ final readonly class PreviewFile
     {
         $sample = [];
         foreach ($table->rows() as $line => $cells) {
-            $sample[] = ['line' => $line, 'cells' => array_map(static fn (string $cell): string => mb_strimwidth($cell, 0, 120, '…'), $cells)];
+            $sample[] = ['line' => $line, 'cells' => array_map(static fn(string $cell): string => mb_strimwidth($cell, 0, 120, '…'), $cells)];
             if (\count($sample) === self::SAMPLE) {
                 break;
             }

@@ -66,7 +66,7 @@ final class RankingsLoader implements Loader
         DB::statement('ANALYZE staged');
 
         return array_values(array_map(
-            fn (array $snapshot): string => $this->settleSnapshot($import, $snapshot['domain'], $snapshot['channel'], $snapshot['day']),
+            fn(array $snapshot): string => $this->settleSnapshot($import, $snapshot['domain'], $snapshot['channel'], $snapshot['day']),
             $this->snapshots,
         ));
     }

@@ -6,7 +6,6 @@ namespace App\Actions\Imports;
 
 use App\Models\Import;
 use GreaterReach\Core\Comparison\Ranking;
-use GreaterReach\Core\Intake\BadCell;
 use Illuminate\Support\Facades\DB;
 
 /** Page-one results: who stands where for a keyword, with the strength of page and site. */
@@ -27,7 +26,7 @@ final class ResultsLoader implements Loader
         return ['keyword', 'day', 'position', 'url', 'authority', 'page_strength', 'referring_domains', 'title'];
     }
 
-    public function stage(int $line, array $values): array|BadCell|null
+    public function stage(int $line, array $values): ?array
     {
         if ($values['position'] > Ranking::WORST_POSITION) {
             return null;

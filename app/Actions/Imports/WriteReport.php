@@ -25,7 +25,7 @@ final class WriteReport
 
     public function csv(BadRows $badRows): string
     {
-        $rows = array_map(static fn (BadCell $row): array => array_values($row->jsonSerialize()), $badRows->rows());
+        $rows = array_map(static fn(BadCell $row): array => array_values($row->jsonSerialize()), $badRows->rows());
         if ($badRows->total() > BadRows::KEPT) {
             $rows[] = [null, null, null, sprintf('%d bad rows in all; the first %d are listed.', $badRows->total(), BadRows::KEPT)];
         }

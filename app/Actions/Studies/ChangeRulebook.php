@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions\Studies;
 
 use App\Models\Study;
-use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Rulebook\Settings;
 use Illuminate\Support\Facades\DB;
@@ -15,8 +14,6 @@ final class ChangeRulebook
 {
     /**
      * @param array<string, string> $settings key → value as a person writes it
-     *
-     * @throws InvalidValue naming the key and its allowed range
      */
     public function execute(Study $study, array $settings, ?int $userId = null): Rulebook
     {

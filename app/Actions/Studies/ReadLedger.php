@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
-use App\Models\Domain;
 use App\Models\Snapshot;
 use App\Models\Study;
 
@@ -14,7 +13,10 @@ final class ReadLedger
     /** @return list<array<string, mixed>> ours first, then the competitors, then the candidates */
     public function execute(Study $study): array
     {
-        $snapshots = Snapshot::query()->where('study_id', $study->id)->orderBy('day')->get()->groupBy('domain_id');
+        $snapshots = [];
+        foreach (Snapshot::query()->where('study_id', $study->id)->get()->sortBy('day') as $snapshot) {
+            $snapshots[$snapshot->domain_id][] = $snapshot;
+        }
         $summary = $study->comparison->summary ?? [];
         $places = array_flip(array_column($study->comparison->domains ?? [], 'id'));
         $ledger = [];
@@ -32,7 +34,7 @@ final class ReadLedger
                 'first_page' => $place === null ? null : $summary['first_page'][$place] ?? null,
                 'visits' => $place === null ? null : $summary['visits'][$place] ?? null,
                 'share_of_clicks' => $place === null ? null : $summary['share_of_clicks'][$place] ?? null,
-                'snapshots' => self::timeline($snapshots->get($domain->id)?->all() ?? []),
+                'snapshots' => self::timeline($snapshots[$domain->id] ?? []),
             ];
         }
 
@@ -46,6 +48,6 @@ final class ReadLedger
      */
     private static function timeline(array $snapshots): array
     {
-        return array_map(static fn (Snapshot $snapshot): array => ['day' => $snapshot->day->toDateString(), 'channel' => $snapshot->channel, 'keywords' => $snapshot->keywords], $snapshots);
+        return array_map(static fn(Snapshot $snapshot): array => ['day' => $snapshot->day->toDateString(), 'channel' => $snapshot->channel, 'keywords' => $snapshot->keywords], $snapshots);
     }
 }

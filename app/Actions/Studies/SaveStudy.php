@@ -34,13 +34,15 @@ final readonly class SaveStudy
         }
 
         return DB::transaction(function () use ($draft): Study {
-            $study = Study::query()->where('slug', $draft->slug)->lockForUpdate()->first() ?? $this->create($draft);
+            /** @var ?Study $known */
+            $known = Study::query()->where('slug', $draft->slug)->lockForUpdate()->first();
+            $study = $known ?? $this->create($draft);
             $study->fill(array_filter([
                 'name' => $draft->name === null ? null : self::name($draft->name),
                 'country' => $draft->country === null ? null : self::country($draft->country),
                 'language' => $draft->language === null ? null : self::language($draft->language),
                 'device' => $draft->device === null ? null : self::device($draft->device),
-            ], static fn (?string $value): bool => $value !== null));
+            ], static fn(?string $value): bool => $value !== null));
             $study->currency = self::currency($study->country);
             if ($draft->asOf !== null) {
                 $study->as_of = $draft->asOf === '' ? null : new \Carbon\CarbonImmutable(self::day($draft->asOf));
@@ -71,7 +73,7 @@ final readonly class SaveStudy
     {
         $compared = $study->comparedDomains();
         $own = $draft->domain ?? $compared[0]->entry;
-        $competitors = $draft->competitors ?? array_map(static fn (Domain $domain): string => $domain->entry, array_slice($compared, 1));
+        $competitors = $draft->competitors ?? array_map(static fn(Domain $domain): string => $domain->entry, array_slice($compared, 1));
         $entries = $this->entries($own, $competitors);
         // Who is dropped stays as a candidate, so that its data is there if it comes back.
         $study->domains()->where('role', '!=', Domain::CANDIDATE)->update(['role' => Domain::CANDIDATE, 'place' => 0]);

@@ -25,7 +25,7 @@ final class DemoCommand extends ReachCommand
         $demo->execute(
             $this->optionalText('folder') ?? base_path('var/demo'),
             now('UTC')->toDateTimeImmutable(),
-            fn (string $what) => $this->output->isDecorated() ? $this->output->write("\r\033[K".$what) : null,
+            fn(string $what) => $this->output->isDecorated() ? $this->output->write("\r\033[K".$what) : null,
         );
         $this->output->isDecorated() ? $this->output->write("\r\033[K") : null;
         $this->line('The demo study is ready.');

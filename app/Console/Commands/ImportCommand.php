@@ -61,7 +61,7 @@ final class ImportCommand extends ReachCommand
     private function import(ImportFile $import, WriteReport $report, ImportOrder $order): int
     {
         $path = $this->optionalText('report');
-        $write = static fn (BadRows $rows) => $path === null ? null : $report->execute($rows, $path);
+        $write = static fn(BadRows $rows) => $path === null ? null : $report->execute($rows, $path);
         try {
             $outcome = $import->execute($order, $this->progress());
         } catch (ImportRefused $refused) {
@@ -88,11 +88,12 @@ final class ImportCommand extends ReachCommand
     {
         $mapping = [];
         foreach ($this->texts('map') as $pair) {
-            [$field, $header] = [...explode('=', $pair, 2), null];
-            if ($header === null || trim($field) === '' || isset($mapping[trim($field)])) {
+            $parts = explode('=', $pair, 2);
+            $field = trim($parts[0]);
+            if (! isset($parts[1]) || $field === '' || isset($mapping[$field])) {
                 throw new InvalidOptionException(sprintf('The "--map" option must be field=Header, each field once; "%s" is not.', InvalidValue::quote($pair)));
             }
-            $mapping[trim($field)] = $header;
+            $mapping[$field] = $parts[1];
         }
 
         return $mapping;

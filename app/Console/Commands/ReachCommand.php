@@ -14,6 +14,7 @@ use GreaterReach\Core\Exception\ReachException;
 use GreaterReach\Core\Intake\RowParser;
 use GreaterReach\Core\Site\PublicSuffixList;
 use Illuminate\Console\Command;
+use Illuminate\Console\OutputStyle;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Console\Exception\ExceptionInterface as UsageException;
 use Symfony\Component\Console\Exception\InvalidOptionException;
@@ -30,15 +31,21 @@ abstract class ReachCommand extends Command
 
     public function run(InputInterface $input, OutputInterface $output): int
     {
-        $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
         try {
             return parent::run($input, $output);
         } catch (UsageException $problem) {
-            $errors->writeln(strtok($problem->getMessage(), "\n").' Try --help.', OutputInterface::OUTPUT_RAW);
+            self::tell($output, strtok($problem->getMessage(), "\n").' Try --help.');
 
             return self::WRONG_USAGE;
+        }
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        try {
+            return parent::execute($input, $output);
         } catch (ReachException $problem) {
-            $errors->writeln(str_replace("\n", ' ', $problem->getMessage()), OutputInterface::OUTPUT_RAW);
+            self::tell($output, str_replace("\n", ' ', $problem->getMessage()));
 
             return self::REFUSED;
         }
@@ -134,7 +141,15 @@ abstract class ReachCommand extends Command
         $bar = new ProgressBar($this->output->getErrorStyle());
         $bar->setFormat(' %current% rows  %elapsed:6s%');
 
-        return static fn (int $done) => $bar->setProgress($done);
+        return static fn(int $done) => $bar->setProgress($done);
+    }
+
+    /** One line on standard error. */
+    private static function tell(OutputInterface $output, string $line): void
+    {
+        $console = $output instanceof OutputStyle ? $output->getOutput() : $output;
+        $errors = $console instanceof ConsoleOutputInterface ? $console->getErrorOutput() : $console;
+        $errors->writeln($line, OutputInterface::OUTPUT_RAW);
     }
 
     /** @param iterable<string> $pieces */

@@ -43,11 +43,11 @@ final class RulebookCommand extends ReachCommand
     {
         $settings = [];
         foreach ($this->texts('set') as $pair) {
-            [$key, $value] = [...explode('=', $pair, 2), null];
-            if ($value === null) {
+            $parts = explode('=', $pair, 2);
+            if (! isset($parts[1])) {
                 throw new InvalidOptionException(sprintf('The "--set" option must be key=value; "%s" is not.', InvalidValue::quote($pair)));
             }
-            $settings[trim($key)] = $value;
+            $settings[trim($parts[0])] = $parts[1];
         }
 
         return $settings;

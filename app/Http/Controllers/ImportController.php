@@ -19,7 +19,10 @@ final class ImportController extends Controller
 
     public function index(Study $study): JsonResponse
     {
-        return new JsonResponse($study->imports()->orderByDesc('id')->limit(self::SHOWN)->get()->map(static fn (Import $import): array => [
+        /** @var list<Import> $imports */
+        $imports = $study->imports()->orderByDesc('id')->limit(self::SHOWN)->get()->all();
+
+        return new JsonResponse(array_map(static fn(Import $import): array => [
             'id' => $import->id,
             'kind' => $import->kind->value,
             'file' => $import->file_name,
@@ -28,7 +31,7 @@ final class ImportController extends Controller
             'dropped' => $import->rows_dropped,
             'bad' => $import->rows_bad,
             'at' => $import->created_at->toIso8601ZuluString(),
-        ]));
+        ], $imports));
     }
 
     public function preview(ImportRequest $request, Study $study, PreviewFile $preview, PublicSuffixList $suffixes): JsonResponse

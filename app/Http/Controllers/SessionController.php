@@ -30,7 +30,7 @@ final class SessionController
 
     public function destroy(Request $request): JsonResponse
     {
-        Auth::guard('web')->logout();
+        Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 

@@ -21,7 +21,7 @@ final class StudyController extends Controller
         /** @var User $user */
         $user = $request->user();
 
-        return StudyResource::collection(Study::query()->visibleTo($user)->with(['domains', 'comparison'])->orderBy('name')->limit(200)->get());
+        return StudyResource::collection(Study::visibleTo($user)->with(['domains', 'comparison'])->orderBy('name')->limit(200)->get());
     }
 
     public function show(Study $study): StudyResource

@@ -29,7 +29,7 @@ final class StudyRequest extends FormRequest
 
     public function toDraft(?Study $study = null): StudyDraft
     {
-        $text = fn (string $field): ?string => $this->has($field) ? $this->string($field)->value() : null;
+        $text = fn(string $field): ?string => $this->has($field) ? $this->string($field)->value() : null;
 
         return new StudyDraft(
             $study->slug ?? $this->string('slug')->value(),

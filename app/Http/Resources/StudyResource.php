@@ -38,7 +38,7 @@ final class StudyResource extends JsonResource
             'currency' => $study->currency,
             'as_of' => $study->as_of?->toDateString(),
             'domain' => $compared[0]->entry ?? null,
-            'competitors' => array_map(static fn (Domain $domain): string => $domain->entry, array_slice($compared, 1)),
+            'competitors' => array_map(static fn(Domain $domain): string => $domain->entry, array_slice($compared, 1)),
             'may_edit' => Gate::allows('update', $study),
             'stages' => [
                 'gather' => self::gather($study, $compared),
@@ -59,13 +59,13 @@ final class StudyResource extends JsonResource
     private static function gather(Study $study, array $compared): array
     {
         $newest = Snapshot::query()->where('study_id', $study->id)->where('channel', Snapshot::ORGANIC)->groupBy('domain_id')->selectRaw('domain_id, max(day) AS day')->pluck('day', 'domain_id');
-        $ids = array_map(static fn (Domain $domain): int => $domain->id, $compared);
+        $ids = array_map(static fn(Domain $domain): int => $domain->id, $compared);
         $limit = now('UTC')->subDays(self::STALE_AFTER)->toDateString();
 
         return [
             'domains' => count($ids),
-            'without_rankings' => count(array_filter($ids, static fn (int $id): bool => ! isset($newest[$id]))),
-            'stale' => count(array_filter($ids, static fn (int $id): bool => isset($newest[$id]) && (string) $newest[$id] < $limit)),
+            'without_rankings' => count(array_filter($ids, static fn(int $id): bool => ! isset($newest[$id]))),
+            'stale' => count(array_filter($ids, static fn(int $id): bool => isset($newest[$id]) && (string) $newest[$id] < $limit)),
         ];
     }
 

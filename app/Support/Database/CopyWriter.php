@@ -25,7 +25,7 @@ final class CopyWriter
     {
     }
 
-    /** @param list<string|int|float|bool|list<int|null>|null> $values one per column; lists become PostgreSQL arrays */
+    /** @param list<mixed> $values one per column: scalars, null, or lists of whole numbers, which become PostgreSQL arrays */
     public function write(array $values): void
     {
         $this->lines[] = implode("\t", array_map(self::encode(...), $values));
@@ -46,16 +46,16 @@ final class CopyWriter
         return $this->written;
     }
 
-    /** @param string|int|float|bool|list<int|null>|null $value */
-    private static function encode(string|int|float|bool|array|null $value): string
+    private static function encode(mixed $value): string
     {
         return match (true) {
             $value === null => self::NULL,
             \is_string($value) => strpbrk($value, "\\\t\n\r") === false ? $value : addcslashes($value, "\\\t\n\r"),
             \is_float($value) => Figures::exact($value),
             \is_bool($value) => $value ? 't' : 'f',
-            \is_array($value) => '{'.implode(',', array_map(static fn (?int $item): string => $item === null ? 'NULL' : (string) $item, $value)).'}',
-            default => (string) $value,
+            \is_array($value) => '{'.implode(',', array_map(static fn(?int $item): string => $item === null ? 'NULL' : (string) $item, $value)).'}',
+            \is_int($value) => (string) $value,
+            default => throw new \InvalidArgumentException('COPY cannot write a '.get_debug_type($value).'.'),
         };
     }
 }

@@ -19,6 +19,6 @@ final class Figures
     {
         $inner = trim($array, '{}');
 
-        return $inner === '' ? [] : array_map(static fn (string $item): ?int => $item === 'NULL' ? null : (int) $item, explode(',', $inner));
+        return $inner === '' ? [] : array_map(static fn(string $item): ?int => $item === 'NULL' ? null : (int) $item, explode(',', $inner));
     }
 }

@@ -37,7 +37,7 @@ final readonly class ComparisonRows
     /** @return array<string, mixed> one row as the API gives it */
     public static function present(\stdClass $row): array
     {
-        $float = static fn (string|float|null $value): ?float => $value === null ? null : (float) $value;
+        $float = static fn(string|float|null $value): ?float => $value === null ? null : (float) $value;
 
         return [
             'keyword' => $row->keyword,

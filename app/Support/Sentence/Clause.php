@@ -29,6 +29,6 @@ final readonly class Clause
     /** @return list<string> */
     public function values(): array
     {
-        return array_values(array_filter(array_map(trim(...), explode(',', $this->value)), static fn (string $value): bool => $value !== ''));
+        return array_values(array_filter(array_map(trim(...), explode(',', $this->value)), static fn(string $value): bool => $value !== ''));
     }
 }

@@ -24,7 +24,7 @@ final readonly class Sentence
         if (\strlen($text) > self::MAX_LENGTH) {
             throw SentenceProblem::in(substr($text, 0, 60), 'begins a sentence longer than 4,000 bytes');
         }
-        $parts = array_values(array_filter(explode(';', $text), static fn (string $part): bool => trim($part) !== ''));
+        $parts = array_values(array_filter(explode(';', $text), static fn(string $part): bool => trim($part) !== ''));
         if (\count($parts) > self::MOST_CLAUSES) {
             throw SentenceProblem::in(end($parts), 'is beyond the 40 clauses that a sentence may have');
         }
@@ -35,7 +35,7 @@ final readonly class Sentence
     /** The sentence without the clauses of one name, as a distribution for that very clause needs it. */
     public function without(string $name): self
     {
-        return new self(array_values(array_filter($this->clauses, static fn (Clause $clause): bool => $clause->name !== $name)));
+        return new self(array_values(array_filter($this->clauses, static fn(Clause $clause): bool => $clause->name !== $name)));
     }
 
     public function has(string $name): bool

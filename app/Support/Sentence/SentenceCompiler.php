@@ -23,7 +23,6 @@ final readonly class SentenceCompiler
         'best' => 'best_position',
     ];
     private const MARKS = ['shortlisted', 'set aside', 'open', 'kept'];
-    private const LISTED = ['yes'];
 
     /** @param int $competitors how many the comparison has */
     public function __construct(private int $competitors)
@@ -52,7 +51,6 @@ final readonly class SentenceCompiler
             $clause->name === 'brands' => self::brands($rows, $clause),
             $clause->name === 'mark' => self::mark($rows, $clause),
             $clause->name === 'topic' => $rows->where('topic', $clause->value),
-            $clause->name === 'listed' && self::choices($clause, self::LISTED) !== [] => $rows->where('is_listed', true),
             default => self::choice($rows, $clause),
         };
     }

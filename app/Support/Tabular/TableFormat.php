@@ -47,7 +47,7 @@ enum TableFormat: string
     /** @param list<string|int|float|bool|null> $row */
     private static function csvRow(array $row, bool $guarded): string
     {
-        return implode(',', array_map(static fn (mixed $cell): string => self::csvCell($cell, $guarded), $row)).self::EOL;
+        return implode(',', array_map(static fn(mixed $cell): string => self::csvCell($cell, $guarded), $row)).self::EOL;
     }
 
     private static function csvCell(string|int|float|bool|null $cell, bool $guarded): string

@@ -33,7 +33,8 @@ final class TextTable
     private int $line = 0;
 
     /**
-     * @param resource $file
+     * @param resource         $file
+     * @param non-empty-string $separator
      * @param non-empty-string $newline
      */
     private function __construct(private $file, public readonly string $separator, private readonly string $newline, private readonly int $maxRecord)
@@ -141,6 +142,7 @@ final class TextTable
         return preg_match('/^'.$closed.'(?:'.$separator.$closed.')*+$/sD', $text) !== 1;
     }
 
+    /** @return non-empty-string */
     private static function separatorOf(string $header): string
     {
         $bare = (string) preg_replace('/"[^"]*"/', '', $header);

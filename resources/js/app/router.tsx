@@ -2,6 +2,7 @@ import { createBrowserRouter } from 'react-router';
 import { SignInPage } from '../features/session';
 import { ComingPage } from '../features/stages';
 import { StudiesPage } from '../features/studies';
+import { Waiting } from '../shared/Notice';
 import { ErrorPage } from './ErrorPage';
 import { SignedIn } from './SignedIn';
 import { StudyFrame } from './StudyFrame';
@@ -10,6 +11,7 @@ export const router = createBrowserRouter([
   { path: '/sign-in', element: <SignInPage />, errorElement: <ErrorPage /> },
   {
     element: <SignedIn />,
+    hydrateFallbackElement: <Waiting what="Opening Greater Reach" />,
     errorElement: <ErrorPage />,
     children: [
       { path: '/', element: <StudiesPage /> },

@@ -133,7 +133,7 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
 function Heading<Row>({ column, sort }: { column: Column<Row>; sort: Props<Row>['sort'] }) {
   const by = column.sort;
   const isSorted = by !== undefined && sort?.by === by;
-  const order = isSorted ? (sort?.dir === 'asc' ? 'ascending' : 'descending') : 'none';
+  const order = isSorted ? (sort.dir === 'asc' ? 'ascending' : 'descending') : 'none';
   return (
     <Box role="columnheader" aria-sort={by === undefined || sort === undefined ? undefined : order} sx={{ px: 1, py: 0.5, textAlign: column.isNumber === true ? 'right' : 'left', whiteSpace: 'nowrap', overflow: 'hidden' }}>
       {by === undefined || sort === undefined ? (

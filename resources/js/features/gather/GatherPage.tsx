@@ -59,7 +59,7 @@ export function GatherPage() {
       {ledger.isError && <Failed error={ledger.error} onRetry={() => void ledger.refetch()} />}
       {ledger.data !== undefined && <Ledger rows={ledger.data} />}
       {imports.data !== undefined && <ImportList imports={imports.data} />}
-      {file !== undefined && <ImportDialog key={file.name + file.lastModified} study={study} file={file} remaining={files.length - 1} onClose={() => setFiles((before) => before.slice(1))} />}
+      {file !== undefined && <ImportDialog key={`${file.name} ${file.lastModified}`} study={study} file={file} remaining={files.length - 1} onClose={() => setFiles((before) => before.slice(1))} />}
     </Box>
   );
 }

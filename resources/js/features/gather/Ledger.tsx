@@ -19,13 +19,13 @@ export function Ledger({ rows }: { rows: LedgerRow[] }) {
         <TableHead>
           <TableRow>
             <TableCell>Domain</TableCell>
-            <TableCell align="right">Authority, 0–100</TableCell>
+            <TableCell align="right">Authority</TableCell>
             <TableCell align="right">Referring domains</TableCell>
             <TableCell align="right">Keywords</TableCell>
             <TableCell align="right">In the top 10</TableCell>
             <TableCell align="right">Visits a month</TableCell>
             <TableCell align="right">Share of clicks</TableCell>
-            <TableCell>Snapshots {first === undefined ? '' : `since ${first}`}</TableCell>
+            <TableCell sx={{ whiteSpace: 'nowrap' }}>Snapshots {first === undefined ? '' : `since ${first}`}</TableCell>
             <TableCell>Newest</TableCell>
           </TableRow>
         </TableHead>
@@ -54,7 +54,7 @@ export function Ledger({ rows }: { rows: LedgerRow[] }) {
               <TableCell>
                 <Timeline snapshots={row.snapshots} />
               </TableCell>
-              <TableCell>{row.snapshots.at(-1)?.day ?? 'none yet'}</TableCell>
+              <TableCell sx={{ whiteSpace: 'nowrap' }}>{row.snapshots.at(-1)?.day ?? 'none yet'}</TableCell>
             </TableRow>
           ))}
         </TableBody>

@@ -7,17 +7,25 @@ import type { Study } from '../../api/types';
 import { StudyDialog } from './StudyDialog';
 
 /** The study to the left of the path: name, domain, competitors, market and day, all changeable in place. */
-export function StudyBlock({ study }: { study: Study }) {
+export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: boolean }) {
   const [isOpen, setOpen] = useState(false);
   return (
     <Box sx={{ width: 292, px: 2, py: 1, borderRight: 1, borderColor: 'divider', flexShrink: 0 }}>
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}>
-        <Typography variant="h2" component="h1" noWrap sx={{ fontSize: '1.15rem' }}>
-          {study.name}
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 1 }}>
+        <Typography variant="h2" component={isHome ? 'h3' : 'h1'} noWrap sx={{ fontSize: '1.15rem' }}>
+          {isHome ? (
+            <Link component={RouterLink} to={`/studies/${study.slug}/${study.comparison === null ? 'gather' : 'compare'}`} color="inherit">
+              {study.name}
+            </Link>
+          ) : (
+            study.name
+          )}
         </Typography>
-        <Link component={RouterLink} to="/" variant="caption" noWrap sx={{ flexShrink: 0 }}>
-          all studies
-        </Link>
+        {!isHome && (
+          <Link component={RouterLink} to="/" variant="caption" sx={{ flexShrink: 0 }}>
+            all studies
+          </Link>
+        )}
       </Box>
       <Box
         component="button"

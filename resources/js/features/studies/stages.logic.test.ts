@@ -27,6 +27,6 @@ describe('stages', () => {
 
   it('names gaps and quick wins once there is a comparison', () => {
     const stages = stagesOf(study({ gather: { domains: 3, without_rankings: 0, stale: 0 }, compare: { keywords: 900, gaps: 412 }, weigh: { quick_wins: 96, shortlisted: 4 } }));
-    expect(stages.map((stage) => stage.figure)).toEqual(['3 domains, all fresh', '412 gaps', '96 quick wins, 4 on the shortlist', 'coming', 'coming']);
+    expect(stages.map((stage) => stage.figure)).toEqual(['3 domains, all fresh', '412 gaps', '96 quick wins', 'coming; 4 shortlisted', 'coming']);
   });
 });

@@ -26,11 +26,11 @@ export function stagesOf(study: Study): Stage[] {
     {
       path: 'weigh',
       name: 'Weigh',
-      figure: weigh === null ? 'nothing to weigh yet' : `${whole(weigh.quick_wins)} quick wins, ${whole(weigh.shortlisted)} on the shortlist`,
-      isWaiting: weigh !== null && weigh.shortlisted === 0,
+      figure: weigh === null ? 'nothing to weigh yet' : `${whole(weigh.quick_wins)} quick wins`,
+      isWaiting: false,
       isReached: weigh !== null,
     },
-    { path: 'plan', name: 'Plan', figure: 'coming', isWaiting: false, isReached: false },
+    { path: 'plan', name: 'Plan', figure: weigh === null ? 'coming' : `coming; ${whole(weigh.shortlisted)} shortlisted`, isWaiting: false, isReached: false },
     { path: 'track', name: 'Track', figure: 'coming', isWaiting: false, isReached: false },
   ];
 }

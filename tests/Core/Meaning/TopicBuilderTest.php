@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Meaning;
+
+use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Keyword\Stemmer;
+use GreaterReach\Core\Keyword\Words;
+use GreaterReach\Core\Meaning\PageRanking;
+use GreaterReach\Core\Meaning\TopicBuilder;
+use GreaterReach\Core\Site\UrlKey;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class TopicBuilderTest extends TestCase
+{
+    public function test_two_domains_with_one_page_for_both_make_a_topic(): void
+    {
+        $topics = $this->topics([
+            'bee box' => [50, [[0, '/hive', 3], [1, '/hives', 9]]],
+            'bee hive' => [900, [[0, '/hive', 1], [1, '/hives', 2], [2, '/h', 4]]],
+            'hive stand' => [90, [[0, '/stand', 1], [1, '/hives', 20]]],
+            'honey' => [null, [[0, '/hive', 21], [1, '/hives', 3]]],
+        ]);
+        self::assertSame(['bee hive' => ['bee box'], 'hive stand' => [], 'honey' => []], $topics);
+    }
+
+    public function test_one_domain_is_enough_when_only_one_has_urls(): void
+    {
+        self::assertSame(['a' => ['b']], $this->topics(['a' => [9, [[0, '/x', 1]]], 'b' => [8, [[0, '/x', 20]]]]));
+    }
+
+    public function test_home_pages_are_no_evidence(): void
+    {
+        self::assertSame(['a' => [], 'b' => []], $this->topics(['a' => [9, [[0, '/', 1], [1, '/', 1]]], 'b' => [8, [[0, '/', 1], [1, '/', 1]]]]));
+    }
+
+    public function test_a_lone_primary_joins_the_first_with_the_same_stems(): void
+    {
+        $topics = $this->topics(['bee hive' => [10, []], 'bees hives' => [500, []], 'hive bee' => [10, []], 'hive bees kits' => [5, []]]);
+        self::assertSame(['bees hives' => ['bee hive', 'hive bee'], 'hive bees kits' => []], $topics);
+    }
+
+    public function test_a_primary_that_took_somebody_joins_nobody(): void
+    {
+        $topics = $this->topics([
+            'hive' => [500, []],
+            'hives' => [400, [[0, '/a', 1], [1, '/b', 1]]],
+            'zebra' => [300, [[0, '/a', 1], [1, '/b', 1]]],
+        ]);
+        self::assertSame(['hive' => [], 'hives' => ['zebra']], $topics);
+    }
+
+    public function test_keywords_out_of_order_are_a_misuse(): void
+    {
+        $this->expectException(Misuse::class);
+        $builder = new TopicBuilder(2, self::stemmer());
+        $builder->add('b', 1, []);
+        $builder->add('a', 1, []);
+    }
+
+    public function test_an_empty_study_has_no_topics(): void
+    {
+        self::assertSame(0, (new TopicBuilder(2, self::stemmer()))->build()->count());
+    }
+
+    /** A plain version that compares every pair, on random pages. */
+    #[DataProvider('seeds')]
+    public function test_it_agrees_with_a_plain_version(int $seed): void
+    {
+        mt_srand($seed);
+        $universe = [];
+        foreach (range(0, 39) as $number) {
+            $pages = [];
+            for ($count = mt_rand(0, 5); $count > 0; --$count) {
+                $pages[] = [mt_rand(0, 3), ['/', '/a', '/b', '/c', '/d?x=1'][mt_rand(0, 4)], mt_rand(1, 25)];
+            }
+            $universe[sprintf('word%02d thing%s', $number, mt_rand(0, 1) === 1 ? 's' : '')] = [mt_rand(0, 3) === 0 ? null : mt_rand(0, 5) * 10, $pages];
+        }
+        $topics = $this->topics($universe, 2);
+        self::assertSame(self::plain($universe, 2), $topics);
+        self::assertSame(\count($universe), \count($topics) + array_sum(array_map('count', $topics)), 'Topics partition the universe.');
+    }
+
+    /** @return iterable<string, array{int}> */
+    public static function seeds(): iterable
+    {
+        foreach (range(1, 30) as $seed) {
+            yield 'seed '.$seed => [$seed];
+        }
+    }
+
+    /**
+     * @param array<string, array{?int, list<array{int, string, int}>}> $universe keyword → volume, pages as domain, path, position
+     *
+     * @return array<string, list<string>>
+     */
+    private function topics(array $universe, int $evidence = 2): array
+    {
+        ksort($universe, SORT_STRING);
+        $builder = new TopicBuilder($evidence, self::stemmer());
+        foreach ($universe as $keyword => [$volume, $pages]) {
+            $builder->add($keyword, $volume, array_map(static fn (array $page): PageRanking => new PageRanking($keyword, $page[0], 'https://d'.$page[0].'.example'.$page[1], $page[2]), $pages));
+        }
+
+        return iterator_to_array($builder->build()->all());
+    }
+
+    /**
+     * @param array<string, array{?int, list<array{int, string, int}>}> $universe
+     *
+     * @return array<string, list<string>>
+     */
+    private static function plain(array $universe, int $evidence): array
+    {
+        $keywords = array_keys($universe);
+        usort($keywords, static fn (string $a, string $b): int => ($universe[$b][0] ?? -1) <=> ($universe[$a][0] ?? -1) ?: strcmp($a, $b));
+        $topics = [];
+        $free = array_flip($keywords);
+        foreach ($keywords as $primary) {
+            if (! isset($free[$primary])) {
+                continue;
+            }
+            unset($free[$primary]);
+            $topics[$primary] = array_values(array_filter(array_keys($free), static fn (string $other): bool => self::evidence($universe[$primary][1], $universe[$other][1]) >= $evidence));
+            $free = array_diff_key($free, array_flip($topics[$primary]));
+            sort($topics[$primary]);
+        }
+        $first = [];
+        foreach ($topics as $primary => $others) {
+            $stems = array_unique(array_values(self::stemmer()->stems(Words::of($primary))));
+            sort($stems);
+            $home = $first[implode(' ', $stems)] ??= $primary;
+            if ($others === [] && $home !== $primary) {
+                unset($topics[$primary]);
+                $topics[$home][] = $primary;
+                sort($topics[$home]);
+            }
+        }
+
+        return $topics;
+    }
+
+    /**
+     * @param list<array{int, string, int}> $one
+     * @param list<array{int, string, int}> $other
+     */
+    private static function evidence(array $one, array $other): int
+    {
+        $pages = static fn (array $list): array => array_map(static fn (array $page): string => $page[0].' '.$page[1], array_filter($list, static fn (array $page): bool => $page[2] <= 20 && ! UrlKey::isHomePage('https://x.example'.$page[1])));
+
+        return \count(array_unique(array_map(static fn (string $page): string => $page[0], array_intersect($pages($one), $pages($other)))));
+    }
+
+    /** Takes a trailing s off, which is enough to see the rule at work; the real stems are checked against stemwords. */
+    private static function stemmer(): Stemmer
+    {
+        return new class implements Stemmer {
+            public function stems(array $words): array
+            {
+                return array_combine($words, array_map(static fn (string $word): string => rtrim($word, 's'), $words));
+            }
+        };
+    }
+}

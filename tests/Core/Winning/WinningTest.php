@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Winning;
+
+use GreaterReach\Core\Winning\ComfortDifficulty;
+use GreaterReach\Core\Winning\LinksNeeded;
+use GreaterReach\Core\Winning\WinChance;
+use GreaterReach\Core\Winning\WinModel;
+use GreaterReach\Core\Winning\WinObservations;
+use PHPUnit\Framework\TestCase;
+
+final class WinningTest extends TestCase
+{
+    public function test_comfort_is_the_mean_with_percentiles_of_type_7(): void
+    {
+        $comfort = ComfortDifficulty::fromDifficulties([10.0, 20.0, 30.0, 40.0, 50.0, 60.0, 70.0, 80.0, 90.0, 100.0]);
+        self::assertEqualsWithDelta([55.0, 55.0, 77.5, 91.0], [$comfort->value, $comfort->p50, $comfort->p75, $comfort->p90], 1e-12);
+        self::assertFalse($comfort->isAssumed);
+    }
+
+    public function test_comfort_is_assumed_with_fewer_than_ten_keywords(): void
+    {
+        $comfort = ComfortDifficulty::fromDifficulties(array_fill(0, 9, 80.0));
+        self::assertSame([30.0, true, 9, 80.0], [$comfort->value, $comfort->isAssumed, $comfort->keywords, $comfort->p50]);
+        self::assertNull(ComfortDifficulty::fromDifficulties([])->p50);
+    }
+
+    public function test_comfort_counts_our_first_page_with_enough_volume_and_no_brand(): void
+    {
+        self::assertTrue(ComfortDifficulty::counts(10, 100, false, 100));
+        self::assertFalse(ComfortDifficulty::counts(11, 100, false, 100));
+        self::assertFalse(ComfortDifficulty::counts(1, 99, false, 100));
+        self::assertFalse(ComfortDifficulty::counts(1, null, false, 100));
+        self::assertFalse(ComfortDifficulty::counts(1, 100, true, 100));
+    }
+
+    public function test_with_too_little_to_learn_the_curve_stands_around_the_comfort(): void
+    {
+        $comfort = ComfortDifficulty::fromDifficulties([]);
+        $model = WinModel::fit(new WinObservations([0]), [null], 1.0, $comfort);
+        self::assertTrue($model->isAssumed);
+        self::assertEqualsWithDelta(.5, $model->chanceAt(30.0), 1e-12);
+        self::assertEqualsWithDelta(1 / (1 + exp(1)), $model->chanceAt(38.0), 1e-12);
+    }
+
+    public function test_one_class_alone_teaches_nothing(): void
+    {
+        $model = WinModel::fit($this->observations(static fn (): bool => true), [40.0, 60.0], 1.0, ComfortDifficulty::fromDifficulties([]));
+        self::assertTrue($model->isAssumed);
+        self::assertSame(400, $model->rows);
+    }
+
+    public function test_the_model_learns_difficulty_and_authority(): void
+    {
+        $model = WinModel::fit($this->observations(static fn (int $domain, float $difficulty): bool => fmod($difficulty * 7.3, 40) > $difficulty - 30 * $domain), [40.0, 60.0], 1.0, ComfortDifficulty::fromDifficulties([]));
+        self::assertLessThan(0, $model->difficultySlope);
+        self::assertGreaterThan(0, $model->authoritySlope);
+        self::assertGreaterThan($model->chanceAt(80.0), $model->chanceAt(10.0));
+        self::assertSame(400, array_sum(array_column($model->calibration, 'rows')));
+        self::assertLessThan(.25, $model->brierScore);
+    }
+
+    public function test_authority_is_left_out_when_one_domain_has_none_or_all_are_alike(): void
+    {
+        foreach ([[40.0, null], [40.0, 40.0]] as $authorities) {
+            $model = WinModel::fit($this->observations(static fn (int $domain, float $difficulty): bool => $difficulty < 50), $authorities, 1.0, ComfortDifficulty::fromDifficulties([]));
+            self::assertNull($model->authoritySlope);
+        }
+    }
+
+    public function test_the_order_of_observations_changes_nothing(): void
+    {
+        $rows = array_map(static fn (int $number): array => [(float) ($number % 83), [$number % 3 === 0 ? 5 : null]], range(1, 300));
+        $fit = static function (array $rows): WinModel {
+            $observations = new WinObservations([0]);
+            foreach ($rows as [$difficulty, $positions]) {
+                $observations->add($difficulty, $positions);
+            }
+
+            return WinModel::fit($observations, [50.0], 1.0, ComfortDifficulty::fromDifficulties([]));
+        };
+        self::assertEquals($fit($rows), $fit(array_reverse($rows)));
+    }
+
+    public function test_a_head_start_lifts_the_chance(): void
+    {
+        $chance = new WinChance(WinModel::fit(new WinObservations([0]), [null], 1.0, ComfortDifficulty::fromDifficulties([])));
+        self::assertSame(1.0, $chance->of(10, null));
+        self::assertNull($chance->of(11, null));
+        self::assertEqualsWithDelta([1.0, 1 - .5 * .65, 1 - .5 * .9, .5, .5], array_map(static fn (?int $position): ?float => $chance->of($position, 30.0), [1, 20, 50, 51, null]), 1e-12);
+    }
+
+    public function test_links_come_from_page_one_then_from_the_fit_then_from_an_assumption(): void
+    {
+        $assumed = LinksNeeded::fit([10.0], [5.0]);
+        self::assertTrue($assumed->isAssumed);
+        self::assertEqualsWithDelta(exp(.06 * 50) - 1, $assumed->needed(null, 50.0), 1e-12);
+        self::assertSame(12.5, $assumed->needed(12.5, 50.0));
+        self::assertNull($assumed->toEarn(null, null, 3));
+        self::assertSame([10, 0], [$assumed->toEarn(12.5, null, 3), $assumed->toEarn(12.5, null, 99)]);
+        $difficulties = array_map(floatval(...), range(1, 20));
+        $fitted = LinksNeeded::fit($difficulties, array_map(static fn (float $difficulty): float => exp(.5 + .04 * $difficulty) - 1, $difficulties));
+        self::assertEqualsWithDelta([.5, .04], [$fitted->intercept, $fitted->slope], 1e-9);
+    }
+
+    /** @param \Closure(int, float): bool $wins */
+    private function observations(\Closure $wins): WinObservations
+    {
+        $observations = new WinObservations([0, 1]);
+        foreach (range(0, 199) as $number) {
+            $difficulty = (float) ($number % 97);
+            $observations->add($difficulty, [$wins(0, $difficulty) ? 10 : 11, $wins(1, $difficulty) ? 1 : null]);
+        }
+        $observations->add(null, [1, 1]);
+
+        return $observations;
+    }
+}
