@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exceptions;
 
+use App\Support\Sentence\SentenceProblem;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\FileProblem;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -41,6 +42,7 @@ final class ProblemDetails
             $error instanceof FileProblem => self::response(422, $error->getMessage(), ['errors' => ['file' => [$error->getMessage()]]]),
             $error instanceof Refused => self::response(422, $error->getMessage(), ['errors' => [$error->field => [$error->getMessage()]]]),
             $error instanceof InvalidValue => self::response(422, $error->getMessage(), ['errors' => [$error->what => [$error->getMessage()]]]),
+            $error instanceof SentenceProblem => self::response(422, $error->getMessage(), ['errors' => ['show' => [$error->getMessage()]], 'clause' => $error->clause]),
             $error instanceof HttpExceptionInterface => self::response($error->getStatusCode(), self::detail($error), [], $error->getHeaders()),
             default => self::response(500, 'Something went wrong here; it has been logged.'),
         };

@@ -62,11 +62,11 @@ enum NumberFormat: string
     {
         $g = preg_quote($group, '/');
         $d = preg_quote($decimal, '/');
-        $whole = '(?:[1-9]\d{0,2}(?:'.$g.'\d{3})+|[1-9]\d{0,2}(?:'.self::SPACE.'\d{3})+|\d+|(?='.$d.'))';
-        if (preg_match('/^('.$whole.')(?:'.$d.'(\d+))?$/uD', $cell, $match) !== 1) {
+        $whole = '(?:[1-9][0-9]{0,2}(?:'.$g.'[0-9]{3})+|[1-9][0-9]{0,2}(?:'.self::SPACE.'[0-9]{3})+|[0-9]+|(?='.$d.'))';
+        if (preg_match('/^('.$whole.')(?:'.$d.'([0-9]+))?$/uD', $cell, $match) !== 1) {
             return null;
         }
-        $digits = (string) preg_replace('/\D+/u', '', $match[1]);
+        $digits = (string) preg_replace('/[^0-9]+/', '', $match[1]);
 
         return ($digits === '' ? '0' : $digits).(isset($match[2]) ? '.'.$match[2] : '');
     }

@@ -34,7 +34,7 @@ final class CoreBordersTest extends TestCase
     {
         $source = (string) file_get_contents($path);
         self::assertStringContainsString('declare(strict_types=1);', $source);
-        $tokens = array_values(array_filter(\PhpToken::tokenize($source), static fn (\PhpToken $token): bool => ! $token->isIgnorable()));
+        $tokens = array_values(array_filter(\PhpToken::tokenize($source), static fn(\PhpToken $token): bool => ! $token->isIgnorable()));
         foreach ($tokens as $place => $token) {
             if ($token->is([T_NAME_QUALIFIED, T_NAME_FULLY_QUALIFIED]) && str_contains(trim($token->text, '\\'), '\\')) {
                 self::assertTrue($this->isAllowed(ltrim($token->text, '\\')), $token->text.' is outside the core.');

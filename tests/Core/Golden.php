@@ -26,7 +26,7 @@ final class Golden
 
     private static function unescape(string $value): string
     {
-        $text = preg_replace_callback('/\\\\u\{([0-9A-Fa-f]+)\}/', static fn (array $match): string => (string) mb_chr((int) hexdec($match[1])), $value);
+        $text = preg_replace_callback('/\\\\u\{([0-9A-Fa-f]+)\}/', static fn(array $match): string => (string) mb_chr((int) hexdec($match[1])), $value);
 
         return str_replace(['\\t', '\\s'], ["\t", ' '], (string) $text);
     }

@@ -35,7 +35,7 @@ final class ClicksTest extends TestCase
     /** Facts of the trade, common practice. */
     public function test_the_curve_tells_what_the_trade_knows(): void
     {
-        $visits = static fn (int $position): float => 1000 * CtrCurve::default()->at($position);
+        $visits = static fn(int $position): float => 1000 * CtrCurve::default()->at($position);
         self::assertLessThan(40, $visits(6) - $visits(9), 'Sixth to ninth differ little.');
         self::assertGreaterThan(250, $visits(1) - $visits(6), 'The first differs drastically.');
         self::assertLessThan(11, $visits(11), 'Page two brings little.');
@@ -66,7 +66,7 @@ final class ClicksTest extends TestCase
 
     public function test_who_stands_at_the_target_aims_one_higher(): void
     {
-        self::assertSame([3, 2, 1, 1, 3], array_map(static fn (?int $position): int => Potential::target($position, 3), [4, 3, 2, 1, null]));
+        self::assertSame([3, 2, 1, 1, 3], array_map(static fn(?int $position): int => Potential::target($position, 3), [4, 3, 2, 1, null]));
     }
 
     public function test_a_target_below_the_position_gains_nothing(): void

@@ -50,8 +50,8 @@ final class ComparatorTest extends TestCase
             10,
             ['c', 'c', 'e'],
         );
-        self::assertSame(['b', 'c', 'd', 'e'], array_map(static fn (ComparisonRow $row): string => $row->keyword, $rows));
-        self::assertSame(['alone', 'unclaimed', 'unclaimed', 'unclaimed'], array_map(static fn (ComparisonRow $row): string => $row->standing->value, $rows));
+        self::assertSame(['b', 'c', 'd', 'e'], array_map(static fn(ComparisonRow $row): string => $row->keyword, $rows));
+        self::assertSame(['alone', 'unclaimed', 'unclaimed', 'unclaimed'], array_map(static fn(ComparisonRow $row): string => $row->standing->value, $rows));
     }
 
     public function test_the_best_of_several_pages_counts_and_ties_go_to_the_smaller_url(): void
@@ -65,8 +65,8 @@ final class ComparatorTest extends TestCase
     public function test_keywords_are_ordered_by_code_point(): void
     {
         $keywords = ['2026', 'Z', 'a', 'z', 'é', 'ﬀ', '😀'];
-        $rows = $this->compare([array_map(static fn (string $keyword): Ranking => new Ranking($keyword, 1), $keywords)], [null], 100, []);
-        self::assertSame($keywords, array_map(static fn (ComparisonRow $row): string => $row->keyword, $rows));
+        $rows = $this->compare([array_map(static fn(string $keyword): Ranking => new Ranking($keyword, 1), $keywords)], [null], 100, []);
+        self::assertSame($keywords, array_map(static fn(ComparisonRow $row): string => $row->keyword, $rows));
     }
 
     public function test_a_stream_out_of_order_is_a_misuse(): void
@@ -87,8 +87,8 @@ final class ComparatorTest extends TestCase
     {
         mt_srand($seed);
         $within = [10, 20, 50, 100][mt_rand(0, 3)];
-        $current = array_map(fn (): array => $this->randomSnapshot(), range(0, mt_rand(0, 5)));
-        $previous = array_map(fn (): ?array => mt_rand(0, 2) === 0 ? null : $this->randomSnapshot(), $current);
+        $current = array_map(fn(): array => $this->randomSnapshot(), range(0, mt_rand(0, 5)));
+        $previous = array_map(fn(): ?array => mt_rand(0, 2) === 0 ? null : $this->randomSnapshot(), $current);
         $listed = ['k05', 'k17', 'k99'];
         $rows = $this->compare($current, $previous, $within, $listed);
         self::assertSame(PlainComparison::rows($current, $previous, $within, $listed), array_map(self::flat(...), $rows));
@@ -96,7 +96,7 @@ final class ComparatorTest extends TestCase
         foreach ($rows as $row) {
             $overlap->add($row->presence);
         }
-        $anyone = array_filter($rows, static fn (ComparisonRow $row): bool => $row->standing !== Standing::Unclaimed);
+        $anyone = array_filter($rows, static fn(ComparisonRow $row): bool => $row->standing !== Standing::Unclaimed);
         self::assertSame(\count($anyone), array_sum($overlap->counts()), 'Overlap counts sum to the keywords with anyone present.');
     }
 
@@ -129,7 +129,7 @@ final class ComparatorTest extends TestCase
         for ($count = mt_rand(0, 40); $count > 0; --$count) {
             $rankings[] = new Ranking(sprintf('k%02d', mt_rand(0, 30)), mt_rand(1, 100), mt_rand(0, 4) === 0 ? null : 'https://x.example/'.mt_rand(0, 3));
         }
-        usort($rankings, static fn (Ranking $a, Ranking $b): int => strcmp($a->keyword, $b->keyword));
+        usort($rankings, static fn(Ranking $a, Ranking $b): int => strcmp($a->keyword, $b->keyword));
 
         return $rankings;
     }
@@ -158,6 +158,6 @@ final class ComparatorTest extends TestCase
     /** @return list<Ranking> */
     private static function snapshot(string $positions): array
     {
-        return array_map(static fn (string $position): Ranking => new Ranking('k', (int) $position), preg_split('/\s+/', $positions, -1, PREG_SPLIT_NO_EMPTY) ?: []);
+        return array_map(static fn(string $position): Ranking => new Ranking('k', (int) $position), preg_split('/\s+/', $positions, -1, PREG_SPLIT_NO_EMPTY) ?: []);
     }
 }

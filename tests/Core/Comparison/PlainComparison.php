@@ -18,11 +18,11 @@ final class PlainComparison
      */
     public static function rows(array $current, array $previous, int $within, array $listed): array
     {
-        $universe = [...$listed, ...array_map(static fn (Ranking $ranking): string => $ranking->keyword, array_merge(...$current))];
+        $universe = [...$listed, ...array_map(static fn(Ranking $ranking): string => $ranking->keyword, array_merge(...$current))];
         $universe = array_values(array_unique($universe));
         sort($universe, SORT_STRING);
 
-        return array_map(static fn (string $keyword): array => self::row($keyword, $current, $previous, $within), $universe);
+        return array_map(static fn(string $keyword): array => self::row($keyword, $current, $previous, $within), $universe);
     }
 
     /**
@@ -33,10 +33,10 @@ final class PlainComparison
      */
     private static function row(string $keyword, array $current, array $previous, int $within): array
     {
-        $positions = array_map(static fn (array $snapshot): ?int => self::best($snapshot, $keyword, $within)?->position, $current);
-        $before = array_map(static fn (?array $snapshot): ?int => $snapshot === null ? null : self::best($snapshot, $keyword, $within)?->position, $previous);
+        $positions = array_map(static fn(array $snapshot): ?int => self::best($snapshot, $keyword, $within)?->position, $current);
+        $before = array_map(static fn(?array $snapshot): ?int => $snapshot === null ? null : self::best($snapshot, $keyword, $within)?->position, $previous);
         $own = $positions[0];
-        $others = array_filter(\array_slice($positions, 1, null, true), static fn (?int $position): bool => $position !== null);
+        $others = array_filter(\array_slice($positions, 1, null, true), static fn(?int $position): bool => $position !== null);
         $best = $others === [] ? null : min($others);
 
         return [
@@ -52,7 +52,7 @@ final class PlainComparison
             'url' => self::best($current[0], $keyword, $within)?->url,
             'best' => $best === null ? null : array_search($best, $others, true),
             'ranking' => \count($others),
-            'above' => \count(array_filter($others, static fn (int $position): bool => $own === null || $position < $own)),
+            'above' => \count(array_filter($others, static fn(int $position): bool => $own === null || $position < $own)),
             'movement' => $previous[0] === null ? null : self::movement($before[0], $own),
         ];
     }
@@ -60,8 +60,8 @@ final class PlainComparison
     /** @param list<Ranking> $snapshot */
     private static function best(array $snapshot, string $keyword, int $within): ?Ranking
     {
-        $found = array_values(array_filter($snapshot, static fn (Ranking $ranking): bool => $ranking->keyword === $keyword && $ranking->position <= $within));
-        usort($found, static fn (Ranking $a, Ranking $b): int => $a->position <=> $b->position ?: ($a->url === null) <=> ($b->url === null) ?: strcmp((string) $a->url, (string) $b->url));
+        $found = array_values(array_filter($snapshot, static fn(Ranking $ranking): bool => $ranking->keyword === $keyword && $ranking->position <= $within));
+        usort($found, static fn(Ranking $a, Ranking $b): int => $a->position <=> $b->position ?: ($a->url === null) <=> ($b->url === null) ?: strcmp((string) $a->url, (string) $b->url));
 
         return $found[0] ?? null;
     }

@@ -64,6 +64,6 @@ final class MeaningTest extends TestCase
 
     public function test_intent_names_the_funnel_stage(): void
     {
-        self::assertSame(['bottom', 'middle', 'top', null], array_map(static fn (Intent $intent): ?string => $intent->stage(), Intent::cases()));
+        self::assertSame(['bottom', 'middle', 'top', null], array_map(static fn(Intent $intent): ?string => $intent->stage(), Intent::cases()));
     }
 }

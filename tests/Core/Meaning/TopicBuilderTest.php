@@ -101,7 +101,7 @@ final class TopicBuilderTest extends TestCase
         ksort($universe, SORT_STRING);
         $builder = new TopicBuilder($evidence, self::stemmer());
         foreach ($universe as $keyword => [$volume, $pages]) {
-            $builder->add($keyword, $volume, array_map(static fn (array $page): PageRanking => new PageRanking($keyword, $page[0], 'https://d'.$page[0].'.example'.$page[1], $page[2]), $pages));
+            $builder->add($keyword, $volume, array_map(static fn(array $page): PageRanking => new PageRanking($keyword, $page[0], 'https://d'.$page[0].'.example'.$page[1], $page[2]), $pages));
         }
 
         return iterator_to_array($builder->build()->all());
@@ -115,7 +115,7 @@ final class TopicBuilderTest extends TestCase
     private static function plain(array $universe, int $evidence): array
     {
         $keywords = array_keys($universe);
-        usort($keywords, static fn (string $a, string $b): int => ($universe[$b][0] ?? -1) <=> ($universe[$a][0] ?? -1) ?: strcmp($a, $b));
+        usort($keywords, static fn(string $a, string $b): int => ($universe[$b][0] ?? -1) <=> ($universe[$a][0] ?? -1) ?: strcmp($a, $b));
         $topics = [];
         $free = array_flip($keywords);
         foreach ($keywords as $primary) {
@@ -123,7 +123,7 @@ final class TopicBuilderTest extends TestCase
                 continue;
             }
             unset($free[$primary]);
-            $topics[$primary] = array_values(array_filter(array_keys($free), static fn (string $other): bool => self::evidence($universe[$primary][1], $universe[$other][1]) >= $evidence));
+            $topics[$primary] = array_values(array_filter(array_keys($free), static fn(string $other): bool => self::evidence($universe[$primary][1], $universe[$other][1]) >= $evidence));
             $free = array_diff_key($free, array_flip($topics[$primary]));
             sort($topics[$primary]);
         }
@@ -148,9 +148,9 @@ final class TopicBuilderTest extends TestCase
      */
     private static function evidence(array $one, array $other): int
     {
-        $pages = static fn (array $list): array => array_map(static fn (array $page): string => $page[0].' '.$page[1], array_filter($list, static fn (array $page): bool => $page[2] <= 20 && ! UrlKey::isHomePage('https://x.example'.$page[1])));
+        $pages = static fn(array $list): array => array_map(static fn(array $page): string => $page[0].' '.$page[1], array_filter($list, static fn(array $page): bool => $page[2] <= 20 && ! UrlKey::isHomePage('https://x.example'.$page[1])));
 
-        return \count(array_unique(array_map(static fn (string $page): string => $page[0], array_intersect($pages($one), $pages($other)))));
+        return \count(array_unique(array_map(static fn(string $page): string => $page[0], array_intersect($pages($one), $pages($other)))));
     }
 
     /** Takes a trailing s off, which is enough to see the rule at work; the real stems are checked against stemwords. */
@@ -159,7 +159,7 @@ final class TopicBuilderTest extends TestCase
         return new class implements Stemmer {
             public function stems(array $words): array
             {
-                return array_combine($words, array_map(static fn (string $word): string => rtrim($word, 's'), $words));
+                return array_combine($words, array_map(static fn(string $word): string => rtrim($word, 's'), $words));
             }
         };
     }

@@ -37,7 +37,7 @@ final class PublicSuffixListTest extends TestCase
 
     public function test_all_vectors_were_found(): void
     {
-        self::assertGreaterThan(70, iterator_count((static fn (): \Generator => yield from self::vectors())()));
+        self::assertGreaterThan(70, iterator_count((static fn(): \Generator => yield from self::vectors())()));
     }
 
     public function test_an_address_has_no_registrable_domain(): void

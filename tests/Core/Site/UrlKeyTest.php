@@ -66,7 +66,7 @@ final class UrlKeyTest extends TestCase
         mt_srand(7);
         $pieces = ['a', 'B', '%7e', '%2F', '..', '.', 'c-d', '~', '%c3%a9', 'x=1', 'g;y'];
         for ($round = 0; $round < 2000; ++$round) {
-            $path = implode('/', array_map(static fn (): string => $pieces[mt_rand(0, \count($pieces) - 1)], range(0, mt_rand(0, 5))));
+            $path = implode('/', array_map(static fn(): string => $pieces[mt_rand(0, \count($pieces) - 1)], range(0, mt_rand(0, 5))));
             $raw = ['http', 'HTTPS'][mt_rand(0, 1)].'://'.['A.example', 'www.b.example:8080', 'c.example'][mt_rand(0, 2)].'/'.$path.['', '?q=%7e', '?'][mt_rand(0, 2)];
             self::assertSame(UriString::normalize($raw), UrlKey::of($raw), $raw);
         }

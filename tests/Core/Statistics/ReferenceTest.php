@@ -25,10 +25,10 @@ final class ReferenceTest extends TestCase
     {
         $values = [.3, .4, .1, .25, .05];
         $weights = [2, 1, 3, 1, 2];
-        $repeated = array_merge(...array_map(static fn (float $value, int $times): array => array_fill(0, $times, $value), $values, $weights));
+        $repeated = array_merge(...array_map(static fn(float $value, int $times): array => array_fill(0, $times, $value), $values, $weights));
         $fit = IsotonicRegression::nonIncreasing($repeated, array_fill(0, \count($repeated), 1.0));
         $firsts = [0, 2, 3, 6, 7];
-        self::assertEqualsWithDelta(array_map(static fn (int $first): float => $fit[$first], $firsts), IsotonicRegression::nonIncreasing($values, array_map(floatval(...), $weights)), 1e-12);
+        self::assertEqualsWithDelta(array_map(static fn(int $first): float => $fit[$first], $firsts), IsotonicRegression::nonIncreasing($values, array_map(floatval(...), $weights)), 1e-12);
     }
 
     public function test_quantiles_agree_with_type_7(): void
@@ -42,7 +42,7 @@ final class ReferenceTest extends TestCase
     public function test_logistic_regression_agrees_with_glm_on_the_o_ring_data(): void
     {
         $reference = self::reference('oring');
-        $fit = LogisticRegression::fit(array_map(static fn (float $x): array => [$x], $reference['x']), array_fill(0, \count($reference['x']), 1), array_map(intval(...), $reference['y']), 0.0);
+        $fit = LogisticRegression::fit(array_map(static fn(float $x): array => [$x], $reference['x']), array_fill(0, \count($reference['x']), 1), array_map(intval(...), $reference['y']), 0.0);
         self::assertEqualsWithDelta($reference['fit'], $fit, 1e-6);
         // Dalal, Fowlkes and Hoadley 1989 (from memory).
         self::assertEqualsWithDelta([15.0429, -.2322], $fit, 5e-5);
@@ -51,7 +51,7 @@ final class ReferenceTest extends TestCase
     public function test_logistic_regression_agrees_with_glm_on_two_features(): void
     {
         $reference = self::reference('mtcars');
-        $features = array_map(static fn (float $a, float $b): array => [$a, $b], $reference['x1'], $reference['x2']);
+        $features = array_map(static fn(float $a, float $b): array => [$a, $b], $reference['x1'], $reference['x2']);
         self::assertEqualsWithDelta($reference['fit'], LogisticRegression::fit($features, array_fill(0, \count($features), 1), array_map(intval(...), $reference['y']), 0.0), 1e-5);
     }
 
@@ -116,6 +116,6 @@ final class ReferenceTest extends TestCase
         /** @var array<string, array<string, list<float>>> $all */
         $all = json_decode((string) file_get_contents(__DIR__.'/reference.json'), true, 16, JSON_THROW_ON_ERROR);
 
-        return array_map(static fn (mixed $column): array => \is_array($column) ? array_map(floatval(...), $column) : [], $all[$name]);
+        return array_map(static fn(mixed $column): array => \is_array($column) ? array_map(floatval(...), $column) : [], $all[$name]);
     }
 }

@@ -47,14 +47,14 @@ final class WinningTest extends TestCase
 
     public function test_one_class_alone_teaches_nothing(): void
     {
-        $model = WinModel::fit($this->observations(static fn (): bool => true), [40.0, 60.0], 1.0, ComfortDifficulty::fromDifficulties([]));
+        $model = WinModel::fit($this->observations(static fn(): bool => true), [40.0, 60.0], 1.0, ComfortDifficulty::fromDifficulties([]));
         self::assertTrue($model->isAssumed);
         self::assertSame(400, $model->rows);
     }
 
     public function test_the_model_learns_difficulty_and_authority(): void
     {
-        $model = WinModel::fit($this->observations(static fn (int $domain, float $difficulty): bool => fmod($difficulty * 7.3, 40) > $difficulty - 30 * $domain), [40.0, 60.0], 1.0, ComfortDifficulty::fromDifficulties([]));
+        $model = WinModel::fit($this->observations(static fn(int $domain, float $difficulty): bool => fmod($difficulty * 7.3, 40) > $difficulty - 30 * $domain), [40.0, 60.0], 1.0, ComfortDifficulty::fromDifficulties([]));
         self::assertLessThan(0, $model->difficultySlope);
         self::assertGreaterThan(0, $model->authoritySlope);
         self::assertGreaterThan($model->chanceAt(80.0), $model->chanceAt(10.0));
@@ -65,14 +65,14 @@ final class WinningTest extends TestCase
     public function test_authority_is_left_out_when_one_domain_has_none_or_all_are_alike(): void
     {
         foreach ([[40.0, null], [40.0, 40.0]] as $authorities) {
-            $model = WinModel::fit($this->observations(static fn (int $domain, float $difficulty): bool => $difficulty < 50), $authorities, 1.0, ComfortDifficulty::fromDifficulties([]));
+            $model = WinModel::fit($this->observations(static fn(int $domain, float $difficulty): bool => $difficulty < 50), $authorities, 1.0, ComfortDifficulty::fromDifficulties([]));
             self::assertNull($model->authoritySlope);
         }
     }
 
     public function test_the_order_of_observations_changes_nothing(): void
     {
-        $rows = array_map(static fn (int $number): array => [(float) ($number % 83), [$number % 3 === 0 ? 5 : null]], range(1, 300));
+        $rows = array_map(static fn(int $number): array => [(float) ($number % 83), [$number % 3 === 0 ? 5 : null]], range(1, 300));
         $fit = static function (array $rows): WinModel {
             $observations = new WinObservations([0]);
             foreach ($rows as [$difficulty, $positions]) {
@@ -89,7 +89,7 @@ final class WinningTest extends TestCase
         $chance = new WinChance(WinModel::fit(new WinObservations([0]), [null], 1.0, ComfortDifficulty::fromDifficulties([])));
         self::assertSame(1.0, $chance->of(10, null));
         self::assertNull($chance->of(11, null));
-        self::assertEqualsWithDelta([1.0, 1 - .5 * .65, 1 - .5 * .9, .5, .5], array_map(static fn (?int $position): ?float => $chance->of($position, 30.0), [1, 20, 50, 51, null]), 1e-12);
+        self::assertEqualsWithDelta([1.0, 1 - .5 * .65, 1 - .5 * .9, .5, .5], array_map(static fn(?int $position): ?float => $chance->of($position, 30.0), [1, 20, 50, 51, null]), 1e-12);
     }
 
     public function test_links_come_from_page_one_then_from_the_fit_then_from_an_assumption(): void
@@ -101,7 +101,7 @@ final class WinningTest extends TestCase
         self::assertNull($assumed->toEarn(null, null, 3));
         self::assertSame([10, 0], [$assumed->toEarn(12.5, null, 3), $assumed->toEarn(12.5, null, 99)]);
         $difficulties = array_map(floatval(...), range(1, 20));
-        $fitted = LinksNeeded::fit($difficulties, array_map(static fn (float $difficulty): float => exp(.5 + .04 * $difficulty) - 1, $difficulties));
+        $fitted = LinksNeeded::fit($difficulties, array_map(static fn(float $difficulty): float => exp(.5 + .04 * $difficulty) - 1, $difficulties));
         self::assertEqualsWithDelta([.5, .04], [$fitted->intercept, $fitted->slope], 1e-9);
     }
 

@@ -18,10 +18,15 @@ export function GatherPage() {
   const [files, setFiles] = useState<File[]>([]);
   const [isOver, setOver] = useState(false);
   const input = useRef<HTMLInputElement>(null);
+  // The browser empties its own list as soon as the event is over, so it is copied at once.
+  const add = (list: FileList | null) => {
+    const chosen = [...(list ?? [])];
+    setFiles((before) => [...before, ...chosen]);
+  };
   const drop = (event: DragEvent) => {
     event.preventDefault();
     setOver(false);
-    setFiles((before) => [...before, ...event.dataTransfer.files]);
+    add(event.dataTransfer.files);
   };
   const file = files[0];
   return (
@@ -50,7 +55,7 @@ export function GatherPage() {
           data-testid="file"
           aria-label="File to bring in"
           onChange={(event) => {
-            setFiles((before) => [...before, ...(event.target.files ?? [])]);
+            add(event.target.files);
             event.target.value = '';
           }}
         />

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Intake;
+
+use GreaterReach\Core\Intake\BadCell;
+use GreaterReach\Core\Intake\ColumnPlan;
+use GreaterReach\Core\Intake\FileProblem;
+use GreaterReach\Core\Intake\ImportKind;
+use GreaterReach\Core\Intake\NumberFormat;
+use GreaterReach\Core\Intake\NumberFormatDetector;
+use GreaterReach\Core\Intake\RowParser;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Golden;
+
+final class IntakeTest extends TestCase
+{
+    /** @return iterable<string, array{array<string, string>}> */
+    public static function numbers(): iterable
+    {
+        return Golden::cases(__DIR__.'/numbers.txt');
+    }
+
+    /** @param array<string, string> $case */
+    #[DataProvider('numbers')]
+    public function test_a_number_is_read_in_the_format_of_its_file(array $case): void
+    {
+        self::assertSame($case['shows'], NumberFormat::shownBy($case['cell'])->value ?? 'nothing');
+        foreach (['undecided' => NumberFormat::Undecided, 'point' => NumberFormat::DecimalPoint, 'comma' => NumberFormat::DecimalComma] as $name => $format) {
+            $read = array_map(static fn(bool $isWhole): string => (string) ($format->parse($case['cell'], $isWhole) ?? 'x'), [true, false]);
+            self::assertSame($case[$name], implode(' ', $read), $name);
+        }
+    }
+
+    public function test_one_cell_decides_for_the_whole_file(): void
+    {
+        self::assertSame(NumberFormat::Undecided, self::detect(['1,234', '900']));
+        self::assertSame(NumberFormat::DecimalComma, self::detect(['1.234', '0,5']));
+        self::assertSame(NumberFormat::DecimalPoint, self::detect(['1,234', '0.5']));
+        self::assertSame(NumberFormat::DecimalPoint, self::detect(['1,5', '0.5']), 'Evenly split: the point.');
+    }
+
+    public function test_headers_match_without_case_spaces_and_underscores_in_any_order(): void
+    {
+        $plan = ColumnPlan::match(ImportKind::Rankings, ['KD', 'Search_Volume', ' Rank ', 'KEYWORD', 'whatever', '', '']);
+        self::assertSame(['keyword' => 'KEYWORD', 'position' => ' Rank ', 'volume' => 'Search_Volume', 'difficulty' => 'KD'], $plan->mapping());
+        self::assertCount(5, $plan->headers, 'Empty headers at the end are dropped.');
+    }
+
+    public function test_the_exact_name_beats_a_synonym(): void
+    {
+        self::assertSame('position', ColumnPlan::match(ImportKind::Rankings, ['rank', 'position', 'keyword'])->mapping()['position']);
+    }
+
+    public function test_a_person_settles_what_headers_leave_open(): void
+    {
+        $plan = ColumnPlan::match(ImportKind::Rankings, ['Phrase we track', 'pos', 'rank'], ['keyword' => 'phrase we track', 'position' => 'rank']);
+        self::assertSame(['keyword' => 'Phrase we track', 'position' => 'rank'], $plan->mapping());
+    }
+
+    /** @return iterable<string, array{list<string>, array<string, string>, string}> */
+    public static function badHeaders(): iterable
+    {
+        yield 'a required column is missing' => [['keyword', 'volume'], [], 'missing_column'];
+        yield 'a used header stands twice' => [['keyword', 'position', 'Position'], [], 'doubled_column'];
+        yield 'two synonyms' => [['keyword', 'rank', 'pos'], [], 'doubled_column'];
+        yield 'a field that is none' => [['keyword', 'position'], ['luck' => 'keyword'], 'unknown_field'];
+        yield 'a header that is not there' => [['keyword', 'position'], ['url' => 'page'], 'unknown_header'];
+    }
+
+    /**
+     * @param list<string>          $headers
+     * @param array<string, string> $mapping
+     */
+    #[DataProvider('badHeaders')]
+    public function test_a_file_with_bad_headers_is_refused(array $headers, array $mapping, string $problem): void
+    {
+        try {
+            ColumnPlan::match(ImportKind::Rankings, $headers, $mapping);
+            self::fail('Bad headers were taken.');
+        } catch (FileProblem $refused) {
+            self::assertSame($problem, $refused->problem);
+        }
+    }
+
+    public function test_an_unused_header_may_stand_twice(): void
+    {
+        self::assertSame(['keyword', 'position'], array_keys(ColumnPlan::match(ImportKind::Rankings, ['keyword', 'position', 'note', 'note'])->mapping()));
+    }
+
+    public function test_a_row_becomes_values(): void
+    {
+        $values = self::parser()->parse(2, [' “Bee  Hive” ', '12.0', 'HTTPS://A.example:443', 'n/a', '55.5', '—', '']);
+        self::assertEquals(['keyword' => 'bee hive', 'position' => 12, 'url' => 'https://a.example/', 'volume' => null, 'difficulty' => 55.5, 'cpc' => null, 'date' => null], $values);
+    }
+
+    /** @return iterable<string, array{list<string>, string, string}> */
+    public static function badRows(): iterable
+    {
+        $good = ['bee', '3', '', '', '', '', ''];
+        yield 'no keyword' => [[...['-'], ...array_slice($good, 1)], 'keyword', 'is required'];
+        yield 'no position' => [['bee', 'n/a', '', '', '', '', ''], 'position', 'is required'];
+        yield 'position 0' => [['bee', '0', '', '', '', '', ''], 'position', 'at least 1'];
+        yield 'half a position' => [['bee', '3.5', '', '', '', '', ''], 'position', 'whole number'];
+        yield 'a negative volume' => [['bee', '3', '', '-5', '', '', ''], 'volume', 'whole number'];
+        yield 'difficulty over 100' => [['bee', '3', '', '', '100.1', '', ''], 'difficulty', 'from 0 to 100'];
+        yield 'an exponent' => [['bee', '3', '', '', '', '1e3', ''], 'cpc', 'must be a number'];
+        yield 'a day that is none' => [['bee', '3', '', '', '', '', '2026-02-30'], 'date', 'YYYY-MM-DD'];
+        yield 'a path for a URL' => [['bee', '3', '/x', '', '', '', ''], 'url', 'full web address'];
+        yield 'a cell too few' => [['bee', '3'], '', 'has 2 cells'];
+        yield 'a cell too many' => [[...$good, 'x'], '', 'has 8 cells'];
+    }
+
+    /** @param list<string> $cells */
+    #[DataProvider('badRows')]
+    public function test_a_bad_row_is_told_with_line_column_value_and_reason(array $cells, string $column, string $reason): void
+    {
+        $bad = self::parser()->parse(7, $cells);
+        self::assertInstanceOf(BadCell::class, $bad);
+        self::assertSame([7, $column], [$bad->line, $bad->column]);
+        self::assertStringContainsString($reason, $bad->reason);
+        self::assertStringNotContainsString("\n", (string) $bad);
+    }
+
+    public function test_empty_cells_at_the_end_are_forgiven(): void
+    {
+        self::assertIsArray(self::parser()->parse(2, ['bee', '3', '', '', '', '', '', '', ' ']));
+    }
+
+    public function test_brand_terms_are_keys_separated_by_semicolons(): void
+    {
+        $parser = new RowParser(ColumnPlan::match(ImportKind::Domains, ['domain', 'brand terms']), NumberFormat::Undecided);
+        self::assertSame(['domain' => 'a.example', 'brand_terms' => ['ink moor', 'quill']], $parser->parse(2, ['A.example', 'Ink Moor; ;QUILL;ink moor']));
+    }
+
+    private static function parser(): RowParser
+    {
+        return new RowParser(ColumnPlan::match(ImportKind::Rankings, ['keyword', 'position', 'url', 'volume', 'difficulty', 'cpc', 'date']), NumberFormat::DecimalPoint);
+    }
+
+    /** @param list<string> $cells */
+    private static function detect(array $cells): NumberFormat
+    {
+        $detector = new NumberFormatDetector();
+        array_map($detector->see(...), $cells);
+
+        return $detector->format();
+    }
+}

@@ -1,0 +1,218 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Priority;
+
+use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Comparison\ComparisonRow;
+use GreaterReach\Core\Comparison\Movement;
+use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Comparison\Standing;
+use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Meaning\BrandMatcher;
+use GreaterReach\Core\Meaning\Intent;
+use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Priority\Bands;
+use GreaterReach\Core\Priority\Candidate;
+use GreaterReach\Core\Priority\Horizon;
+use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\MeasuredClicks;
+use GreaterReach\Core\Priority\Opportunity;
+use GreaterReach\Core\Priority\Order;
+use GreaterReach\Core\Priority\Scores;
+use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Priority\TacticRule;
+use GreaterReach\Core\Priority\Weigher;
+use GreaterReach\Core\Priority\Weights;
+use GreaterReach\Core\Rulebook\Rulebook;
+use GreaterReach\Core\Winning\ComfortDifficulty;
+use GreaterReach\Core\Winning\LinksNeeded;
+use GreaterReach\Core\Winning\WinChance;
+use GreaterReach\Core\Winning\WinModel;
+use GreaterReach\Core\Winning\WinObservations;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class PriorityTest extends TestCase
+{
+    public function test_rising_bands_give_a_point_per_bound_reached(): void
+    {
+        $bands = Bands::of([10, 50, 200, 1000, 5000]);
+        self::assertSame([0, 1, 1, 2, 5, 5, null], array_map($bands->rising(...), [9.9, 10.0, 49.0, 50.0, 5000.0, 1e9, null]));
+    }
+
+    public function test_falling_bands_take_a_point_per_bound_passed(): void
+    {
+        $bands = Bands::of([10, 20, 35, 50, 70]);
+        self::assertSame([5, 5, 4, 3, 2, 1, 0, null], array_map($bands->falling(...), [0.0, 10.0, 10.1, 35.0, 50.0, 70.0, 70.1, null]));
+    }
+
+    public function test_bands_of_a_study_stand_at_its_percentiles(): void
+    {
+        self::assertEqualsWithDelta([1.0, 3.0, 5.0, 7.0, 9.0], Bands::fromStudy(array_map(floatval(...), range(0, 10)))->bounds(), 1e-12);
+    }
+
+    public function test_bands_out_of_order_are_refused(): void
+    {
+        $this->expectException(InvalidValue::class);
+        Bands::of([10, 50, 40, 60, 70]);
+    }
+
+    public function test_more_volume_never_lowers_the_score(): void
+    {
+        $bands = Bands::of([10, 50, 200, 1000, 5000]);
+        for ($volume = 0, $score = 0; $volume < 6000; $volume += 7) {
+            self::assertGreaterThanOrEqual($score, $score = $bands->rising($volume));
+        }
+    }
+
+    public function test_priority_is_the_weighted_mean_of_what_is_known(): void
+    {
+        $weights = Weights::parse('volume:1, ease:2,gain:1');
+        self::assertSame(3.25, $weights->priorityOf(new Scores(5, 3, 2, null, null, null)));
+        self::assertSame(3.0, $weights->priorityOf(new Scores(null, 3, null, 5, 5, 5)));
+        self::assertNull($weights->priorityOf(new Scores(null, null, null, 5, 5, 5)));
+        self::assertSame('volume:1,ease:2,gain:1', (string) $weights);
+    }
+
+    #[DataProvider('badWeights')]
+    public function test_bad_weights_are_refused(string $text, string $reason): void
+    {
+        $this->expectException(InvalidValue::class);
+        $this->expectExceptionMessage($reason);
+        Weights::parse($text);
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function badWeights(): iterable
+    {
+        yield 'nothing' => ['', 'must look like'];
+        yield 'no number' => ['volume:much', 'must look like'];
+        yield 'negative' => ['volume:-1', 'must look like'];
+        yield 'unknown criterion' => ['luck:1', 'is unknown'];
+        yield 'all zero' => ['volume:0,ease:0', 'all zero'];
+        yield 'twice' => ['volume:1,volume:2', 'twice'];
+        yield 'too heavy' => ['volume:1001', 'between 0 and 1000'];
+    }
+
+    public function test_every_preset_can_be_had_and_another_cannot(): void
+    {
+        foreach (array_keys(Weights::PRESETS) as $name) {
+            self::assertGreaterThan(0, array_sum(Weights::preset($name)->toArray()));
+        }
+        $this->expectException(InvalidValue::class);
+        Weights::preset('luck');
+    }
+
+    /** @return iterable<string, array{?int, ?float, ?Horizon}> */
+    public static function horizons(): iterable
+    {
+        yield 'in striking distance within comfort' => [6, 30.0, Horizon::QuickWin];
+        yield 'at the far end' => [20, 30.0, Horizon::QuickWin];
+        yield 'in striking distance beyond comfort, page one' => [6, 31.0, Horizon::ShortTerm];
+        yield 'better than striking distance' => [5, 10.0, Horizon::ShortTerm];
+        yield 'absent and easy' => [null, 30.0, Horizon::ShortTerm];
+        yield 'absent and hard' => [null, 80.0, Horizon::LongTerm];
+        yield 'unknown difficulty, though the chance is 1' => [6, null, null];
+    }
+
+    #[DataProvider('horizons')]
+    public function test_the_horizon_follows_position_and_difficulty(?int $position, ?float $difficulty, ?Horizon $horizon): void
+    {
+        self::assertSame($horizon, $this->weigh($this->candidate($position, new Metrics(100, $difficulty)))->horizon);
+    }
+
+    /** @return iterable<string, array{Candidate, Tactic}> */
+    public static function tactics(): iterable
+    {
+        $two = [new Ranking('k', 8, 'https://a.example/x'), new Ranking('k', 50, 'https://a.example/y')];
+        yield 'two pages in the way of each other' => [self::candidate(8, rankings: $two), Tactic::MergePages];
+        yield 'the second beyond 50' => [self::candidate(8, rankings: [$two[0], new Ranking('k', 51, 'https://a.example/y')]), Tactic::ImprovePage];
+        yield 'absent' => [self::candidate(null), Tactic::NewPage];
+        yield 'beyond 50' => [self::candidate(51), Tactic::NewPage];
+        yield 'absent, a page of ours serves the topic' => [self::candidate(null, topicHasOwnPage: true), Tactic::ExtendPage];
+        yield 'clicked too little' => [self::candidate(5, measured: new MeasuredClicks(4, 100)), Tactic::TestTitle];
+        yield 'clicked enough' => [self::candidate(5, measured: new MeasuredClicks(5, 100)), Tactic::ImprovePage];
+        yield 'seen too rarely to tell' => [self::candidate(5, measured: new MeasuredClicks(0, 99)), Tactic::ImprovePage];
+        yield 'clicked too little on page two' => [self::candidate(11, measured: new MeasuredClicks(0, 1000)), Tactic::ImprovePage];
+        yield 'slipped by three' => [self::candidate(12, previous: 9), Tactic::RefreshPage];
+        yield 'slipped by two' => [self::candidate(12, previous: 10), Tactic::ImprovePage];
+        yield 'entered' => [self::candidate(12, previous: null), Tactic::ImprovePage];
+    }
+
+    #[DataProvider('tactics')]
+    public function test_the_first_tactic_that_holds_is_chosen(Candidate $candidate, Tactic $tactic): void
+    {
+        self::assertSame($tactic, (new TacticRule(CtrCurve::default()))->of($candidate));
+    }
+
+    public function test_links_stand_beside_the_tactic_when_the_chance_is_known_to_be_low(): void
+    {
+        self::assertSame([true, false, false, false], [TacticRule::needsLinks(1, .34), TacticRule::needsLinks(1, .35), TacticRule::needsLinks(0, .1), TacticRule::needsLinks(1, null)]);
+        self::assertSame('new page + links', $this->weigh($this->candidate(null, new Metrics(100, 80.0)))->tacticLabel());
+    }
+
+    public function test_what_is_first_unclaimed_or_a_competitors_brand_is_not_listed(): void
+    {
+        self::assertFalse($this->weigh($this->candidate(1))->isListed);
+        self::assertTrue($this->weigh($this->candidate(2))->isListed);
+        self::assertFalse($this->weigh($this->candidate(null, standing: Standing::Unclaimed))->isListed);
+        self::assertFalse($this->weigh($this->candidate(null, keyword: 'ink moor pens'))->isListed);
+        self::assertTrue($this->weigh($this->candidate(null, keyword: 'ink moor or quillfair'))->isListed);
+    }
+
+    public function test_a_persons_word_beats_the_rule(): void
+    {
+        $opportunity = $this->weigh($this->candidate(null, new Metrics(1000, 20.0), judgement: new Judgement(1, 4, Intent::Buy)));
+        self::assertSame([1, Intent::Buy, 4, 5], [$opportunity->clicks->target, $opportunity->intent, $opportunity->scores->fit, $opportunity->scores->intent]);
+    }
+
+    public function test_expected_gain_is_chance_times_gain(): void
+    {
+        $opportunity = $this->weigh($this->candidate(null, new Metrics(1000, 30.0)));
+        self::assertEqualsWithDelta([.5, 57.0], [$opportunity->winChance, $opportunity->expectedGain], 1e-12);
+        self::assertNull($this->weigh($this->candidate(null, new Metrics(null, 30.0)))->expectedGain);
+    }
+
+    public function test_the_order_puts_unknown_gain_last_and_breaks_ties_as_stated(): void
+    {
+        $list = [
+            'e' => $this->weigh($this->candidate(null, new Metrics(null, 5.0), keyword: 'e')),
+            'd' => $this->weigh($this->candidate(null, new Metrics(100, null), keyword: 'd')),
+            'c' => $this->weigh($this->candidate(null, new Metrics(100, 60.0), keyword: 'c')),
+            'b' => $this->weigh($this->candidate(null, new Metrics(100, 55.0), keyword: 'b')),
+            'a' => $this->weigh($this->candidate(null, new Metrics(100, 55.0), keyword: 'a')),
+            'f' => $this->weigh($this->candidate(null, new Metrics(120, 55.0), keyword: 'f')),
+        ];
+        uasort($list, (new Order(Weights::plain()))->compare(...));
+        self::assertSame(['d', 'f', 'a', 'b', 'c', 'e'], array_keys($list));
+    }
+
+    private function weigh(Candidate $candidate): Opportunity
+    {
+        $comfort = ComfortDifficulty::fromDifficulties([]);
+        $chance = new WinChance(WinModel::fit(new WinObservations([]), [null], 1.0, $comfort));
+        $brands = BrandMatcher::of([['quillfair'], ['ink moor']]);
+
+        return (new Weigher(Rulebook::standard(), CtrCurve::default(), $comfort, $chance, LinksNeeded::fit([], []), $brands))->weigh($candidate);
+    }
+
+    /** @param ?list<Ranking> $rankings */
+    private static function candidate(
+        ?int $position,
+        Metrics $metrics = new Metrics(100, 20.0),
+        ?array $rankings = null,
+        ?int $previous = null,
+        ?MeasuredClicks $measured = null,
+        bool $topicHasOwnPage = false,
+        Judgement $judgement = new Judgement(),
+        string $keyword = 'k',
+        Standing $standing = Standing::Behind,
+    ): Candidate {
+        $rankings ??= $position === null ? [] : [new Ranking($keyword, $position, 'https://a.example/x')];
+        $row = new ComparisonRow($keyword, $standing, [$position, 3], [$previous, null], $rankings, 1, 3, 1, 1, 3, Movement::between($previous, $position));
+
+        return new Candidate($row, $metrics, $judgement, null, 0, $measured, $topicHasOwnPage);
+    }
+}

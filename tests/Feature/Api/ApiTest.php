@@ -1,0 +1,210 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Api;
+
+use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\EnsureComparison;
+use App\Models\Study;
+use Illuminate\Http\UploadedFile;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+final class ApiTest extends TestCase
+{
+    private function compared(): Study
+    {
+        $study = $this->makeStudy();
+        $this->import($study, "keyword,position,volume,difficulty\nfountain pen,12,1000,20\nink bottle,8,400,\nink bottles blue,40,90,15\n", options: ['--domain' => 'quillfair.example']);
+        $this->import($study, "keyword,position,volume,difficulty\nfountain pen,3,1000,20\nblotting paper,5,250,60\nink moor pens,1,300,5\n", options: ['--domain' => 'inkmoor.example']);
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study));
+
+        return $study->refresh();
+    }
+
+    public function test_nothing_is_told_to_who_is_not_signed_in(): void
+    {
+        $study = $this->compared();
+        foreach (['studies', "studies/{$study->slug}", "studies/{$study->slug}/bench", "studies/{$study->slug}/exports/compare.csv", 'openapi.json', 'nowhere'] as $path) {
+            $this->getJson('/api/v1/'.$path)->assertStatus(401)->assertHeader('Content-Type', 'application/problem+json');
+        }
+    }
+
+    public function test_signing_in_needs_the_right_password_and_is_throttled(): void
+    {
+        $user = $this->makeUser();
+        for ($attempt = 0; $attempt < 5; ++$attempt) {
+            $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => 'wrong'])->assertStatus(422);
+        }
+        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => 'correct horse'])->assertStatus(429)->assertJsonPath('title', 'Too many attempts');
+        $other = $this->makeUser();
+        $this->postJson('/api/v1/session', ['email' => strtoupper($other->email), 'password' => 'correct horse'])->assertOk()->assertJsonPath('person.email', $other->email);
+        $this->assertAuthenticatedAs($other);
+    }
+
+    public function test_a_stranger_sees_no_study_and_a_reader_changes_none(): void
+    {
+        $study = $this->compared();
+        $this->actingAs($this->makeUser())->getJson("/api/v1/studies/{$study->slug}")->assertStatus(403);
+        $this->actingAs($this->makeUser())->getJson('/api/v1/studies')->assertOk()->assertExactJson([]);
+        $reader = $this->makeEditor($study, 'reader');
+        $this->actingAs($reader)->getJson("/api/v1/studies/{$study->slug}")->assertOk()->assertJsonPath('may_edit', false);
+        $this->actingAs($reader)->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['pen'], 'mark' => 'shortlisted'])->assertStatus(403);
+        $this->actingAs($reader)->patchJson("/api/v1/studies/{$study->slug}", ['name' => 'Mine'])->assertStatus(403);
+        $this->actingAs($this->makeUser(true))->patchJson("/api/v1/studies/{$study->slug}", ['name' => 'Ours'])->assertOk()->assertJsonPath('name', 'Ours');
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function sentences(): iterable
+    {
+        yield 'everything' => ['', ['fountain pen', 'ink bottle', 'ink moor pens', 'blotting paper', 'ink bottles blue']];
+        yield 'a standing' => ['standing=gap', ['ink moor pens', 'blotting paper']];
+        yield 'without brands' => ['standing=gap;brands=hide', ['blotting paper']];
+        yield 'brands only' => ['brands=only', ['ink moor pens']];
+        yield 'how many competitors in the top 3' => ['competitors>=1@10;own<=20', ['fountain pen']];
+        yield 'no competitor' => ['competitors=0', ['ink bottle', 'ink bottles blue']];
+        yield 'our position' => ['own>=6;own<=20', ['fountain pen', 'ink bottle']];
+        yield 'absent' => ['own=absent', ['ink moor pens', 'blotting paper']];
+        yield 'a competitor\'s position' => ['p1<=3', ['fountain pen', 'ink moor pens']];
+        yield 'volume from' => ['volume>=300', ['fountain pen', 'ink bottle', 'ink moor pens']];
+        yield 'difficulty up to leaves the unknown out' => ['difficulty<=20', ['fountain pen', 'ink moor pens', 'ink bottles blue']];
+        yield 'words per keyword' => ['words>=3', ['ink moor pens', 'ink bottles blue']];
+        yield 'a singular finds its plural' => ['text=bottle', ['ink bottle', 'ink bottles blue']];
+        yield 'a word out' => ['text=ink -bottle', ['ink moor pens']];
+        yield 'an exact combination' => ['combination=3', ['fountain pen']];
+        yield 'a horizon' => ['horizon=quick win', ['fountain pen']];
+        yield 'nobody decided' => ['mark=open;volume>=1000', ['fountain pen']];
+    }
+
+    /** @param list<string> $keywords */
+    #[DataProvider('sentences')]
+    public function test_the_sentence_narrows_bench_counts_and_export_alike(string $sentence, array $keywords): void
+    {
+        $study = $this->compared();
+        $this->actingAs($this->makeEditor($study));
+        $query = '?'.http_build_query(['show' => $sentence]);
+        $bench = $this->getJson("/api/v1/studies/{$study->slug}/bench{$query}")->assertOk();
+        self::assertSame($keywords, array_column($bench->json('rows'), 'keyword'));
+        $this->getJson("/api/v1/studies/{$study->slug}/bench/summary{$query}")->assertOk()->assertJsonPath('keywords', \count($keywords));
+        $exported = array_column(self::readCsv($this->get("/api/v1/studies/{$study->slug}/exports/compare.csv{$query}")->streamedContent()), 'keyword');
+        sort($keywords);
+        self::assertSame($keywords, $exported);
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function badRequests(): iterable
+    {
+        yield 'a clause about nothing' => ['bench?show=luck%3D1', 'luck=1'];
+        yield 'no clause at all' => ['bench?show=volume', 'volume'];
+        yield 'a number that is none' => ['bench?show=volume%3E%3Dmuch', 'volume>=much'];
+        yield 'a standing that is none' => ['bench?show=standing%3Dgood', 'standing=good'];
+        yield 'a competitor that is not there' => ['bench?show=p9%3C%3D3', 'p9<=3'];
+        yield 'a sort that is none' => ['bench?sort=luck', 'Sorting goes by'];
+        yield 'a cursor of one\'s own' => ['bench?cursor=xyz', 'cursor'];
+        yield 'a distribution that is none' => ['bench/distribution?field=luck', 'A distribution is there for'];
+        yield 'weights that are none' => ['opportunities?weights=luck%3A1', 'luck'];
+    }
+
+    #[DataProvider('badRequests')]
+    public function test_a_bad_request_gets_problem_details_that_name_the_place(string $path, string $says): void
+    {
+        $study = $this->compared();
+        $answer = $this->actingAs($this->makeEditor($study))->getJson("/api/v1/studies/{$study->slug}/{$path}");
+        $answer->assertStatus(422)->assertHeader('Content-Type', 'application/problem+json');
+        self::assertStringContainsString($says, (string) $answer->json('detail'));
+    }
+
+    public function test_pages_of_the_bench_follow_each_other_without_loss_even_over_unknown_values(): void
+    {
+        $study = $this->compared();
+        $this->actingAs($this->makeEditor($study));
+        foreach (['difficulty', 'volume', 'own', 'keyword'] as $sort) {
+            foreach (['asc', 'desc'] as $dir) {
+                $whole = array_column($this->getJson("/api/v1/studies/{$study->slug}/bench?sort={$sort}&dir={$dir}")->json('rows'), 'keyword');
+                $pieces = [];
+                $cursor = null;
+                do {
+                    $page = $this->getJson("/api/v1/studies/{$study->slug}/bench?".http_build_query(['sort' => $sort, 'dir' => $dir, 'limit' => 2, 'cursor' => $cursor]))->assertOk();
+                    $pieces = [...$pieces, ...array_column($page->json('rows'), 'keyword')];
+                    $cursor = $page->json('next');
+                } while ($cursor !== null);
+                self::assertSame($whole, $pieces, $sort.' '.$dir);
+                self::assertCount(5, array_unique($pieces));
+            }
+        }
+    }
+
+    public function test_opportunities_show_the_parts_of_their_priority(): void
+    {
+        $study = $this->compared();
+        $list = $this->actingAs($this->makeEditor($study))->getJson("/api/v1/studies/{$study->slug}/opportunities?weights=ease:1")->assertOk();
+        self::assertSame(['fountain pen', 'ink bottles blue', 'blotting paper', 'ink bottle'], array_column($list->json('rows'), 'keyword'));
+        self::assertEquals(['volume' => 4, 'ease' => 4, 'gain' => 3, 'value' => null, 'intent' => 2, 'fit' => null], $list->json('rows.0.scores'));
+        self::assertEquals(4, $list->json('rows.0.priority'));
+    }
+
+    public function test_a_mark_is_kept_can_be_undone_and_survives_new_data(): void
+    {
+        $study = $this->compared();
+        $this->actingAs($this->makeEditor($study));
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['Blotting  Paper'], 'mark' => 'set aside', 'reason' => 'another meaning'])->assertOk()->assertJsonPath('before.0.mark', null);
+        $this->import($study, "keyword,position\nblotting paper,4\n", options: ['--domain' => 'nibhouse.example']);
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $this->getJson("/api/v1/studies/{$study->slug}/keyword?keyword=blotting%20paper")->assertOk()->assertJsonPath('mark', 'set aside')->assertJsonPath('reason', 'another meaning')->assertJsonPath('competitors_ranking', 2);
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['blotting paper'], 'mark' => null])->assertOk()->assertJsonPath('before.0.reason', 'another meaning');
+        $this->assertDatabaseHas('changes', ['study_id' => $study->id, 'what' => 'mark']);
+    }
+
+    public function test_a_preview_shows_columns_and_problems_and_keeps_nothing(): void
+    {
+        $study = $this->makeStudy();
+        $file = UploadedFile::fake()->createWithContent('list.csv', "Phrase we track;rank\npen;3\nnib;x\n");
+        $preview = $this->actingAs($this->makeEditor($study))->post("/api/v1/studies/{$study->slug}/imports/preview", ['file' => $file, 'kind' => 'rankings', 'domain' => 'quillfair.example', 'mapping' => ['keyword' => 'Phrase we track']]);
+        $preview->assertOk()->assertJsonPath('separator', ';')->assertJsonPath('mapping.keyword', 'Phrase we track')->assertJsonPath('bad_rows.rows.0.line', 3);
+        $this->assertDatabaseMissing('imports', ['study_id' => $study->id]);
+    }
+
+    public function test_an_import_makes_the_comparison_anew(): void
+    {
+        $study = $this->compared();
+        $before = $study->comparison_id;
+        $file = UploadedFile::fake()->createWithContent('list.csv', "keyword,position\npen,3\n");
+        $this->actingAs($this->makeEditor($study))->post("/api/v1/studies/{$study->slug}/imports", ['file' => $file, 'kind' => 'rankings', 'domain' => 'nibhouse.example'])->assertStatus(201)->assertJsonPath('kept', 1);
+        self::assertNotSame($before, $study->refresh()->comparison_id);
+        $this->getJson("/api/v1/studies/{$study->slug}/comparison")->assertOk()->assertJsonPath('is_current', true);
+    }
+
+    public function test_a_download_guards_cells_that_a_spreadsheet_would_run_unless_told_not_to(): void
+    {
+        $study = $this->makeStudy();
+        $this->import($study, "keyword,position\n=1+1,3\n+pen,4\n", options: ['--domain' => 'quillfair.example']);
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study));
+        $this->actingAs($this->makeEditor($study));
+        $read = fn(string $query): array => array_column(self::readCsv($this->get("/api/v1/studies/{$study->slug}/exports/compare.csv{$query}")->streamedContent()), 'keyword');
+        self::assertSame(["'+pen", "'=1+1"], $read(''));
+        self::assertSame(['+pen', '=1+1'], $read('?guard=0'));
+    }
+
+    public function test_pages_come_with_headers_that_let_nothing_in(): void
+    {
+        $headers = $this->get('/sign-in')->assertOk()->headers;
+        self::assertStringContainsString("default-src 'self'", (string) $headers->get('Content-Security-Policy'));
+        self::assertStringNotContainsString('unsafe-eval', (string) $headers->get('Content-Security-Policy'));
+        self::assertSame('nosniff', $headers->get('X-Content-Type-Options'));
+    }
+
+    public function test_the_api_describes_every_route_it_has(): void
+    {
+        $document = $this->actingAs($this->makeUser())->getJson('/api/v1/openapi.json')->assertOk()->json();
+        self::assertSame('3.1.0', $document['openapi']);
+        foreach (app('router')->getRoutes()->getRoutes() as $route) {
+            if (str_starts_with($route->uri(), 'api/v1/') && ! str_contains($route->uri(), 'fallback')) {
+                $path = '/'.str_replace(['api/v1/', '{study}', '{study:slug}'], ['', '{slug}', '{slug}'], $route->uri());
+                foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                    self::assertArrayHasKey(strtolower($method), $document['paths'][rtrim($path, '/')] ?? [], $method.' '.$path);
+                }
+            }
+        }
+    }
+}
