@@ -90,7 +90,7 @@ abstract class TestCase extends BaseTestCase
     protected static function readCsv(string $text): array
     {
         $lines = array_map(static fn(string $line): array => array_map(strval(...), str_getcsv($line, ',', '"', '')), explode("\r\n", rtrim($text)));
-        $headings = array_shift($lines) ?? [];
+        $headings = array_shift($lines);
 
         return array_map(static fn(array $cells): array => array_combine($headings, $cells), $lines);
     }

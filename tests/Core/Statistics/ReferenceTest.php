@@ -72,7 +72,7 @@ final class ReferenceTest extends TestCase
     {
         [$intercept, $slope] = LogisticRegression::fit([[0.0], [1.0], [3.0]], [10, 10, 10], [2, 5, 9], 1.0);
         $error = 0.0;
-        foreach ([0.0 => 2, 1.0 => 5, 3.0 => 9] as $x => $wins) {
+        foreach ([[0.0, 2], [1.0, 5], [3.0, 9]] as [$x, $wins]) {
             $error += (10 * LogisticRegression::sigmoid($intercept + $slope * $x) - $wins) * $x;
         }
         self::assertEqualsWithDelta(0.0, $error + $slope, 1e-8);
@@ -113,7 +113,7 @@ final class ReferenceTest extends TestCase
     /** @return array<string, list<float>> */
     private static function reference(string $name): array
     {
-        /** @var array<string, array<string, list<float>>> $all */
+        /** @var array<string, array<string, string|list<float|int>>> $all */
         $all = json_decode((string) file_get_contents(__DIR__.'/reference.json'), true, 16, JSON_THROW_ON_ERROR);
 
         return array_map(static fn(mixed $column): array => \is_array($column) ? array_map(floatval(...), $column) : [], $all[$name]);
