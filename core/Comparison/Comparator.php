@@ -37,7 +37,8 @@ final readonly class Comparator
         $now = array_map(SnapshotStream::over(...), $current);
         $before = array_map(static fn(?iterable $stream) => $stream === null ? null : SnapshotStream::over($stream), $previous);
         $list = SnapshotStream::over(self::asRankings($listed));
-        while (($keyword = self::smallest([...$now, $list])) !== null) {
+        $all = [...$now, $list];
+        while (($keyword = self::smallest($all)) !== null) {
             $list->take($keyword, Ranking::WORST_POSITION);
             yield $this->row($keyword, $now, $before);
         }

@@ -19,10 +19,15 @@ enum NumberFormat: string
     private const SPACE = '[ \x{A0}\x{2007}\x{2009}\x{202F}]';
     private const LONGEST = 40;
 
+    /** The usual cells, which need none of the rest. */
+    private const PLAIN_WHOLE = '/^[0-9]{1,15}$/D';
+    private const PLAIN_POINT = '/^[0-9]{1,15}(?:\.[0-9]{1,12})?$/D';
+    private const SURELY_POINT = '/^[0-9]+\.(?:[0-9]{1,2}|[0-9]{4,12})$/D';
+
     /** The number a cell stands for, or null when it is none in this format. */
     public function parse(string $cell, bool $isWhole): ?float
     {
-        if (preg_match('/^\d{1,15}$/D', $cell) === 1) {
+        if (preg_match($this === self::DecimalPoint ? self::PLAIN_POINT : self::PLAIN_WHOLE, $cell) === 1) {
             return (float) $cell;
         }
         if (\strlen($cell) > self::LONGEST) {
@@ -42,6 +47,9 @@ enum NumberFormat: string
     {
         if (! str_contains($cell, '.') && ! str_contains($cell, ',')) {
             return null;
+        }
+        if (preg_match(self::SURELY_POINT, $cell) === 1) {
+            return self::DecimalPoint;
         }
         $asPoint = self::plain($cell, ',', '.') !== null;
         $asComma = self::plain($cell, '.', ',') !== null;

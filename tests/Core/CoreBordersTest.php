@@ -10,13 +10,14 @@ use PHPUnit\Framework\TestCase;
 /** Reads every token of core/: no framework, no clock, no randomness, no input or output. */
 final class CoreBordersTest extends TestCase
 {
-    private const ALLOWED_NAMESPACES = ['GreaterReach\\Core\\'];
+    /** Draws in the core come from a seeded engine alone; see the denied functions for the rest. */
+    private const ALLOWED_NAMESPACES = ['GreaterReach\\Core\\', 'Random\\Randomizer', 'Random\\Engine\\Mt19937'];
     private const DENIED_FUNCTIONS = [
         'env', 'now', 'app', 'config', 'cache', 'logger', 'resolve', 'date', 'time', 'microtime', 'hrtime', 'strtotime', 'mt_rand', 'rand', 'random_int',
         'random_bytes', 'shuffle', 'array_rand', 'fopen', 'file', 'file_get_contents', 'file_put_contents', 'readfile', 'getenv', 'ini_set', 'ini_get',
         'exec', 'system', 'passthru', 'shell_exec', 'proc_open', 'header', 'printf', 'print_r', 'var_dump', 'error_log', 'sleep', 'usleep', 'setlocale',
     ];
-    private const DENIED_CLASSES = ['DateTime', 'DateTimeImmutable', 'PDO', 'SplFileObject', 'Random\\Randomizer'];
+    private const DENIED_CLASSES = ['DateTime', 'DateTimeImmutable', 'PDO', 'SplFileObject'];
 
     /** @return iterable<string, array{string}> */
     public static function files(): iterable
@@ -49,7 +50,7 @@ final class CoreBordersTest extends TestCase
     private function isAllowed(string $name): bool
     {
         foreach (self::ALLOWED_NAMESPACES as $namespace) {
-            if (str_starts_with($name.'\\', $namespace)) {
+            if ($name === $namespace || str_starts_with($name.'\\', $namespace)) {
                 return true;
             }
         }

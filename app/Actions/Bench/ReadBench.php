@@ -23,7 +23,8 @@ final class ReadBench
     {
         $column = self::SORTS[$sort] ?? throw Refused::because('sort', sprintf('Sorting goes by one of %s.', implode(', ', array_keys(self::SORTS))));
         $direction = $descending ? 'DESC' : 'ASC';
-        $rows = (new ComparisonRows($comparison))->query($sentence)->select('*')->orderByRaw("{$column} {$direction} NULLS LAST, keyword")->limit($limit + 1);
+        $source = new ComparisonRows($comparison);
+        $rows = $source->query($sentence)->select('comparison_rows.*')->orderByRaw("{$column} {$direction} NULLS LAST, keyword")->limit($limit + 1);
         if ($cursor !== null) {
             self::continueAfter($rows, $column, $descending, $cursor);
         }
@@ -32,7 +33,7 @@ final class ReadBench
         $last = end($page);
 
         return [
-            'rows' => array_map(ComparisonRows::present(...), $page),
+            'rows' => $source->presentAll($page),
             'next' => \count($found) > $limit && $last !== false ? base64_encode(json_encode([$last->{$column}, $last->keyword], JSON_THROW_ON_ERROR)) : null,
         ];
     }

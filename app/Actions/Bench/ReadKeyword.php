@@ -16,13 +16,14 @@ final class ReadKeyword
     /** @return ?array<string, mixed> null when the comparison does not have the keyword */
     public function execute(Comparison $comparison, string $keyword): ?array
     {
-        $row = (new ComparisonRows($comparison))->query(Sentence::parse(''))->where('keyword', $keyword)->select('*')->first();
+        $source = new ComparisonRows($comparison);
+        $row = $source->query(Sentence::parse(''))->where('keyword', $keyword)->first();
         if ($row === null) {
             return null;
         }
 
         return [
-            ...ComparisonRows::present($row),
+            ...$source->presentAll([$row])[0],
             'advertiser_competition' => $row->advertiser_competition === null ? null : (float) $row->advertiser_competition,
             'scores' => ['volume' => $row->score_volume, 'ease' => $row->score_ease, 'gain' => $row->score_gain, 'value' => $row->score_value, 'intent' => $row->score_intent, 'fit' => $row->score_fit],
             'history' => $this->history($comparison, $keyword),

@@ -17,12 +17,14 @@ final class ReadOpportunities
     /** @return array{rows: list<array<string, mixed>>, next: ?string, total: int} */
     public function execute(Comparison $comparison, Sentence $sentence, Weights $weights, int $minFit, int $offset, int $limit): array
     {
-        $rows = (new ComparisonRows($comparison))->query($sentence)->where('is_listed', true)->when($minFit > 0, static fn($query) => $query->where('score_fit', '>=', $minFit));
+        $source = new ComparisonRows($comparison);
+        $rows = $source->query($sentence)->where('is_listed', true)->when($minFit > 0, static fn($query) => $query->where('score_fit', '>=', $minFit));
         $total = $rows->clone()->count();
-        $page = $rows->select('*')->selectRaw(PrioritySql::expression($weights).' AS priority')->orderByRaw(PrioritySql::order($weights))->offset($offset)->limit($limit)->get()->all();
+        $page = $rows->select('comparison_rows.*')->selectRaw(PrioritySql::expression($weights).' AS priority')->orderByRaw(PrioritySql::order($weights))->offset($offset)->limit($limit)->get()->all();
         $ranked = [];
-        foreach ($page as $number => $row) {
-            $ranked[] = ['rank' => $offset + $number + 1, ...ComparisonRows::present($row), 'priority' => $row->priority === null ? null : (float) $row->priority, 'scores' => self::scores($row)];
+        foreach ($source->presentAll(array_values($page)) as $number => $presented) {
+            $row = $page[$number];
+            $ranked[] = ['rank' => $offset + $number + 1, ...$presented, 'priority' => $row->priority === null ? null : (float) $row->priority, 'scores' => self::scores($row)];
         }
 
         return ['rows' => $ranked, 'next' => $offset + $limit < $total ? (string) ($offset + $limit) : null, 'total' => $total];

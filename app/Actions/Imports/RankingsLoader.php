@@ -10,16 +10,20 @@ use App\Models\Snapshot;
 use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\BadCell;
+use GreaterReach\Core\Site\DomainEntry;
 use Illuminate\Support\Facades\DB;
 
 /** Rankings: one snapshot per domain, channel and day in the file; each replaces the one that stood there. */
 final class RankingsLoader implements Loader
 {
-    /** @var array<string, array{domain: Domain, channel: string, day: string}> */
+    /** @var array<string, array{part: int, domain: Domain, channel: string, day: string}> */
     private array $snapshots = [];
 
-    /** @var array<string, Domain|string> text of a domain cell → domain, or what is wrong with it */
-    private array $found = [];
+    /** @var array<int, int> part → rows staged */
+    private array $staged = [];
+
+    /** @var array<string, array{int, DomainEntry}|string> domain as written, channel and day → where such rows belong */
+    private array $places = [];
 
     public function __construct(private readonly ImportOrder $order, private readonly DomainFinder $domains)
     {
@@ -29,7 +33,7 @@ final class RankingsLoader implements Loader
     {
         DB::statement(<<<'SQL'
             CREATE TEMPORARY TABLE staged (
-                line bigint, domain_id bigint, channel text, day date, keyword text COLLATE "C", position smallint,
+                line bigint, part integer, keyword text COLLATE "C", position smallint,
                 url text COLLATE "C", features text, volume bigint, difficulty double precision, cpc numeric, advertiser_competition double precision
             ) ON COMMIT DROP
             SQL);
@@ -37,25 +41,24 @@ final class RankingsLoader implements Loader
 
     public function columns(): array
     {
-        return ['line', 'domain_id', 'channel', 'day', 'keyword', 'position', 'url', 'features', 'volume', 'difficulty', 'cpc', 'advertiser_competition'];
+        return ['line', 'part', 'keyword', 'position', 'url', 'features', 'volume', 'difficulty', 'cpc', 'advertiser_competition'];
     }
 
     public function stage(int $line, array $values): array|BadCell|null
     {
-        $domain = $this->domainOf($values);
-        if (\is_string($domain)) {
-            return new BadCell($line, 'domain', (string) ($values['domain'] ?? ''), $domain);
+        $place = $this->placeOf($values['domain'] ?? '', $values['channel'] ?? $this->order->channel, $values['date'] ?? $this->order->day);
+        if (\is_string($place)) {
+            return new BadCell($line, 'domain', $values['domain'] ?? '', $place);
         }
-        $channel = (string) ($values['channel'] ?? $this->order->channel);
-        $day = (string) ($values['date'] ?? $this->order->day);
-        $this->snapshots[$domain->id.' '.$channel.' '.$day] ??= ['domain' => $domain, 'channel' => $channel, 'day' => $day];
+        [$part, $entry] = $place;
         $url = $values['url'] ?? null;
-        if ($values['position'] > Ranking::WORST_POSITION || (\is_string($url) && ! $this->domains->entry($domain->id)->covers($url))) {
+        if ($values['position'] > Ranking::WORST_POSITION || ($url !== null && ! $entry->covers($url))) {
             return null;
         }
+        $this->staged[$part] = ($this->staged[$part] ?? 0) + 1;
 
         return [
-            $line, $domain->id, $channel, $day, $values['keyword'], $values['position'], $url, $values['features'] ?? null,
+            $line, $part, $values['keyword'], $values['position'], $url, $values['features'] ?? null,
             $values['volume'] ?? null, $values['difficulty'] ?? null, $values['cpc'] ?? null, $values['advertiser_competition'] ?? null,
         ];
     }
@@ -63,39 +66,37 @@ final class RankingsLoader implements Loader
     public function settle(Import $import): array
     {
         ksort($this->snapshots);
-        DB::statement('ANALYZE staged');
 
         return array_values(array_map(
-            fn(array $snapshot): string => $this->settleSnapshot($import, $snapshot['domain'], $snapshot['channel'], $snapshot['day']),
+            fn(array $snapshot): string => $this->settleSnapshot($import, $snapshot['part'], $snapshot['domain'], $snapshot['channel'], $snapshot['day']),
             $this->snapshots,
         ));
     }
 
-    /**
-     * @param array<string, mixed> $values
-     *
-     * @return Domain|string the domain, or what is wrong with the cell
-     */
-    private function domainOf(array $values): Domain|string
+    /** @return array{int, DomainEntry}|string number and scope of the snapshot that a row belongs to, or what is wrong with its domain */
+    private function placeOf(string $text, string $channel, string $day): array|string
     {
-        $text = $values['domain'] ?? null;
-        if (! \is_string($text)) {
-            return $this->order->domain ?? 'is empty, and no domain was given for the file.';
-        }
-
-        return $this->found[$text] ??= $this->findDomain($text);
+        return $this->places[$text.' '.$channel.' '.$day] ??= $this->findPlace($text, $channel, $day);
     }
 
-    private function findDomain(string $text): Domain|string
+    /** @return array{int, DomainEntry}|string */
+    private function findPlace(string $text, string $channel, string $day): array|string
     {
         try {
-            return $this->domains->find($text) ?? 'is not a domain of this study.';
+            $domain = $text === '' ? $this->order->domain : $this->domains->find($text);
         } catch (InvalidValue $problem) {
             return $problem->reason.'.';
         }
+        if ($domain === null) {
+            return $text === '' ? 'is empty, and no domain was given for the file.' : 'is not a domain of this study.';
+        }
+        $key = $domain->id.' '.$channel.' '.$day;
+        $this->snapshots[$key] ??= ['part' => \count($this->snapshots), 'domain' => $domain, 'channel' => $channel, 'day' => $day];
+
+        return [$this->snapshots[$key]['part'], $this->domains->entry($domain->id)];
     }
 
-    private function settleSnapshot(Import $import, Domain $domain, string $channel, string $day): string
+    private function settleSnapshot(Import $import, int $part, Domain $domain, string $channel, string $day): string
     {
         // Two imports of one snapshot at once wait for each other here; the later one replaces the earlier.
         DB::statement('SELECT pg_advisory_xact_lock(hashtextextended(?, 0))', ["snapshot {$domain->id} {$channel} {$day}"]);
@@ -104,10 +105,9 @@ final class RankingsLoader implements Loader
             'study_id' => $import->study_id, 'domain_id' => $domain->id, 'import_id' => $import->id,
             'channel' => $channel, 'day' => $day, 'keywords' => 0, 'rankings' => 0,
         ]);
-        $key = [$domain->id, $channel, $day];
-        $rankings = $this->insertRankings($snapshot, $key);
+        $rankings = $this->insertRankings($snapshot, $part);
         $snapshot->update(['rankings' => $rankings, 'keywords' => DB::table('rankings')->where('study_id', $import->study_id)->where('snapshot_id', $snapshot->id)->where('ordinal', 1)->count()]);
-        $this->insertMetrics($import, $snapshot, $key);
+        $this->insertMetrics($import, $snapshot, $part, $snapshot->keywords === ($this->staged[$part] ?? 0));
 
         return sprintf('%s %s of %s %s: %d rankings of %d keywords.', ucfirst($channel), 'snapshot', $domain->entry, ($replaced ? 'replaced for ' : 'added for ').$day, $rankings, $snapshot->keywords);
     }
@@ -125,40 +125,35 @@ final class RankingsLoader implements Loader
         return true;
     }
 
-    /** @param array{int, string, string} $key domain, channel, day */
-    private function insertRankings(Snapshot $snapshot, array $key): int
+    private function insertRankings(Snapshot $snapshot, int $part): int
     {
         return DB::affectingStatement(<<<'SQL'
             INSERT INTO rankings (study_id, snapshot_id, keyword, ordinal, position, url, features)
             SELECT ?::bigint, ?::bigint, keyword, row_number() OVER (PARTITION BY keyword ORDER BY position, url NULLS LAST), position, url, features
             FROM (
                 SELECT DISTINCT ON (keyword, url) keyword, url, position, features
-                FROM staged WHERE domain_id = ? AND channel = ? AND day = ?
+                FROM staged WHERE part = ?
                 ORDER BY keyword, url, position, line
             ) best
-            SQL, [$snapshot->study_id, $snapshot->id, ...$key]);
+            SQL, [$snapshot->study_id, $snapshot->id, $part]);
     }
 
-    /** @param array{int, string, string} $key domain, channel, day */
-    private function insertMetrics(Import $import, Snapshot $snapshot, array $key): void
+    /** Where a keyword has several rows the first one that knows a metric counts; most files have one row each. */
+    private function insertMetrics(Import $import, Snapshot $snapshot, int $part, bool $isOneRowEach): void
     {
         $source = DB::table('sources')->insertGetId([
             'study_id' => $import->study_id, 'import_id' => $import->id, 'snapshot_id' => $snapshot->id, 'domain_id' => $snapshot->domain_id,
             'kind' => 'rankings', 'channel' => $snapshot->channel, 'day' => $snapshot->day->toDateString(),
         ]);
-        DB::insert(<<<'SQL'
-            INSERT INTO metrics (study_id, source_id, keyword, volume, difficulty, cpc, advertiser_competition)
-            SELECT ?::bigint, ?::bigint, keyword,
-                (array_agg(volume) FILTER (WHERE volume IS NOT NULL))[1],
-                (array_agg(difficulty) FILTER (WHERE difficulty IS NOT NULL))[1],
-                (array_agg(cpc) FILTER (WHERE cpc IS NOT NULL))[1],
-                (array_agg(advertiser_competition) FILTER (WHERE advertiser_competition IS NOT NULL))[1]
-            FROM (
-                SELECT * FROM staged
-                WHERE domain_id = ? AND channel = ? AND day = ? AND num_nonnulls(volume, difficulty, cpc, advertiser_competition) > 0
-                ORDER BY keyword, line
-            ) in_order
-            GROUP BY keyword
-            SQL, [$import->study_id, $source, ...$key]);
+        $metrics = ['volume', 'difficulty', 'cpc', 'advertiser_competition'];
+        $values = array_map(static fn(string $metric): string => $isOneRowEach ? $metric : "(array_agg({$metric}) FILTER (WHERE {$metric} IS NOT NULL))[1]", $metrics);
+        $columns = implode(', ', $metrics);
+        $chosen = implode(', ', $values);
+        $grouping = $isOneRowEach ? '' : 'GROUP BY keyword';
+        DB::insert(<<<SQL
+            INSERT INTO metrics (study_id, source_id, keyword, {$columns})
+            SELECT ?::bigint, ?::bigint, keyword, {$chosen}
+            FROM (SELECT * FROM staged WHERE part = ? AND num_nonnulls({$columns}) > 0 ORDER BY keyword, line) in_order {$grouping}
+            SQL, [$import->study_id, $source, $part]);
     }
 }

@@ -28,7 +28,17 @@ final class CopyWriter
     /** @param list<mixed> $values one per column: scalars, null, or lists of whole numbers, which become PostgreSQL arrays */
     public function write(array $values): void
     {
-        $this->lines[] = implode("\t", array_map(self::encode(...), $values));
+        // Spelt out for the types of nearly every cell: this runs some ten times a row.
+        $line = [];
+        foreach ($values as $value) {
+            $line[] = match (true) {
+                $value === null => self::NULL,
+                \is_int($value) => $value,
+                \is_string($value) && strpbrk($value, "\\\t\n\r") === false => $value,
+                default => self::encode($value),
+            };
+        }
+        $this->lines[] = implode("\t", $line);
         if (\count($this->lines) >= self::BATCH) {
             $this->flush();
         }
@@ -49,12 +59,10 @@ final class CopyWriter
     private static function encode(mixed $value): string
     {
         return match (true) {
-            $value === null => self::NULL,
-            \is_string($value) => strpbrk($value, "\\\t\n\r") === false ? $value : addcslashes($value, "\\\t\n\r"),
+            \is_string($value) => addcslashes($value, "\\\t\n\r"),
             \is_float($value) => Figures::exact($value),
             \is_bool($value) => $value ? 't' : 'f',
             \is_array($value) => '{'.implode(',', array_map(static fn(?int $item): string => $item === null ? 'NULL' : (string) $item, $value)).'}',
-            \is_int($value) => (string) $value,
             default => throw new \InvalidArgumentException('COPY cannot write a '.get_debug_type($value).'.'),
         };
     }

@@ -9,9 +9,9 @@ final class Figures
 {
     public static function exact(float $value): string
     {
-        $text = json_encode($value, JSON_THROW_ON_ERROR);
+        $text = (string) json_encode($value);
 
-        return str_contains($text, 'e') ? rtrim(rtrim(sprintf('%.20F', $value), '0'), '.') : $text;
+        return strpbrk($text, 'eE') === false ? $text : rtrim(rtrim(sprintf('%.40F', $value), '0'), '.');
     }
 
     /** @return list<?int> a PostgreSQL array of whole numbers such as `{3,NULL,12}` */

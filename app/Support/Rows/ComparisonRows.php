@@ -22,20 +22,29 @@ final readonly class ComparisonRows
     {
         $rows = DB::table('comparison_rows')
             ->where('comparison_rows.study_id', $this->comparison->study_id)
-            ->where('comparison_id', $this->comparison->id)
-            ->leftJoinSub(
-                DB::table('decisions')->select('keyword as decided', 'mark', 'reason')->where('study_id', $this->comparison->study_id),
-                'decisions',
-                'decided',
-                '=',
-                'keyword',
-            );
+            ->where('comparison_id', $this->comparison->id);
+        if ($sentence->has('mark')) {
+            $marks = DB::table('decisions')->select('keyword as decided', 'mark')->where('study_id', $this->comparison->study_id)->whereNotNull('mark');
+            $rows->leftJoinSub($marks, 'decisions', 'decided', '=', 'keyword');
+        }
 
         return (new SentenceCompiler(count($this->comparison->competitors())))->apply($rows, $sentence);
     }
 
-    /** @return array<string, mixed> one row as the API gives it */
-    public static function present(\stdClass $row): array
+    /**
+     * @param list<\stdClass> $rows
+     *
+     * @return list<array<string, mixed>> the rows as the API gives them, with what people decided
+     */
+    public function presentAll(array $rows): array
+    {
+        $decisions = DB::table('decisions')->where('study_id', $this->comparison->study_id)->whereIn('keyword', array_column($rows, 'keyword'))->get(['keyword', 'mark', 'reason'])->keyBy('keyword');
+
+        return array_map(static fn(\stdClass $row): array => self::present($row, $decisions->get($row->keyword)), $rows);
+    }
+
+    /** @return array<string, mixed> */
+    private static function present(\stdClass $row, ?\stdClass $decision): array
     {
         $float = static fn(string|float|null $value): ?float => $value === null ? null : (float) $value;
 
@@ -63,8 +72,8 @@ final readonly class ComparisonRows
             'links_to_earn' => $row->links_to_earn,
             'intent' => $row->intent,
             'topic' => $row->topic,
-            'mark' => $row->mark,
-            'reason' => $row->reason,
+            'mark' => $decision?->mark,
+            'reason' => $decision?->reason,
         ];
     }
 }

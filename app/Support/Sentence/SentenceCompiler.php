@@ -73,7 +73,9 @@ final readonly class SentenceCompiler
         if (preg_match('/^(\d{1,2})(?:@(10|20|50|100))?$/D', $clause->value, $part) !== 1) {
             throw SentenceProblem::in((string) $clause, 'must be a number of competitors, and perhaps @10, @20, @50 or @100');
         }
-        $rows->whereRaw("(SELECT count(*) FROM unnest(positions[2:]) ranked WHERE ranked <= ?) {$clause->operator} ?", [(int) ($part[2] ?? 100), (int) $part[1]]);
+        $within = (int) ($part[2] ?? 100);
+        $ranking = array_map(static fn(int $place): string => "coalesce((positions[{$place}] <= {$within})::int, 0)", range(2, $this->competitors + 1));
+        $rows->whereRaw('('.implode(' + ', $this->competitors === 0 ? ['0'] : $ranking).") {$clause->operator} ?", [(int) $part[1]]);
     }
 
     /** `p2<=10`: the second competitor as listed within the top 10; `p2=absent`. */

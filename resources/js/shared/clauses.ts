@@ -82,7 +82,7 @@ function ownPhrase(clauses: Clause[]): string {
     return exact.value;
   }
   const phrase = rangePhrase(find(clauses, 'own', '>=')?.value, find(clauses, 'own', '<=')?.value);
-  return phrase === 'any' ? 'anywhere' : `at ${phrase}`;
+  return phrase === 'any' ? 'anywhere' : `at ${phrase.replace('from ', '')}`;
 }
 
 const markPhrases: Record<string, string> = { kept: 'without what was set aside', open: 'not decided yet', shortlisted: 'on the shortlist', 'set aside': 'set aside' };

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plans;
+
+use App\Actions\Comparisons\MetricsStream;
+use App\Models\Comparison;
+use App\Models\Study;
+use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Plan\AutoPlan;
+use GreaterReach\Core\Plan\Effort;
+use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\Placement;
+use GreaterReach\Core\Plan\PlanItem;
+use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Priority\Tactic;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/** Proposes what to do in which month: the opportunities that bring most within the capacity, or of the shortlist if there is one. */
+final readonly class MakePlan
+{
+    /**
+     * @param float $capacity days of work in each month
+     *
+     * @return list<array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float, win_chance: float, publish_by: ?string}>
+     */
+    public function execute(Study $study, Comparison $comparison, int $months, float $capacity, Month $start): array
+    {
+        $effort = new Effort($study->rulebook());
+        $rows = $this->opportunities($study, $comparison);
+        $items = array_map(static fn(\stdClass $row): PlanItem => new PlanItem($row->keyword, $effort->days(self::tactic($row), $row->links_to_earn), (float) $row->expected_gain), $rows);
+        $placements = (new AutoPlan($months, $capacity))->place(array_values($items));
+        $metrics = $this->metrics($study, array_map(static fn(Placement $placement): string => $placement->item->keyword, $placements));
+
+        return array_map(static fn(Placement $placement): array => self::describe($placement, $rows[$placement->item->keyword], $effort, $start, $metrics[$placement->item->keyword]), $placements);
+    }
+
+    /** @return array<string, \stdClass> keyword → row */
+    private function opportunities(Study $study, Comparison $comparison): array
+    {
+        $minFit = $study->rulebook()->int('min_fit');
+        $hasShortlist = DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->exists();
+        $marked = static fn(string $mark): \Closure => static fn(Builder $query) => $query->select('keyword')->from('decisions')->where('study_id', $study->id)->where('mark', $mark);
+        $rows = DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $comparison->id)
+            ->where('is_listed', true)->where('expected_gain', '>', 0)
+            ->when($minFit > 0, static fn(Builder $query) => $query->where('score_fit', '>=', $minFit))
+            ->when($hasShortlist, static fn(Builder $query) => $query->whereIn('keyword', $marked('shortlisted')), static fn(Builder $query) => $query->whereNotIn('keyword', $marked('set aside')))
+            ->get(['keyword', 'topic', 'tactic', 'links_to_earn', 'expected_gain', 'win_chance']);
+
+        return $rows->keyBy('keyword')->all();
+    }
+
+    /**
+     * @param list<string> $keywords
+     *
+     * @return array<string, Metrics>
+     */
+    private function metrics(Study $study, array $keywords): array
+    {
+        sort($keywords, SORT_STRING);
+
+        return DB::transaction(static function () use ($study, $keywords): array {
+            $stream = MetricsStream::open($study->id, $study->comparedDomains(), $study->rulebook()->words('metric_sources'));
+            $metrics = [];
+            foreach ($keywords as $keyword) {
+                $metrics[$keyword] = $stream->of($keyword);
+            }
+
+            return $metrics;
+        });
+    }
+
+    /** @return array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float, win_chance: float, publish_by: ?string} */
+    private static function describe(Placement $placement, \stdClass $row, Effort $effort, Month $start, Metrics $metrics): array
+    {
+        return [
+            'month' => (string) $start->plus($placement->begins),
+            'item' => $row->keyword,
+            'topic' => $row->topic,
+            'tactic' => $row->tactic,
+            'effort_days' => $placement->item->effort,
+            'expected_gain' => $placement->item->expectedGain,
+            'win_chance' => (float) $row->win_chance,
+            'publish_by' => Season::of($metrics)->publishBy($start, $effort->ramp(self::tactic($row)))?->__toString(),
+        ];
+    }
+
+    /** The tactic without the links that may stand beside it. */
+    private static function tactic(\stdClass $row): Tactic
+    {
+        return Tactic::from(str_replace(' + links', '', $row->tactic));
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Plan;
+
+/** Where an item stands in a plan, by number of the month, the first 0. */
+final readonly class Placement
+{
+    public function __construct(
+        public PlanItem $item,
+        public int $begins,
+        /** It starts to pay at the end of this month; later than it begins only when it is spread. */
+        public int $ends,
+    ) {
+    }
+}

@@ -1,0 +1,218 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Plan;
+
+use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Plan\AutoPlan;
+use GreaterReach\Core\Plan\Band;
+use GreaterReach\Core\Plan\Effort;
+use GreaterReach\Core\Plan\Forecast;
+use GreaterReach\Core\Plan\ForecastItem;
+use GreaterReach\Core\Plan\Knapsack;
+use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\Outcome;
+use GreaterReach\Core\Plan\Placement;
+use GreaterReach\Core\Plan\PlanItem;
+use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Rulebook\Rulebook;
+use PHPUnit\Framework\TestCase;
+
+final class PlanTest extends TestCase
+{
+    /** Source: instance P01 of the collection after Kreher and Stinson, Combinatorial Algorithms (from memory): capacity 165, optimum 309. */
+    public function test_the_knapsack_solves_a_published_instance(): void
+    {
+        $weights = [23, 31, 29, 44, 53, 38, 63, 85, 89, 82];
+        $values = array_map(floatval(...), [92, 57, 49, 68, 60, 43, 67, 84, 87, 72]);
+        $chosen = Knapsack::solve($weights, $values, 165);
+        self::assertSame([0, 1, 2, 3, 5], $chosen);
+        self::assertSame(309.0, array_sum(array_map(static fn(int $item): float => $values[$item], $chosen)));
+    }
+
+    public function test_the_knapsack_is_exact_on_200_random_instances(): void
+    {
+        mt_srand(3);
+        for ($instance = 0; $instance < 200; ++$instance) {
+            $count = mt_rand(1, 11);
+            $weights = array_map(static fn(): int => mt_rand(0, 9), range(1, $count));
+            $values = array_map(static fn(): float => mt_rand(0, 50) / 4, range(1, $count));
+            $capacity = mt_rand(0, 25);
+            $chosen = Knapsack::solve($weights, $values, $capacity);
+            self::assertLessThanOrEqual($capacity, array_sum(array_map(static fn(int $item): int => $weights[$item], $chosen)));
+            self::assertSame(self::bruteForce($weights, $values, $capacity), (float) array_sum(array_map(static fn(int $item): float => $values[$item], $chosen)));
+        }
+    }
+
+    public function test_months_count_and_read_as_written(): void
+    {
+        $month = Month::parse('2026-11');
+        self::assertSame(['2027-01', '2025-12', 11, 2], [(string) $month->plus(2), (string) $month->plus(-11), $month->ofYear(), $month->until(Month::parse('2027-01'))]);
+        $this->expectException(InvalidValue::class);
+        Month::parse('2026-13');
+    }
+
+    public function test_a_season_has_its_peak_and_a_month_to_publish_by(): void
+    {
+        $season = Season::of(new Metrics(monthly: [0, 0, 10, 60, 40, 10, 0, 0, 0, 0, 0, 0]));
+        self::assertEqualsWithDelta([6.0, 0.0], [$season->index(4), $season->index(1)], 1e-12);
+        self::assertSame(4, $season->peak());
+        self::assertSame('2026-12', (string) $season->publishBy(Month::parse('2026-11'), 4));
+        self::assertSame('2027-12', (string) $season->publishBy(Month::parse('2027-01'), 4), 'April 2027 can no longer be reached in time.');
+        self::assertSame('2026-12', (string) $season->publishBy(Month::parse('2026-12'), 4));
+    }
+
+    public function test_what_is_even_or_unknown_is_steady(): void
+    {
+        foreach ([array_fill(0, 12, 7), [...array_fill(0, 11, 10), 14], array_fill(0, 12, 0), [...array_fill(0, 11, 1), null], null] as $monthly) {
+            $season = Season::of(new Metrics(monthly: $monthly));
+            self::assertNull($season->peak());
+            self::assertNull($season->publishBy(Month::parse('2026-11'), 2));
+        }
+    }
+
+    public function test_effort_is_the_tactics_and_a_quarter_day_for_each_link(): void
+    {
+        $effort = new Effort(Rulebook::standard());
+        self::assertSame([3.0, 2.0, 1.0, 1.5, 1.0, .5], array_map(static fn(Tactic $tactic): float => $effort->days($tactic, $tactic === Tactic::ExtendPage ? 2 : null), Tactic::cases()));
+        self::assertSame([4, 3, 2, 2, 2, 1], array_map($effort->ramp(...), Tactic::cases()));
+    }
+
+    public function test_each_month_takes_the_best_that_fits(): void
+    {
+        $plan = self::plan(2, 2, [['a', 1.5, 10], ['b', 1, 8], ['c', 1, 7], ['d', .4, 1]]);
+        // In two days b and c bring 15, a and d 11; what is left comes a month later.
+        self::assertSame(['b' => [0, 0], 'c' => [0, 0], 'a' => [1, 1], 'd' => [1, 1]], $plan);
+    }
+
+    public function test_pinned_items_come_first(): void
+    {
+        self::assertSame(['b' => [0, 0], 'a' => [1, 1]], self::plan(2, 1, [['a', 1, 10], ['b', 1, 1, true]]));
+    }
+
+    public function test_an_item_over_a_month_is_spread_and_ends_later(): void
+    {
+        self::assertSame(['big' => [0, 2], 'small' => [2, 2]], self::plan(3, 2, [['big', 5, 100], ['small', 1, 5]]));
+        self::assertSame(['small' => [0, 0]], self::plan(2, 2, [['big', 5, 100], ['small', 1, 5]]), 'What cannot end within the plan is left out.');
+    }
+
+    public function test_capacity_0_and_nothing_to_do_are_empty_plans(): void
+    {
+        self::assertSame([], self::plan(3, 0, [['a', 1, 10]]));
+        self::assertSame([], self::plan(3, 5, []));
+    }
+
+    public function test_a_plan_never_exceeds_its_capacity(): void
+    {
+        mt_srand(9);
+        for ($round = 0; $round < 60; ++$round) {
+            $items = array_map(static fn(int $number): array => ['k'.$number, mt_rand(1, 60) / 8, mt_rand(0, 900) / 7, mt_rand(0, 9) === 0], range(1, 40));
+            $capacity = mt_rand(1, 12) / 2;
+            $used = array_fill(0, 4, 0.0);
+            foreach ((new AutoPlan(4, $capacity))->place(self::items($items)) as $placement) {
+                if ($placement->begins === $placement->ends) {
+                    $used[$placement->begins] += $placement->item->units() / 2;
+                }
+            }
+            self::assertLessThanOrEqual($capacity, max($used));
+        }
+    }
+
+    public function test_a_plan_needs_a_month(): void
+    {
+        $this->expectException(Misuse::class);
+        new AutoPlan(0, 5);
+    }
+
+    public function test_an_item_pays_by_its_ramp_and_season(): void
+    {
+        $item = new ForecastItem(100, .5, Season::steady(), Month::parse('2026-11'), 4);
+        self::assertSame([0.0, 25.0, 100.0, 100.0], array_map(static fn(string $month): float => $item->visitsIn(Month::parse($month)), ['2026-11', '2026-12', '2027-03', '2027-09']));
+    }
+
+    /** Closed forms: mean p·g·e^(σ²/2), variance g²(p·e^(2σ²) − p²·e^(σ²)); the mean of the draws within four standard errors. */
+    public function test_the_forecast_agrees_with_its_closed_form(): void
+    {
+        $month = Month::parse('2027-06');
+        $items = array_map(static fn(int $number): ForecastItem => new ForecastItem(10.0 * $number, $number / 12, Season::steady(), Month::parse('2026-11'), 2), range(1, 10));
+        $variance = 0.0;
+        foreach ($items as $item) {
+            $variance += $item->gain ** 2 * ($item->winChance * exp(2 * .3 ** 2) - $item->winChance ** 2 * exp(.3 ** 2));
+        }
+        $band = (new Forecast(4000, .3, 1))->bands($items, [$month])[0];
+        $sum = array_sum(array_map(static fn(ForecastItem $item): float => $item->winChance * $item->gain, $items));
+        self::assertEqualsWithDelta($sum * exp(.045), $band->mean, 1e-9);
+        self::assertEqualsWithDelta($band->mean, $band->p50, 4 * sqrt($variance / 4000) + .1 * sqrt($variance), 'The sum of ten is nearly symmetric.');
+        // A sum of ten independent parts is close to normal: its 10–90 band is 2 · 1.2816 standard deviations wide, within a tenth.
+        self::assertEqualsWithDelta(2 * 1.2816 * sqrt($variance), $band->p90 - $band->p10, .25 * sqrt($variance));
+    }
+
+    public function test_a_certain_item_without_spread_has_no_band(): void
+    {
+        $bands = (new Forecast(50, 0.0, 1))->bands([new ForecastItem(80, 1.0, Season::steady(), Month::parse('2026-11'), 1)], [Month::parse('2027-01')]);
+        self::assertEquals([new Band(80.0, 80.0, 80.0, 80.0)], $bands);
+    }
+
+    public function test_the_same_seed_draws_the_same_forecast(): void
+    {
+        $items = [new ForecastItem(80, .4, Season::steady(), Month::parse('2026-11'), 1)];
+        self::assertEquals((new Forecast(200, .3, 7))->bands($items, [Month::parse('2027-01')]), (new Forecast(200, .3, 7))->bands($items, [Month::parse('2027-01')]));
+    }
+
+    public function test_an_outcome_waits_for_the_ramp(): void
+    {
+        $band = new Band(10, 50, 90, 50);
+        $of = static fn(float $visits, string $now): Outcome => Outcome::of($visits, $band, Month::parse('2026-11'), Month::parse($now), 2);
+        self::assertSame([Outcome::TooEarly, Outcome::Below, Outcome::Inside, Outcome::Inside, Outcome::Above], [$of(5, '2026-12'), $of(5, '2027-01'), $of(10, '2027-01'), $of(90, '2027-01'), $of(91, '2027-01')]);
+    }
+
+    /**
+     * @param list<array{0: string, 1: float|int, 2: float|int, 3?: bool}> $items
+     *
+     * @return array<string, array{int, int}>
+     */
+    private static function plan(int $months, float $capacity, array $items): array
+    {
+        $placements = (new AutoPlan($months, $capacity))->place(self::items($items));
+
+        return array_combine(
+            array_map(static fn(Placement $placement): string => $placement->item->keyword, $placements),
+            array_map(static fn(Placement $placement): array => [$placement->begins, $placement->ends], $placements),
+        );
+    }
+
+    /**
+     * @param list<array{0: string, 1: float|int, 2: float|int, 3?: bool}> $items
+     *
+     * @return list<PlanItem>
+     */
+    private static function items(array $items): array
+    {
+        return array_map(static fn(array $item): PlanItem => new PlanItem($item[0], (float) $item[1], (float) $item[2], $item[3] ?? false), $items);
+    }
+
+    /**
+     * @param list<int>   $weights
+     * @param list<float> $values
+     */
+    private static function bruteForce(array $weights, array $values, int $capacity): float
+    {
+        $best = 0.0;
+        for ($mask = 0; $mask < 1 << \count($weights); ++$mask) {
+            $weight = $value = 0;
+            foreach ($weights as $item => $units) {
+                if (($mask >> $item & 1) === 1) {
+                    $weight += $units;
+                    $value += $values[$item];
+                }
+            }
+            $best = $weight <= $capacity ? max($best, (float) $value) : $best;
+        }
+
+        return $best;
+    }
+}
