@@ -88,7 +88,9 @@ final class TopicBuilder
             }
         }
 
-        return new Topics($this->keywords, $this->primaryOf, $this->joinByStems($taken));
+        $members = $this->joinByStems($taken);
+
+        return new Topics($this->keywords, $this->primaryOf, $members);
     }
 
     private function pageNumber(PageRanking $ranking): int

@@ -43,6 +43,12 @@ final readonly class ComfortDifficulty
         return new self(array_sum($difficulties) / $count, $count, false, $p50, $p75, $p90);
     }
 
+    /** A comfort difficulty that was found before, as its comparison keeps it. */
+    public static function known(float $value, int $keywords, bool $isAssumed): self
+    {
+        return new self($value, $keywords, $isAssumed, null, null, null);
+    }
+
     /** Whether a keyword is one of those that the comfort difficulty is read from. */
     public static function counts(?int $ownPosition, ?int $volume, bool $isBranded, int $minimumVolume): bool
     {

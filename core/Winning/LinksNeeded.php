@@ -34,6 +34,12 @@ final readonly class LinksNeeded
             : new self($line->intercept, $line->slope, $count, false);
     }
 
+    /** A line that was fitted before, as its comparison keeps it. */
+    public static function known(float $intercept, float $slope, int $keywords, bool $isAssumed): self
+    {
+        return new self($intercept, $slope, $keywords, $isAssumed);
+    }
+
     /** @param ?float $pageOneMedian median referring domains of the pages at 1–10, null where not known */
     public function needed(?float $pageOneMedian, ?float $difficulty): ?float
     {

@@ -58,6 +58,12 @@ final readonly class WinModel
         return self::fitColumns($groups, $columns, $lambda, $rows, $authorities[0]);
     }
 
+    /** A model that was fitted before, as its comparison keeps it. */
+    public static function known(float $intercept, float $difficultySlope, ?float $authoritySlope, int $rows, bool $isAssumed, ?float $ownAuthority): self
+    {
+        return new self($intercept, $difficultySlope, $authoritySlope, $rows, null, [], $isAssumed, $ownAuthority);
+    }
+
     /** The chance, 0…1, that our domain reaches page one at this difficulty, wherever it stands now. */
     public function chanceAt(float $difficulty): float
     {

@@ -11,8 +11,12 @@ use App\Support\Sentence\Sentence;
 use Illuminate\Support\Facades\DB;
 
 /** Everything about one keyword, for its dossier. */
-final class ReadKeyword
+final readonly class ReadKeyword
 {
+    public function __construct(private ExplainKeyword $explain)
+    {
+    }
+
     /** @return ?array<string, mixed> null when the comparison does not have the keyword */
     public function execute(Comparison $comparison, string $keyword): ?array
     {
@@ -22,16 +26,21 @@ final class ReadKeyword
             return null;
         }
 
+        $sources = $this->sources($comparison->study_id, $keyword);
+        $pageOne = $this->pageOne($comparison->study_id, $keyword);
+
         return [
             ...$source->presentAll([$row])[0],
             'advertiser_competition' => $row->advertiser_competition === null ? null : (float) $row->advertiser_competition,
             'scores' => ['volume' => $row->score_volume, 'ease' => $row->score_ease, 'gain' => $row->score_gain, 'value' => $row->score_value, 'intent' => $row->score_intent, 'fit' => $row->score_fit],
             'history' => $this->history($comparison, $keyword),
             'pages' => $this->pages($comparison, $keyword),
-            'sources' => $this->sources($comparison->study_id, $keyword),
+            'sources' => $sources,
             'monthly' => $this->monthly($comparison->study_id, $keyword),
             'topic_keywords' => $this->topicKeywords($comparison, (string) $row->topic),
-            'page_one' => $this->pageOne($comparison->study_id, $keyword),
+            'page_one' => $pageOne,
+            'why' => $this->explain->figures($comparison, $row, $sources),
+            'evidence' => $this->explain->evidence($comparison, $row, $pageOne),
         ];
     }
 

@@ -171,6 +171,20 @@ export interface PageOneResult {
   day: string;
 }
 
+export interface Explanation {
+  figure: string;
+  rule: string;
+  inputs: { name: string; value: number | string | null; unit: string; source: string }[];
+  steps: string[];
+  assumptions: string[];
+}
+
+export interface EvidenceFact {
+  code: string;
+  encouraging: boolean;
+  sentence: string;
+}
+
 export interface KeywordDossier extends KeywordRow {
   advertiser_competition: number | null;
   scores: Scores;
@@ -180,6 +194,8 @@ export interface KeywordDossier extends KeywordRow {
   monthly: (number | null)[] | null;
   topic_keywords: { keyword: string; volume: number | null; own_position: number | null }[];
   page_one: PageOneResult[];
+  why: Partial<Record<string, Explanation>>;
+  evidence: EvidenceFact[];
 }
 
 export interface BadRow {

@@ -104,7 +104,13 @@ final class TopicBuilderTest extends TestCase
             $builder->add($keyword, $volume, array_map(static fn(array $page): PageRanking => new PageRanking($keyword, $page[0], 'https://d'.$page[0].'.example'.$page[1], $page[2]), $pages));
         }
 
-        return iterator_to_array($builder->build()->all());
+        $topics = $builder->build();
+        $all = iterator_to_array($topics->all());
+        foreach ($topics->byKeyword() as $keyword => $topic) {
+            self::assertContains($keyword, [$topic, ...$all[$topic]], 'Both readings of the topics agree.');
+        }
+
+        return $all;
     }
 
     /**

@@ -21,6 +21,7 @@ use GreaterReach\Core\Priority\MeasuredClicks;
 use GreaterReach\Core\Priority\Opportunity;
 use GreaterReach\Core\Priority\Order;
 use GreaterReach\Core\Priority\Scores;
+use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\TacticRule;
 use GreaterReach\Core\Priority\Weigher;
@@ -187,6 +188,26 @@ final class PriorityTest extends TestCase
         ];
         uasort($list, (new Order(Weights::plain()))->compare(...));
         self::assertSame(['d', 'f', 'a', 'b', 'c', 'e'], array_keys($list));
+    }
+
+    public function test_steadiness_tells_a_safe_choice_from_an_artefact(): void
+    {
+        $safe = $this->weigh($this->candidate(null, new Metrics(9000, 5.0, 7.0), judgement: new Judgement(fit: 5, intent: Intent::Buy), keyword: 'safe'));
+        $poor = $this->weigh($this->candidate(null, new Metrics(5, 90.0, .1), judgement: new Judgement(fit: 0), keyword: 'poor'));
+        self::assertSame([1.0, 0.0], Steadiness::of([$safe, $poor], 100, 1, 1));
+    }
+
+    /**
+     * Closed form: one item scores 5 in volume alone, the other 5 in gain alone, all else alike. It leads when its weight is the
+     * larger one, which for weights uniform on the simplex is one half by symmetry; five standard errors of 4,000 draws.
+     */
+    public function test_steadiness_agrees_with_a_closed_form(): void
+    {
+        $base = $this->weigh($this->candidate(null, new Metrics(100, 55.0)));
+        $with = static fn(Scores $scores): Opportunity => new Opportunity($base->candidate, $base->clicks, $base->winChance, $base->expectedGain, $base->linksToEarn, $base->intent, $base->horizon, $base->tactic, $base->withLinks, $scores, 0, true);
+        $shares = Steadiness::of([$with(new Scores(5, 0, 0, 0, 0, 0)), $with(new Scores(0, 0, 5, 0, 0, 0))], 4000, 1, 3);
+        self::assertEqualsWithDelta(.5, $shares[0], 5 * sqrt(.25 / 4000));
+        self::assertEqualsWithDelta(1.0, array_sum($shares), 1e-12);
     }
 
     private function weigh(Candidate $candidate): Opportunity

@@ -7,6 +7,7 @@ namespace Tests\Feature\Api;
 use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Study;
+use GreaterReach\Core\Explanation\Explanation;
 use Illuminate\Http\UploadedFile;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -154,6 +155,18 @@ final class ApiTest extends TestCase
         $this->getJson("/api/v1/studies/{$study->slug}/keyword?keyword=blotting%20paper")->assertOk()->assertJsonPath('mark', 'set aside')->assertJsonPath('reason', 'another meaning')->assertJsonPath('competitors_ranking', 2);
         $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['blotting paper'], 'mark' => null])->assertOk()->assertJsonPath('before.0.reason', 'another meaning');
         $this->assertDatabaseHas('changes', ['study_id' => $study->id, 'what' => 'mark']);
+    }
+
+    public function test_the_dossier_says_why_each_figure_is_what_it_is(): void
+    {
+        $study = $this->compared();
+        $this->import($study, "domain,authority\nquillfair.example,53\ninkmoor.example,50\n", 'domains');
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $dossier = $this->actingAs($this->makeEditor($study))->getJson("/api/v1/studies/{$study->slug}/keyword?keyword=fountain%20pen")->assertOk();
+        self::assertStringEndsWith('a gain of '.Explanation::number($dossier->json('gain')).'.', (string) $dossier->json('why.gain.steps.2'));
+        self::assertStringEndsWith('= '.Explanation::number($dossier->json('win_chance')).'.', (string) $dossier->json('why.win_chance.steps.1'));
+        self::assertStringContainsString('rankings of', (string) $dossier->json('why.gain.inputs.0.source'));
+        self::assertSame('1 of 1 competitors of comparable authority (53 ± 5) are in the top 10.', $dossier->json('evidence.0.sentence'));
     }
 
     public function test_a_preview_shows_columns_and_problems_and_keeps_nothing(): void

@@ -5,7 +5,7 @@ import IconButton from '@mui/material/IconButton';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { keywordQuery } from '../../api/queries';
 import type { Comparison, KeywordDossier, Mark, Study } from '../../api/types';
 import { domainLetter, DomainShape } from '../../shared/DomainShape';
@@ -14,6 +14,7 @@ import { Failed, Waiting } from '../../shared/Notice';
 import { StandingWord } from '../../shared/StandingWord';
 import { HistoryChart } from './HistoryChart';
 import { MonthBars } from './MonthBars';
+import { Why } from './Why';
 
 interface Props {
   study: Study;
@@ -43,6 +44,7 @@ export function Dossier({ study, comparison, keyword, onClose, onMark, onTopic }
         <>
           <Marks dossier={dossier.data} mayEdit={study.may_edit} onMark={onMark} />
           <Figures dossier={dossier.data} currency={study.currency} />
+          <EvidencePart dossier={dossier.data} />
           <Positions dossier={dossier.data} comparison={comparison} />
           <Topic dossier={dossier.data} onTopic={onTopic} />
           <PageOne dossier={dossier.data} />
@@ -77,19 +79,31 @@ function Marks({ dossier, mayEdit, onMark }: { dossier: KeywordDossier; mayEdit:
   );
 }
 
-function Figures({ dossier, currency }: { dossier: KeywordDossier; currency: string }) {
-  const figures: [string, string][] = [
-    ['Volume a month', whole(dossier.volume) + (dossier.volume_derived ? ' (mean of twelve months)' : '')],
-    ['Difficulty, 0–100', decimal(dossier.difficulty)],
-    [`CPC, ${currency}`, decimal(dossier.cpc, 2)],
-    ['Intent', dossier.intent ?? '·'],
-    ['Visits now', estimate(dossier.visits_now)],
-    [`Gain at position ${position(dossier.target)}`, dossier.gain === null ? '·' : `${estimate(dossier.gain)} visits a month`],
-    ['Win chance', percent(dossier.win_chance)],
-    ['Links to earn', whole(dossier.links_to_earn)],
-    ['Horizon', dossier.horizon ?? '·'],
-    ['Tactic', dossier.tactic ?? '·'],
+interface Figure {
+  name: string;
+  value: string;
+  why?: string;
+}
+
+function figuresOf(dossier: KeywordDossier, currency: string): Figure[] {
+  return [
+    { name: 'Volume a month', value: whole(dossier.volume) + (dossier.volume_derived ? ' (mean of twelve months)' : '') },
+    { name: 'Difficulty, 0–100', value: decimal(dossier.difficulty) },
+    { name: `CPC, ${currency}`, value: decimal(dossier.cpc, 2) },
+    { name: 'Intent', value: dossier.intent ?? '·' },
+    { name: 'Visits now', value: estimate(dossier.visits_now), why: 'visits_now' },
+    { name: 'Potential', value: estimate(dossier.potential), why: 'potential' },
+    { name: `Gain at position ${position(dossier.target)}`, value: estimate(dossier.gain), why: 'gain' },
+    { name: 'Win chance', value: percent(dossier.win_chance), why: 'win_chance' },
+    { name: 'Expected gain', value: estimate(dossier.expected_gain), why: 'expected_gain' },
+    { name: 'Links to earn', value: whole(dossier.links_to_earn), why: 'links_to_earn' },
+    { name: 'Horizon', value: dossier.horizon ?? '·' },
+    { name: 'Tactic', value: dossier.tactic ?? '·' },
   ];
+}
+
+function Figures({ dossier, currency }: { dossier: KeywordDossier; currency: string }) {
+  const [opened, setOpened] = useState<string | null>(null);
   return (
     <Part title="Figures">
       <Box sx={{ mb: 0.5 }}>
@@ -97,18 +111,47 @@ function Figures({ dossier, currency }: { dossier: KeywordDossier; currency: str
         {dossier.movement !== null && ` · we ${dossier.movement === 'steady' ? 'are steady' : dossier.movement}`}
       </Box>
       <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', m: 0, rowGap: 0.25, fontSize: '0.86rem' }}>
-        {figures.map(([name, value]) => (
-          <Box key={name} sx={{ display: 'contents' }}>
-            <Box component="dt" sx={{ color: 'text.secondary' }}>
-              {name}
+        {figuresOf(dossier, currency).map((figure) => {
+          const explanation = figure.why === undefined ? undefined : dossier.why[figure.why];
+          const isOpen = explanation !== undefined && opened === figure.why;
+          return (
+            <Box key={figure.name} sx={{ display: 'contents' }}>
+              <Box component="dt" sx={{ color: 'text.secondary' }}>
+                {figure.name}
+              </Box>
+              <Box component="dd" sx={{ m: 0, fontVariantNumeric: 'tabular-nums', display: 'flex', justifyContent: 'space-between' }}>
+                {figure.value}
+                {explanation !== undefined && (
+                  <Link component="button" type="button" aria-expanded={isOpen} aria-label={`Why ${figure.name}?`} onClick={() => setOpened(isOpen ? null : explanation.figure)} sx={{ fontSize: '0.78rem' }}>
+                    why?
+                  </Link>
+                )}
+              </Box>
+              {isOpen && <Why explanation={explanation} />}
             </Box>
-            <Box component="dd" sx={{ m: 0, fontVariantNumeric: 'tabular-nums' }}>
-              {value}
-            </Box>
-          </Box>
-        ))}
+          );
+        })}
       </Box>
       {dossier.monthly !== null && <MonthBars months={dossier.monthly} />}
+    </Part>
+  );
+}
+
+/** What speaks for (a filled mark) and against (a hollow one) winning the keyword. */
+function EvidencePart({ dossier }: { dossier: KeywordDossier }) {
+  if (dossier.evidence.length === 0) {
+    return null;
+  }
+  return (
+    <Part title="Evidence">
+      {dossier.evidence.map((fact) => (
+        <Box key={fact.code} sx={{ display: 'flex', gap: 1, fontSize: '0.84rem', py: 0.2 }}>
+          <Box component="span" role="img" aria-label={fact.encouraging ? 'speaks for it' : 'speaks against it'} sx={{ color: fact.encouraging ? 'primary.main' : 'text.secondary' }}>
+            {fact.encouraging ? '▲' : '▽'}
+          </Box>
+          {fact.sentence}
+        </Box>
+      ))}
     </Part>
   );
 }

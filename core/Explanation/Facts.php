@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Explanation;
+
+use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Clicks\Potential;
+use GreaterReach\Core\Winning\ComfortDifficulty;
+use GreaterReach\Core\Winning\LinksNeeded;
+use GreaterReach\Core\Winning\WinChance;
+use GreaterReach\Core\Winning\WinModel;
+
+/** Everything that the figures of one keyword were computed from. */
+final readonly class Facts
+{
+    public function __construct(
+        public ?int $position,
+        public ?int $volume,
+        public string $volumeSource,
+        public ?float $difficulty,
+        public string $difficultySource,
+        public int $wantedTarget,
+        public CtrCurve $curve,
+        public string $curveName,
+        public ComfortDifficulty $comfort,
+        public WinModel $winModel,
+        public WinChance $winChance,
+        public LinksNeeded $links,
+        public ?float $pageOneMedian,
+        public int $ownPageLinks,
+    ) {
+    }
+
+    public function clicks(): Potential
+    {
+        return Potential::of($this->volume, $this->position, $this->wantedTarget, $this->curve);
+    }
+}

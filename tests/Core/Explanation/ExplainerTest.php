@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Explanation;
+
+use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Explanation\Explainer;
+use GreaterReach\Core\Explanation\Explanation;
+use GreaterReach\Core\Explanation\Facts;
+use GreaterReach\Core\Winning\ComfortDifficulty;
+use GreaterReach\Core\Winning\LinksNeeded;
+use GreaterReach\Core\Winning\WinChance;
+use GreaterReach\Core\Winning\WinModel;
+use GreaterReach\Core\Winning\WinObservations;
+use PHPUnit\Framework\TestCase;
+
+final class ExplainerTest extends TestCase
+{
+    public function test_every_figure_is_explained_with_its_own_numbers(): void
+    {
+        $why = $this->explain(12, 1100, 20.0);
+        self::assertSame(['1 100 × 0.008 = 8.8 visits a month.'], self::plain($why['visits_now']->steps));
+        self::assertSame(['The aim is position 3.', '1 100 × 0.114 = 125.4 visits a month.', 'Less the visits now, 8.8: a gain of 116.6.'], self::plain($why['gain']->steps));
+        self::assertSame(['p = 1 ÷ (1 + e^((20 − 30) ÷ 8)) = 0.7773.', '1 − (1 − 0.7773)(1 − 0.35) = 0.8552.'], $why['win_chance']->steps);
+        self::assertCount(3, $why['win_chance']->assumptions);
+        self::assertSame(['0.8552 × 116.6 = 99.72.'], $why['expected_gain']->steps);
+        self::assertSame(['e^(0 + 0.06 × 20) − 1 = 2.32.', 'To earn: 3.'], $why['links_to_earn']->steps);
+        self::assertSame('keyword list', $why['visits_now']->inputs[0]->source);
+    }
+
+    public function test_the_unknown_is_said_to_be_unknown(): void
+    {
+        $why = $this->explain(null, null, null);
+        self::assertSame(['We are absent, so no search ends at our site: 0.'], $why['visits_now']->steps);
+        self::assertSame(['The volume is unknown, so this is too.'], $why['potential']->steps);
+        self::assertSame(['The difficulty is unknown, so the chance is too.'], $why['win_chance']->steps);
+        self::assertSame(['unknown × unknown = unknown.'], $why['expected_gain']->steps);
+        self::assertSame([], $why['links_to_earn']->assumptions);
+    }
+
+    public function test_who_stands_at_the_target_aims_higher(): void
+    {
+        self::assertSame('We stand at 2, at or above the target of 3, so the aim is 1.', $this->explain(2, 100, 5.0)['gain']->steps[0]);
+        self::assertSame(['We are on page one already: 1.'], $this->explain(2, 100, 5.0)['win_chance']->steps);
+    }
+
+    public function test_numbers_are_short(): void
+    {
+        self::assertSame(['unknown', '0', '12', '0.008', '99.72', '0.000001', '1 234 568'], self::plain(array_map(Explanation::number(...), [null, 0.0, 12, .008, 99.7203, .000001, 1234567.8])));
+    }
+
+    /** @return array<string, Explanation> */
+    private function explain(?int $position, ?int $volume, ?float $difficulty): array
+    {
+        $comfort = ComfortDifficulty::fromDifficulties([]);
+        $model = WinModel::fit(new WinObservations([]), [null], 1.0, $comfort);
+        $facts = new Facts($position, $volume, 'keyword list', $difficulty, 'rankings', 3, CtrCurve::default(), 'default', $comfort, $model, new WinChance($model), LinksNeeded::fit([], []), null, 0);
+
+        return (new Explainer($facts))->all();
+    }
+
+    /**
+     * @param list<string> $texts
+     *
+     * @return list<string>
+     */
+    private static function plain(array $texts): array
+    {
+        return array_map(static fn(string $text): string => str_replace("\u{2009}", ' ', $text), $texts);
+    }
+}
