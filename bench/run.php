@@ -38,10 +38,14 @@ $artisan('reach:study', 'bench', '--name=Bench', '--domain='.$hosts[0], ...array
 
 printf("%s rows per domain, %d domains, medians of %d, PHP %s, %d processors\n\n", number_format($rows), $domains, $runs, PHP_VERSION, (int) shell_exec('nproc'));
 
-$import = static fn (string $host): Process => $artisan('reach:import', 'bench', $files[$host], '--kind=rankings', '--domain='.$host, '--date=2026-11-01');
+$import = static fn (string $host, string $day = '2026-11-01'): Process => $artisan('reach:import', 'bench', $files[$host], '--kind=rankings', '--domain='.$host, '--date='.$day);
 $copy = new Process(['psql', '-q', '-c', 'CREATE UNLOGGED TABLE IF NOT EXISTS plain (keyword text, position int, url text, volume int, difficulty float8, cpc numeric)', '-c', 'TRUNCATE plain', '-c', "\\copy plain FROM '{$files[$hosts[0]]}' CSV HEADER"]);
 $plain = Measured::process($runs, static fn (): Process => $copy);
-$imported = Measured::process($runs, static fn (): Process => $import($hosts[0]));
+// Every run adds a snapshot of its own day, so that none has another to replace.
+$day = 0;
+$imported = Measured::process($runs, static function () use ($import, $hosts, &$day): Process {
+    return $import($hosts[0], sprintf('2026-11-%02d', ++$day));
+});
 printf("import      %6.2f s  %s rows/s  %.1f × psql \\copy (%.2f s)  peak %d MB\n", $imported->seconds, number_format($rows / $imported->seconds), $imported->seconds / $plain->seconds, $plain->seconds, $imported->megabytes);
 foreach (array_slice($hosts, 1) as $host) {
     $import($host)->mustRun();

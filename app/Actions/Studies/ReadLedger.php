@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
+use App\Models\Domain;
 use App\Models\Snapshot;
 use App\Models\Study;
+use GreaterReach\Core\Winning\Peer;
 
 /** The domains of a study as a ledger: scope, authority, what they hold, and a timeline of their snapshots. */
 final class ReadLedger
@@ -19,6 +21,8 @@ final class ReadLedger
         }
         $summary = $study->comparison->summary ?? [];
         $places = array_flip(array_column($study->comparison->domains ?? [], 'id'));
+        $band = $study->rulebook()->float('peer_band');
+        $own = $study->domains->first()?->authority;
         $ledger = [];
         foreach ($study->domains as $domain) {
             $place = $places[$domain->id] ?? null;
@@ -28,6 +32,7 @@ final class ReadLedger
                 'entry' => $domain->entry,
                 'scope' => $domain->scope->value,
                 'authority' => $domain->authority,
+                'peer' => $domain->role === Domain::OWN ? null : Peer::of($domain->authority, $own, $band)?->value,
                 'referring_domains' => $domain->referring_domains,
                 'brand_terms' => $domain->brand_terms,
                 'keywords' => $place === null ? null : $summary['ranking'][$place] ?? null,

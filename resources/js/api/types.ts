@@ -90,6 +90,7 @@ export interface LedgerRow {
   entry: string;
   scope: string;
   authority: number | null;
+  peer: 'comparable' | 'giant' | 'stronger' | 'weaker' | null;
   referring_domains: number | null;
   brand_terms: string[];
   keywords: number | null;

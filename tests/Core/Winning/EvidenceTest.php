@@ -8,6 +8,7 @@ use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\Evidence;
 use GreaterReach\Core\Winning\EvidenceFact;
 use GreaterReach\Core\Winning\PageOneResult;
+use GreaterReach\Core\Winning\Peer;
 use PHPUnit\Framework\TestCase;
 
 final class EvidenceTest extends TestCase
@@ -32,6 +33,15 @@ final class EvidenceTest extends TestCase
             'weak_pages' => '1 of 3 pages on page one have a strength of 20 or less.',
         ], array_column(array_map(static fn(EvidenceFact $fact): array => [$fact->code, $fact->sentence], $facts), 1, 0));
         self::assertSame([true, true, true, true, true], array_map(static fn(EvidenceFact $fact): bool => $fact->isEncouraging, $facts));
+    }
+
+    /** Common practice: an authority of 53 keeps 48 to 58 as peers. */
+    public function test_peers_lie_within_the_band(): void
+    {
+        self::assertSame(
+            [Peer::Weaker, Peer::Comparable, Peer::Comparable, Peer::Stronger, Peer::Stronger, Peer::Giant, null],
+            array_map(static fn(?float $authority): ?Peer => Peer::of($authority, 53.0, 5.0), [47.9, 48.0, 58.0, 58.1, 77.9, 78.0, null]),
+        );
     }
 
     public function test_what_is_not_known_is_not_said(): void

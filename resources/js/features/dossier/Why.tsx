@@ -21,7 +21,7 @@ export function Why({ explanation }: { explanation: Explanation }) {
       ))}
       {explanation.assumptions.map((assumption) => (
         <Box key={assumption} sx={{ color: 'warning.main' }}>
-          Assumed: {assumption}
+          {assumption}
         </Box>
       ))}
     </Box>

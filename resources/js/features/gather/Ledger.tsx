@@ -11,7 +11,6 @@ import { peerRemark } from './peers.logic';
 
 /** The domains of the study, one row each, with a timeline of their snapshots. */
 export function Ledger({ rows }: { rows: LedgerRow[] }) {
-  const own = rows[0];
   const first = rows.flatMap((row) => row.snapshots.map((snapshot) => snapshot.day)).sort()[0];
   return (
     <Box sx={{ px: 2, pt: 1 }}>
@@ -43,7 +42,7 @@ export function Ledger({ rows }: { rows: LedgerRow[] }) {
                     {row.role === 'candidate' ? 'candidate, not compared' : row.scope === 'registrable' ? 'all hosts' : row.scope}
                   </Box>
                 </Box>
-                <Box sx={{ color: 'text.secondary', fontSize: '0.76rem', pl: 2.75 }}>{own === undefined || row.role === 'own' ? '' : peerRemark(row.authority, own.authority)}</Box>
+                <Box sx={{ color: 'text.secondary', fontSize: '0.76rem', pl: 2.75 }}>{row.role === 'own' ? '' : peerRemark(row.peer)}</Box>
               </TableCell>
               <TableCell align="right">{decimal(row.authority, 0)}</TableCell>
               <TableCell align="right">{whole(row.referring_domains)}</TableCell>

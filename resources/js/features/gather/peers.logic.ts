@@ -1,17 +1,13 @@
-/** Authority within this many points of ours counts as comparable; far above it, the gap is every keyword there is. */
-const band = 5;
-const giant = 25;
+import type { LedgerRow } from '../../api/types';
 
-export function peerRemark(authority: number | null, own: number | null): string {
-  if (authority === null || own === null) {
-    return 'authority unknown; bring in figures about domains';
-  }
-  const distance = authority - own;
-  if (Math.abs(distance) <= band) {
-    return 'comparable to us';
-  }
-  if (distance >= giant) {
-    return 'far above us: its gap is every keyword there is';
-  }
-  return distance > 0 ? 'somewhat stronger' : 'weaker than us: what it holds can be taken quickly';
+const remarks = {
+  comparable: 'comparable to us',
+  giant: 'far above us: its gap is every keyword there is',
+  stronger: 'somewhat stronger',
+  weaker: 'weaker than us: what it holds can be taken quickly',
+};
+
+/** What a domain's authority against ours means, in words. */
+export function peerRemark(peer: LedgerRow['peer']): string {
+  return peer === null ? 'authority unknown; bring in figures about domains' : remarks[peer];
 }

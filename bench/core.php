@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Comparison\Comparator;
+use GreaterReach\Core\Comparison\ComparisonRow;
+use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Keyword\Stemmer;
+use GreaterReach\Core\Meaning\BrandMatcher;
+use GreaterReach\Core\Meaning\PageRanking;
+use GreaterReach\Core\Meaning\TopicBuilder;
+use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Plan\AutoPlan;
+use GreaterReach\Core\Plan\PlanItem;
+use GreaterReach\Core\Priority\Candidate;
+use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\Weigher;
+use GreaterReach\Core\Rulebook\Rulebook;
+use GreaterReach\Core\Winning\ComfortDifficulty;
+use GreaterReach\Core\Winning\LinksNeeded;
+use GreaterReach\Core\Winning\WinChance;
+use GreaterReach\Core\Winning\WinModel;
+use GreaterReach\Core\Winning\WinObservations;
+
+require __DIR__.'/../vendor/autoload.php';
+
+/*
+ * The core alone, without a database, for six domains: one of compare, weigh, topics, plan at one number of keywords, in
+ * a process of its own so that the peak memory is that of the one thing. Prints seconds and megabytes.
+ */
+[, $what, $count] = $argv + [1 => 'compare', 2 => '10000'];
+$count = (int) $count;
+
+$stream = static function (int $domain) use ($count): Generator {
+    for ($number = 0; $number < $count; ++$number) {
+        if (($number * 7 + $domain * 3) % 5 !== 0) {
+            yield new Ranking(sprintf('some keyword number %07d', $number), 1 + ($number * 13 + $domain * 29) % 100, "https://domain-{$domain}.example/page-".intdiv($number, 12));
+        }
+    }
+};
+$streams = static fn (): array => array_map($stream, range(0, 5));
+$none = array_fill(0, 6, null);
+$metrics = static fn (int $number): Metrics => new Metrics(10 * ($number % 997), $number % 1000 / 10, $number % 400 / 100);
+
+$compare = static function () use ($streams, $none): void {
+    foreach ((new Comparator())->rows($streams(), $none, []) as $row) {
+        $row->standing;
+    }
+};
+$weigh = static function () use ($streams, $none, $metrics): void {
+    $comfort = ComfortDifficulty::fromDifficulties([]);
+    $chance = new WinChance(WinModel::fit(new WinObservations([]), [null], 1.0, $comfort));
+    $weigher = new Weigher(Rulebook::standard(), CtrCurve::default(), $comfort, $chance, LinksNeeded::fit([], []), BrandMatcher::of([['our own'], ['brand one'], ['brand two'], ['three'], ['four'], ['five']]));
+    foreach ((new Comparator())->rows($streams(), $none, []) as $number => $row) {
+        $weigher->weigh(new Candidate($row, $metrics($number), new Judgement()));
+    }
+};
+$topics = static function () use ($count, $metrics): void {
+    $stemmer = new class implements Stemmer {
+        public function stems(array $words): array
+        {
+            return array_combine($words, $words);
+        }
+    };
+    $builder = new TopicBuilder(2, $stemmer);
+    for ($number = 0; $number < $count; ++$number) {
+        $keyword = sprintf('some keyword number %07d', $number);
+        $pages = [];
+        for ($domain = 0; $domain < 3; ++$domain) {
+            $pages[] = new PageRanking($keyword, $domain, "https://domain-{$domain}.example/page-".intdiv($number, 8), 1 + ($number + $domain) % 20);
+        }
+        $builder->add($keyword, $metrics($number)->volume, $pages);
+    }
+    $builder->build();
+};
+$plan = static function () use ($count): void {
+    $items = [];
+    for ($number = 0; $number < $count; ++$number) {
+        $items[] = new PlanItem('keyword '.$number, 1 + $number % 9 / 4, $number * 7919 % 100_003 / 10);
+    }
+    (new AutoPlan(6, 20))->place($items);
+};
+$start = hrtime(true);
+['compare' => $compare, 'weigh' => $weigh, 'topics' => $topics, 'plan' => $plan][$what]();
+printf("%.4f %d\n", (hrtime(true) - $start) / 1e9, intdiv(memory_get_peak_usage(true), 1024 * 1024));
