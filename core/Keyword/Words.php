@@ -10,9 +10,16 @@ final class Words
     /** Keywords of at least this many words are the long tail, shorter ones broad themes (common practice). */
     public const LONG_TAIL_FROM = 3;
 
+    private const PLAIN = "abcdefghijklmnopqrstuvwxyz0123456789' ";
+
     /** @return list<string> */
     public static function of(string $key): array
     {
+        // Most keys are plain words with single spaces, which need no pattern.
+        if (strspn($key, self::PLAIN) === \strlen($key) && ! str_contains(" {$key} ", '  ')) {
+            return explode(' ', $key);
+        }
+
         return preg_split('/[^\p{L}\p{Nd}\p{M}\'’]+/u', $key, -1, PREG_SPLIT_NO_EMPTY) ?: [];
     }
 

@@ -43,7 +43,8 @@ final class AutoPlan
      */
     public function place(array $items): array
     {
-        usort($items, static fn(PlanItem $a, PlanItem $b): int => $b->expectedGain <=> $a->expectedGain ?: strcmp($a->keyword, $b->keyword));
+        $items = $this->worthPlacing($items);
+        usort($items, self::byGain(...));
         $waiting = [];
         foreach ($items as $item) {
             if (! $item->isPinned || ! $this->placePinned($item)) {
@@ -56,6 +57,51 @@ final class AutoPlan
         usort($this->placements, static fn(Placement $a, Placement $b): int => $a->begins <=> $b->begins ?: $b->item->expectedGain <=> $a->item->expectedGain ?: strcmp($a->item->keyword, $b->item->keyword));
 
         return $this->placements;
+    }
+
+    /**
+     * Of items that take the same half days only as many can ever be placed as fit into all months; the best of them are
+     * enough. Pinned items are all kept.
+     *
+     * @param list<PlanItem> $items
+     *
+     * @return list<PlanItem>
+     */
+    private function worthPlacing(array $items): array
+    {
+        $kept = [];
+        $bySize = [];
+        foreach ($items as $item) {
+            $size = $item->units();
+            if ($item->isPinned || $size === 0) {
+                $kept[] = $item;
+                continue;
+            }
+            $bySize[$size][] = $item;
+            $most = $this->months * max(1, intdiv($this->capacity, $size));
+            if (\count($bySize[$size]) > 2 * $most + 100) {
+                $bySize[$size] = self::best($bySize[$size], $most);
+            }
+        }
+
+        return array_merge($kept, ...array_values($bySize));
+    }
+
+    /**
+     * @param list<PlanItem> $items
+     *
+     * @return list<PlanItem>
+     */
+    private static function best(array $items, int $most): array
+    {
+        usort($items, self::byGain(...));
+
+        return \array_slice($items, 0, $most);
+    }
+
+    private static function byGain(PlanItem $a, PlanItem $b): int
+    {
+        return $b->expectedGain <=> $a->expectedGain ?: strcmp($a->keyword, $b->keyword);
     }
 
     private function placePinned(PlanItem $item): bool
