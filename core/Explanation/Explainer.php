@@ -21,6 +21,9 @@ final readonly class Explainer
             'win_chance' => $this->winChance(),
             'expected_gain' => $this->expectedGain(),
             'links_to_earn' => $this->linksToEarn(),
+            'comfort' => $this->comfort(),
+            'horizon' => $this->horizon(),
+            'priority' => $this->priority(),
         ];
     }
 
@@ -109,6 +112,44 @@ final readonly class Explainer
         $assumptions = $facts->pageOneMedian === null && $facts->links->isAssumed && $needed !== null ? ['The line from difficulty to links is assumed; bring in page-one results to measure it.'] : [];
 
         return new Explanation('links_to_earn', 'Referring domains needed, rounded up, less those our ranking page has.', $inputs, [$how, \sprintf('To earn: %s.', Explanation::number($result))], $assumptions);
+    }
+
+    private function comfort(): Explanation
+    {
+        $comfort = $this->facts->comfort;
+        $steps = [$comfort->isAssumed ? 'Comfort difficulty: 30.' : \sprintf('The mean over %s keywords is %s.', Explanation::number($comfort->keywords), Explanation::number($comfort->value))];
+        $assumptions = $comfort->isAssumed ? ['Fewer than ten keywords show our comfort difficulty, so it is assumed to be 30.'] : [];
+
+        return new Explanation('comfort', 'The mean difficulty of the keywords where we are on page one with enough volume, brands left out.', [new Input('keywords that count', $comfort->keywords)], $steps, $assumptions);
+    }
+
+    private function horizon(): Explanation
+    {
+        $facts = $this->facts;
+        $rule = 'Quick win: in striking distance and the difficulty within our comfort. Short term: enough win chance. Else long term.';
+        $inputs = [$this->difficulty(), new Input('comfort difficulty', $facts->comfort->value, '0–100'), new Input('our position', $facts->position)];
+        $chance = $facts->winChance->of($facts->position, $facts->difficulty);
+        $step = match (true) {
+            $facts->difficulty === null => 'The difficulty is unknown, so the horizon is too.',
+            $facts->striking->holds($facts->position) && $facts->difficulty <= $facts->comfort->value => \sprintf('Position %d lies in %d to %d and %s is within %s: quick win.', $facts->position, $facts->striking->from, $facts->striking->to, Explanation::number($facts->difficulty), Explanation::number($facts->comfort->value)),
+            $chance >= $facts->shortTermChance => \sprintf('A win chance of %s reaches %s: short term.', Explanation::number($chance), Explanation::number($facts->shortTermChance)),
+            default => \sprintf('A win chance of %s does not reach %s: long term.', Explanation::number($chance), Explanation::number($facts->shortTermChance)),
+        };
+
+        return new Explanation('horizon', $rule, $inputs, [$step]);
+    }
+
+    private function priority(): Explanation
+    {
+        $weights = array_filter($this->facts->weights->toArray());
+        $known = array_filter(array_intersect_key($this->facts->scores->toArray(), $weights), static fn(?int $score): bool => $score !== null);
+        $inputs = array_map(static fn(string $name, int $score): Input => new Input($name, $score, 'of 5, weight '.Explanation::number($weights[$name])), array_keys($known), array_values($known));
+        $parts = array_map(static fn(string $name, int $score): string => Explanation::number($weights[$name]).' × '.$score, array_keys($known), array_values($known));
+        $step = $known === []
+            ? 'No criterion that counts is known, so the priority is unknown.'
+            : \sprintf('(%s) ÷ %s = %s.', implode(' + ', $parts), Explanation::number((float) array_sum(array_intersect_key($weights, $known))), Explanation::number($this->facts->weights->priorityOf($this->facts->scores)));
+
+        return new Explanation('priority', 'The weighted mean of the scores that are known.', $inputs, [$step]);
     }
 
     private function volume(): Input

@@ -6,6 +6,9 @@ namespace GreaterReach\Core\Explanation;
 
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\Potential;
+use GreaterReach\Core\Priority\Scores;
+use GreaterReach\Core\Priority\StrikingDistance;
+use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\LinksNeeded;
 use GreaterReach\Core\Winning\WinChance;
@@ -29,6 +32,11 @@ final readonly class Facts
         public LinksNeeded $links,
         public ?float $pageOneMedian,
         public int $ownPageLinks,
+        public StrikingDistance $striking,
+        /** Win chance from which the horizon is short term. */
+        public float $shortTermChance,
+        public Scores $scores,
+        public Weights $weights,
     ) {
     }
 

@@ -11,6 +11,9 @@ use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Explanation\Explainer;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\Facts;
+use GreaterReach\Core\Priority\Scores;
+use GreaterReach\Core\Priority\StrikingDistance;
+use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Statistics\Quantile;
 use GreaterReach\Core\Winning\ComfortDifficulty;
@@ -52,6 +55,10 @@ final class ExplainKeyword
             $this->links($comparison),
             $this->pageOneMedian($comparison->study_id, $row->keyword),
             $this->ownPageLinks($comparison->study_id, $row->own_url),
+            new StrikingDistance($rulebook->int('striking_from'), $rulebook->int('striking_to')),
+            $rulebook->float('short_term_chance'),
+            new Scores($row->score_volume, $row->score_ease, $row->score_gain, $row->score_value, $row->score_intent, $row->score_fit),
+            Weights::of($rulebook->weights()),
         );
 
         return (new Explainer($facts))->all();

@@ -8,6 +8,9 @@ use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Explanation\Explainer;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\Facts;
+use GreaterReach\Core\Priority\Scores;
+use GreaterReach\Core\Priority\StrikingDistance;
+use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\LinksNeeded;
 use GreaterReach\Core\Winning\WinChance;
@@ -27,6 +30,9 @@ final class ExplainerTest extends TestCase
         self::assertSame(['0.8552 × 116.6 = 99.72.'], $why['expected_gain']->steps);
         self::assertSame(['e^(0 + 0.06 × 20) − 1 = 2.32.', 'To earn: 3.'], $why['links_to_earn']->steps);
         self::assertSame('keyword list', $why['visits_now']->inputs[0]->source);
+        self::assertSame(['Position 12 lies in 6 to 20 and 20 is within 30: quick win.'], $why['horizon']->steps);
+        self::assertSame(['(1 × 4 + 1 × 4 + 1 × 3) ÷ 3 = 3.667.'], $why['priority']->steps);
+        self::assertCount(1, $why['comfort']->assumptions);
     }
 
     public function test_the_unknown_is_said_to_be_unknown(): void
@@ -55,7 +61,7 @@ final class ExplainerTest extends TestCase
     {
         $comfort = ComfortDifficulty::fromDifficulties([]);
         $model = WinModel::fit(new WinObservations([]), [null], 1.0, $comfort);
-        $facts = new Facts($position, $volume, 'keyword list', $difficulty, 'rankings', 3, CtrCurve::default(), 'default', $comfort, $model, new WinChance($model), LinksNeeded::fit([], []), null, 0);
+        $facts = new Facts($position, $volume, 'keyword list', $difficulty, 'rankings', 3, CtrCurve::default(), 'default', $comfort, $model, new WinChance($model), LinksNeeded::fit([], []), null, 0, new StrikingDistance(), .35, new Scores(4, 4, 3, null, 2, null), Weights::plain());
 
         return (new Explainer($facts))->all();
     }

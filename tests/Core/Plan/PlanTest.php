@@ -124,9 +124,9 @@ final class PlanTest extends TestCase
 
     public function test_a_long_list_is_planned_like_a_short_one_of_its_best(): void
     {
-        $items = array_map(static fn (int $number): array => ['k'.$number, 1 + $number % 3 / 2, $number * 7919 % 1009], range(1, 3000));
+        $items = array_map(static fn(int $number): array => ['k'.$number, 1 + $number % 3 / 2, $number * 7919 % 1009], range(1, 3000));
         $best = $items;
-        usort($best, static fn (array $a, array $b): int => $b[2] <=> $a[2] ?: strcmp($a[0], $b[0]));
+        usort($best, static fn(array $a, array $b): int => $b[2] <=> $a[2] ?: strcmp($a[0], $b[0]));
         self::assertSame(self::plan(3, 4, \array_slice($best, 0, 400)), self::plan(3, 4, $items));
     }
 
