@@ -21,6 +21,8 @@ use Illuminate\Support\Facades\DB;
 /** Proposes what to do in which month: the opportunities that bring most within the capacity, or of the shortlist if there is one. */
 final readonly class MakePlan
 {
+    public const HEADINGS = ['month', 'item', 'topic', 'tactic', 'effort_days', 'expected_gain', 'win_chance', 'publish_by'];
+
     /**
      * @param float $capacity days of work in each month
      *

@@ -13,8 +13,6 @@ use Symfony\Component\Console\Exception\InvalidOptionException;
 
 final class PlanCommand extends ReachCommand
 {
-    private const HEADINGS = ['month', 'item', 'topic', 'tactic', 'effort_days', 'expected_gain', 'win_chance', 'publish_by'];
-
     protected $signature = 'reach:plan {slug : Short name of the study}
         {--months=6 : Months to plan, 1 to 60}
         {--capacity=10 : Days of work in each month}
@@ -39,6 +37,6 @@ final class PlanCommand extends ReachCommand
         $comparison = $ensure->execute(ComparisonOrder::shownBy($study), $this->progress());
         $plan = $make->execute($study, $comparison, $months, (float) $capacity, $start);
 
-        return $this->export(new Table(self::HEADINGS, array_map(array_values(...), $plan)));
+        return $this->export(new Table(MakePlan::HEADINGS, array_map(array_values(...), $plan)));
     }
 }

@@ -5,32 +5,68 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Exports\ExportBench;
+use App\Actions\Exports\PlanCalendar;
+use App\Actions\Plans\MakePlan;
+use App\Http\Requests\PlanRequest;
 use App\Models\Study;
+use App\Support\Tabular\Table;
 use App\Support\Tabular\TableFormat;
+use App\Support\Tabular\XlsxFile;
 use GreaterReach\Core\Priority\Weights;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class ExportController extends Controller
 {
-    /** `compare.csv`, `weigh.json` …, narrowed by the sentence; CSV guards cells that a spreadsheet would run, unless guard=0. */
-    public function show(Request $request, Study $study, string $export, ExportBench $bench): StreamedResponse
+    /** `compare.csv`, `weigh.json`, `topics.xlsx` …, narrowed by the sentence; CSV guards cells that a spreadsheet would run, unless guard=0. */
+    public function show(Request $request, Study $study, string $export, ExportBench $bench): Response
     {
-        if (preg_match('/^(compare|weigh|topics)\.(csv|json)$/D', $export, $part) !== 1) {
+        if (preg_match('/^(compare|weigh|topics)\.(csv|json|xlsx)$/D', $export, $part) !== 1) {
             abort(404);
         }
-        $format = TableFormat::from($part[2]);
         $weights = $request->filled('weights') ? Weights::parse($request->string('weights')->value()) : Weights::of($study->rulebook()->weights());
         $table = $bench->execute($part[1], $this->shown($study), $this->sentence($request), $weights, $study->rulebook()->int('min_fit'));
-        $isGuarded = $request->boolean('guard', true);
 
-        return response()->streamDownload(static function () use ($format, $table, $isGuarded): void {
-            DB::transaction(static function () use ($format, $table, $isGuarded): void {
-                foreach ($format->write($table, $isGuarded) as $piece) {
-                    echo $piece;
-                }
-            });
-        }, $study->slug.'-'.$export, ['Content-Type' => $format->mime()]);
+        return $this->download($table, $part[2], $study->slug.'-'.$export, $request->boolean('guard', true));
+    }
+
+    /** `csv`, `json`, `xlsx` or `ics`: what the plan command proposes, as a file or as a calendar. */
+    public function plan(PlanRequest $request, Study $study, string $format, MakePlan $make): Response
+    {
+        $plan = $make->execute($study->load('domains'), $this->shown($study), $request->months(), $request->capacity(), $request->start());
+        if ($format === 'ics') {
+            return response((string) PlanCalendar::of($study, $plan, now('UTC')->toDateTimeImmutable()), 200, [
+                'Content-Type' => 'text/calendar; charset=UTF-8',
+                'Content-Disposition' => 'attachment; filename="'.$study->slug.'-plan.ics"',
+            ]);
+        }
+
+        return $this->download(new Table(MakePlan::HEADINGS, array_map(array_values(...), $plan)), $format, $study->slug.'-plan.'.$format, $request->boolean('guard', true));
+    }
+
+    private function download(Table $table, string $format, string $name, bool $isGuarded): StreamedResponse
+    {
+        $write = $format === 'xlsx' ? self::xlsx($table) : static function () use ($table, $format, $isGuarded): void {
+            foreach (TableFormat::from($format)->write($table, $isGuarded) as $piece) {
+                echo $piece;
+            }
+        };
+
+        return response()->streamDownload(static fn() => DB::transaction($write), $name, ['Content-Type' => $format === 'xlsx' ? XlsxFile::MIME : TableFormat::from($format)->mime()]);
+    }
+
+    private static function xlsx(Table $table): \Closure
+    {
+        return static function () use ($table): void {
+            $path = (string) tempnam(sys_get_temp_dir(), 'reach');
+            try {
+                (new XlsxFile())->write($table, $path);
+                readfile($path);
+            } finally {
+                unlink($path);
+            }
+        };
     }
 }
