@@ -38,16 +38,17 @@ $artisan('reach:study', 'bench', '--name=Bench', '--domain='.$hosts[0], ...array
 
 printf("%s rows per domain, %d domains, medians of %d, PHP %s, %d processors\n\n", number_format($rows), $domains, $runs, PHP_VERSION, (int) shell_exec('nproc'));
 
-$import = static fn (string $host, string $day = '2026-11-01'): Process => $artisan('reach:import', 'bench', $files[$host], '--kind=rankings', '--domain='.$host, '--date='.$day);
+$import = static fn (string $host, string $day = '2026-11-01', string $study = 'bench'): Process => $artisan('reach:import', $study, $files[$host], '--kind=rankings', '--domain='.$host, '--date='.$day);
 $copy = new Process(['psql', '-q', '-c', 'CREATE UNLOGGED TABLE IF NOT EXISTS plain (keyword text, position int, url text, volume int, difficulty float8, cpc numeric)', '-c', 'TRUNCATE plain', '-c', "\\copy plain FROM '{$files[$hosts[0]]}' CSV HEADER"]);
 $plain = Measured::process($runs, static fn (): Process => $copy);
-// Every run adds a snapshot of its own day, so that none has another to replace.
+// A study apart, so that the comparison below meets one snapshot per domain; every run adds one of its own day, so that none has another to replace.
+$artisan('reach:study', 'imports', '--name=Imports', '--domain='.$hosts[0])->mustRun();
 $day = 0;
 $imported = Measured::process($runs, static function () use ($import, $hosts, &$day): Process {
-    return $import($hosts[0], sprintf('2026-11-%02d', ++$day));
+    return $import($hosts[0], sprintf('2026-11-%02d', ++$day), 'imports');
 });
 printf("import      %6.2f s  %s rows/s  %.1f × psql \\copy (%.2f s)  peak %d MB\n", $imported->seconds, number_format($rows / $imported->seconds), $imported->seconds / $plain->seconds, $plain->seconds, $imported->megabytes);
-foreach (array_slice($hosts, 1) as $host) {
+foreach ($hosts as $host) {
     $import($host)->mustRun();
 }
 

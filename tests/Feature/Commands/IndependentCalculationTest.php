@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Commands;
+
+use App\Models\Study;
+use App\Support\PostgresStemmer;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Process\Process;
+use Tests\TestCase;
+
+/** The exports against tests/independent/weigh.py, which computes them a second time without any of the application's code. */
+final class IndependentCalculationTest extends TestCase
+{
+    private const OWN = 'quillfair.example';
+    private const RIVALS = ['inkmoor.example', 'nib-house.example', 'blotter.example'];
+    private const FIRST = ['buy', 'best', 'how to fill', 'blue', 'cheap', '', 'inkmoor', 'quillfair', "nib house's", 'vintage'];
+    private const THINGS = ['pen', 'pens', 'ink', 'nib', 'nibs', 'ink bottle', 'wax seal', 'paper'];
+    private const LAST = ['', 'for sale', 'review', 'ideas', 'set', 'uk'];
+
+    #[DataProvider('seeds')]
+    public function test_every_column_of_every_export_agrees(int $seed): void
+    {
+        mt_srand($seed);
+        $folder = sys_get_temp_dir().'/reach-independent-'.getmypid().'-'.$seed;
+        mkdir($folder);
+        $study = $this->makeStudy(self::RIVALS, self::OWN);
+        $files = $this->writeFiles($folder, $seed);
+        foreach ($files as $file) {
+            $options = array_filter(['--domain' => $file['domain'] ?? null, '--date' => $file['date']]);
+            $this->import($study, (string) file_get_contents($folder.'/'.$file['file']), $file['kind'], $options);
+        }
+        $words = array_values(array_unique(explode(' ', implode(' ', [...self::FIRST, ...self::THINGS, ...self::LAST]))));
+        file_put_contents($folder.'/files.json', json_encode(['own' => self::OWN, 'competitors' => self::RIVALS, 'files' => $files, 'stems' => (new PostgresStemmer('en'))->stems($words)], JSON_THROW_ON_ERROR));
+        $expected = json_decode((new Process(['/usr/bin/python3', base_path('tests/independent/weigh.py'), $folder]))->mustRun()->getOutput(), true, 32, JSON_THROW_ON_ERROR);
+
+        self::assertSameTable($expected['compare'], $this->exported('reach:compare', $study));
+        self::assertSameTable($expected['weigh'], array_map(static fn(array $row): array => \array_slice($row, 1), $this->exported('reach:weigh', $study)));
+        $topics = array_column($this->exported('reach:topics', $study), 0, 1);
+        ksort($topics, SORT_STRING);
+        ksort($expected['topics'], SORT_STRING);
+        self::assertSame($expected['topics'], $topics);
+    }
+
+    /** @return iterable<string, array{int}> */
+    public static function seeds(): iterable
+    {
+        foreach (range(1, 8) as $seed) {
+            yield 'seed '.$seed => [$seed];
+        }
+    }
+
+    /** @return list<array{kind: string, file: string, date: string, domain?: string}> */
+    private function writeFiles(string $folder, int $seed): array
+    {
+        $keywords = [];
+        foreach (self::FIRST as $first) {
+            foreach (self::THINGS as $thing) {
+                foreach (self::LAST as $last) {
+                    $keywords[] = trim($first.' '.$thing.' '.$last);
+                }
+            }
+        }
+        $files = [];
+        foreach ([self::OWN, ...self::RIVALS] as $domain) {
+            foreach (['2026-10-01', '2026-11-01'] as $date) {
+                $files[] = ['kind' => 'rankings', 'file' => "{$domain}-{$date}.csv", 'date' => $date, 'domain' => $domain];
+                self::save($folder."/{$domain}-{$date}.csv", ['keyword', 'position', 'url', 'volume', 'difficulty', 'cpc'], $this->rankings($keywords, $domain));
+            }
+        }
+        $files[] = ['kind' => 'keywords', 'file' => 'keywords.csv', 'date' => '2026-09-01'];
+        self::save($folder.'/keywords.csv', ['keyword', 'volume', 'difficulty', 'cpc'], array_map(fn(string $keyword): array => [$keyword, self::maybe(mt_rand(0, 900) * 10), self::maybe(mt_rand(0, 1000) / 10), ''], self::some($keywords, 40)));
+        $authorities = array_map(static fn(string $domain): array => [$domain, mt_rand(10, 90)], $seed % 3 === 0 ? [self::OWN] : [self::OWN, ...self::RIVALS]);
+        $files[] = ['kind' => 'domains', 'file' => 'domains.csv', 'date' => '2026-11-01'];
+        self::save($folder.'/domains.csv', ['domain', 'authority'], $authorities);
+        $files[] = ['kind' => 'results', 'file' => 'results.csv', 'date' => '2026-11-01'];
+        self::save($folder.'/results.csv', ['keyword', 'position', 'url', 'referring_domains'], $this->results(self::some($keywords, $seed % 2 === 0 ? 6 : 30)));
+        $files[] = ['kind' => 'performance', 'file' => 'performance.csv', 'date' => '2026-11-01'];
+        self::save($folder.'/performance.csv', ['query', 'clicks', 'impressions', 'position'], array_map(static fn(string $keyword): array => [$keyword, mt_rand(0, 12), mt_rand(20, 400), mt_rand(10, 400) / 10], self::some($keywords, 150)));
+
+        return $files;
+    }
+
+    /**
+     * @param list<string> $keywords
+     *
+     * @return list<list<string|int|float>>
+     */
+    private function rankings(array $keywords, string $domain): array
+    {
+        $rows = [];
+        foreach (self::some($keywords, mt_rand(90, 260)) as $keyword) {
+            for ($page = mt_rand(1, 6) === 1 ? 2 : 1; $page > 0; --$page) {
+                $url = ['', "https://{$domain}/", "https://{$domain}/a", "https://{$domain}/b/c", "https://{$domain}/d?x=1", 'https://elsewhere.example/'][mt_rand(0, 5)];
+                $rows[] = [$keyword, mt_rand(1, mt_rand(1, 3) === 1 ? 110 : 25), $url, self::maybe(mt_rand(0, 300) * 10), self::maybe(mt_rand(0, 1000) / 10), self::maybe(mt_rand(0, 700) / 100)];
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param list<string> $keywords
+     *
+     * @return list<list<string|int|float>>
+     */
+    private function results(array $keywords): array
+    {
+        $rows = [];
+        foreach ($keywords as $keyword) {
+            foreach (range(1, 12, 2) as $position) {
+                $rows[] = [$keyword, $position, mt_rand(0, 3) === 0 ? 'https://'.self::OWN.'/a' : "https://other-{$position}.example/", self::maybe(mt_rand(0, 60))];
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param list<string> $keywords
+     *
+     * @return list<string> some of them, in any order
+     */
+    private static function some(array $keywords, int $count): array
+    {
+        $keys = (array) array_rand(array_flip($keywords), $count);
+        usort($keys, static fn(): int => mt_rand(-1, 1));
+
+        return array_map(strval(...), $keys);
+    }
+
+    private static function maybe(int|float $value): int|float|string
+    {
+        return mt_rand(0, 3) === 0 ? '' : $value;
+    }
+
+    /**
+     * @param list<string>                 $headings
+     * @param list<list<string|int|float>> $rows
+     */
+    private static function save(string $path, array $headings, array $rows): void
+    {
+        $file = fopen($path, 'wb') ?: self::fail('No file.');
+        foreach ([$headings, ...$rows] as $row) {
+            fputcsv($file, $row, ',', '"', '');
+        }
+        fclose($file);
+    }
+
+    /** @return list<list<mixed>> */
+    private function exported(string $command, Study $study): array
+    {
+        [$code, $json] = $this->command($command, ['slug' => $study->slug, '--format' => 'json']);
+        self::assertSame(0, $code, $json);
+
+        return array_map(array_values(...), json_decode($json, true, 16, JSON_THROW_ON_ERROR));
+    }
+
+    /**
+     * @param list<list<mixed>> $expected
+     * @param list<list<mixed>> $actual
+     */
+    private static function assertSameTable(array $expected, array $actual): void
+    {
+        self::assertSame(array_column($expected, 0), array_column($actual, 0), 'The same keywords in the same order.');
+        foreach ($expected as $number => $row) {
+            foreach ($row as $column => $value) {
+                $where = $row[0].', column '.$column;
+                is_numeric($value) ? self::assertEqualsWithDelta($value, $actual[$number][$column], 1e-6 * max(1, abs((float) $value)), $where) : self::assertSame($value, $actual[$number][$column], $where);
+            }
+        }
+    }
+}
