@@ -46,6 +46,18 @@ final readonly class Potential
         return $this->gain === null || $cpc === null ? null : $this->gain * $cpc;
     }
 
+    /**
+     * Money a month: conversions · value per conversion; null while no value is set.
+     *
+     * @param float $rate share of visits that convert, 0…1
+     */
+    public function revenue(float $rate, ?float $valuePerConversion): ?float
+    {
+        $conversions = $this->conversions($rate);
+
+        return $conversions === null || $valuePerConversion === null ? null : $conversions * $valuePerConversion;
+    }
+
     /** @param float $rate share of visits that convert, 0…1 */
     public function conversions(float $rate): ?float
     {

@@ -24,6 +24,7 @@ final readonly class Explainer
             'comfort' => $this->comfort(),
             'horizon' => $this->horizon(),
             'priority' => $this->priority(),
+            'tactic' => new Explanation('tactic', 'The first that holds: merge pages, new or extend page, test title, refresh page, else improve page.', [new Input('our position', $this->facts->position)], [$this->facts->tactic->reason()]),
         ];
     }
 

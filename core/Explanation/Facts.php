@@ -8,6 +8,7 @@ use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\Potential;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\StrikingDistance;
+use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\LinksNeeded;
@@ -37,6 +38,7 @@ final readonly class Facts
         public float $shortTermChance,
         public Scores $scores,
         public Weights $weights,
+        public Tactic $tactic,
     ) {
     }
 

@@ -13,6 +13,7 @@ use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\Facts;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\StrikingDistance;
+use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Statistics\Quantile;
@@ -59,6 +60,7 @@ final class ExplainKeyword
             $rulebook->float('short_term_chance'),
             new Scores($row->score_volume, $row->score_ease, $row->score_gain, $row->score_value, $row->score_intent, $row->score_fit),
             Weights::of($rulebook->weights()),
+            Tactic::from(str_replace(' + links', '', $row->tactic)),
         );
 
         return (new Explainer($facts))->all();

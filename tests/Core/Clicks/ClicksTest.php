@@ -61,7 +61,9 @@ final class ClicksTest extends TestCase
         $potential = Potential::of(1000, 9, 3, CtrCurve::default());
         self::assertEqualsWithDelta([26.0, 325.0, 88.0, 299.0], [$potential->visitsNow, $potential->potential, $potential->gain, $potential->gainToFirst], 1e-9);
         self::assertEqualsWithDelta(44.0, $potential->gainValue(.5), 1e-9);
-        self::assertEqualsWithDelta(1.76, $potential->conversions(.02), 1e-9);
+        self::assertEqualsWithDelta([1.76, 52.8], [$potential->conversions(.02), $potential->revenue(.02, 30.0)], 1e-9);
+        self::assertNull($potential->revenue(.02, null));
+        self::assertNull(Potential::of(null, 9, 3, CtrCurve::default())->revenue(.02, 30.0));
     }
 
     public function test_who_stands_at_the_target_aims_one_higher(): void

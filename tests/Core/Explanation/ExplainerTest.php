@@ -10,6 +10,7 @@ use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\Facts;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\StrikingDistance;
+use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\LinksNeeded;
@@ -33,6 +34,7 @@ final class ExplainerTest extends TestCase
         self::assertSame(['Position 12 lies in 6 to 20 and 20 is within 30: quick win.'], $why['horizon']->steps);
         self::assertSame(['(1 × 4 + 1 × 4 + 1 × 3) ÷ 3 = 3.667.'], $why['priority']->steps);
         self::assertCount(1, $why['comfort']->assumptions);
+        self::assertSame([Tactic::RefreshPage->reason()], $why['tactic']->steps);
     }
 
     public function test_the_unknown_is_said_to_be_unknown(): void
@@ -61,7 +63,7 @@ final class ExplainerTest extends TestCase
     {
         $comfort = ComfortDifficulty::fromDifficulties([]);
         $model = WinModel::fit(new WinObservations([]), [null], 1.0, $comfort);
-        $facts = new Facts($position, $volume, 'keyword list', $difficulty, 'rankings', 3, CtrCurve::default(), 'default', $comfort, $model, new WinChance($model), LinksNeeded::fit([], []), null, 0, new StrikingDistance(), .35, new Scores(4, 4, 3, null, 2, null), Weights::plain());
+        $facts = new Facts($position, $volume, 'keyword list', $difficulty, 'rankings', 3, CtrCurve::default(), 'default', $comfort, $model, new WinChance($model), LinksNeeded::fit([], []), null, 0, new StrikingDistance(), .35, new Scores(4, 4, 3, null, 2, null), Weights::plain(), Tactic::RefreshPage);
 
         return (new Explainer($facts))->all();
     }

@@ -154,7 +154,7 @@ final class IndependentCalculationTest extends TestCase
         [$code, $json] = $this->command($command, ['slug' => $study->slug, '--format' => 'json']);
         self::assertSame(0, $code, $json);
 
-        return array_map(array_values(...), json_decode($json, true, 16, JSON_THROW_ON_ERROR));
+        return array_values(array_map(array_values(...), json_decode($json, true, 16, JSON_THROW_ON_ERROR)));
     }
 
     /**

@@ -98,7 +98,7 @@ function figuresOf(dossier: KeywordDossier, currency: string): Figure[] {
     { name: 'Expected gain', value: estimate(dossier.expected_gain), why: 'expected_gain' },
     { name: 'Links to earn', value: whole(dossier.links_to_earn), why: 'links_to_earn' },
     { name: 'Horizon', value: dossier.horizon ?? '·', why: 'horizon' },
-    { name: 'Tactic', value: dossier.tactic ?? '·' },
+    { name: 'Tactic', value: dossier.tactic ?? '·', why: 'tactic' },
   ];
 }
 
