@@ -123,7 +123,8 @@ final readonly class SaveStudy
     private static function country(string $country): string
     {
         $code = strtoupper(trim($country));
-        $isKnown = preg_match('/^[A-Z]{2}$/D', $code) === 1 && \Locale::getDisplayRegion('-'.$code, 'en') !== $code;
+        // ZZ is the code for a region that is not known.
+        $isKnown = preg_match('/^[A-Z]{2}$/D', $code) === 1 && $code !== 'ZZ' && \Locale::getDisplayRegion('-'.$code, 'en') !== $code;
 
         return $isKnown ? $code : throw Refused::because('country', sprintf('Country "%s" must be a two-letter code such as GB.', InvalidValue::quote($country)));
     }
