@@ -44,6 +44,7 @@ abstract class BrowserTestCase extends TestCase
         self::waitForPort($web);
         self::waitForPort($driver);
         $this->browser = $this->open($driver);
+        $this->browser->manage()->timeouts()->setScriptTimeout(30);
     }
 
     protected function tearDown(): void

@@ -122,7 +122,7 @@ function Figures({ dossier, currency }: { dossier: KeywordDossier; currency: str
               <Box component="dd" sx={{ m: 0, fontVariantNumeric: 'tabular-nums', display: 'flex', justifyContent: 'space-between' }}>
                 {figure.value}
                 {explanation !== undefined && (
-                  <Link component="button" type="button" aria-expanded={isOpen} aria-label={`Why ${figure.name}?`} onClick={() => setOpened(isOpen ? null : explanation.figure)} sx={{ fontSize: '0.78rem' }}>
+                  <Link component="button" type="button" aria-expanded={isOpen} aria-label={`Why ${figure.name}?`} onClick={() => setOpened(isOpen ? null : explanation.figure)} sx={{ fontSize: '0.78rem', minWidth: 32, lineHeight: '24px', alignSelf: 'flex-start' }}>
                     why?
                   </Link>
                 )}

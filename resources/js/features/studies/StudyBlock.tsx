@@ -14,7 +14,7 @@ export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: b
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 1 }}>
         <Typography variant="h2" component={isHome ? 'h3' : 'h1'} noWrap sx={{ fontSize: '1.15rem' }}>
           {isHome ? (
-            <Link component={RouterLink} to={`/studies/${study.slug}/${study.comparison === null ? 'gather' : 'compare'}`} color="inherit">
+            <Link component={RouterLink} to={`/studies/${study.slug}/${study.comparison === null ? 'gather' : 'compare'}`} color="inherit" sx={{ display: 'inline-block', minHeight: 26, lineHeight: '26px' }}>
               {study.name}
             </Link>
           ) : (
@@ -22,7 +22,7 @@ export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: b
           )}
         </Typography>
         {!isHome && (
-          <Link component={RouterLink} to="/" variant="caption" sx={{ flexShrink: 0 }}>
+          <Link component={RouterLink} to="/" variant="caption" sx={{ flexShrink: 0, display: 'inline-block', lineHeight: '24px' }}>
             all studies
           </Link>
         )}
