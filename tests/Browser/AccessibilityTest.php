@@ -39,7 +39,7 @@ final class AccessibilityTest extends BrowserTestCase
         $this->browser->executeScript((string) file_get_contents(base_path('node_modules/axe-core/axe.min.js')));
         /** @var list<array{id: string, nodes: list<array{html: string, failureSummary: string}>}> $violations */
         $violations = $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: arguments[0] }).then((result) => done(result.violations))', [self::RULES]);
-        $found = array_map(static fn (array $violation): string => $violation['id'].': '.implode("\n    ", array_map(static fn (array $node): string => substr($node['html'], 0, 160).' — '.str_replace("\n", ' ', substr($node['failureSummary'], 0, 260)), array_slice($violation['nodes'], 0, 4))), $violations);
+        $found = array_map(static fn(array $violation): string => $violation['id'].': '.implode("\n    ", array_map(static fn(array $node): string => substr($node['html'], 0, 160).' — '.str_replace("\n", ' ', substr($node['failureSummary'], 0, 260)), array_slice($violation['nodes'], 0, 4))), $violations);
         if ($found !== []) {
             $this->found[$view] = $found;
         }

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Explanation;
+
+use GreaterReach\Core\Plan\Band;
+use GreaterReach\Core\Plan\Effort;
+use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Priority\Tactic;
+
+/** Explains the figures that stand for a whole study, a plan or a season rather than for one keyword's position. */
+final class StudyExplainer
+{
+    private const MONTH_NAMES = [1 => 'January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
+
+    /**
+     * @param float $clicks of one domain, a month
+     * @param float $all    of all compared domains together
+     */
+    public static function shareOfClicks(string $domain, float $clicks, float $all): Explanation
+    {
+        $step = $all > 0.0
+            ? \sprintf('%s ÷ %s = %s.', Explanation::number($clicks), Explanation::number($all), Explanation::number($clicks / $all))
+            : 'Nobody gets a click, so there is no share.';
+
+        return new Explanation('share_of_clicks', 'Σ volume × click-through rate over a domain\'s keywords, divided by the same sum over all compared domains.', [
+            new Input('clicks of '.$domain, $clicks, 'a month'),
+            new Input('clicks of all compared domains', $all, 'a month'),
+        ], [$step], ['Keywords of unknown volume are left out.']);
+    }
+
+    /** @param float $share of draws, 0…1 */
+    public static function steadiness(float $share, int $draws, int $top): Explanation
+    {
+        return new Explanation('steadiness', 'The share of draws of random weights in which the item stays in the top.', [
+            new Input('draws', $draws),
+            new Input('places that count as the top', $top),
+        ], [\sprintf('%s of %s draws kept it in the top %d: %s.', Explanation::number((int) round($share * $draws)), Explanation::number($draws), $top, $share >= .5 ? 'a safe choice' : 'its place depends on the weights')]);
+    }
+
+    public static function season(Season $season): Explanation
+    {
+        $peak = $season->peak();
+        $step = $peak === null
+            ? \sprintf('No month reaches %s times the mean: steady.', Explanation::number(Season::SEASONAL_FROM))
+            : \sprintf('%s reaches %s times the mean: seasonal.', self::MONTH_NAMES[$peak], Explanation::number($season->index($peak)));
+
+        return new Explanation('season', 'The volume of a calendar month divided by the mean of the twelve; seasonal from '.Explanation::number(Season::SEASONAL_FROM).'.', [], [$step]);
+    }
+
+    public static function effort(Effort $effort, Tactic $tactic, ?int $linksToEarn): Explanation
+    {
+        $days = $effort->days($tactic, $linksToEarn);
+        $alone = $effort->days($tactic, null);
+
+        return new Explanation('effort', 'Days of work by tactic, and some for each link to earn.', [new Input('links to earn', $linksToEarn)], [
+            \sprintf('%s: %s days, and %s for links: %s.', $tactic->value, Explanation::number($alone), Explanation::number($days - $alone), Explanation::number($days)),
+        ]);
+    }
+
+    /** @param int $items in the plan */
+    public static function forecast(Month $month, Band $band, int $items, int $draws, float $sigma): Explanation
+    {
+        return new Explanation('forecast', 'Σ win chance × gain × season × min(1, months since done ÷ ramp), drawn with each item won or not and its volume uncertain.', [
+            new Input('items', $items),
+            new Input('draws', $draws),
+            new Input('spread of the volume', $sigma, 'sigma of its logarithm'),
+        ], [
+            \sprintf('In %s eight of ten draws lie between %s and %s visits, half below %s; the mean is %s.', $month, Explanation::number($band->p10), Explanation::number($band->p90), Explanation::number($band->p50), Explanation::number($band->mean)),
+        ], ['Items are won independently of each other.']);
+    }
+}

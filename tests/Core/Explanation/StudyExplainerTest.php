@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Explanation;
+
+use GreaterReach\Core\Explanation\StudyExplainer;
+use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Plan\Band;
+use GreaterReach\Core\Plan\Effort;
+use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Rulebook\Rulebook;
+use PHPUnit\Framework\TestCase;
+
+final class StudyExplainerTest extends TestCase
+{
+    public function test_shares_are_told_with_their_sums(): void
+    {
+        self::assertSame(['25 ÷ 100 = 0.25.'], StudyExplainer::shareOfClicks('a.example', 25.0, 100.0)->steps);
+        self::assertSame(['Nobody gets a click, so there is no share.'], StudyExplainer::shareOfClicks('a.example', 0.0, 0.0)->steps);
+    }
+
+    public function test_steadiness_says_what_it_means(): void
+    {
+        self::assertSame(['450 of 500 draws kept it in the top 20: a safe choice.'], StudyExplainer::steadiness(.9, 500, 20)->steps);
+        self::assertSame(['10 of 500 draws kept it in the top 20: its place depends on the weights.'], StudyExplainer::steadiness(.02, 500, 20)->steps);
+    }
+
+    public function test_a_season_names_its_peak(): void
+    {
+        self::assertSame(['April reaches 6 times the mean: seasonal.'], StudyExplainer::season(Season::of(new Metrics(monthly: [0, 0, 10, 60, 40, 10, 0, 0, 0, 0, 0, 0])))->steps);
+        self::assertSame(['No month reaches 1.5 times the mean: steady.'], StudyExplainer::season(Season::steady())->steps);
+    }
+
+    public function test_effort_is_told_by_its_parts(): void
+    {
+        self::assertSame(['new page: 3 days, and 1 for links: 4.'], StudyExplainer::effort(new Effort(Rulebook::standard()), Tactic::NewPage, 4)->steps);
+    }
+
+    public function test_a_forecast_is_a_range(): void
+    {
+        $why = StudyExplainer::forecast(Month::parse('2027-03'), new Band(10, 50, 90, 52.5), 7, 2000, .3);
+        self::assertSame(['In 2027-03 eight of ten draws lie between 10 and 90 visits, half below 50; the mean is 52.5.'], $why->steps);
+        self::assertSame(['items' => 7, 'draws' => 2000, 'spread of the volume' => .3], array_combine(array_column($why->jsonSerialize()['inputs'], 'name'), array_column($why->jsonSerialize()['inputs'], 'value')));
+    }
+}
