@@ -18,6 +18,7 @@ final readonly class Explainer
             'visits_now' => $this->visitsNow(),
             'potential' => $this->potential(),
             'gain' => $this->gain(),
+            ...(new MoneyExplainer($this->facts))->all(),
             'win_chance' => $this->winChance(),
             'expected_gain' => $this->expectedGain(),
             'links_to_earn' => $this->linksToEarn(),

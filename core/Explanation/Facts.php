@@ -39,6 +39,11 @@ final readonly class Facts
         public Scores $scores,
         public Weights $weights,
         public Tactic $tactic,
+        public ?float $cpc,
+        public string $cpcSource,
+        /** Share of visits that convert, 0…1. */
+        public float $conversionRate,
+        public ?float $valuePerConversion,
     ) {
     }
 

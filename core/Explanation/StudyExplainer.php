@@ -7,6 +7,7 @@ namespace GreaterReach\Core\Explanation;
 use GreaterReach\Core\Plan\Band;
 use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Priority\Tactic;
 
@@ -70,5 +71,16 @@ final class StudyExplainer
         ], [
             \sprintf('In %s eight of ten draws lie between %s and %s visits, half below %s; the mean is %s.', $month, Explanation::number($band->p10), Explanation::number($band->p90), Explanation::number($band->p50), Explanation::number($band->mean)),
         ], ['Items are won independently of each other.']);
+    }
+
+    /** @param float $visits added by now, a month */
+    public static function outcome(Outcome $outcome, float $visits, Band $band, Month $done, int $ramp): Explanation
+    {
+        $payingFrom = $done->plus($ramp);
+        $step = $outcome === Outcome::TooEarly
+            ? \sprintf('It was done in %s and pays in full from %s; until then it is too early to tell.', $done, $payingFrom)
+            : \sprintf('%s visits were added; the band reached from %s to %s: %s.', Explanation::number($visits), Explanation::number($band->p10), Explanation::number($band->p90), $outcome->value);
+
+        return new Explanation('outcome', 'The visits that a finished item has added, against the tenth and ninetieth percentile of its forecast.', [new Input('visits added', $visits, 'a month'), new Input('ramp', $ramp, 'months')], [$step]);
     }
 }

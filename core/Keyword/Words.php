@@ -10,13 +10,13 @@ final class Words
     /** Keywords of at least this many words are the long tail, shorter ones broad themes (common practice). */
     public const LONG_TAIL_FROM = 3;
 
-    private const PLAIN = "abcdefghijklmnopqrstuvwxyz0123456789' ";
+    /** Plain words with single spaces between them, which most keys are. */
+    private const PLAIN = "/^[a-z0-9']++(?: [a-z0-9']++)*+$/D";
 
     /** @return list<string> */
     public static function of(string $key): array
     {
-        // Most keys are plain words with single spaces, which need no pattern.
-        if (strspn($key, self::PLAIN) === \strlen($key) && ! str_contains(" {$key} ", '  ')) {
+        if (preg_match(self::PLAIN, $key) === 1) {
             return explode(' ', $key);
         }
 

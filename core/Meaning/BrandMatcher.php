@@ -13,8 +13,11 @@ use GreaterReach\Core\Keyword\Words;
  */
 final readonly class BrandMatcher
 {
-    /** @param array<string, int> $masks joined term → bit mask of the domains it belongs to (bit 0 is ours) */
-    private function __construct(private array $masks, private int $longest)
+    /**
+     * @param array<string, int>  $masks  joined term → bit mask of the domains it belongs to (bit 0 is ours)
+     * @param array<string, true> $starts every beginning of a term, so that a run that leads nowhere is given up at once
+     */
+    private function __construct(private array $masks, private array $starts)
     {
     }
 
@@ -24,29 +27,39 @@ final readonly class BrandMatcher
         $masks = [];
         foreach ($terms as $domain => $ofDomain) {
             foreach ($ofDomain as $term) {
-                $joined = implode('', self::bareWords(KeywordKey::of($term)));
+                $joined = self::joined(KeywordKey::of($term));
                 if ($joined !== '') {
                     $masks[$joined] = ($masks[$joined] ?? 0) | 1 << $domain;
                 }
             }
         }
 
-        return new self($masks, $masks === [] ? 0 : max(array_map(strlen(...), array_map(strval(...), array_keys($masks)))));
+        $starts = [];
+        foreach (array_keys($masks) as $term) {
+            for ($length = \strlen((string) $term); $length > 0; --$length) {
+                $starts[substr((string) $term, 0, $length)] = true;
+            }
+        }
+
+        return new self($masks, $starts);
     }
 
-    /** @return int bit i is set when the keyword is branded with domain i */
-    public function domainsIn(string $keyword): int
+    /**
+     * @param ?list<string> $words of the keyword, if they are at hand
+     *
+     * @return int bit i is set when the keyword is branded with domain i
+     */
+    public function domainsIn(string $keyword, ?array $words = null): int
     {
         $found = 0;
-        $words = self::bareWords($keyword);
-        foreach (array_keys($words) as $from) {
-            $run = '';
-            for ($to = $from; isset($words[$to]); ++$to) {
-                $run .= $words[$to];
-                if (\strlen($run) > $this->longest) {
+        $words = self::withoutGenitive($keyword, $words ?? Words::of($keyword));
+        foreach ($words as $from => $run) {
+            for ($next = $from + 1; isset($this->starts[$run]); ++$next) {
+                $found |= $this->masks[$run] ?? 0;
+                if (! isset($words[$next])) {
                     break;
                 }
-                $found |= $this->masks[$run] ?? 0;
+                $run .= $words[$next];
             }
         }
 
@@ -59,10 +72,18 @@ final readonly class BrandMatcher
         return $mask > 1 && ($mask & 1) === 0;
     }
 
-    /** @return list<string> */
-    private static function bareWords(string $keyword): array
+    private static function joined(string $term): string
     {
-        $words = Words::of($keyword);
+        return implode('', self::withoutGenitive($term, Words::of($term)));
+    }
+
+    /**
+     * @param list<string> $words
+     *
+     * @return list<string>
+     */
+    private static function withoutGenitive(string $keyword, array $words): array
+    {
         if (! str_contains($keyword, "'") && ! str_contains($keyword, '’')) {
             return $words;
         }

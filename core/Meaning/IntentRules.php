@@ -11,10 +11,11 @@ use GreaterReach\Core\Keyword\Words;
 final readonly class IntentRules
 {
     /**
-     * @param array<string, int> $ranks   phrase → place of its list
-     * @param list<Intent>       $intents in order of precedence
+     * @param array<string, int>  $ranks   phrase → place of its list
+     * @param array<string, true> $starts  every beginning, in whole words, of a phrase of several words
+     * @param list<Intent>        $intents in order of precedence
      */
-    private function __construct(private array $ranks, private array $intents, private int $longestPhrase)
+    private function __construct(private array $ranks, private array $starts, private array $intents)
     {
     }
 
@@ -25,34 +26,47 @@ final readonly class IntentRules
      */
     public static function of(array $buy, array $compare, array $learn): self
     {
-        $ranks = [];
-        $longest = 1;
+        $ranks = $starts = [];
         foreach ([$buy, $compare, $learn] as $rank => $phrases) {
             foreach ($phrases as $phrase) {
                 $words = Words::of(KeywordKey::of($phrase));
-                $longest = max($longest, \count($words));
                 foreach (self::spellings($words) as $spelling) {
                     $ranks[$spelling] ??= $rank;
+                }
+                for ($length = 1; $length < \count($words); ++$length) {
+                    $starts += array_fill_keys(self::spellings(\array_slice($words, 0, $length)), true);
                 }
             }
         }
 
-        return new self($ranks, [Intent::Buy, Intent::Compare, Intent::Learn, Intent::Open], $longest);
+        return new self($ranks, $starts, [Intent::Buy, Intent::Compare, Intent::Learn, Intent::Open]);
     }
 
     public function intentOf(string $keyword): Intent
     {
+        return $this->intentIn(Words::of($keyword));
+    }
+
+    /** @param list<string> $words of a keyword */
+    public function intentIn(array $words): Intent
+    {
         $best = \count($this->intents) - 1;
-        $words = Words::of($keyword);
         foreach ($words as $from => $phrase) {
-            $best = min($best, $this->ranks[$phrase] ?? $best);
-            for ($length = 1; $length < $this->longestPhrase && isset($words[$from + $length]); ++$length) {
-                $phrase .= ' '.$words[$from + $length];
-                $best = min($best, $this->ranks[$phrase] ?? $best);
+            $best = $this->better($phrase, $best);
+            for ($next = $from + 1; isset($this->starts[$phrase], $words[$next]); ++$next) {
+                $phrase .= ' '.$words[$next];
+                $best = $this->better($phrase, $best);
             }
         }
 
         return $this->intents[$best];
+    }
+
+    private function better(string $phrase, int $best): int
+    {
+        $rank = $this->ranks[$phrase] ?? $best;
+
+        return $rank < $best ? $rank : $best;
     }
 
     /**

@@ -49,8 +49,8 @@ final readonly class Bands
             return null;
         }
         $score = 0;
-        foreach ($this->bounds as $bound) {
-            $score += $value >= $bound ? 1 : 0;
+        while ($score < self::COUNT && $value >= $this->bounds[$score]) {
+            ++$score;
         }
 
         return $score;
@@ -62,12 +62,12 @@ final readonly class Bands
         if ($value === null) {
             return null;
         }
-        $score = self::COUNT;
-        foreach ($this->bounds as $bound) {
-            $score -= $value > $bound ? 1 : 0;
+        $passed = 0;
+        while ($passed < self::COUNT && $value > $this->bounds[$passed]) {
+            ++$passed;
         }
 
-        return $score;
+        return self::COUNT - $passed;
     }
 
     /** @return list<float> */

@@ -7,6 +7,7 @@ namespace GreaterReach\Core\Priority;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\Potential;
 use GreaterReach\Core\Comparison\Standing;
+use GreaterReach\Core\Keyword\Words;
 use GreaterReach\Core\Meaning\BrandMatcher;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Meaning\IntentRules;
@@ -57,8 +58,9 @@ final readonly class Weigher
         $clicks = Potential::of($metrics->volume, $position, $candidate->judgement->target ?? $this->target, $this->curve);
         $chance = $this->winChance->of($position, $metrics->difficulty);
         $linksToEarn = $this->links->toEarn($candidate->pageOneMedian, $metrics->difficulty, $candidate->ownPageLinks);
-        $intent = $candidate->judgement->intent ?? $this->intents->intentOf($candidate->row->keyword);
-        $brands = $this->brands->domainsIn($candidate->row->keyword);
+        $words = Words::of($candidate->row->keyword);
+        $intent = $candidate->judgement->intent ?? $this->intents->intentIn($words);
+        $brands = $this->brands->domainsIn($candidate->row->keyword, $words);
 
         return new Opportunity(
             $candidate,

@@ -30,4 +30,10 @@ final readonly class PageOneResult
     {
         return $this->pageStrength !== null && $this->pageStrength <= self::WEAK_STRENGTH;
     }
+
+    /** Nobody links to it, or its page is weak: a place that can be taken. */
+    public function isWeak(): bool
+    {
+        return $this->hasNoLinks() || $this->isWeakPage();
+    }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
+use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
@@ -78,9 +80,35 @@ abstract class BrowserTestCase extends TestCase
     /** Waits for an element of a role's usual kind with a text, and gives it. */
     protected function findText(string $text, string $tags = 'button|a|li|label|option'): RemoteWebElement
     {
+        return $this->await(fn(): ?RemoteWebElement => $this->withText($text, $tags), 'There is no "'.$text.'"');
+    }
+
+    /** Clicks an element with a text as soon as it is there and nothing that still moves lies over it. */
+    protected function clickText(string $text, string $tags = 'button|a|li|label|option'): void
+    {
+        $this->await(function () use ($text, $tags): ?bool {
+            $element = $this->withText($text, $tags);
+            $element?->click();
+
+            return $element === null ? null : true;
+        }, 'There is no "'.$text.'" that can be clicked');
+    }
+
+    private function withText(string $text, string $tags): ?RemoteWebElement
+    {
         $path = '//*['.implode(' or ', array_map(static fn(string $tag): string => 'self::'.$tag, explode('|', $tags))).'][contains(normalize-space(.), "'.$text.'")]';
 
-        return $this->await(fn(): ?RemoteWebElement => $this->browser->findElements(WebDriverBy::xpath($path))[0] ?? null, 'There is no "'.$text.'"');
+        return $this->browser->findElements(WebDriverBy::xpath($path))[0] ?? null;
+    }
+
+    protected function click(string $selector): void
+    {
+        $this->await(function () use ($selector): ?bool {
+            $element = $this->browser->findElements(WebDriverBy::cssSelector($selector))[0] ?? null;
+            $element?->click();
+
+            return $element === null ? null : true;
+        }, 'There is no element '.$selector.' that can be clicked');
     }
 
     protected function see(string $text): void
@@ -120,7 +148,7 @@ abstract class BrowserTestCase extends TestCase
         do {
             try {
                 $found = $look();
-            } catch (StaleElementReferenceException) {
+            } catch (StaleElementReferenceException|ElementClickInterceptedException|ElementNotInteractableException) {
                 $found = null;
             }
             if ($found !== null) {

@@ -18,7 +18,7 @@ final class FirstRoundTest extends BrowserTestCase
         $study = $this->makeStudy(['inkmoor.example']);
         $editor = $this->makeEditor($study);
         $this->signIn($editor->email, 'correct horse');
-        $this->findText('Pens', 'a')->click();
+        $this->clickText('Pens', 'a');
         $this->see('Bring in a file');
 
         $this->bringIn('rankings-quillfair.example-2026-11-01.csv', self::OURS, 'keyword', 'What we track');
@@ -39,7 +39,7 @@ final class FirstRoundTest extends BrowserTestCase
         $this->see('On the shortlist');
         $this->see('inkmoor.example');
 
-        $this->findText('Export CSV', 'a')->click();
+        $this->clickText('Export CSV', 'a');
         $exported = $this->await(fn(): ?string => glob($this->downloads.'/*.csv')[0] ?? null, 'Nothing was downloaded.');
         self::assertSame("keyword,standing,own_position,own_url,best_competitor,best_position,competitors_ranking,competitors_above,volume,difficulty,cpc,movement,inkmoor.example\r\nblotting paper,gap,,,inkmoor.example,5,1,1,250,12,,,5\r\n", (string) file_get_contents($exported));
     }
@@ -53,7 +53,7 @@ final class FirstRoundTest extends BrowserTestCase
         $this->see('1 bad row: nothing is kept');
         $this->see('must be a whole number');
         self::assertNotNull($this->findText('Import', 'button')->getAttribute('disabled'));
-        $this->findText('Leave them out', 'button')->click();
+        $this->clickText('Leave them out', 'button');
         $this->see('1 rows to keep');
     }
 
@@ -80,7 +80,7 @@ final class FirstRoundTest extends BrowserTestCase
         $this->see('Bring in a file');
         $this->press('?');
         $this->see('undo the last mark');
-        $this->findText('Close', 'button')->click();
+        $this->clickText('Close', 'button');
         $this->seeNot('undo the last mark');
         $this->press('2');
         $this->see('Nothing to compare yet');
@@ -93,12 +93,12 @@ final class FirstRoundTest extends BrowserTestCase
         $this->choose($name, $content);
         if ($field !== null) {
             $this->see('no column for');
-            $this->find('[aria-label="Field of column '.$header.'"]')->click();
-            $this->findText($field.' (required)', 'li')->click();
+            $this->click('[aria-label="Field of column '.$header.'"]');
+            $this->clickText($field.' (required)', 'li');
         }
         $this->see('rows to keep');
         $this->await(fn(): ?bool => $this->findText('Import', 'button')->getAttribute('disabled') === null ?: null, 'The file cannot be imported.');
-        $this->findText('Import', 'button')->click();
+        $this->clickText('Import', 'button');
         $this->seeNot('rows to keep');
         $this->see($name);
     }
@@ -115,14 +115,14 @@ final class FirstRoundTest extends BrowserTestCase
 
     private function narrowToGapsFromVolume100(): void
     {
-        $this->find('[data-clause="standing"]')->click();
-        $this->findText('gap', 'label')->click();
-        $this->findText('Done', 'button')->click();
+        $this->click('[data-clause="standing"]');
+        $this->clickText('gap', 'label');
+        $this->clickText('Done', 'button');
         $this->see('of standing gap');
         $this->seeNot('Done');
-        $this->find('[data-clause="volume"]')->click();
-        $this->findText('100', 'button')->click();
-        $this->findText('Done', 'button')->click();
+        $this->click('[data-clause="volume"]');
+        $this->clickText('100', 'button');
+        $this->clickText('Done', 'button');
         $this->see('volume from 100');
         $this->seeNot('Done');
     }

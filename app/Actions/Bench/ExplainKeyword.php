@@ -32,21 +32,35 @@ final class ExplainKeyword
     /**
      * @param list<array<string, mixed>> $sources as the dossier shows them
      *
-     * @return array<string, Explanation> figure → explanation; empty where nothing was weighed
+     * @return array{why: array<string, Explanation>, money: array<string, ?float>} what the gain is worth a month, and
+     *                                                                             figure → explanation; empty where nothing was weighed
      */
     public function figures(Comparison $comparison, \stdClass $row, array $sources): array
     {
         if (! isset($comparison->summary['win_model'])) {
-            return [];
+            return ['why' => [], 'money' => []];
         }
+        $facts = $this->facts($comparison, $row, $sources);
+        $clicks = $facts->clicks();
+
+        return ['why' => (new Explainer($facts))->all(), 'money' => [
+            'gain_value' => $clicks->gainValue($facts->cpc),
+            'conversions' => $clicks->conversions($facts->conversionRate),
+            'revenue' => $clicks->revenue($facts->conversionRate, $facts->valuePerConversion),
+        ]];
+    }
+
+    /** @param list<array<string, mixed>> $sources */
+    private function facts(Comparison $comparison, \stdClass $row, array $sources): Facts
+    {
         $rulebook = Study::query()->findOrFail($comparison->study_id)->rulebook();
         $model = $this->winModel($comparison);
-        $facts = new Facts(
+        return new Facts(
             $row->own_position,
             $row->volume,
             $row->volume_derived ? 'mean of twelve monthly volumes' : self::sourceOf($sources, 'volume', $row->volume),
-            $row->difficulty === null ? null : (float) $row->difficulty,
-            self::sourceOf($sources, 'difficulty', $row->difficulty === null ? null : (float) $row->difficulty),
+            Figures::float($row->difficulty),
+            self::sourceOf($sources, 'difficulty', Figures::float($row->difficulty)),
             $this->wantedTarget($comparison->study_id, $row->keyword, $rulebook),
             CtrCurve::ofRates(array_values(array_map(floatval(...), $comparison->summary['curve']))),
             $rulebook->text('curve'),
@@ -61,15 +75,17 @@ final class ExplainKeyword
             new Scores($row->score_volume, $row->score_ease, $row->score_gain, $row->score_value, $row->score_intent, $row->score_fit),
             Weights::of($rulebook->weights()),
             Tactic::from(str_replace(' + links', '', $row->tactic)),
+            Figures::float($row->cpc),
+            self::sourceOf($sources, 'cpc', Figures::float($row->cpc)),
+            $rulebook->float('conversion_rate'),
+            $rulebook->optionalFloat('value_per_conversion'),
         );
-
-        return (new Explainer($facts))->all();
     }
 
     /**
      * @param list<array<string, mixed>> $pageOne
      *
-     * @return list<EvidenceFact>
+     * @return list<EvidenceFact> what speaks for and against winning it
      */
     public function evidence(Comparison $comparison, \stdClass $row, array $pageOne): array
     {
@@ -86,7 +102,7 @@ final class ExplainKeyword
         $first = array_values(array_filter($results, static fn(PageOneResult $result): bool => $result->position <= ComfortDifficulty::FIRST_PAGE));
 
         return (new Evidence($this->comfort($comparison), $comparison->domains[0]['authority'] ?? null, $rulebook->float('peer_band')))
-            ->of($row->difficulty === null ? null : (float) $row->difficulty, $competitors, $first);
+            ->of(Figures::float($row->difficulty), $competitors, $first);
     }
 
     private function comfort(Comparison $comparison): ComfortDifficulty

@@ -8,6 +8,7 @@ use App\Models\Comparison;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Winning\PageOneResult;
 use Illuminate\Support\Facades\DB;
 
 /** Everything about one keyword, for its dossier. */
@@ -39,7 +40,7 @@ final readonly class ReadKeyword
             'monthly' => $this->monthly($comparison->study_id, $keyword),
             'topic_keywords' => $this->topicKeywords($comparison, (string) $row->topic),
             'page_one' => $pageOne,
-            'why' => $this->explain->figures($comparison, $row, $sources),
+            ...$this->explain->figures($comparison, $row, $sources),
             'evidence' => $this->explain->evidence($comparison, $row, $pageOne),
         ];
     }
@@ -106,6 +107,14 @@ final readonly class ReadKeyword
             ->whereRaw('day = (SELECT max(day) FROM results WHERE study_id = ? AND keyword = ?)', [$study, $keyword])
             ->orderBy('position')->limit(20)->get(['position', 'url', 'authority', 'page_strength', 'referring_domains', 'day'])->all();
 
-        return array_values(array_map(static fn(\stdClass $row): array => [...(array) $row, 'authority' => $row->authority === null ? null : (float) $row->authority, 'page_strength' => $row->page_strength === null ? null : (float) $row->page_strength], $rows));
+        return array_values(array_map(self::result(...), $rows));
+    }
+
+    /** @return array<string, mixed> */
+    private static function result(\stdClass $row): array
+    {
+        $result = new PageOneResult($row->position, $row->url, Figures::float($row->authority), Figures::float($row->page_strength), $row->referring_domains);
+
+        return [...(array) $row, 'authority' => $result->authority, 'page_strength' => $result->pageStrength, 'is_weak' => $result->isWeak()];
     }
 }

@@ -9,6 +9,8 @@ use App\Support\Database\Figures;
 use App\Support\Database\RowStream;
 use GreaterReach\Core\Metrics\MetricResolver;
 use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Metrics\Source;
+use GreaterReach\Core\Metrics\SourceOrder;
 use Illuminate\Support\Facades\DB;
 
 /** The metrics of a study's keywords in key order, resolved from all of its sources as the core says. */
@@ -55,9 +57,6 @@ final class MetricsStream
     }
 
     /**
-     * Kind by the rulebook's order, then the newest day, then our domain's file before the competitors' as listed;
-     * what is left is decided by the newer file.
-     *
      * @param list<Domain> $domains
      * @param list<string> $order
      *
@@ -66,15 +65,9 @@ final class MetricsStream
     private static function sourceRanks(int $study, array $domains, array $order): array
     {
         $places = array_flip(array_map(static fn(Domain $domain): int => $domain->id, $domains));
-        $kinds = array_flip($order);
         $sources = DB::table('sources')->where('study_id', $study)->get(['id', 'kind', 'day', 'domain_id', 'channel'])->all();
-        usort($sources, static fn(\stdClass $one, \stdClass $other): int => ($kinds[$one->kind] ?? PHP_INT_MAX) <=> ($kinds[$other->kind] ?? PHP_INT_MAX)
-            ?: $other->day <=> $one->day
-            ?: ($places[$one->domain_id] ?? PHP_INT_MAX) <=> ($places[$other->domain_id] ?? PHP_INT_MAX)
-            ?: $one->channel <=> $other->channel
-            ?: $other->id <=> $one->id);
 
-        return array_flip(array_map(static fn(\stdClass $source): int => $source->id, $sources));
+        return SourceOrder::rank(array_values(array_map(static fn(\stdClass $source): Source => new Source($source->id, $source->kind, $source->day, $places[$source->domain_id] ?? null, $source->channel), $sources)), $order);
     }
 
     private function readNext(): void
@@ -85,17 +78,12 @@ final class MetricsStream
             [, $volume, $difficulty, $cpc, $competition, $monthly] = $this->rows->current();
             $this->sources[] = new Metrics(
                 $volume,
-                self::float($difficulty),
-                self::float($cpc),
-                self::float($competition),
+                Figures::float($difficulty),
+                Figures::float($cpc),
+                Figures::float($competition),
                 $monthly === null ? null : Figures::ints($monthly),
             );
             $this->rows->next();
         }
-    }
-
-    private static function float(string|int|float|null $value): ?float
-    {
-        return $value === null ? null : (float) $value;
     }
 }

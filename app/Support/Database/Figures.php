@@ -14,6 +14,12 @@ final class Figures
         return strpbrk($text, 'eE') === false ? $text : rtrim(rtrim(sprintf('%.40F', $value), '0'), '.');
     }
 
+    /** A number as PostgreSQL gives it: null for unknown, text for numeric. */
+    public static function float(string|int|float|null $value): ?float
+    {
+        return $value === null ? null : (float) $value;
+    }
+
     /** @return list<?int> a PostgreSQL array of whole numbers such as `{3,NULL,12}` */
     public static function ints(string $array): array
     {

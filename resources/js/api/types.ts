@@ -170,6 +170,7 @@ export interface PageOneResult {
   page_strength: number | null;
   referring_domains: number | null;
   day: string;
+  is_weak: boolean;
 }
 
 export interface Explanation {
@@ -196,6 +197,7 @@ export interface KeywordDossier extends KeywordRow {
   topic_keywords: { keyword: string; volume: number | null; own_position: number | null }[];
   page_one: PageOneResult[];
   why: Partial<Record<string, Explanation>>;
+  money: Partial<Record<string, number | null>>;
   evidence: EvidenceFact[];
 }
 

@@ -37,6 +37,21 @@ final class ExplainerTest extends TestCase
         self::assertSame([Tactic::RefreshPage->reason()], $why['tactic']->steps);
     }
 
+    public function test_money_is_told_with_its_rates(): void
+    {
+        $why = $this->explain(12, 1100, 20.0);
+        self::assertSame(['116.6 × 1.5 = 174.9 a month.'], $why['gain_value']->steps);
+        self::assertSame(['116.6 × 0.02 = 2.332 conversions a month.'], $why['conversions']->steps);
+        self::assertSame(['2.332 × 40 = 93.28 a month.'], $why['revenue']->steps);
+    }
+
+    public function test_money_of_an_unknown_gain_is_unknown_and_no_revenue_is_told_without_a_value(): void
+    {
+        $why = $this->explain(12, null, 20.0);
+        self::assertSame(['unknown × 1.5 = unknown.'], $why['gain_value']->steps);
+        self::assertArrayNotHasKey('revenue', $why);
+    }
+
     public function test_the_unknown_is_said_to_be_unknown(): void
     {
         $why = $this->explain(null, null, null);
@@ -63,7 +78,7 @@ final class ExplainerTest extends TestCase
     {
         $comfort = ComfortDifficulty::fromDifficulties([]);
         $model = WinModel::fit(new WinObservations([]), [null], 1.0, $comfort);
-        $facts = new Facts($position, $volume, 'keyword list', $difficulty, 'rankings', 3, CtrCurve::default(), 'default', $comfort, $model, new WinChance($model), LinksNeeded::fit([], []), null, 0, new StrikingDistance(), .35, new Scores(4, 4, 3, null, 2, null), Weights::plain(), Tactic::RefreshPage);
+        $facts = new Facts($position, $volume, 'keyword list', $difficulty, 'rankings', 3, CtrCurve::default(), 'default', $comfort, $model, new WinChance($model), LinksNeeded::fit([], []), null, 0, new StrikingDistance(), .35, new Scores(4, 4, 3, null, 2, null), Weights::plain(), Tactic::RefreshPage, 1.5, 'keyword list', .02, $volume === null ? null : 40.0);
 
         return (new Explainer($facts))->all();
     }

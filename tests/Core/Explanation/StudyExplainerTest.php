@@ -9,6 +9,7 @@ use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\Band;
 use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Rulebook\Rulebook;
@@ -44,5 +45,13 @@ final class StudyExplainerTest extends TestCase
         $why = StudyExplainer::forecast(Month::parse('2027-03'), new Band(10, 50, 90, 52.5), 7, 2000, .3);
         self::assertSame(['In 2027-03 eight of ten draws lie between 10 and 90 visits, half below 50; the mean is 52.5.'], $why->steps);
         self::assertSame(['items' => 7, 'draws' => 2000, 'spread of the volume' => .3], array_combine(array_column($why->jsonSerialize()['inputs'], 'name'), array_column($why->jsonSerialize()['inputs'], 'value')));
+    }
+
+    public function test_an_outcome_is_told_against_its_band_or_said_to_be_too_early(): void
+    {
+        $band = new Band(10, 50, 90, 52.5);
+        $done = Month::parse('2026-11');
+        self::assertSame(['95 visits were added; the band reached from 10 to 90: above.'], StudyExplainer::outcome(Outcome::Above, 95, $band, $done, 2)->steps);
+        self::assertSame(['It was done in 2026-11 and pays in full from 2027-01; until then it is too early to tell.'], StudyExplainer::outcome(Outcome::TooEarly, 0, $band, $done, 2)->steps);
     }
 }

@@ -10,7 +10,7 @@ import { Bench } from '../../shared/Bench';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { SentenceBar } from '../../shared/SentenceBar';
 import { find, parseSentence, put, spell, toggle } from '../../shared/sentence.logic';
-import { useHotkeys } from '../../shared/useHotkeys';
+import { useListKeys } from '../../shared/useListKeys';
 import { useMarks } from '../../shared/useMarks';
 import { useUrlState } from '../../shared/useUrlState';
 import { Dossier } from '../dossier';
@@ -59,12 +59,7 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
       void fetchNextPage();
     }
   }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
-  useHotkeys({
-    s: () => current && study.may_edit && marks.mark([current.keyword], current.mark === 'shortlisted' ? null : 'shortlisted'),
-    x: () => current && study.may_edit && marks.mark([current.keyword], current.mark === 'set aside' ? null : 'set aside'),
-    u: () => marks.undo(),
-    Escape: () => change({ dossier: null }, true),
-  });
+  useListKeys({ current, mayEdit: study.may_edit, onMark: marks.mark, onUndo: marks.undo, onClose: () => change({ dossier: null }, true) });
   const select = (row: KeywordRow) => change({ keyword: row.keyword }, true);
   return (
     <>

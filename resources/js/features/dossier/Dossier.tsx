@@ -96,6 +96,9 @@ function figuresOf(dossier: KeywordDossier, currency: string): Figure[] {
     { name: `Gain at position ${position(dossier.target)}`, value: estimate(dossier.gain), why: 'gain' },
     { name: 'Win chance', value: percent(dossier.win_chance), why: 'win_chance' },
     { name: 'Expected gain', value: estimate(dossier.expected_gain), why: 'expected_gain' },
+    { name: `Value of the gain, ${currency}`, value: estimate(dossier.money.gain_value ?? null), why: 'gain_value' },
+    { name: 'Conversions gained', value: estimate(dossier.money.conversions ?? null), why: 'conversions' },
+    ...(dossier.why.revenue === undefined ? [] : [{ name: `Revenue gained, ${currency}`, value: estimate(dossier.money.revenue ?? null), why: 'revenue' }]),
     { name: 'Links to earn', value: whole(dossier.links_to_earn), why: 'links_to_earn' },
     { name: 'Horizon', value: dossier.horizon ?? '·', why: 'horizon' },
     { name: 'Tactic', value: dossier.tactic ?? '·', why: 'tactic' },
@@ -226,9 +229,8 @@ function PageOne({ dossier }: { dossier: KeywordDossier }) {
         </thead>
         <tbody>
           {dossier.page_one.map((result) => {
-            const isWeak = result.referring_domains === 0 || (result.page_strength !== null && result.page_strength <= 20);
             return (
-              <Box component="tr" key={result.position} sx={{ color: isWeak ? 'warning.main' : 'inherit', fontWeight: isWeak ? 700 : 400 }}>
+              <Box component="tr" key={result.position} sx={{ color: result.is_weak ? 'warning.main' : 'inherit', fontWeight: result.is_weak ? 700 : 400 }}>
                 <td>{result.position}</td>
                 <td title={result.url}>{result.url.replace(/^https?:\/\//, '')}</td>
                 <td>{decimal(result.authority, 0)}</td>

@@ -9,7 +9,7 @@ import { Bench } from '../../shared/Bench';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { SentenceBar } from '../../shared/SentenceBar';
 import { spell } from '../../shared/sentence.logic';
-import { useHotkeys } from '../../shared/useHotkeys';
+import { useListKeys } from '../../shared/useListKeys';
 import { useMarks } from '../../shared/useMarks';
 import { useUrlState } from '../../shared/useUrlState';
 import { Dossier } from '../dossier';
@@ -50,13 +50,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
       void fetchNextPage();
     }
   }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
-  useHotkeys({
-    s: () => current && study.may_edit && marks.mark([current.keyword], current.mark === 'shortlisted' ? null : 'shortlisted'),
-    x: () => current && study.may_edit && marks.mark([current.keyword], current.mark === 'set aside' ? null : 'set aside'),
-    u: () => marks.undo(),
-    d: () => setWeights({ ...weights, ease: weights.ease > 0 ? 0 : 1 }),
-    Escape: () => change({ dossier: null }, true),
-  });
+  useListKeys({ current, mayEdit: study.may_edit, onMark: marks.mark, onUndo: marks.undo, onClose: () => change({ dossier: null }, true), more: { d: () => setWeights({ ...weights, ease: weights.ease > 0 ? 0 : 1 }) } });
   return (
     <>
       <SentenceBar
