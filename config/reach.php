@@ -7,7 +7,10 @@ return [
     'public_suffix_list' => resource_path('data/public_suffix_list.dat'),
 
     // Bytes that one uploaded file may have.
-    'max_upload' => (int) env('REACH_MAX_UPLOAD', 64 * 1024 * 1024),
+    'max_upload' => (int) env('REACH_MAX_UPLOAD', 2 * 1024 ** 3),
+
+    // Bytes that a packed file may have once it is unpacked.
+    'max_unpacked' => (int) env('REACH_MAX_UNPACKED', 4 * 1024 ** 3),
 
     // Bytes that one row of a file may have, so that a quote never closed cannot fill the memory.
     'max_record' => 1024 * 1024,

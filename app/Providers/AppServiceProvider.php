@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Support\Tabular\ReadLimits;
+use App\Support\Tabular\TableReader;
 use GreaterReach\Core\Site\PublicSuffixList;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -19,6 +21,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(PublicSuffixList::class, static fn(): PublicSuffixList => PublicSuffixList::fromText(
             (string) file_get_contents(config()->string('reach.public_suffix_list')),
         ));
+        $this->app->bind(TableReader::class, static fn(): TableReader => new TableReader(new ReadLimits(config()->integer('reach.max_record'), config()->integer('reach.max_unpacked'))));
     }
 
     public function boot(): void

@@ -37,7 +37,7 @@ final class FileProblem extends \RuntimeException implements ReachException
 
     public static function notATable(string $looksLike): self
     {
-        return new self('not_a_table', 'The file looks like '.$looksLike.', not like a table in CSV or TSV. Save it as CSV in UTF-8 and try again.');
+        return new self('not_a_table', 'The file looks like '.$looksLike.', not like a table in CSV, XLSX, ODS or JSON. Save it as one of these and try again.');
     }
 
     public static function missingColumn(string $field, string $headers): self
@@ -63,5 +63,25 @@ final class FileProblem extends \RuntimeException implements ReachException
     public static function recordTooLong(int $line, int $bytes): self
     {
         return new self('record_too_long', 'The row that begins on line '.$line.' is longer than '.$bytes.' bytes; a quote may never have been closed.');
+    }
+
+    public static function unpacksTooLarge(int $bytes): self
+    {
+        return new self('unpacks_too_large', 'The file is packed and would unpack to more than '.number_format($bytes).' bytes, which no list does. Unpack it yourself and bring in the part that is needed.');
+    }
+
+    public static function damaged(string $what): self
+    {
+        return new self('damaged', 'The file looks like a '.$what.' but is damaged or cut short. Save or fetch it again.');
+    }
+
+    public static function notJson(int $line): self
+    {
+        return new self('not_json', 'The file begins like JSON, but line '.$line.' breaks off or is no object with names and values. It must be a list of objects, or one object a line.');
+    }
+
+    public static function noRoom(): self
+    {
+        return new self('no_room', 'There is no room left on the disk for the file. Nothing was kept; make room and try again.');
     }
 }

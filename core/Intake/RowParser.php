@@ -27,7 +27,7 @@ final readonly class RowParser
     }
 
     /**
-     * @param list<string> $cells
+     * @param list<string|int|float> $cells numbers only where the file itself says that they are numbers
      *
      * @return array<string, Value>|BadCell field → value, null for unknown
      */
@@ -36,7 +36,7 @@ final readonly class RowParser
         if (\count($cells) !== $this->width) {
             $cells = $this->withoutEmptyEnd($cells);
             if (\count($cells) !== $this->width) {
-                return new BadCell($line, '', implode(', ', $cells), 'has '.\count($cells).' cells where the header has '.$this->width.'.');
+                return new BadCell($line, '', implode(', ', array_map(self::spelt(...), $cells)), 'has '.\count($cells).' cells where the header has '.$this->width.'.');
             }
         }
         $values = [];
@@ -44,7 +44,7 @@ final readonly class RowParser
             try {
                 $values[$field->name] = $this->value($field, $cells[$number]);
             } catch (InvalidValue $problem) {
-                return new BadCell($line, $this->plan->headers[$number], $cells[$number], $problem->reason.'.');
+                return new BadCell($line, $this->plan->headers[$number], self::spelt($cells[$number]), $problem->reason.'.');
             }
         }
 
@@ -52,13 +52,13 @@ final readonly class RowParser
     }
 
     /**
-     * @param list<string> $cells
+     * @param list<string|int|float> $cells
      *
-     * @return list<string>
+     * @return list<string|int|float>
      */
     private function withoutEmptyEnd(array $cells): array
     {
-        while (\count($cells) > $this->width && trim(end($cells)) === '') {
+        while (\count($cells) > $this->width && trim((string) end($cells)) === '') {
             array_pop($cells);
         }
 
@@ -70,8 +70,14 @@ final readonly class RowParser
      *
      * @throws InvalidValue
      */
-    private function value(Field $field, string $cell): string|int|float|array|null
+    private function value(Field $field, string|int|float $cell): string|int|float|array|null
     {
+        if (! \is_string($cell)) {
+            if ($field->type->isNumeric()) {
+                return $this->numeric($field, $cell);
+            }
+            $cell = self::spelt($cell);
+        }
         if ($field->type === FieldType::Keyword && ! isset(self::UNKNOWN[$cell])) {
             return KeywordKey::of($cell);
         }
@@ -82,10 +88,7 @@ final readonly class RowParser
 
         return match ($field->type) {
             FieldType::Keyword => KeywordKey::of($text),
-            FieldType::Position => $this->position($text),
-            FieldType::Count => $this->count($text),
-            FieldType::Share => $this->share($text),
-            FieldType::Amount => $this->amount($text),
+            FieldType::Position, FieldType::Count, FieldType::Share, FieldType::Amount => $this->numeric($field, $text),
             FieldType::Url => UrlKey::of($text),
             FieldType::Date => self::date($text),
             FieldType::Channel => self::channel($text),
@@ -95,33 +98,59 @@ final readonly class RowParser
         };
     }
 
-    private function position(string $text): int
+    private function numeric(Field $field, string|int|float $cell): int|float
     {
-        $number = $this->count($text);
-
-        return $number >= 1 ? $number : throw InvalidValue::because('position', $text, 'must be at least 1');
+        return match ($field->type) {
+            FieldType::Position => $this->position($cell),
+            FieldType::Count => $this->count($cell),
+            FieldType::Share => $this->share($cell),
+            default => $this->amount($cell),
+        };
     }
 
-    private function count(string $text): int
+    private function position(string|int|float $cell): int
     {
-        $number = $this->numbers->parse($text, true);
+        $number = $this->count($cell);
+
+        return $number >= 1 ? $number : throw InvalidValue::because('position', (string) $cell, 'must be at least 1');
+    }
+
+    private function count(string|int|float $cell): int
+    {
+        $number = $this->read($cell, true);
         if ($number === null || floor($number) !== $number || $number > self::MAX_COUNT) {
-            throw InvalidValue::because('number', $text, 'must be a whole number, 0 or more');
+            throw InvalidValue::because('number', (string) $cell, 'must be a whole number, 0 or more');
         }
 
         return (int) $number;
     }
 
-    private function amount(string $text): float
+    private function amount(string|int|float $cell): float
     {
-        return $this->numbers->parse($text, false) ?? throw InvalidValue::because('number', $text, 'must be a number, 0 or more');
+        return $this->read($cell, false) ?? throw InvalidValue::because('number', (string) $cell, 'must be a number, 0 or more');
     }
 
-    private function share(string $text): float
+    private function share(string|int|float $cell): float
     {
-        $number = $this->numbers->parse($text, false);
+        $number = $this->read($cell, false);
 
-        return $number !== null && $number <= 100 ? $number : throw InvalidValue::because('number', $text, 'must be a number from 0 to 100');
+        return $number !== null && $number <= 100 ? $number : throw InvalidValue::because('number', (string) $cell, 'must be a number from 0 to 100');
+    }
+
+    /** A text by the number format of the file; a typed number as it is. Null when it is no number of 0 or more. */
+    private function read(string|int|float $cell, bool $isWhole): ?float
+    {
+        if (\is_string($cell)) {
+            return $this->numbers->parse($cell, $isWhole);
+        }
+
+        return is_finite((float) $cell) && $cell >= 0 ? (float) $cell : null;
+    }
+
+    /** A typed number as text, without loss and without an exponent where it is whole. */
+    private static function spelt(string|int|float $cell): string
+    {
+        return \is_float($cell) ? (floor($cell) === $cell && abs($cell) < self::MAX_COUNT ? number_format($cell, 0, '', '') : (string) json_encode($cell)) : (string) $cell;
     }
 
     /** @throws InvalidValue when the text is not a day of the calendar as YYYY-MM-DD */

@@ -8,7 +8,8 @@ use App\Exceptions\ImportRefused;
 use App\Exceptions\Refused;
 use App\Models\Import;
 use App\Support\Database\CopyWriter;
-use App\Support\Tabular\TextTable;
+use App\Support\Tabular\SourceTable;
+use App\Support\Tabular\TableReader;
 use GreaterReach\Core\Intake\BadCell;
 use GreaterReach\Core\Intake\ColumnPlan;
 use GreaterReach\Core\Intake\FileProblem;
@@ -24,7 +25,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class ImportFile
 {
-    public function __construct(private PublicSuffixList $suffixes)
+    public function __construct(private PublicSuffixList $suffixes, private TableReader $reader)
     {
     }
 
@@ -35,8 +36,8 @@ final readonly class ImportFile
      */
     public function execute(ImportOrder $order, ?\Closure $progress = null): ImportOutcome
     {
-        $table = TextTable::open($order->path, config()->integer('reach.max_record'));
-        $plan = ColumnPlan::match($order->kind, $table->headers, $order->mapping);
+        $table = $this->reader->open($order->path);
+        $plan = ColumnPlan::match($order->kind, $table->headers(), $order->mapping);
         if ($order->kind === ImportKind::Rankings && $order->domain === null && ! $plan->has('domain')) {
             throw Refused::because('domain', 'A rankings file needs a domain: give --domain, or a column "domain".');
         }
@@ -53,14 +54,14 @@ final readonly class ImportFile
         return $outcome;
     }
 
-    public static function detectNumbers(TextTable $table, ColumnPlan $plan): NumberFormatDetector
+    public static function detectNumbers(SourceTable $table, ColumnPlan $plan): NumberFormatDetector
     {
         $numeric = array_keys(array_filter($plan->columns, static fn($field): bool => $field->type->isNumeric()));
         $detector = new NumberFormatDetector();
         foreach ($table->rows() as $cells) {
             foreach ($numeric as $cell) {
                 $text = $cells[$cell] ?? '';
-                if (strpbrk($text, '.,') !== false) {
+                if (\is_string($text) && strpbrk($text, '.,') !== false) {
                     $detector->see($text);
                 }
             }
@@ -70,7 +71,7 @@ final readonly class ImportFile
     }
 
     /** @param ?\Closure(int): void $progress */
-    private function load(ImportOrder $order, TextTable $table, ColumnPlan $plan, NumberFormatDetector $numbers, ?\Closure $progress): ImportOutcome
+    private function load(ImportOrder $order, SourceTable $table, ColumnPlan $plan, NumberFormatDetector $numbers, ?\Closure $progress): ImportOutcome
     {
         $loader = $this->loader($order);
         $loader->prepare();
@@ -97,7 +98,7 @@ final readonly class ImportFile
      *
      * @return array{int, int} rows staged, rows dropped
      */
-    private function stage(TextTable $table, RowParser $parser, Loader $loader, BadRows $badRows, ?\Closure $progress): array
+    private function stage(SourceTable $table, RowParser $parser, Loader $loader, BadRows $badRows, ?\Closure $progress): array
     {
         $writer = new CopyWriter('staged', $loader->columns());
         $read = $dropped = 0;

@@ -6,7 +6,8 @@ namespace App\Actions\Imports;
 
 use App\Exceptions\ImportRefused;
 use App\Exceptions\Refused;
-use App\Support\Tabular\TextTable;
+use App\Support\Tabular\SourceTable;
+use App\Support\Tabular\TableReader;
 use GreaterReach\Core\Intake\ColumnPlan;
 use GreaterReach\Core\Intake\Field;
 use GreaterReach\Core\Intake\FileProblem;
@@ -16,7 +17,7 @@ final readonly class PreviewFile
 {
     private const SAMPLE = 5;
 
-    public function __construct(private ImportFile $import)
+    public function __construct(private ImportFile $import, private TableReader $reader)
     {
     }
 
@@ -27,11 +28,11 @@ final readonly class PreviewFile
      */
     public function execute(ImportOrder $order): array
     {
-        $table = TextTable::open($order->path, config()->integer('reach.max_record'));
+        $table = $this->reader->open($order->path);
         $problem = $outcome = $badRows = null;
         $mapping = [];
         try {
-            $mapping = ColumnPlan::match($order->kind, $table->headers, $order->mapping)->mapping();
+            $mapping = ColumnPlan::match($order->kind, $table->headers(), $order->mapping)->mapping();
             $outcome = $this->import->execute($order);
         } catch (ImportRefused $refused) {
             $badRows = $refused->badRows;
@@ -40,8 +41,8 @@ final readonly class PreviewFile
         }
 
         return [
-            'separator' => $table->separator,
-            'headers' => $table->headers,
+            'format' => $table->format(),
+            'headers' => $table->headers(),
             'sample' => self::sample($table),
             'fields' => array_map(static fn(Field $field): array => ['name' => $field->name, 'required' => $field->isRequired], $order->kind->fields()),
             'mapping' => (object) $mapping,
@@ -52,11 +53,11 @@ final readonly class PreviewFile
     }
 
     /** @return list<array{line: int, cells: list<string>}> */
-    private static function sample(TextTable $table): array
+    private static function sample(SourceTable $table): array
     {
         $sample = [];
         foreach ($table->rows() as $line => $cells) {
-            $sample[] = ['line' => $line, 'cells' => array_map(static fn(string $cell): string => mb_strimwidth($cell, 0, 120, '…'), $cells)];
+            $sample[] = ['line' => $line, 'cells' => array_map(static fn(string|int|float $cell): string => mb_strimwidth((string) $cell, 0, 120, '…'), $cells)];
             if (\count($sample) === self::SAMPLE) {
                 break;
             }

@@ -10,25 +10,15 @@ use GreaterReach\Core\Intake\FileProblem;
  * A table in delimited text (RFC 4180 and its usual relatives), read as a stream of records with the physical line on
  * which each begins. Separator and line end are told from the content.
  */
-final class TextTable
+final class TextTable implements SourceTable
 {
     private const SEPARATORS = [',', ';', "\t", '|'];
     private const SAMPLE = 65536;
+    private const SEPARATOR_NAMES = [',' => 'commas', ';' => 'semicolons', "\t" => 'tabs', '|' => 'bars'];
     private const BOM = "\u{FEFF}";
 
-    /** @var array<string, string> first bytes → what the file then is */
-    private const SIGNATURES = [
-        "PK\x03\x04" => 'a spreadsheet or a zip archive',
-        "\x1F\x8B" => 'a gzip archive',
-        '%PDF' => 'a PDF',
-        "\xD0\xCF\x11\xE0" => 'an old binary spreadsheet',
-        '{' => 'JSON',
-        '[' => 'JSON',
-        '<' => 'HTML or XML',
-    ];
-
     /** @var list<string> */
-    public readonly array $headers;
+    private readonly array $headers;
 
     private int $line = 0;
 
@@ -37,7 +27,7 @@ final class TextTable
      * @param non-empty-string $separator
      * @param non-empty-string $newline
      */
-    private function __construct(private $file, public readonly string $separator, private readonly string $newline, private readonly int $maxRecord)
+    private function __construct(private $file, private readonly string $separator, private readonly string $newline, private readonly int $maxRecord)
     {
         $this->headers = $this->header();
     }
@@ -49,7 +39,6 @@ final class TextTable
      */
     public static function open(string $path, int $maxRecord): self
     {
-        self::refuseOtherFormats((string) file_get_contents($path, false, null, 0, 4));
         $file = TextEncoding::open($path);
         $sample = (string) fread($file, self::SAMPLE);
         if (trim($sample, " \t\r\n".self::BOM) === '') {
@@ -61,13 +50,16 @@ final class TextTable
         return new self($file, self::separatorOf((string) $firstLine), $newline, $maxRecord);
     }
 
-    /**
-     * Reads all records below the header from the beginning, as often as asked.
-     *
-     * @return \Generator<int, list<string>> physical line → cells; blank lines left out
-     *
-     * @throws FileProblem
-     */
+    public function headers(): array
+    {
+        return $this->headers;
+    }
+
+    public function format(): string
+    {
+        return 'CSV with '.self::SEPARATOR_NAMES[$this->separator];
+    }
+
     public function rows(): \Generator
     {
         $this->header();
@@ -154,14 +146,5 @@ final class TextTable
         }
 
         return $best;
-    }
-
-    private static function refuseOtherFormats(string $start): void
-    {
-        foreach (self::SIGNATURES as $bytes => $format) {
-            if (str_starts_with($start, (string) $bytes)) {
-                throw FileProblem::notATable($format);
-            }
-        }
     }
 }

@@ -224,7 +224,7 @@ export interface ImportOutcome {
 }
 
 export interface ImportPreview {
-  separator: string;
+  format: string;
   headers: string[];
   sample: { line: number; cells: string[] }[];
   fields: { name: string; required: boolean }[];

@@ -174,7 +174,7 @@ final class ApiTest extends TestCase
         $study = $this->makeStudy();
         $file = UploadedFile::fake()->createWithContent('list.csv', "Phrase we track;rank\npen;3\nnib;x\n");
         $preview = $this->actingAs($this->makeEditor($study))->post("/api/v1/studies/{$study->slug}/imports/preview", ['file' => $file, 'kind' => 'rankings', 'domain' => 'quillfair.example', 'mapping' => ['keyword' => 'Phrase we track']]);
-        $preview->assertOk()->assertJsonPath('separator', ';')->assertJsonPath('mapping.keyword', 'Phrase we track')->assertJsonPath('bad_rows.rows.0.line', 3);
+        $preview->assertOk()->assertJsonPath('format', 'CSV with semicolons')->assertJsonPath('mapping.keyword', 'Phrase we track')->assertJsonPath('bad_rows.rows.0.line', 3);
         $this->assertDatabaseMissing('imports', ['study_id' => $study->id]);
     }
 

@@ -36,7 +36,7 @@ final class TextTableTest extends TestCase
     public function test_a_text_is_a_table(string $content, array $headers, array $rows): void
     {
         $table = TextTable::open($this->makeFile($content), 1000);
-        self::assertSame($headers, $table->headers);
+        self::assertSame($headers, $table->headers());
         self::assertSame($rows, iterator_to_array($table->rows()));
         self::assertSame($rows, iterator_to_array($table->rows()), 'It can be read again.');
     }

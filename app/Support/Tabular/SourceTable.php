@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Tabular;
+
+use GreaterReach\Core\Intake\FileProblem;
+
+/** A table that somebody made elsewhere: named columns, and rows that can be read again and again as a stream. */
+interface SourceTable
+{
+    /** @return list<string> */
+    public function headers(): array;
+
+    /** What the file is, in words for a person: `CSV with semicolons`, `XLSX, sheet "Rankings"`. */
+    public function format(): string;
+
+    /**
+     * All rows below the header from the beginning, as often as asked; blank ones left out.
+     *
+     * @return \Generator<int, list<string|int|float>> line → cells; numbers only where the format types its cells
+     *
+     * @throws FileProblem
+     */
+    public function rows(): \Generator;
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Tabular;
+
+use GreaterReach\Core\Intake\FileProblem;
+
+/** The unpacked copy of a gzip file, thrown away when the process ends. */
+final class UnpackedFile
+{
+    private const CHUNK = 1 << 20;
+
+    /** @var list<string> */
+    private static array $paths = [];
+
+    private function __construct(public readonly string $path)
+    {
+    }
+
+    /** @throws FileProblem when it is damaged, or would become too large */
+    public static function gzip(string $path, ReadLimits $limits): self
+    {
+        $copy = self::temporary();
+        $packed = (int) filesize($path);
+        $in = gzopen($path, 'rb') ?: throw FileProblem::damaged('gzip file');
+        $out = fopen($copy, 'wb') ?: throw new \RuntimeException('No temporary file could be made.');
+        $written = 0;
+        while (! gzeof($in)) {
+            $chunk = @gzread($in, self::CHUNK);
+            if ($chunk === false || ($chunk === '' && ! gzeof($in))) {
+                throw FileProblem::damaged('gzip file');
+            }
+            $written += \strlen($chunk);
+            $limits->allowUnpacked($written, $packed);
+            if (fwrite($out, $chunk) !== \strlen($chunk)) {
+                throw FileProblem::noRoom();
+            }
+        }
+        gzclose($in);
+        fclose($out);
+        if (! self::isWhole($path, $written)) {
+            throw FileProblem::damaged('gzip file');
+        }
+
+        return new self($copy);
+    }
+
+    /** The last four bytes tell the length modulo 2³² (RFC 1952); a file cut short says something else. */
+    private static function isWhole(string $path, int $written): bool
+    {
+        $end = (string) file_get_contents($path, false, null, max(0, (int) filesize($path) - 4));
+        $length = unpack('V', str_pad($end, 4, "\0"));
+
+        return $length !== false && $length[1] === $written % 2 ** 32;
+    }
+
+    private static function temporary(): string
+    {
+        if (self::$paths === []) {
+            register_shutdown_function(static fn() => array_map(static fn(string $path): bool => @unlink($path), self::$paths));
+        }
+        $path = tempnam(sys_get_temp_dir(), 'reach-') ?: throw new \RuntimeException('No temporary file could be made.');
+        self::$paths[] = $path;
+
+        return $path;
+    }
+}
