@@ -2,24 +2,28 @@
 
 declare(strict_types=1);
 
+$server = [
+    'driver' => 'pgsql',
+    // Loopback only: the start command runs the server with its own data directory under var/.
+    'host' => env('DB_HOST', '127.0.0.1'),
+    'port' => env('DB_PORT', '5432'),
+    'database' => env('DB_DATABASE', 'greater_reach'),
+    'username' => env('DB_USERNAME', 'greater_reach'),
+    'password' => env('DB_PASSWORD', ''),
+    'charset' => 'utf8',
+    'prefix' => '',
+    'search_path' => 'public',
+    'sslmode' => env('DB_SSLMODE', 'prefer'),
+    'timezone' => 'UTC',
+];
+
 return [
     'default' => 'pgsql',
 
     'connections' => [
-        'pgsql' => [
-            'driver' => 'pgsql',
-            // Loopback only: the start command runs the server with its own data directory under var/.
-            'host' => env('DB_HOST', '127.0.0.1'),
-            'port' => env('DB_PORT', '5432'),
-            'database' => env('DB_DATABASE', 'greater_reach'),
-            'username' => env('DB_USERNAME', 'greater_reach'),
-            'password' => env('DB_PASSWORD', ''),
-            'charset' => 'utf8',
-            'prefix' => '',
-            'search_path' => 'public',
-            'sslmode' => env('DB_SSLMODE', 'prefer'),
-            'timezone' => 'UTC',
-        ],
+        'pgsql' => $server,
+        // Tells how far long work is while its own transaction is still open.
+        'progress' => $server,
     ],
 
     'migrations' => [

@@ -14,6 +14,8 @@ use App\Http\Controllers\OpportunityController;
 use App\Http\Controllers\RulebookController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\StudyController;
+use App\Http\Controllers\TaskController;
+use App\Http\Controllers\UploadController;
 use App\Http\Controllers\WorkbenchController;
 use Illuminate\Support\Facades\Route;
 
@@ -31,6 +33,9 @@ Route::prefix('api/v1')->group(function (): void {
             Route::get('', [StudyController::class, 'show']);
             Route::get('domains', [DomainController::class, 'index']);
             Route::get('imports', [ImportController::class, 'index']);
+            Route::get('tasks', [TaskController::class, 'index']);
+            Route::get('tasks/{task}', [TaskController::class, 'show'])->whereNumber('task');
+            Route::get('tasks/{task}/bad-rows.csv', [TaskController::class, 'badRows'])->whereNumber('task');
             Route::get('rulebook', [RulebookController::class, 'show']);
             Route::get('comparison', [ComparisonController::class, 'show']);
             Route::get('bench', [BenchController::class, 'index']);
@@ -45,6 +50,9 @@ Route::prefix('api/v1')->group(function (): void {
                 Route::patch('', [StudyController::class, 'update']);
                 Route::post('imports/preview', [ImportController::class, 'preview']);
                 Route::post('imports', [ImportController::class, 'store']);
+                Route::delete('imports/{import}', [ImportController::class, 'destroy'])->whereNumber('import');
+                Route::post('uploads', [UploadController::class, 'store']);
+                Route::delete('tasks/{task}', [TaskController::class, 'destroy'])->whereNumber('task');
                 Route::post('decisions', [DecisionController::class, 'store']);
                 Route::patch('rulebook', [RulebookController::class, 'update']);
             });

@@ -22,13 +22,16 @@ use Illuminate\Database\Eloquent\Model;
  * @property int                   $rows_dropped positions over 100 or URLs outside the domain's scope
  * @property int                   $rows_bad
  * @property array<string, string> $mapping      field → header
+ * @property ?int                  $superseded_by the import of the very same file that took its place
+ * @property string                $format        what the file was, in words
+ * @property ?array<string, mixed> $before        what an undo puts back
  * @property CarbonImmutable       $created_at
  */
 final class Import extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['study_id', 'user_id', 'kind', 'file_name', 'sha256', 'day', 'rows_kept', 'rows_dropped', 'rows_bad', 'mapping'];
+    protected $fillable = ['study_id', 'user_id', 'kind', 'file_name', 'sha256', 'day', 'rows_kept', 'rows_dropped', 'rows_bad', 'mapping', 'superseded_by', 'format', 'before'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -40,6 +43,8 @@ final class Import extends Model
             'rows_dropped' => 'integer',
             'rows_bad' => 'integer',
             'mapping' => 'array',
+            'before' => 'array',
+            'superseded_by' => 'integer',
             'created_at' => 'immutable_datetime',
         ];
     }

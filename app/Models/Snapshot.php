@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -18,6 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property CarbonImmutable $day
  * @property int             $keywords
  * @property int             $rankings
+ * @property ?int            $superseded_by the import whose snapshot of the same day took its place
  */
 final class Snapshot extends Model
 {
@@ -26,11 +28,19 @@ final class Snapshot extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['study_id', 'domain_id', 'import_id', 'channel', 'day', 'keywords', 'rankings'];
+    /** Only what counts is ever asked for; what was superseded waits for an undo. */
+    protected static function booted(): void
+    {
+        self::addGlobalScope('live', static function (Builder $snapshots): void {
+            $snapshots->whereNull('superseded_by');
+        });
+    }
+
+    protected $fillable = ['study_id', 'domain_id', 'import_id', 'channel', 'day', 'keywords', 'rankings', 'superseded_by'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['day' => 'immutable_date', 'keywords' => 'integer', 'rankings' => 'integer'];
+        return ['day' => 'immutable_date', 'keywords' => 'integer', 'rankings' => 'integer', 'superseded_by' => 'integer'];
     }
 }

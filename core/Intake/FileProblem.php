@@ -80,6 +80,16 @@ final class FileProblem extends \RuntimeException implements ReachException
         return new self('not_json', 'The file begins like JSON, but line '.$line.' breaks off or is no object with names and values. It must be a list of objects, or one object a line.');
     }
 
+    public static function tooLarge(int $bytes): self
+    {
+        return new self('too_large', 'The file is larger than '.number_format($bytes).' bytes. Pack it with gzip, or bring it in as parts.');
+    }
+
+    public static function cutShort(): self
+    {
+        return new self('cut_short', 'Only a part of the file arrived. Nothing was kept; bring it in again.');
+    }
+
     public static function noRoom(): self
     {
         return new self('no_room', 'There is no room left on the disk for the file. Nothing was kept; make room and try again.');

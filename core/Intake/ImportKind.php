@@ -13,6 +13,52 @@ enum ImportKind: string
     case Performance = 'performance';
     case Domains = 'domains';
 
+    /** @var array<string, string> kind → what a file of it is often called */
+    private const NAME_SIGNS = ['results' => '/page.?one|results/i', 'performance' => '/performance|clicks/i', 'domains' => '/domains|authority/i', 'keywords' => '/keyword/i'];
+
+    /**
+     * The kind that a file most likely is: the one whose required fields it has and most of whose columns it fills; the
+     * name of the file decides between equals, and speaks alone where no kind is complete.
+     *
+     * @param list<string> $headers
+     */
+    public static function guess(array $headers, string $fileName): self
+    {
+        $best = null;
+        $most = 0.0;
+        foreach (self::cases() as $kind) {
+            $points = $kind->columnsIn($headers) + ($kind->isNamedBy($fileName) ? .5 : 0);
+            if ($points >= 1 && $points > $most) {
+                [$best, $most] = [$kind, $points];
+            }
+        }
+        if ($best !== null) {
+            return $best;
+        }
+        $named = array_filter(self::cases(), static fn(self $kind): bool => $kind->isNamedBy($fileName));
+
+        return array_values($named)[0] ?? self::Rankings;
+    }
+
+    /**
+     * @param list<string> $headers
+     *
+     * @return int columns with a meaning for this kind, 0 when a required one is missing
+     */
+    private function columnsIn(array $headers): int
+    {
+        try {
+            return \count(ColumnPlan::match($this, $headers)->columns);
+        } catch (FileProblem) {
+            return 0;
+        }
+    }
+
+    private function isNamedBy(string $fileName): bool
+    {
+        return isset(self::NAME_SIGNS[$this->value]) && preg_match(self::NAME_SIGNS[$this->value], $fileName) === 1;
+    }
+
     /** @return list<Field> required ones first */
     public function fields(): array
     {

@@ -136,15 +136,15 @@ final class ExplainKeyword
 
     private function pageOneMedian(int $study, string $keyword): ?float
     {
-        $links = DB::table('results')->where('study_id', $study)->where('keyword', $keyword)->where('position', '<=', ComfortDifficulty::FIRST_PAGE)->whereNotNull('referring_domains')
-            ->whereRaw('day = (SELECT max(day) FROM results WHERE study_id = ? AND keyword = ?)', [$study, $keyword])->pluck('referring_domains')->all();
+        $links = DB::table('live_results')->where('study_id', $study)->where('keyword', $keyword)->where('position', '<=', ComfortDifficulty::FIRST_PAGE)->whereNotNull('referring_domains')
+            ->whereRaw('day = (SELECT max(day) FROM live_results WHERE study_id = ? AND keyword = ?)', [$study, $keyword])->pluck('referring_domains')->all();
 
         return $links === [] ? null : Quantile::median(array_map(floatval(...), array_values($links)));
     }
 
     private function ownPageLinks(int $study, ?string $url): int
     {
-        return (int) DB::table('results')->where('study_id', $study)->where('url', $url)->whereNotNull('referring_domains')->orderByDesc('day')->orderByDesc('referring_domains')->value('referring_domains');
+        return (int) DB::table('live_results')->where('study_id', $study)->where('url', $url)->whereNotNull('referring_domains')->orderByDesc('day')->orderByDesc('referring_domains')->value('referring_domains');
     }
 
     /** @param list<array<string, mixed>> $sources */

@@ -50,7 +50,7 @@ final readonly class ReadKeyword
     {
         $rows = DB::select(<<<'SQL'
             SELECT s.domain_id AS domain, s.day, r.position
-            FROM snapshots s LEFT JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id AND r.keyword = ? AND r.ordinal = 1
+            FROM live_snapshots s LEFT JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id AND r.keyword = ? AND r.ordinal = 1
             WHERE s.study_id = ? AND s.channel = ? ORDER BY s.domain_id, s.day
             SQL, [$keyword, $comparison->study_id, $comparison->channel]);
 
@@ -61,7 +61,7 @@ final readonly class ReadKeyword
     private function pages(Comparison $comparison, string $keyword): array
     {
         $days = array_column(array_filter($comparison->domains, static fn(array $domain): bool => $domain['snapshot'] !== null), 'snapshot', 'id');
-        $rows = DB::table('rankings')->join('snapshots', 'snapshots.id', '=', 'snapshot_id')
+        $rows = DB::table('rankings')->join('live_snapshots', 'live_snapshots.id', '=', 'snapshot_id')
             ->where('rankings.study_id', $comparison->study_id)->where('keyword', $keyword)->where('channel', $comparison->channel)
             ->whereIn('domain_id', array_keys($days))->orderBy('position')->get(['domain_id as domain', 'day', 'position', 'url']);
 
@@ -73,7 +73,7 @@ final readonly class ReadKeyword
     {
         $rows = DB::select(<<<'SQL'
             SELECT s.kind, s.day, d.entry AS domain, i.file_name, m.volume, m.difficulty, m.cpc
-            FROM metrics m JOIN sources s ON s.id = m.source_id JOIN imports i ON i.id = s.import_id LEFT JOIN domains d ON d.id = s.domain_id
+            FROM metrics m JOIN live_sources s ON s.id = m.source_id JOIN imports i ON i.id = s.import_id LEFT JOIN domains d ON d.id = s.domain_id
             WHERE m.study_id = ? AND m.keyword = ? ORDER BY s.kind, s.day DESC, s.id DESC LIMIT 30
             SQL, [$study, $keyword]);
 
@@ -86,7 +86,7 @@ final readonly class ReadKeyword
     /** @return ?list<?int> volume by month of the newest list that has it */
     private function monthly(int $study, string $keyword): ?array
     {
-        $row = DB::selectOne('SELECT m.monthly FROM metrics m JOIN sources s ON s.id = m.source_id WHERE m.study_id = ? AND m.keyword = ? AND m.monthly IS NOT NULL ORDER BY s.day DESC, s.id DESC LIMIT 1', [$study, $keyword]);
+        $row = DB::selectOne('SELECT m.monthly FROM metrics m JOIN live_sources s ON s.id = m.source_id WHERE m.study_id = ? AND m.keyword = ? AND m.monthly IS NOT NULL ORDER BY s.day DESC, s.id DESC LIMIT 1', [$study, $keyword]);
 
         return $row === null ? null : Figures::ints($row->monthly);
     }
@@ -103,8 +103,8 @@ final readonly class ReadKeyword
     /** @return list<array<string, mixed>> the newest page-one results */
     private function pageOne(int $study, string $keyword): array
     {
-        $rows = DB::table('results')->where('study_id', $study)->where('keyword', $keyword)
-            ->whereRaw('day = (SELECT max(day) FROM results WHERE study_id = ? AND keyword = ?)', [$study, $keyword])
+        $rows = DB::table('live_results')->where('study_id', $study)->where('keyword', $keyword)
+            ->whereRaw('day = (SELECT max(day) FROM live_results WHERE study_id = ? AND keyword = ?)', [$study, $keyword])
             ->orderBy('position')->limit(20)->get(['position', 'url', 'authority', 'page_strength', 'referring_domains', 'day'])->all();
 
         return array_values(array_map(self::result(...), $rows));

@@ -36,7 +36,7 @@ final readonly class KeywordFacts
     {
         $rows = RowStream::of(<<<'SQL'
             SELECT keyword, referring_domains
-            FROM (SELECT keyword, referring_domains, position, day, max(day) OVER (PARTITION BY keyword) AS newest FROM results WHERE study_id = ?) dated
+            FROM (SELECT keyword, referring_domains, position, day, max(day) OVER (PARTITION BY keyword) AS newest FROM live_results WHERE study_id = ?) dated
             WHERE day = newest AND position <= 10 AND referring_domains IS NOT NULL ORDER BY keyword
             SQL, [$this->study]);
 
@@ -68,7 +68,7 @@ final readonly class KeywordFacts
     /** @return array<string, int> URL key → referring domains in its newest results row that has them, the largest of a day */
     public function pageLinks(): array
     {
-        $rows = DB::select('SELECT DISTINCT ON (url) url, referring_domains FROM results WHERE study_id = ? AND referring_domains IS NOT NULL ORDER BY url, day DESC, referring_domains DESC', [$this->study]);
+        $rows = DB::select('SELECT DISTINCT ON (url) url, referring_domains FROM live_results WHERE study_id = ? AND referring_domains IS NOT NULL ORDER BY url, day DESC, referring_domains DESC', [$this->study]);
 
         return array_column($rows, 'referring_domains', 'url');
     }
@@ -76,7 +76,7 @@ final readonly class KeywordFacts
     /** @return \Generator<int, string> the study's own keyword list, in key order */
     public function listedKeywords(): \Generator
     {
-        $sql = "SELECT DISTINCT keyword FROM metrics JOIN sources ON sources.id = source_id WHERE metrics.study_id = ? AND sources.kind = 'keywords' ORDER BY keyword";
+        $sql = "SELECT DISTINCT keyword FROM metrics JOIN live_sources s ON s.id = source_id WHERE metrics.study_id = ? AND s.kind = 'keywords' ORDER BY keyword";
         foreach (RowStream::of($sql, [$this->study]) as [$keyword]) {
             yield $keyword;
         }
@@ -84,6 +84,6 @@ final readonly class KeywordFacts
 
     private function newestPerformance(): int
     {
-        return (int) DB::table('imports')->where('study_id', $this->study)->where('kind', 'performance')->max('id');
+        return (int) DB::table('imports')->where('study_id', $this->study)->where('kind', 'performance')->whereNull('superseded_by')->max('id');
     }
 }

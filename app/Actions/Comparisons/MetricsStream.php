@@ -65,7 +65,7 @@ final class MetricsStream
     private static function sourceRanks(int $study, array $domains, array $order): array
     {
         $places = array_flip(array_map(static fn(Domain $domain): int => $domain->id, $domains));
-        $sources = DB::table('sources')->where('study_id', $study)->get(['id', 'kind', 'day', 'domain_id', 'channel'])->all();
+        $sources = DB::table('live_sources')->where('study_id', $study)->get(['id', 'kind', 'day', 'domain_id', 'channel'])->all();
 
         return SourceOrder::rank(array_values(array_map(static fn(\stdClass $source): Source => new Source($source->id, $source->kind, $source->day, $places[$source->domain_id] ?? null, $source->channel), $sources)), $order);
     }

@@ -17,6 +17,9 @@ final class DomainsLoader implements Loader
 {
     private const MOST = 10_000;
 
+    /** What an undo puts back. */
+    private const KEPT = ['authority', 'referring_domains', 'backlinks', 'brand_terms', 'metrics_date'];
+
     /** @var list<array<string, mixed>> */
     private array $rows = [];
 
@@ -53,20 +56,30 @@ final class DomainsLoader implements Loader
     public function settle(Import $import): array
     {
         $updated = $added = 0;
+        $before = [];
         foreach ($this->rows as $row) {
             $targets = $this->targets((string) $row['domain']);
             $known = array_filter(array_intersect_key($row, array_flip(['authority', 'referring_domains', 'backlinks', 'brand_terms'])), static fn(mixed $value): bool => $value !== null);
             foreach ($targets as $domain) {
+                $before[$domain->id] ??= $domain->only(self::KEPT);
                 $domain->update([...$known, 'metrics_date' => $this->order->day]);
                 ++$updated;
             }
             if ($targets === []) {
-                $this->addCandidate((string) $row['domain'], $known);
+                $candidate = $this->addCandidate((string) $row['domain'], $known);
+                $before[$candidate->id] ??= null;
                 ++$added;
             }
         }
 
+        $import->update(['before' => $before]);
+
         return [sprintf('%d domains of the study were updated, %d kept as candidates.', $updated, $added)];
+    }
+
+    public function changes(Import $import): ?Changes
+    {
+        return null;
     }
 
     /**
@@ -88,10 +101,11 @@ final class DomainsLoader implements Loader
     }
 
     /** @param array<string, mixed> $known */
-    private function addCandidate(string $text, array $known): void
+    private function addCandidate(string $text, array $known): Domain
     {
         $entry = DomainEntry::of($text, $this->suffixes);
-        Domain::query()->updateOrCreate(
+
+        return Domain::query()->updateOrCreate(
             ['study_id' => $this->order->study->id, 'entry' => $entry->label],
             ['role' => Domain::CANDIDATE, 'place' => 0, 'scope' => $entry->scope, ...$known, 'metrics_date' => $this->order->day],
         );

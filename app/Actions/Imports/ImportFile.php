@@ -25,7 +25,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class ImportFile
 {
-    public function __construct(private PublicSuffixList $suffixes, private TableReader $reader)
+    public function __construct(private PublicSuffixList $suffixes, private TableReader $reader, private Mappings $mappings, private ForgetImport $forget)
     {
     }
 
@@ -37,7 +37,7 @@ final readonly class ImportFile
     public function execute(ImportOrder $order, ?\Closure $progress = null): ImportOutcome
     {
         $table = $this->reader->open($order->path);
-        $plan = ColumnPlan::match($order->kind, $table->headers(), $order->mapping);
+        $plan = $this->mappings->plan($order, $table->headers());
         if ($order->kind === ImportKind::Rankings && $order->domain === null && ! $plan->has('domain')) {
             throw Refused::because('domain', 'A rankings file needs a domain: give --domain, or a column "domain".');
         }
@@ -47,11 +47,21 @@ final readonly class ImportFile
             $outcome = $this->load($order, $table, $plan, $numbers, $progress);
             $order->isDryRun ? DB::rollBack() : DB::commit();
         } catch (\Throwable $error) {
-            DB::rollBack();
+            self::giveUp();
             throw $error;
         }
 
         return $outcome;
+    }
+
+    /** Where the connection itself was lost the server has rolled back already. */
+    private static function giveUp(): void
+    {
+        try {
+            DB::rollBack();
+        } catch (\PDOException) {
+            DB::disconnect();
+        }
     }
 
     public static function detectNumbers(SourceTable $table, ColumnPlan $plan): NumberFormatDetector
@@ -80,17 +90,19 @@ final readonly class ImportFile
         if ($badRows->total() > $order->allowedErrors) {
             throw ImportRefused::with($badRows);
         }
-        $sha256 = (string) hash_file('sha256', $order->path);
-        $isSameFile = $this->forgetSameFile($order, $sha256);
         $import = Import::query()->create([
             'study_id' => $order->study->id, 'user_id' => $order->userId, 'kind' => $order->kind, 'file_name' => $order->fileName,
-            'sha256' => $sha256, 'day' => $order->day, 'rows_kept' => $kept, 'rows_dropped' => $dropped, 'rows_bad' => $badRows->total(),
-            'mapping' => $plan->mapping(),
+            'sha256' => (string) hash_file('sha256', $order->path), 'day' => $order->day, 'rows_kept' => $kept, 'rows_dropped' => $dropped, 'rows_bad' => $badRows->total(),
+            'mapping' => $plan->mapping(), 'format' => $table->format(),
         ]);
+        $isSameFile = $this->supersedeSameFile($import);
         $notes = $loader->settle($import);
+        if (! $order->isDryRun) {
+            $this->mappings->remember($order, $table->headers());
+        }
         $order->study->touchData();
 
-        return new ImportOutcome($import->id, $kept, $dropped, $badRows, $numbers->format(), $numbers->isAmbiguous(), $isSameFile, $notes);
+        return new ImportOutcome($import->id, $kept, $dropped, $badRows, $numbers->format(), $numbers->isAmbiguous(), $isSameFile, $notes, $order->isDryRun ? $loader->changes($import) : null);
     }
 
     /**
@@ -134,18 +146,17 @@ final readonly class ImportFile
     }
 
     /** A list that is the same byte for byte takes the place of its earlier self; snapshots are replaced by their key. */
-    private function forgetSameFile(ImportOrder $order, string $sha256): bool
+    private function supersedeSameFile(Import $import): bool
     {
-        $same = Import::query()->where('study_id', $order->study->id)->where('kind', $order->kind)->where('sha256', $sha256)->get();
-        if ($order->kind !== ImportKind::Rankings) {
-            foreach ($same as $import) {
-                DB::delete('DELETE FROM metrics WHERE study_id = ? AND source_id IN (SELECT id FROM sources WHERE import_id = ?)', [$order->study->id, $import->id]);
-                DB::table('results')->where('study_id', $order->study->id)->where('import_id', $import->id)->delete();
-                DB::table('performance')->where('study_id', $order->study->id)->where('import_id', $import->id)->delete();
-                $import->delete();
+        $same = Import::query()->where('study_id', $import->study_id)->where('kind', $import->kind)->where('sha256', $import->sha256)->where('id', '<>', $import->id);
+        $isSame = $same->clone()->exists();
+        if ($import->kind !== ImportKind::Rankings) {
+            foreach ($same->clone()->whereNotNull('superseded_by')->get() as $older) {
+                $this->forget->execute($older);
             }
+            $same->whereNull('superseded_by')->update(['superseded_by' => $import->id]);
         }
 
-        return $same->isNotEmpty();
+        return $isSame;
     }
 }

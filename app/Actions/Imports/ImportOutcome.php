@@ -21,6 +21,8 @@ final readonly class ImportOutcome implements \JsonSerializable
         public bool $isSameFile,
         /** @var list<string> what was replaced or made, a sentence each */
         public array $notes,
+        /** Of a dry run: what would change. */
+        public ?Changes $changes = null,
     ) {
     }
 
@@ -36,6 +38,7 @@ final readonly class ImportOutcome implements \JsonSerializable
             'numbers_ambiguous' => $this->isAmbiguous,
             'same_file' => $this->isSameFile,
             'notes' => $this->notes,
+            'changes' => $this->changes,
         ];
     }
 }

@@ -34,4 +34,7 @@ interface Loader
      * @return list<string> what was done, a sentence each
      */
     public function settle(Import $import): array;
+
+    /** What has changed against what the study knew before; asked after settling, null where there is nothing to count. */
+    public function changes(Import $import): ?Changes;
 }

@@ -42,4 +42,9 @@ final class PerformanceLoader implements Loader
 
         return [sprintf('%d rows of our own performance were kept.', $kept)];
     }
+
+    public function changes(Import $import): ?Changes
+    {
+        return null;
+    }
 }

@@ -8,7 +8,6 @@ use App\Exceptions\ImportRefused;
 use App\Exceptions\Refused;
 use App\Support\Tabular\SourceTable;
 use App\Support\Tabular\TableReader;
-use GreaterReach\Core\Intake\ColumnPlan;
 use GreaterReach\Core\Intake\Field;
 use GreaterReach\Core\Intake\FileProblem;
 
@@ -17,23 +16,25 @@ final readonly class PreviewFile
 {
     private const SAMPLE = 5;
 
-    public function __construct(private ImportFile $import, private TableReader $reader)
+    public function __construct(private ImportFile $import, private TableReader $reader, private Mappings $mappings)
     {
     }
 
     /**
+     * @param ?\Closure(int): void $progress told the number of rows read, now and then
+     *
      * @return array<string, mixed>
      *
      * @throws FileProblem when the file is no table at all
      */
-    public function execute(ImportOrder $order): array
+    public function execute(ImportOrder $order, ?\Closure $progress = null): array
     {
         $table = $this->reader->open($order->path);
         $problem = $outcome = $badRows = null;
         $mapping = [];
         try {
-            $mapping = ColumnPlan::match($order->kind, $table->headers(), $order->mapping)->mapping();
-            $outcome = $this->import->execute($order);
+            $mapping = $this->mappings->plan($order, $table->headers())->mapping();
+            $outcome = $this->import->execute($order, $progress);
         } catch (ImportRefused $refused) {
             $badRows = $refused->badRows;
         } catch (FileProblem|Refused $refused) {

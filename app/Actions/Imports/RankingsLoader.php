@@ -100,7 +100,7 @@ final class RankingsLoader implements Loader
     {
         // Two imports of one snapshot at once wait for each other here; the later one replaces the earlier.
         DB::statement('SELECT pg_advisory_xact_lock(hashtextextended(?, 0))', ["snapshot {$domain->id} {$channel} {$day}"]);
-        $replaced = $this->forget($domain, $channel, $day);
+        $replaced = $this->supersede($import, $domain, $channel, $day);
         $snapshot = Snapshot::query()->create([
             'study_id' => $import->study_id, 'domain_id' => $domain->id, 'import_id' => $import->id,
             'channel' => $channel, 'day' => $day, 'keywords' => 0, 'rankings' => 0,
@@ -112,17 +112,44 @@ final class RankingsLoader implements Loader
         return sprintf('%s %s of %s %s: %d rankings of %d keywords.', ucfirst($channel), 'snapshot', $domain->entry, ($replaced ? 'replaced for ' : 'added for ').$day, $rankings, $snapshot->keywords);
     }
 
-    private function forget(Domain $domain, string $channel, string $day): bool
+    /** What is replaced waits for an undo, one step back. */
+    private function supersede(Import $import, Domain $domain, string $channel, string $day): bool
     {
-        $old = Snapshot::query()->where('domain_id', $domain->id)->where('channel', $channel)->where('day', $day)->first();
+        $same = ['domain_id' => $domain->id, 'channel' => $channel, 'day' => $day];
+        $old = Snapshot::query()->where($same)->first();
         if ($old === null) {
             return false;
         }
-        DB::delete('DELETE FROM metrics WHERE study_id = ? AND source_id IN (SELECT id FROM sources WHERE snapshot_id = ?)', [$old->study_id, $old->id]);
-        DB::delete('DELETE FROM rankings WHERE study_id = ? AND snapshot_id = ?', [$old->study_id, $old->id]);
-        $old->delete();
+        ForgetSnapshots::execute(Snapshot::query()->withoutGlobalScope('live')->where($same)->whereNotNull('superseded_by'));
+        $old->update(['superseded_by' => $import->id]);
 
         return true;
+    }
+
+    public function changes(Import $import): Changes
+    {
+        $changes = new Changes(0, 0, 0);
+        foreach (Snapshot::query()->where('import_id', $import->id)->get() as $snapshot) {
+            $changes = $changes->plus($this->changesOf($snapshot));
+        }
+
+        return $changes;
+    }
+
+    /** Against the snapshot it replaces, or else the newest one before it. */
+    private function changesOf(Snapshot $snapshot): Changes
+    {
+        $row = DB::selectOne(<<<'SQL'
+            SELECT count(*) FILTER (WHERE o.keyword IS NULL) AS added, count(*) FILTER (WHERE n.position <> o.position) AS updated, count(*) FILTER (WHERE n.keyword IS NULL) AS gone
+            FROM (SELECT keyword, position FROM rankings WHERE study_id = ? AND snapshot_id = ? AND ordinal = 1) n
+            FULL JOIN (
+                SELECT keyword, position FROM rankings WHERE study_id = ? AND ordinal = 1 AND snapshot_id = (
+                    SELECT id FROM snapshots WHERE domain_id = ? AND channel = ? AND day <= ? AND id <> ? AND (superseded_by IS NULL OR superseded_by = ?) ORDER BY day DESC, id DESC LIMIT 1
+                )
+            ) o USING (keyword)
+            SQL, [$snapshot->study_id, $snapshot->id, $snapshot->study_id, $snapshot->domain_id, $snapshot->channel, $snapshot->day->toDateString(), $snapshot->id, $snapshot->import_id]);
+
+        return new Changes((int) $row->added, (int) $row->updated, (int) $row->gone);
     }
 
     private function insertRankings(Snapshot $snapshot, int $part): int

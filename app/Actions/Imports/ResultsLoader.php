@@ -45,4 +45,9 @@ final class ResultsLoader implements Loader
 
         return [sprintf('%d page-one results were kept.', $kept)];
     }
+
+    public function changes(Import $import): ?Changes
+    {
+        return null;
+    }
 }

@@ -25,9 +25,15 @@ final class WriteReport
 
     public function csv(BadRows $badRows): string
     {
-        $rows = array_map(static fn(BadCell $row): array => array_values($row->jsonSerialize()), $badRows->rows());
-        if ($badRows->total() > BadRows::KEPT) {
-            $rows[] = [null, null, null, sprintf('%d bad rows in all; the first %d are listed.', $badRows->total(), BadRows::KEPT)];
+        return $this->csvOf(['total' => $badRows->total(), 'rows' => array_map(static fn(BadCell $row): array => $row->jsonSerialize(), $badRows->rows())]);
+    }
+
+    /** @param array{total: int, rows: list<array{line: int, column: string, value: string, reason: string}>} $badRows as they are kept with a task */
+    public function csvOf(array $badRows): string
+    {
+        $rows = array_map(static fn(array $row): array => [$row['line'], $row['column'], $row['value'], $row['reason']], $badRows['rows']);
+        if ($badRows['total'] > BadRows::KEPT) {
+            $rows[] = [null, null, null, sprintf('%d bad rows in all; the first %d are listed.', $badRows['total'], BadRows::KEPT)];
         }
 
         return implode('', iterator_to_array(TableFormat::Csv->write(new Table(['line', 'column', 'value', 'reason'], $rows)), false));

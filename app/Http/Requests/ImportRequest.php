@@ -5,21 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Actions\Imports\DomainFinder;
-use App\Actions\Imports\ImportOrder;
 use App\Models\Study;
-use GreaterReach\Core\Intake\ImportKind;
+use App\Models\Upload;
 use GreaterReach\Core\Site\PublicSuffixList;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Http\UploadedFile;
 
-/** A file to look at or to bring in. */
+/** What a person wants done with a file that was received. */
 final class ImportRequest extends FormRequest
 {
     /** @return array<string, list<string>> */
     public function rules(): array
     {
         return [
-            'file' => ['required', 'file', 'max:'.intdiv(config()->integer('reach.max_upload'), 1024)],
+            'upload' => ['required', 'uuid'],
             'kind' => ['required', 'in:rankings,keywords,results,performance,domains'],
             'domain' => ['nullable', 'string', 'max:2000'],
             'date' => ['nullable', 'date_format:Y-m-d'],
@@ -30,24 +28,27 @@ final class ImportRequest extends FormRequest
         ];
     }
 
-    public function toOrder(Study $study, PublicSuffixList $suffixes, bool $isDryRun): ImportOrder
+    public function uploaded(Study $study): Upload
     {
-        /** @var UploadedFile $file */
-        $file = $this->file('file');
-        $domain = $this->string('domain')->trim()->value();
+        return Upload::query()->where('study_id', $study->id)->findOrFail($this->string('upload')->value());
+    }
 
-        return new ImportOrder(
-            $study,
-            ImportKind::from($this->string('kind')->value()),
-            $file->getPathname(),
-            $file->getClientOriginalName(),
-            $this->string('date')->value() ?: now('UTC')->toDateString(),
-            $domain === '' ? null : (new DomainFinder($study, $suffixes))->get($domain),
-            $this->string('channel')->value() ?: 'organic',
-            array_map(strval(...), $this->array('mapping')),
-            $this->integer('allow_errors'),
-            $isDryRun,
-            $this->user()?->id,
-        );
+    /** @return array<string, mixed> the order as it travels through the queue; refused here when the domain is not the study's */
+    public function payload(Study $study, PublicSuffixList $suffixes): array
+    {
+        $domain = $this->string('domain')->trim()->value();
+        if ($domain !== '') {
+            (new DomainFinder($study, $suffixes))->get($domain);
+        }
+
+        return [
+            'upload' => $this->string('upload')->value(),
+            'kind' => $this->string('kind')->value(),
+            'domain' => $domain,
+            'date' => $this->string('date')->value() ?: now('UTC')->toDateString(),
+            'channel' => $this->string('channel')->value() ?: 'organic',
+            'mapping' => (object) array_map(strval(...), $this->array('mapping')),
+            'allow_errors' => $this->integer('allow_errors'),
+        ];
     }
 }

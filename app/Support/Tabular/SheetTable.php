@@ -23,7 +23,8 @@ final class SheetTable implements SourceTable
 
     private function __construct(private readonly string $path, private readonly bool $isOds)
     {
-        $this->headers = array_map(self::text(...), $this->records()->current() ?? throw FileProblem::empty());
+        $records = $this->records();
+        $this->headers = $records->valid() ? array_map(self::text(...), $records->current()) : throw FileProblem::empty();
     }
 
     /** @throws FileProblem */

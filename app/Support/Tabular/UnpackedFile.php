@@ -26,11 +26,7 @@ final class UnpackedFile
         $in = gzopen($path, 'rb') ?: throw FileProblem::damaged('gzip file');
         $out = fopen($copy, 'wb') ?: throw new \RuntimeException('No temporary file could be made.');
         $written = 0;
-        while (! gzeof($in)) {
-            $chunk = @gzread($in, self::CHUNK);
-            if ($chunk === false || ($chunk === '' && ! gzeof($in))) {
-                throw FileProblem::damaged('gzip file');
-            }
+        while (($chunk = (string) @gzread($in, self::CHUNK)) !== '') {
             $written += \strlen($chunk);
             $limits->allowUnpacked($written, $packed);
             if (fwrite($out, $chunk) !== \strlen($chunk)) {

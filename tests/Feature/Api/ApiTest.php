@@ -8,7 +8,6 @@ use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Study;
 use GreaterReach\Core\Explanation\Explanation;
-use Illuminate\Http\UploadedFile;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -167,25 +166,6 @@ final class ApiTest extends TestCase
         self::assertStringEndsWith('= '.Explanation::number($dossier->json('win_chance')).'.', (string) $dossier->json('why.win_chance.steps.1'));
         self::assertStringContainsString('rankings of', (string) $dossier->json('why.gain.inputs.0.source'));
         self::assertSame('1 of 1 competitors of comparable authority (53 ± 5) are in the top 10.', $dossier->json('evidence.0.sentence'));
-    }
-
-    public function test_a_preview_shows_columns_and_problems_and_keeps_nothing(): void
-    {
-        $study = $this->makeStudy();
-        $file = UploadedFile::fake()->createWithContent('list.csv', "Phrase we track;rank\npen;3\nnib;x\n");
-        $preview = $this->actingAs($this->makeEditor($study))->post("/api/v1/studies/{$study->slug}/imports/preview", ['file' => $file, 'kind' => 'rankings', 'domain' => 'quillfair.example', 'mapping' => ['keyword' => 'Phrase we track']]);
-        $preview->assertOk()->assertJsonPath('format', 'CSV with semicolons')->assertJsonPath('mapping.keyword', 'Phrase we track')->assertJsonPath('bad_rows.rows.0.line', 3);
-        $this->assertDatabaseMissing('imports', ['study_id' => $study->id]);
-    }
-
-    public function test_an_import_makes_the_comparison_anew(): void
-    {
-        $study = $this->compared();
-        $before = $study->comparison_id;
-        $file = UploadedFile::fake()->createWithContent('list.csv', "keyword,position\npen,3\n");
-        $this->actingAs($this->makeEditor($study))->post("/api/v1/studies/{$study->slug}/imports", ['file' => $file, 'kind' => 'rankings', 'domain' => 'nibhouse.example'])->assertStatus(201)->assertJsonPath('kept', 1);
-        self::assertNotSame($before, $study->refresh()->comparison_id);
-        $this->getJson("/api/v1/studies/{$study->slug}/comparison")->assertOk()->assertJsonPath('is_current', true);
     }
 
     public function test_a_download_guards_cells_that_a_spreadsheet_would_run_unless_told_not_to(): void

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Imports;
+
+use App\Exceptions\Refused;
+use App\Models\Domain;
+use App\Models\Import;
+use App\Models\Study;
+use GreaterReach\Core\Intake\ImportKind;
+use Illuminate\Support\Facades\DB;
+
+/** Takes an import back: what it brought goes, and what it had replaced counts again. */
+final readonly class UndoImport
+{
+    public function __construct(private ForgetImport $forget)
+    {
+    }
+
+    /** @throws Refused when figures about domains have been brought in since */
+    public function execute(Study $study, Import $import): void
+    {
+        DB::transaction(function () use ($study, $import): void {
+            DB::table('studies')->where('id', $study->id)->lockForUpdate()->first();
+            if ($import->kind === ImportKind::Domains) {
+                $this->restoreDomains($study, $import);
+            }
+            $this->forget->execute($import);
+            $study->touchData();
+        });
+    }
+
+    private function restoreDomains(Study $study, Import $import): void
+    {
+        if (Import::query()->where('study_id', $study->id)->where('kind', ImportKind::Domains)->where('id', '>', $import->id)->exists()) {
+            throw Refused::because('import', 'Figures about domains were brought in since; undo the newer file first.');
+        }
+        foreach ($import->before ?? [] as $id => $before) {
+            $domain = Domain::query()->where('study_id', $study->id)->find((int) $id);
+            if ($before === null) {
+                $domain?->role === Domain::CANDIDATE ? $domain->delete() : null;
+            } else {
+                $domain?->update($before);
+            }
+        }
+    }
+}

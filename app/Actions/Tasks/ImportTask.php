@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Tasks;
+
+use App\Actions\Imports\ForgetUpload;
+use App\Actions\Imports\ImportFile;
+use App\Jobs\RefreshComparison;
+use App\Models\Task;
+
+/** Brings an uploaded file in, and has the comparison made anew. */
+final readonly class ImportTask implements TaskHandler
+{
+    public function __construct(private UploadedOrder $orders, private ImportFile $import, private ForgetUpload $forget)
+    {
+    }
+
+    public function run(Task $task, Progress $progress): array
+    {
+        $order = $this->orders->of($task, false);
+        $progress->tell('reading the file', 0);
+        $outcome = $this->import->execute($order, static fn(int $read) => $progress->tell('reading rows', $read));
+        $this->forget->execute($task->payload['upload']);
+        RefreshComparison::dispatch($task->study_id);
+
+        return ['outcome' => $outcome];
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Tasks;
+
+use App\Exceptions\ImportRefused;
+use App\Models\Task;
+use App\Models\TaskKind;
+use App\Models\TaskStatus;
+use GreaterReach\Core\Exception\ReachException;
+use Illuminate\Contracts\Container\Container;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\Log;
+
+/** Carries out a task and writes down how it ended, in words for the person who asked for it. */
+final readonly class PerformTask
+{
+    private const NO_ROOM = '53100';
+
+    public function __construct(private Container $container)
+    {
+    }
+
+    public function execute(Task $task): void
+    {
+        if ($task->status->isOver() || ! TaskLock::take($task->id)) {
+            return;
+        }
+        $task->update(['status' => TaskStatus::Running, 'started_at' => now(), 'starts' => $task->starts + 1]);
+        try {
+            $this->end($task, TaskStatus::Done, '', $this->handler($task->kind)->run($task, new Progress($task)));
+        } catch (TaskCancelled) {
+            $this->end($task, TaskStatus::Cancelled, 'Cancelled; nothing was kept.');
+        } catch (ImportRefused $refused) {
+            $this->end($task, TaskStatus::Failed, $refused->getMessage(), ['bad_rows' => $refused->badRows]);
+        } catch (ReachException $problem) {
+            $this->end($task, TaskStatus::Failed, $problem->getMessage());
+        } catch (\Throwable $error) {
+            Log::error($error);
+            $this->end($task, TaskStatus::Failed, self::inWords($error));
+        } finally {
+            TaskLock::release($task->id);
+        }
+    }
+
+    private function handler(TaskKind $kind): TaskHandler
+    {
+        $handler = $this->container->make(match ($kind) {
+            TaskKind::Preview => PreviewTask::class,
+            TaskKind::Import => ImportTask::class,
+            TaskKind::Pull => PullTask::class,
+        });
+
+        return $handler;
+    }
+
+    /** @param ?array<string, mixed> $result */
+    private function end(Task $task, TaskStatus $status, string $message, ?array $result = null): void
+    {
+        $task->update(['status' => $status, 'message' => $message, 'result' => $result, 'finished_at' => now()]);
+    }
+
+    private static function inWords(\Throwable $error): string
+    {
+        return $error instanceof QueryException && $error->getCode() === self::NO_ROOM
+            ? 'There is no room left on the disk of the database; nothing was kept. Make room and start it again.'
+            : 'It broke off; nothing was kept. Start it again; if it breaks off again, the log on the server tells why.';
+    }
+}

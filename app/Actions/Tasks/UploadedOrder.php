@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Tasks;
+
+use App\Actions\Imports\DomainFinder;
+use App\Actions\Imports\ImportOrder;
+use App\Exceptions\Refused;
+use App\Models\Study;
+use App\Models\Task;
+use App\Models\Upload;
+use GreaterReach\Core\Intake\ImportKind;
+use GreaterReach\Core\Site\PublicSuffixList;
+
+/**
+ * What a person wants done with an upload, as it travels through the queue.
+ *
+ * @phpstan-type Payload array{upload: string, kind: string, domain: string, date: string, channel: string, mapping: array<string, string>, allow_errors: int}
+ */
+final readonly class UploadedOrder
+{
+    public function __construct(private PublicSuffixList $suffixes)
+    {
+    }
+
+    /** @throws Refused when the upload is gone or the domain is not the study's */
+    public function of(Task $task, bool $isDryRun): ImportOrder
+    {
+        /** @var Payload $payload */
+        $payload = $task->payload;
+        $study = Study::query()->with('domains')->findOrFail($task->study_id);
+        $upload = Upload::query()->where('study_id', $study->id)->find($payload['upload']);
+        if ($upload === null || ! is_file($upload->path())) {
+            throw Refused::because('upload', 'The file is no longer here; bring it in again.');
+        }
+
+        return new ImportOrder(
+            $study,
+            ImportKind::from($payload['kind']),
+            $upload->path(),
+            $upload->file_name,
+            $payload['date'],
+            $payload['domain'] === '' ? null : (new DomainFinder($study, $this->suffixes))->get($payload['domain']),
+            $payload['channel'],
+            $payload['mapping'],
+            $payload['allow_errors'],
+            $isDryRun,
+            $task->user_id,
+        );
+    }
+}

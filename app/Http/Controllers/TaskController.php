@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Imports\WriteReport;
+use App\Actions\Tasks\ReadTasks;
+use App\Http\Resources\TaskResource;
+use App\Models\Study;
+use App\Models\Task;
+use App\Models\TaskStatus;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+
+final class TaskController extends Controller
+{
+    public function index(Study $study, ReadTasks $read): JsonResponse
+    {
+        return new JsonResponse(array_map(TaskResource::of(...), $read->execute($study)));
+    }
+
+    public function show(Study $study, int $task, ReadTasks $read): JsonResponse
+    {
+        return new JsonResponse(TaskResource::of($read->looked($this->task($study, $task))));
+    }
+
+    /** Cancels it between two rows; what waits never begins. */
+    public function destroy(Study $study, int $task): JsonResponse
+    {
+        $found = $this->task($study, $task);
+        if ($found->status === TaskStatus::Waiting) {
+            $found->update(['status' => TaskStatus::Cancelled, 'message' => 'Cancelled before it began.', 'finished_at' => now()]);
+        }
+        $found->update(['cancel_wanted' => true]);
+
+        return new JsonResponse(TaskResource::of($found));
+    }
+
+    public function badRows(Study $study, int $task, WriteReport $report): Response
+    {
+        $found = $this->task($study, $task);
+
+        return new Response($report->csvOf($found->result['bad_rows'] ?? abort(404)), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="bad-rows.csv"']);
+    }
+
+    private function task(Study $study, int $task): Task
+    {
+        return Task::query()->where('study_id', $study->id)->findOrFail($task);
+    }
+}
