@@ -127,6 +127,17 @@ need_database() {
         || psql -h 127.0.0.1 -p "$PGPORT" -U greater_reach -d postgres -qc "CREATE DATABASE $1" || die "the database $1 could not be made"
 }
 
+# start_stand_in WANTED_PORT: starts the simulated data provider on loopback; sets STAND_IN_URL and STAND_IN_PID.
+start_stand_in() {
+    local port
+    port=$(free_port "$1")
+    STAND_IN_URL=http://127.0.0.1:$port
+    STAND_IN_KEY=$(sed -n 's/^REACH_STAND_IN_KEY=//p' .env 2>/dev/null || true)
+    [ -n "$STAND_IN_KEY" ] || STAND_IN_KEY=$(head -c 18 /dev/urandom | base64 | tr -d '/+=\n')
+    STAND_IN_KEY=$STAND_IN_KEY STAND_IN_FOLDER=$root/var/stand-in PHP_CLI_SERVER_WORKERS=2 setsid php -d expose_php=0 -S "127.0.0.1:$port" stand-in/public/index.php >var/stand-in.log 2>&1 &
+    STAND_IN_PID=$!
+}
+
 # write_env FILE DATABASE WEB_PORT: settings for artisan in this checkout; keeps the application key it finds.
 write_env() {
     local file=$1 database=$2 port=$3 key
@@ -143,6 +154,8 @@ DB_PORT=$PGPORT
 DB_DATABASE=$database
 DB_USERNAME=greater_reach
 DB_PASSWORD=$PGPASSWORD
+${STAND_IN_URL:+REACH_STAND_IN_URL=$STAND_IN_URL
+REACH_STAND_IN_KEY=$STAND_IN_KEY}
 ENV
     )
 }

@@ -11,6 +11,7 @@ use App\Http\Controllers\ImportController;
 use App\Http\Controllers\KeywordController;
 use App\Http\Controllers\OpenApiController;
 use App\Http\Controllers\OpportunityController;
+use App\Http\Controllers\PullController;
 use App\Http\Controllers\RulebookController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\StudyController;
@@ -51,6 +52,7 @@ Route::prefix('api/v1')->group(function (): void {
                 Route::post('imports/preview', [ImportController::class, 'preview']);
                 Route::post('imports', [ImportController::class, 'store']);
                 Route::delete('imports/{import}', [ImportController::class, 'destroy'])->whereNumber('import');
+                Route::post('pulls', [PullController::class, 'store']);
                 Route::post('uploads', [UploadController::class, 'store']);
                 Route::delete('tasks/{task}', [TaskController::class, 'destroy'])->whereNumber('task');
                 Route::post('decisions', [DecisionController::class, 'store']);

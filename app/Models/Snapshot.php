@@ -38,6 +38,12 @@ final class Snapshot extends Model
 
     protected $fillable = ['study_id', 'domain_id', 'import_id', 'channel', 'day', 'keywords', 'rankings', 'superseded_by'];
 
+    /** @return Builder<self> also those that wait for an undo */
+    public static function withSuperseded(): Builder
+    {
+        return self::query()->withoutGlobalScope('live');
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Support\Sources\Sources;
 use App\Support\Tabular\ReadLimits;
 use App\Support\Tabular\TableReader;
 use GreaterReach\Core\Site\PublicSuffixList;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Container\Container;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -21,6 +23,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(PublicSuffixList::class, static fn(): PublicSuffixList => PublicSuffixList::fromText(
             (string) file_get_contents(config()->string('reach.public_suffix_list')),
         ));
+        $this->app->singleton(Sources::class, static fn(Container $container): Sources => new Sources($container, config()->array('sources')));
         $this->app->bind(TableReader::class, static fn(): TableReader => new TableReader(new ReadLimits(config()->integer('reach.max_record'), config()->integer('reach.max_unpacked'))));
     }
 

@@ -19,7 +19,8 @@ final class Market
     /** @var list<MarketKeyword> */
     private array $keywords = [];
 
-    public function __construct(int $seed = 2026)
+    /** @param list<string> $subjects of the vocabulary; empty takes all */
+    public function __construct(int $seed = 2026, private readonly array $subjects = [])
     {
         $this->noise = new Noise($seed);
         $this->makeKeywords();
@@ -130,8 +131,8 @@ final class Market
 
     private function makeKeywords(): void
     {
-        foreach (Vocabulary::SUBJECTS as $subject => $about) {
-            foreach ($about['things'] as $place => $thing) {
+        foreach ($this->subjects === [] ? array_keys(Vocabulary::SUBJECTS) : $this->subjects as $subject) {
+            foreach (Vocabulary::SUBJECTS[$subject]['things'] as $place => $thing) {
                 foreach (array_keys(Vocabulary::PATTERNS) as $pattern) {
                     if ($pattern === '%s' || $this->noise->uniform("is searched {$thing} {$pattern}") < self::FILL_SHARE) {
                         $this->keywords[] = $this->makeKeyword($subject, $thing, $place, $pattern);

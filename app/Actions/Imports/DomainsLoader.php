@@ -29,6 +29,7 @@ final class DomainsLoader implements Loader
 
     public function prepare(): void
     {
+        DB::statement('DROP TABLE IF EXISTS pg_temp.staged');
         DB::statement('CREATE TEMPORARY TABLE staged (line bigint) ON COMMIT DROP');
     }
 

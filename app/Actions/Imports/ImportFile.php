@@ -148,15 +148,12 @@ final readonly class ImportFile
     /** A list that is the same byte for byte takes the place of its earlier self; snapshots are replaced by their key. */
     private function supersedeSameFile(Import $import): bool
     {
-        $same = Import::query()->where('study_id', $import->study_id)->where('kind', $import->kind)->where('sha256', $import->sha256)->where('id', '<>', $import->id);
-        $isSame = $same->clone()->exists();
-        if ($import->kind !== ImportKind::Rankings) {
-            foreach ($same->clone()->whereNotNull('superseded_by')->get() as $older) {
-                $this->forget->execute($older);
-            }
-            $same->whereNull('superseded_by')->update(['superseded_by' => $import->id]);
+        /** @var list<Import> $same */
+        $same = Import::query()->where('study_id', $import->study_id)->where('kind', $import->kind)->where('sha256', $import->sha256)->where('id', '<>', $import->id)->get()->all();
+        foreach ($import->kind === ImportKind::Rankings ? [] : $same as $older) {
+            $older->superseded_by === null ? $older->update(['superseded_by' => $import->id]) : $this->forget->execute($older);
         }
 
-        return $isSame;
+        return $same !== [];
     }
 }

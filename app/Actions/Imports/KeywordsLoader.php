@@ -17,6 +17,7 @@ final class KeywordsLoader implements Loader
 
     public function prepare(): void
     {
+        DB::statement('DROP TABLE IF EXISTS pg_temp.staged');
         DB::statement(<<<'SQL'
             CREATE TEMPORARY TABLE staged (
                 line bigint, keyword text COLLATE "C", volume bigint, difficulty double precision, cpc numeric,

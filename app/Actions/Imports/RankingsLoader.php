@@ -11,6 +11,7 @@ use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\BadCell;
 use GreaterReach\Core\Site\DomainEntry;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Rankings: one snapshot per domain, channel and day in the file; each replaces the one that stood there. */
@@ -31,6 +32,7 @@ final class RankingsLoader implements Loader
 
     public function prepare(): void
     {
+        DB::statement('DROP TABLE IF EXISTS pg_temp.staged');
         DB::statement(<<<'SQL'
             CREATE TEMPORARY TABLE staged (
                 line bigint, part integer, keyword text COLLATE "C", position smallint,
@@ -120,7 +122,9 @@ final class RankingsLoader implements Loader
         if ($old === null) {
             return false;
         }
-        ForgetSnapshots::execute(Snapshot::query()->withoutGlobalScope('live')->where($same)->whereNotNull('superseded_by'));
+        /** @var Collection<int, Snapshot> $older */
+        $older = Snapshot::withSuperseded()->where($same)->whereNotNull('superseded_by')->get();
+        ForgetSnapshots::execute($older);
         $old->update(['superseded_by' => $import->id]);
 
         return true;

@@ -17,6 +17,7 @@ final class ResultsLoader implements Loader
 
     public function prepare(): void
     {
+        DB::statement('DROP TABLE IF EXISTS pg_temp.staged');
         DB::statement('CREATE TEMPORARY TABLE staged (LIKE results) ON COMMIT DROP');
         DB::statement('ALTER TABLE staged ALTER study_id DROP NOT NULL, ALTER import_id DROP NOT NULL');
     }

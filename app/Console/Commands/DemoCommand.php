@@ -9,7 +9,7 @@ use App\Models\Study;
 
 final class DemoCommand extends ReachCommand
 {
-    protected $signature = 'reach:demo {--folder= : Where the files of the demo are written; var/demo when left out}';
+    protected $signature = 'reach:demo {--source=stand-in : The source it is pulled from}';
 
     protected $description = 'Load the demo study, once';
 
@@ -22,12 +22,7 @@ final class DemoCommand extends ReachCommand
 
             return self::SUCCESS;
         }
-        $demo->execute(
-            $this->optionalText('folder') ?? base_path('var/demo'),
-            now('UTC')->toDateTimeImmutable(),
-            fn(string $what) => $this->output->isDecorated() ? $this->output->write("\r\033[K".$what) : null,
-        );
-        $this->output->isDecorated() ? $this->output->write("\r\033[K") : null;
+        $demo->execute($this->text('source'), $this->stages());
         $this->line('The demo study is ready.');
 
         return self::SUCCESS;

@@ -144,6 +144,22 @@ abstract class ReachCommand extends Command
         return static fn(int $done) => $bar->setProgress($done);
     }
 
+    /** @return \Closure(string, int, int): void what is being done, parts done, parts in all; silent unless a person watches */
+    protected function stages(): \Closure
+    {
+        if (! defined('STDERR') || ! stream_isatty(STDERR)) {
+            return static fn(string $stage, int $done, int $total) => null;
+        }
+        $bar = new ProgressBar($this->output->getErrorStyle());
+        $bar->setFormat(' %current%/%max%  %elapsed:6s%  %message%');
+
+        return static function (string $stage, int $done, int $total) use ($bar): void {
+            $bar->setMaxSteps($total);
+            $bar->setMessage($stage);
+            $bar->setProgress($done);
+        };
+    }
+
     /** One line on standard error. */
     private static function tell(OutputInterface $output, string $line): void
     {

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Actions\Pulls\PullOrder;
+use App\Actions\Pulls\PullStudy;
+
+final class PullCommand extends ReachCommand
+{
+    protected $signature = 'reach:pull {slug : Short name of the study}
+        {--source=stand-in : A connected source}
+        {--date= : The newest rankings on or before this day, YYYY-MM-DD; the newest there are when left out}
+        {--snapshots=1 : How many snapshots back, that one included}
+        {--domain= : Only this domain of the study}';
+
+    protected $description = 'Fill a study from a connected data source, all or nothing';
+
+    protected $help = 'Example: php artisan reach:pull bees --date=2026-11-01';
+
+    public function handle(PullStudy $pull): int
+    {
+        $snapshots = $this->wholeNumber('snapshots', 1, 60);
+        $study = $this->study();
+        $domain = $this->optionalText('domain');
+        $order = new PullOrder($study, $this->text('source'), $this->optionalDay('date'), $snapshots, $domain === null ? null : $this->domain($study, $domain));
+        $pulled = $pull->execute($order, $this->stages());
+        $this->line(sprintf('%d rows kept, of %s.', $pulled['rows'], implode(', ', $pulled['days'])));
+        foreach ($pulled['notes'] as $note) {
+            $this->line($note);
+        }
+
+        return self::SUCCESS;
+    }
+}

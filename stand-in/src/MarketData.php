@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace StandIn;
+
+/**
+ * What a data provider knows of the made-up market: rankings by domain and month, figures about keywords and domains,
+ * page one, related keywords, our clicks, and the pages themselves.
+ *
+ * @phpstan-type Row array<string, string|int|float|null>
+ */
+final class MarketData
+{
+    private const SEED = 2026;
+
+    private readonly Market $market;
+
+    /** @var array<string, MarketKeyword> */
+    private array $byText = [];
+
+    /** @param list<string> $subjects of the vocabulary; empty takes all */
+    public function __construct(private readonly MonthStore $store, private readonly array $subjects = [], private readonly int $seed = self::SEED)
+    {
+        $this->market = new Market($seed, $subjects);
+        foreach ($this->market->keywords() as $keyword) {
+            $this->byText[$keyword->text] = $keyword;
+        }
+    }
+
+    public function domain(string $host): ?MarketDomain
+    {
+        foreach (Market::domains() as $domain) {
+            if ($domain->host === $host) {
+                return $domain;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Row> keyword, position, url, volume, features; a second page of the same site where two serve one thing */
+    public function rankings(string $host, int $month): array
+    {
+        $rows = [];
+        foreach ($this->month($month) as $text => $places) {
+            $ranking = $places[$host] ?? null;
+            if ($ranking === null) {
+                continue;
+            }
+            $keyword = $this->byText[$text];
+            $features = $this->features($keyword);
+            $rows[] = ['keyword' => $keyword->text, 'position' => $ranking['position'], 'url' => $ranking['url'], 'volume' => $keyword->volume, 'features' => $features];
+            if ($this->hasSecondPage($host, $keyword)) {
+                $rows[] = ['keyword' => $keyword->text, 'position' => min(100, $ranking['position'] + 6 + crc32($keyword->text) % 9), 'url' => 'https://'.$host.'/journal/'.self::slug($keyword->thing), 'volume' => $keyword->volume, 'features' => $features];
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<Row> where a domain advertises */
+    public function paid(string $host): array
+    {
+        $rows = [];
+        foreach ($this->market->keywords() as $keyword) {
+            $draw = crc32('paid '.$host.$keyword->text) % 100;
+            if ($keyword->cpc !== null && $keyword->page === 'shop' && $draw < 9 && ($this->domain($host)->authority ?? 0) > 30) {
+                $rows[] = ['keyword' => $keyword->text, 'position' => 1 + $draw % 4, 'url' => Market::url($host, $keyword)];
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param list<string> $texts
+     *
+     * @return list<Row> keyword, volume, difficulty, cpc, advertiser_competition, m1…m12; unknown keywords are left out
+     */
+    public function metrics(array $texts): array
+    {
+        $rows = [];
+        foreach ($texts as $text) {
+            $keyword = $this->byText[$text] ?? null;
+            if ($keyword !== null) {
+                $months = array_combine(array_map(static fn(int $month): string => 'm'.$month, range(1, 12)), $keyword->monthly);
+                $rows[] = ['keyword' => $keyword->text, 'volume' => $keyword->volume, 'difficulty' => $keyword->difficulty, 'cpc' => $keyword->cpc, 'advertiser_competition' => $keyword->advertiserCompetition, ...$months];
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param list<string> $texts
+     *
+     * @return list<Row> the ten results of page one of each
+     */
+    public function results(array $texts, int $month): array
+    {
+        $rows = [];
+        foreach ($texts as $text) {
+            if (isset($this->byText[$text])) {
+                array_push($rows, ...$this->pageOne($this->byText[$text], $month));
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<Row> query, page, clicks, impressions, position: what our own measuring would show */
+    public function performance(string $host, int $month): array
+    {
+        $rows = [];
+        foreach ($this->month($month) as $text => $places) {
+            $ranking = $places[$host] ?? null;
+            $keyword = $this->byText[$text];
+            if ($ranking !== null && $ranking['position'] <= 40 && $keyword->volume > 0) {
+                $seen = (int) round($keyword->volume * ($ranking['position'] <= 10 ? .95 : .3));
+                $rate = Market::hiddenCtr($ranking['position']) * (crc32($keyword->thing) % 9 === 0 ? .45 : 1);
+                $rows[] = ['query' => $keyword->text, 'page' => $ranking['url'], 'clicks' => min($seen, (int) round($seen * $rate)), 'impressions' => $seen, 'position' => round($ranking['position'] + (crc32($keyword->text) % 9 - 4) / 10, 1)];
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<Row> keywords about the same thing, with the question words marked */
+    public function related(string $text): array
+    {
+        $things = array_unique(array_map(static fn(MarketKeyword $keyword): string => $keyword->thing, array_filter($this->byText, static fn(MarketKeyword $keyword): bool => $keyword->text === $text || str_contains($text, $keyword->thing) || str_contains($keyword->thing, $text))));
+        $found = array_filter($this->byText, static fn(MarketKeyword $keyword): bool => \in_array($keyword->thing, $things, true) && $keyword->text !== $text);
+
+        return array_values(array_map(static fn(MarketKeyword $keyword): array => ['keyword' => $keyword->text, 'volume' => $keyword->volume, 'difficulty' => $keyword->difficulty, 'is_question' => (int) preg_match('/^(how|what|why|when|which|who|where)\b/', $keyword->text)], $found));
+    }
+
+    /** @return list<Row> domains that rank for what this one ranks for: in common, theirs that it lacks, its own that they lack */
+    public function competitors(string $host, int $month): array
+    {
+        $rows = [];
+        $own = $this->heldBy($host, $month);
+        foreach (Market::domains() as $domain) {
+            $theirs = $this->heldBy($domain->host, $month);
+            $common = \count(array_intersect_key($own, $theirs));
+            if ($domain->host !== $host && $common > 0) {
+                $rows[] = ['domain' => $domain->host, 'common' => $common, 'theirs' => \count($theirs) - $common, 'ours' => \count($own) - $common, 'authority' => $domain->authority, 'referring_domains' => $domain->referringDomains];
+            }
+        }
+
+        return $rows;
+    }
+
+    /** A page of a domain as HTML, or null where it has none. */
+    public function page(string $url): ?string
+    {
+        foreach ($this->market->keywords() as $keyword) {
+            foreach (Market::domains() as $domain) {
+                if (Market::url($domain->host, $keyword) === $url) {
+                    return PageText::html($domain, $keyword, array_values(array_filter($this->byText, static fn(MarketKeyword $other): bool => $other->thing === $keyword->thing)));
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, true> */
+    private function heldBy(string $host, int $month): array
+    {
+        return array_map(static fn(): bool => true, array_filter($this->month($month), static fn(array $places): bool => isset($places[$host])));
+    }
+
+    /** @return array<string, array<string, array{position: int, url: string}>> */
+    private function month(int $month): array
+    {
+        return $this->store->month($this->seed.implode('-', $this->subjects), $month, fn(): array => array_map(fn(MarketKeyword $keyword): array => $this->market->positions($keyword, $month), $this->byText));
+    }
+
+    /** @return list<Row> */
+    private function pageOne(MarketKeyword $keyword, int $month): array
+    {
+        $ranked = [];
+        foreach ($this->month($month)[$keyword->text] as $host => $at) {
+            $ranked[$at['position']] = [$host, $at['url']];
+        }
+        $rows = [];
+        for ($position = 1; $position <= 10; ++$position) {
+            $number = 1 + crc32($keyword->thing.$position) % 60;
+            [$host, $url] = $ranked[$position] ?? ["hedgerow-{$number}.example", "https://hedgerow-{$number}.example/".self::slug($keyword->thing)];
+            $authority = $this->domain($host)->authority ?? 8 + $number;
+            $links = (int) round(max(0, exp(.055 * $keyword->difficulty) * (.4 + (crc32($url.$keyword->text) % 100) / 70) - 1));
+            $rows[] = ['keyword' => $keyword->text, 'position' => $position, 'url' => $url, 'authority' => $authority, 'page_strength' => min(100, (int) round(.45 * $authority + 6 * log(1 + $links))), 'referring_domains' => $links, 'title' => ucfirst($keyword->thing)];
+        }
+
+        return $rows;
+    }
+
+    /** Some things are served by two pages of one site, which then stand in each other's way. */
+    private function hasSecondPage(string $host, MarketKeyword $keyword): bool
+    {
+        return $keyword->brandOf === '' && crc32($host.$keyword->thing) % 11 === 0 && crc32($host.$keyword->text) % 3 === 0;
+    }
+
+    private function features(MarketKeyword $keyword): string
+    {
+        $draw = crc32('features '.$keyword->text);
+        $features = array_filter(['questions' => $keyword->page === 'guide' && $draw % 3 === 0, 'pictures' => $draw % 5 === 0, 'map' => str_contains($keyword->text, 'near me'), 'products' => $keyword->page === 'shop' && $draw % 4 === 0]);
+
+        return implode(', ', array_keys($features));
+    }
+
+    private static function slug(string $thing): string
+    {
+        return str_replace(' ', '-', $thing);
+    }
+}

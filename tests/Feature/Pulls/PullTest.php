@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Pulls;
+
+use App\Models\Study;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Sleep;
+use Tests\TestCase;
+
+/** Pulls over real HTTP from the stand-in, which is told to misbehave now and then. */
+final class PullTest extends TestCase
+{
+    private StandIn $standIn;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->standIn = StandIn::start();
+        $this->standIn->connect();
+        Sleep::fake();
+    }
+
+    protected function tearDown(): void
+    {
+        $this->standIn->stop();
+        Storage::deleteDirectory('pulls');
+        parent::tearDown();
+    }
+
+    public function test_a_pull_fills_the_study_with_everything_the_source_has(): void
+    {
+        $study = $this->apiary();
+        [$code, $printed] = $this->command('reach:pull', ['slug' => $study->slug, '--date' => '2026-10-20']);
+        self::assertSame(0, $code, $printed);
+        self::assertStringContainsString('of 2026-10-01.', $printed);
+        $count = static fn(string $table): int => DB::table($table)->where('study_id', $study->id)->count();
+        self::assertSame(4, $count('live_snapshots'), 'Two domains, organic and paid.');
+        self::assertGreaterThan(400, $count('rankings'));
+        self::assertGreaterThan(2000, $count('results'));
+        self::assertGreaterThan(50, $count('performance'));
+        self::assertSame([38.0, 41.0], $study->refresh()->domains->pluck('authority')->all());
+        self::assertSame([], Storage::allFiles('pulls'));
+    }
+
+    public function test_rate_limits_and_failures_are_waited_out(): void
+    {
+        $study = $this->apiary();
+        $this->standIn->misbehave(['429', 'ok', '500', '429', 'cut', 'ok']);
+        [$code, $printed] = $this->command('reach:pull', ['slug' => $study->slug, '--domain' => 'hivewright.example']);
+        self::assertSame(0, $code, $printed);
+        Sleep::assertSleptTimes(4);
+    }
+
+    public function test_a_pull_that_breaks_off_keeps_nothing_and_goes_on_where_it_was(): void
+    {
+        $study = $this->apiary();
+        $this->standIn->misbehave(['ok', 'ok', 'ok', 'ok', '500', '500', '500', '500', '500']);
+        [$code, $printed] = $this->command('reach:pull', ['slug' => $study->slug]);
+        self::assertSame(1, $code);
+        self::assertStringContainsString('cannot be reached or breaks off', $printed);
+        self::assertSame(0, substr_count(trim($printed), "\n"));
+        self::assertSame([0, 0], [DB::table('rankings')->where('study_id', $study->id)->count(), $study->imports()->count()]);
+        $aside = Storage::allFiles('pulls');
+        self::assertNotSame([], $aside);
+        [$code] = $this->command('reach:pull', ['slug' => $study->slug]);
+        self::assertSame(0, $code);
+        $whole = $this->apiary();
+        $this->command('reach:pull', ['slug' => $whole->slug]);
+        $kept = static fn(Study $of): array => DB::select('SELECT keyword, position, url, ordinal FROM rankings WHERE study_id = ? ORDER BY snapshot_id, keyword, ordinal', [$of->id]);
+        self::assertEquals($kept($whole), $kept($study), 'What was pulled in two goes is what is pulled in one.');
+    }
+
+    public function test_a_wrong_key_an_unknown_source_and_unknown_domains_are_told(): void
+    {
+        config(['sources.stand-in.key' => 'wrong']);
+        app()->forgetInstance(\App\Support\Sources\Sources::class);
+        $study = $this->makeStudy();
+        $refuses = fn(array $options): string => $this->command('reach:pull', ['slug' => $study->slug, ...$options])[1];
+        self::assertStringContainsString('refused with 401', $refuses([]));
+        self::assertStringContainsString('There is no source "elsewhere"', $refuses(['--source' => 'elsewhere']));
+        $this->standIn->connect();
+        self::assertStringContainsString('has no rankings of quillfair.example', $refuses([]));
+        self::assertStringContainsString('has no rankings on or before 2020-01-01', $refuses(['--date' => '2020-01-01']));
+    }
+
+    public function test_a_pull_through_the_api_is_long_work(): void
+    {
+        $study = $this->apiary();
+        $this->actingAs($this->makeEditor($study));
+        $this->postJson("/api/v1/studies/{$study->slug}/pulls", ['source' => 'stand-in', 'domain' => $study->domains[1]->id])->assertStatus(202)->assertJsonPath('status', 'done');
+        self::assertSame(2, DB::table('live_snapshots')->where('study_id', $study->id)->count());
+        $this->postJson("/api/v1/studies/{$study->slug}/pulls", ['source' => 'nowhere'])->assertStatus(422);
+    }
+
+    private function apiary(): Study
+    {
+        return $this->makeStudy(['hivewright.example'], 'thornfield-apiary.example');
+    }
+}
