@@ -9,11 +9,13 @@ use App\Http\Controllers\DomainController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\KeywordController;
+use App\Http\Controllers\KeywordListController;
 use App\Http\Controllers\OpenApiController;
 use App\Http\Controllers\OpportunityController;
 use App\Http\Controllers\PullController;
 use App\Http\Controllers\RulebookController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SourceController;
 use App\Http\Controllers\StudyController;
 use App\Http\Controllers\TaskController;
 use App\Http\Controllers\UploadController;
@@ -27,12 +29,17 @@ Route::prefix('api/v1')->group(function (): void {
     Route::middleware('auth')->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
         Route::get('openapi.json', [OpenApiController::class, 'show']);
+        Route::get('sources', [SourceController::class, 'index']);
         Route::get('studies', [StudyController::class, 'index']);
         Route::post('studies', [StudyController::class, 'store']);
 
         Route::prefix('studies/{study:slug}')->middleware('can:view,study')->group(function (): void {
             Route::get('', [StudyController::class, 'show']);
             Route::get('domains', [DomainController::class, 'index']);
+            Route::get('candidates', [DomainController::class, 'candidates']);
+            Route::get('related', [KeywordListController::class, 'related']);
+            Route::post('terms', [KeywordListController::class, 'terms']);
+            Route::get('curve', [SourceController::class, 'curve']);
             Route::get('imports', [ImportController::class, 'index']);
             Route::get('tasks', [TaskController::class, 'index']);
             Route::get('tasks/{task}', [TaskController::class, 'show'])->whereNumber('task');
@@ -52,6 +59,10 @@ Route::prefix('api/v1')->group(function (): void {
                 Route::post('imports/preview', [ImportController::class, 'preview']);
                 Route::post('imports', [ImportController::class, 'store']);
                 Route::delete('imports/{import}', [ImportController::class, 'destroy'])->whereNumber('import');
+                Route::post('domains', [DomainController::class, 'store']);
+                Route::patch('domains/{domain}', [DomainController::class, 'update'])->whereNumber('domain');
+                Route::delete('domains/{domain}', [DomainController::class, 'destroy'])->whereNumber('domain');
+                Route::post('keywords', [KeywordListController::class, 'store']);
                 Route::post('pulls', [PullController::class, 'store']);
                 Route::post('uploads', [UploadController::class, 'store']);
                 Route::delete('tasks/{task}', [TaskController::class, 'destroy'])->whereNumber('task');

@@ -6,6 +6,7 @@ namespace App\Exceptions;
 
 use App\Support\Sentence\SentenceProblem;
 use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Exception\ReachException;
 use GreaterReach\Core\Intake\FileProblem;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
@@ -43,6 +44,7 @@ final class ProblemDetails
             $error instanceof Refused => self::response(422, $error->getMessage(), ['errors' => [$error->field => [$error->getMessage()]]]),
             $error instanceof InvalidValue => self::response(422, $error->getMessage(), ['errors' => [$error->what => [$error->getMessage()]]]),
             $error instanceof SentenceProblem => self::response(422, $error->getMessage(), ['errors' => ['show' => [$error->getMessage()]], 'clause' => $error->clause]),
+            $error instanceof ReachException => self::response(422, $error->getMessage()),
             $error instanceof HttpExceptionInterface => self::response($error->getStatusCode(), self::detail($error), [], $error->getHeaders()),
             default => self::response(500, 'Something went wrong here; it has been logged.'),
         };

@@ -27,10 +27,14 @@ final class Tally
     /** @var array<int, int> */
     private array $ranking;
 
-    public function __construct(int $domains, CtrCurve $curve)
+    /** @var array<int, float> visits × CPC where both are known */
+    private array $value;
+
+    public function __construct(int $domains, private readonly CtrCurve $curve)
     {
         $this->overlap = new Overlap($domains);
         $this->shares = new ShareOfClicks($domains, $curve);
+        $this->value = array_fill(0, $domains, 0.0);
         $this->firstPage = $this->ranking = array_fill(0, $domains, 0);
         foreach (Standing::cases() as $standing) {
             $this->standings[$standing->value] = 0;
@@ -47,6 +51,7 @@ final class Tally
             if ($position !== null) {
                 ++$this->ranking[$domain];
                 $this->firstPage[$domain] += $position <= 10 ? 1 : 0;
+                $this->value[$domain] += ($metrics->volume ?? 0) * $this->curve->at($position) * ($metrics->cpc ?? 0.0);
             }
         }
     }
@@ -66,6 +71,7 @@ final class Tally
             'similarity' => $this->overlap->similarities(),
             'share_of_clicks' => $this->shares->shares(),
             'visits' => $this->shares->visits(),
+            'value' => $this->value,
             'ranking' => $this->ranking,
             'first_page' => $this->firstPage,
         ];

@@ -38,6 +38,7 @@ final class ReadLedger
                 'keywords' => $place === null ? null : $summary['ranking'][$place] ?? null,
                 'first_page' => $place === null ? null : $summary['first_page'][$place] ?? null,
                 'visits' => $place === null ? null : $summary['visits'][$place] ?? null,
+                'value' => $place === null ? null : $summary['value'][$place] ?? null,
                 'share_of_clicks' => $place === null ? null : $summary['share_of_clicks'][$place] ?? null,
                 'snapshots' => self::timeline($snapshots[$domain->id] ?? []),
             ];

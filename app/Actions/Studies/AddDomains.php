@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Studies;
+
+use App\Exceptions\Refused;
+use App\Models\Domain;
+use App\Models\Study;
+use App\Support\Sources\SourceProblem;
+use App\Support\Sources\Sources;
+use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Site\DomainEntry;
+use GreaterReach\Core\Site\PublicSuffixList;
+
+/** Keeps many pasted domains as candidates, with figures from a source where there is one. */
+final readonly class AddDomains
+{
+    private const MOST = 500;
+    private const FIGURES = ['authority', 'referring_domains', 'backlinks'];
+
+    public function __construct(private PublicSuffixList $suffixes, private Sources $sources)
+    {
+    }
+
+    /**
+     * @param list<string> $lines one domain each
+     *
+     * @return int domains that are new
+     *
+     * @throws Refused|SourceProblem
+     */
+    public function execute(Study $study, array $lines, ?string $source): int
+    {
+        $added = 0;
+        foreach ($this->entries($lines) as $entry) {
+            $known = $study->domains->contains(fn(Domain $domain): bool => $domain->toEntry($this->suffixes)->isSameAs($entry));
+            if (! $known) {
+                $figures = $source === null ? [] : $this->sources->get($source)->domain($entry->host) ?? [];
+                Domain::query()->create(['study_id' => $study->id, 'role' => Domain::CANDIDATE, 'place' => 0, 'entry' => $entry->label, 'scope' => $entry->scope, 'metrics_date' => $figures === [] ? null : now('UTC'), ...array_intersect_key($figures, array_flip(self::FIGURES))]);
+                ++$added;
+            }
+        }
+
+        return $added;
+    }
+
+    /**
+     * @param list<string> $lines
+     *
+     * @return list<DomainEntry>
+     */
+    private function entries(array $lines): array
+    {
+        $entries = [];
+        foreach ($lines as $number => $line) {
+            try {
+                $entry = trim($line) === '' ? null : DomainEntry::of(trim($line), $this->suffixes);
+            } catch (InvalidValue $problem) {
+                throw Refused::because('domains', sprintf('Line %d: "%s" %s.', $number + 1, InvalidValue::quote($line), $problem->reason));
+            }
+            if ($entry !== null) {
+                $entries[$entry->label] = $entry;
+            }
+        }
+
+        return $entries === [] || \count($entries) > self::MOST ? throw Refused::because('domains', 'Write 1 to 500 domains, one on each line.') : array_values($entries);
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Studies;
+
+use App\Exceptions\Refused;
+use App\Models\Domain;
+use App\Models\Snapshot;
+use App\Models\Study;
+use GreaterReach\Core\Keyword\KeywordKey;
+use Illuminate\Support\Facades\DB;
+
+/** Changes the brand terms of one domain, or throws a candidate away. */
+final class ChangeDomain
+{
+    /** @param list<string> $terms beside the domain's own name */
+    public function setBrandTerms(Study $study, Domain $domain, array $terms): void
+    {
+        $domain->update(['brand_terms' => array_values(array_unique(array_map(KeywordKey::of(...), array_filter($terms, static fn(string $term): bool => trim($term) !== ''))))]);
+        $study->touchData();
+    }
+
+    /** @throws Refused when it is compared, or still has rankings that would be lost */
+    public function throwAway(Domain $domain): void
+    {
+        if ($domain->role !== Domain::CANDIDATE) {
+            throw Refused::because('domain', 'A compared domain is dropped from the comparison first; it then stays as a candidate.');
+        }
+        DB::transaction(static function () use ($domain): void {
+            if (Snapshot::withSuperseded()->where('domain_id', $domain->id)->exists()) {
+                throw Refused::because('domain', 'It has rankings; undo their imports first if they are to go.');
+            }
+            $domain->delete();
+        });
+    }
+}
