@@ -19,7 +19,7 @@ final class FirstRoundTest extends BrowserTestCase
         $editor = $this->makeEditor($study);
         $this->signIn($editor->email, 'correct horse');
         $this->clickText('Pens', 'a');
-        $this->see('Bring in a file');
+        $this->see('Bring in files');
 
         $this->bringIn('rankings-quillfair.example-2026-11-01.csv', self::OURS, 'keyword', 'What we track');
         $this->bringIn('rankings-inkmoor.example-2026-11-01.csv', self::THEIRS);
@@ -77,7 +77,7 @@ final class FirstRoundTest extends BrowserTestCase
         $study = $this->makeStudy(['inkmoor.example']);
         $this->signIn($this->makeEditor($study)->email, 'correct horse');
         $this->visit("/studies/{$study->slug}/gather");
-        $this->see('Bring in a file');
+        $this->see('Bring in files');
         $this->press('?');
         $this->see('undo the last mark');
         $this->clickText('Close', 'button');

@@ -4,6 +4,8 @@ import { api } from './client';
 import type {
   BenchSummary,
   ComparisonState,
+  CompetitorCandidate,
+  Curve,
   Distribution,
   ImportEntry,
   KeywordDossier,
@@ -12,8 +14,10 @@ import type {
   OpportunityPage,
   Page,
   Person,
+  RelatedKeyword,
   Setting,
   Study,
+  Task,
 } from './types';
 
 const pageSize = 300;
@@ -51,6 +55,40 @@ export const ledgerQuery = (slug: string) =>
 
 export const importsQuery = (slug: string) =>
   queryOptions({ queryKey: [...studyKey(slug), 'imports'], queryFn: ({ signal }) => api.get<ImportEntry[]>(`studies/${slug}/imports`, {}, signal) });
+
+/** Asks every second while any work goes on. */
+export const tasksQuery = (slug: string) =>
+  queryOptions({
+    queryKey: [...studyKey(slug), 'tasks'],
+    queryFn: ({ signal }) => api.get<Task[]>(`studies/${slug}/tasks`, {}, signal),
+    refetchInterval: (query) => (query.state.data?.some(isActive) === true ? 1000 : false),
+  });
+
+/** One piece of work, asked for until it is over. */
+export const taskQuery = (slug: string, id: number) =>
+  queryOptions({
+    queryKey: [...studyKey(slug), 'task', id],
+    queryFn: ({ signal }) => api.get<Task>(`studies/${slug}/tasks/${id}`, {}, signal),
+    refetchInterval: (query) => (query.state.data === undefined || isActive(query.state.data) ? 600 : false),
+  });
+
+export function isActive(task: Task): boolean {
+  return task.status === 'waiting' || task.status === 'running';
+}
+
+export const sourcesQuery = () => queryOptions({ queryKey: ['sources'], queryFn: ({ signal }) => api.get<string[]>('sources', {}, signal), staleTime: Infinity });
+
+export const candidatesQuery = (slug: string, look: { source: string; further: boolean; keywords: string }) =>
+  queryOptions({
+    queryKey: [...studyKey(slug), 'candidates', look],
+    queryFn: ({ signal }) => api.get<CompetitorCandidate[]>(`studies/${slug}/candidates`, { source: look.source, further: look.further ? 1 : 0, keywords: look.keywords }, signal),
+    placeholderData: (before) => before,
+  });
+
+export const relatedQuery = (slug: string, keyword: string, source: string) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'related', keyword, source], queryFn: ({ signal }) => api.get<RelatedKeyword[]>(`studies/${slug}/related`, { keyword, source }, signal), enabled: keyword !== '' && source !== '' });
+
+export const curveQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'curve'], queryFn: ({ signal }) => api.get<Curve>(`studies/${slug}/curve`, {}, signal) });
 
 export const rulebookQuery = (slug: string) =>
   queryOptions({ queryKey: [...studyKey(slug), 'rulebook'], queryFn: ({ signal }) => api.get<Setting[]>(`studies/${slug}/rulebook`, {}, signal) });

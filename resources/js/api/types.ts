@@ -96,6 +96,7 @@ export interface LedgerRow {
   keywords: number | null;
   first_page: number | null;
   visits: number | null;
+  value: number | null;
   share_of_clicks: number | null;
   snapshots: { day: string; channel: string; keywords: number }[];
 }
@@ -221,6 +222,62 @@ export interface ImportOutcome {
   numbers_ambiguous: boolean;
   same_file: boolean;
   notes: string[];
+  changes: { new: number; updated: number; gone: number } | null;
+}
+
+export interface Upload {
+  id: string;
+  file: string;
+  bytes: number;
+  proposal: { kind: ImportKind; domain: string; date: string; channel: string };
+}
+
+export type TaskStatus = 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
+
+export interface Task {
+  id: number;
+  kind: 'preview' | 'import' | 'pull';
+  status: TaskStatus;
+  title: string;
+  stage: string;
+  done: number;
+  total: number | null;
+  remaining_seconds: number | null;
+  message: string;
+  result: { preview?: ImportPreview; outcome?: ImportOutcome; bad_rows?: BadRows; rows?: number } | null;
+  cancel_wanted: boolean;
+  at: string;
+  finished_at: string | null;
+}
+
+export interface CompetitorCandidate {
+  domain: string;
+  in_common: number;
+  we_lack: number;
+  they_lack: number;
+  authority: number | null;
+  peer: LedgerRow['peer'];
+  role: LedgerRow['role'] | null;
+  found: string[];
+}
+
+export interface Curve {
+  in_use: string;
+  bins: { position: number; clicks: number; impressions: number; rate: number | null }[];
+  curves: Partial<Record<'default' | '2006' | 'fitted' | 'own', number[]>>;
+}
+
+export interface Term {
+  term: string;
+  occurrences: number;
+  is_known: boolean;
+}
+
+export interface RelatedKeyword {
+  keyword: string;
+  volume: number | null;
+  difficulty: number | null;
+  is_question: boolean;
 }
 
 export interface ImportPreview {
@@ -238,6 +295,7 @@ export interface ImportEntry {
   id: number;
   kind: ImportKind;
   file: string;
+  format: string;
   day: string;
   kept: number;
   dropped: number;

@@ -5,19 +5,30 @@ import { useQuery } from '@tanstack/react-query';
 import { useRef, useState, type DragEvent } from 'react';
 import { importsQuery, ledgerQuery } from '../../api/queries';
 import { Failed, Waiting } from '../../shared/Notice';
+import { useUrlState } from '../../shared/useUrlState';
 import { useStudy } from '../studies';
+import { ClicksPanel } from './ClicksPanel';
+import { CompetitorPanel } from './CompetitorPanel';
 import { ImportDialog } from './ImportDialog';
 import { ImportList } from './ImportList';
 import { Ledger } from './Ledger';
+import { PullPanel } from './PullPanel';
+import { TaskStrip } from './TaskStrip';
+import { WordsPanel } from './WordsPanel';
 
-/** Bring lists in and see what every domain has: the ledger above, what was imported below, files dropped anywhere. */
+const panels = { pull: 'Pull from a source', competitors: 'Find competitors', words: 'Bring words', clicks: 'Our own clicks' } as const;
+type PanelName = keyof typeof panels;
+
+/** Bring lists in and see what every domain has: the ledger, the work going on, what was imported; files dropped anywhere. */
 export function GatherPage() {
   const study = useStudy();
   const ledger = useQuery(ledgerQuery(study.slug));
   const imports = useQuery(importsQuery(study.slug));
+  const [params, change] = useUrlState();
   const [files, setFiles] = useState<File[]>([]);
   const [isOver, setOver] = useState(false);
   const input = useRef<HTMLInputElement>(null);
+  const panel = params.get('panel');
   // The browser empties its own list as soon as the event is over, so it is copied at once.
   const add = (list: FileList | null) => {
     const chosen = [...(list ?? [])];
@@ -29,42 +40,73 @@ export function GatherPage() {
     add(event.dataTransfer.files);
   };
   const file = files[0];
+  const close = () => change({ panel: null }, true);
   return (
-    <Box
-      onDragOver={(event) => {
-        event.preventDefault();
-        setOver(study.may_edit);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={study.may_edit ? drop : undefined}
-      sx={{ flex: 1, overflowY: 'auto', outline: isOver ? '3px dashed' : 'none', outlineColor: 'primary.main', outlineOffset: -8 }}
-    >
-      <Box sx={{ display: 'flex', alignItems: 'baseline', px: 2, pt: 2, gap: 2 }}>
-        <Typography variant="h2">Domains</Typography>
-        <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
-          Drop a file anywhere on this page: rankings, keyword lists, figures about domains, page-one results, our own performance.
-        </Typography>
-        <Button variant="contained" disabled={!study.may_edit} onClick={() => input.current?.click()}>
-          Bring in a file
-        </Button>
-        <input
-          ref={input}
-          type="file"
-          hidden
-          multiple
-          data-testid="file"
-          aria-label="File to bring in"
-          onChange={(event) => {
-            add(event.target.files);
-            event.target.value = '';
-          }}
-        />
+    <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
+      <Box
+        onDragOver={(event) => {
+          event.preventDefault();
+          setOver(study.may_edit);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={study.may_edit ? drop : undefined}
+        sx={{ flex: 1, minWidth: 0, overflowY: 'auto', outline: isOver ? '3px dashed' : 'none', outlineColor: 'primary.main', outlineOffset: -8 }}
+      >
+        <Box sx={{ display: 'flex', alignItems: 'center', px: 2, pt: 1.5, gap: 1, flexWrap: 'wrap' }}>
+          <Typography variant="h2" sx={{ mr: 1 }}>
+            Domains
+          </Typography>
+          <Typography variant="body2" color="text.secondary" sx={{ flex: 1, minWidth: 180 }}>
+            Drop files anywhere on this page.
+          </Typography>
+          {Object.entries(panels).map(([name, title]) => (
+            <Button key={name} variant={panel === name ? 'outlined' : 'text'} aria-pressed={panel === name} disabled={!study.may_edit && name !== 'clicks'} onClick={() => change({ panel: panel === name ? null : name }, true)}>
+              {title}
+            </Button>
+          ))}
+          <Button variant="contained" disabled={!study.may_edit} onClick={() => input.current?.click()}>
+            Bring in files
+          </Button>
+          <input
+            ref={input}
+            type="file"
+            hidden
+            multiple
+            data-testid="file"
+            aria-label="Files to bring in"
+            onChange={(event) => {
+              add(event.target.files);
+              event.target.value = '';
+            }}
+          />
+        </Box>
+        <TaskStrip study={study} />
+        {ledger.isPending && <Waiting what="Reading the ledger" />}
+        {ledger.isError && <Failed error={ledger.error} onRetry={() => void ledger.refetch()} />}
+        {ledger.data !== undefined && <Ledger study={study} rows={ledger.data} isNarrow={panel !== null} />}
+        {imports.data !== undefined && <ImportList study={study} imports={imports.data} />}
       </Box>
-      {ledger.isPending && <Waiting what="Reading the ledger" />}
-      {ledger.isError && <Failed error={ledger.error} onRetry={() => void ledger.refetch()} />}
-      {ledger.data !== undefined && <Ledger rows={ledger.data} />}
-      {imports.data !== undefined && <ImportList imports={imports.data} />}
-      {file !== undefined && <ImportDialog key={`${file.name} ${file.lastModified}`} study={study} file={file} remaining={files.length - 1} onClose={() => setFiles((before) => before.slice(1))} />}
+      {isPanel(panel) && <Panel name={panel} onClose={close} />}
+      {file !== undefined && <ImportDialog key={`${file.name} ${file.lastModified} ${files.length}`} study={study} file={file} remaining={files.length - 1} onClose={() => setFiles((before) => before.slice(1))} />}
     </Box>
   );
+}
+
+function isPanel(name: string | null): name is PanelName {
+  return name !== null && name in panels;
+}
+
+function Panel({ name, onClose }: { name: PanelName; onClose: () => void }) {
+  const study = useStudy();
+  const props = { study, title: panels[name], onClose };
+  switch (name) {
+    case 'pull':
+      return <PullPanel {...props} />;
+    case 'competitors':
+      return <CompetitorPanel {...props} />;
+    case 'words':
+      return <WordsPanel {...props} />;
+    case 'clicks':
+      return <ClicksPanel {...props} />;
+  }
 }

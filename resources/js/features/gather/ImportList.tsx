@@ -1,18 +1,37 @@
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import type { ImportEntry } from '../../api/types';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api } from '../../api/client';
+import { studyKey } from '../../api/queries';
+import type { ImportEntry, Study } from '../../api/types';
 import { whole } from '../../shared/format';
 
-/** What was brought in, the newest first. */
-export function ImportList({ imports }: { imports: ImportEntry[] }) {
+const shownAtFirst = 12;
+
+/** What was brought in, the newest first; each can be taken back. */
+export function ImportList({ study, imports }: { study: Study; imports: ImportEntry[] }) {
+  const client = useQueryClient();
+  const [isWhole, setWhole] = useState(false);
+  const [asked, setAsked] = useState<number | null>(null);
+  const undo = useMutation({
+    mutationFn: (id: number) => api.delete(`studies/${study.slug}/imports/${id}`),
+    onSettled: () => {
+      setAsked(null);
+      return client.invalidateQueries({ queryKey: studyKey(study.slug) });
+    },
+  });
   return (
     <Box sx={{ px: 2, pt: 3, pb: 4 }}>
       <Typography variant="h2">What was brought in</Typography>
+      {undo.isError && <Alert severity="warning">{undo.error.message}</Alert>}
       {imports.length === 0 && (
         <Typography color="text.secondary" sx={{ mt: 1 }}>
           Nothing yet. Begin with your own rankings: a table with a keyword and a position in each row.
@@ -30,22 +49,35 @@ export function ImportList({ imports }: { imports: ImportEntry[] }) {
                 Dropped
               </TableCell>
               <TableCell align="right">Bad</TableCell>
+              <TableCell />
             </TableRow>
           </TableHead>
           <TableBody>
-            {imports.slice(0, 20).map((entry) => (
+            {imports.slice(0, isWhole ? imports.length : shownAtFirst).map((entry) => (
               <TableRow key={entry.id}>
-                <TableCell>{entry.file}</TableCell>
+                <TableCell title={entry.format}>{entry.file}</TableCell>
                 <TableCell>{entry.kind}</TableCell>
-                <TableCell>{entry.day}</TableCell>
+                <TableCell sx={{ whiteSpace: 'nowrap' }}>{entry.day}</TableCell>
                 <TableCell align="right">{whole(entry.kept)}</TableCell>
                 <TableCell align="right">{whole(entry.dropped)}</TableCell>
                 <TableCell align="right">{whole(entry.bad)}</TableCell>
+                <TableCell align="right" sx={{ whiteSpace: 'nowrap' }}>
+                  {asked === entry.id ? (
+                    <Button color="warning" variant="contained" loading={undo.isPending} onClick={() => undo.mutate(entry.id)}>
+                      Take its {whole(entry.kept)} rows back
+                    </Button>
+                  ) : (
+                    <Button disabled={!study.may_edit} aria-label={`Undo the import of ${entry.file}, ${entry.day}`} onClick={() => setAsked(entry.id)}>
+                      Undo
+                    </Button>
+                  )}
+                </TableCell>
               </TableRow>
             ))}
           </TableBody>
         </Table>
       )}
+      {imports.length > shownAtFirst && !isWhole && <Button onClick={() => setWhole(true)}>Show all {imports.length}</Button>}
     </Box>
   );
 }

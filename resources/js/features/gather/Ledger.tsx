@@ -1,76 +1,149 @@
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import type { LedgerRow } from '../../api/types';
+import { useState } from 'react';
+import type { LedgerRow, Study } from '../../api/types';
 import { domainLetter, DomainShape } from '../../shared/DomainShape';
 import { decimal, estimate, percent, whole } from '../../shared/format';
+import { AddDomains } from './AddDomains';
+import { BrandTerms } from './BrandTerms';
 import { peerRemark } from './peers.logic';
+import { rowActions } from './roles.logic';
+import { Timeline } from './Timeline';
+import { useDomains } from './useDomains';
 
-/** The domains of the study, one row each, with a timeline of their snapshots. */
-export function Ledger({ rows }: { rows: LedgerRow[] }) {
+interface Props {
+  study: Study;
+  rows: LedgerRow[];
+  isNarrow: boolean;
+}
+
+/** The domains of the study, one row each, with a timeline of their snapshots and what can be done with them. */
+export function Ledger({ study, rows, isNarrow }: Props) {
+  const [months, setMonths] = useState(12);
+  const domains = useDomains(study);
   const first = rows.flatMap((row) => row.snapshots.map((snapshot) => snapshot.day)).sort()[0];
   return (
     <Box sx={{ px: 2, pt: 1 }}>
-      <Table size="small" aria-label="Ledger of domains">
+      {domains.error !== null && <Alert severity="warning">{domains.error.message}</Alert>}
+      <Table size="small" aria-label="Ledger of domains" sx={{ '& td.MuiTableCell-alignRight': { whiteSpace: 'nowrap' } }}>
         <TableHead>
           <TableRow>
             <TableCell>Domain</TableCell>
             <TableCell align="right">Authority</TableCell>
-            <TableCell align="right">Referring domains</TableCell>
+            {!isNarrow && <TableCell align="right">Referring domains</TableCell>}
             <TableCell align="right">Keywords</TableCell>
-            <TableCell align="right">In the top 10</TableCell>
+            {!isNarrow && <TableCell align="right">In the top 10</TableCell>}
             <TableCell align="right">Visits a month</TableCell>
+            {!isNarrow && <TableCell align="right">Their value, {study.currency}</TableCell>}
             <TableCell align="right">Share of clicks</TableCell>
-            <TableCell sx={{ whiteSpace: 'nowrap' }}>Snapshots {first === undefined ? '' : `since ${first}`}</TableCell>
-            <TableCell>Newest</TableCell>
+            {!isNarrow && <TableCell sx={{ whiteSpace: 'nowrap' }}>{first === undefined ? 'Snapshots' : <Span months={months} onChange={setMonths} />}</TableCell>}
+            {!isNarrow && <TableCell>Newest</TableCell>}
+            <TableCell />
           </TableRow>
         </TableHead>
         <TableBody>
           {rows.map((row, number) => (
             <TableRow key={row.id}>
               <TableCell>
-                <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'center' }}>
-                  {row.role !== 'candidate' && <DomainShape number={number} />}
-                  <span>{row.role === 'competitor' ? domainLetter(number) : ''}</span>
-                  <Box component="span" sx={{ fontWeight: row.role === 'own' ? 700 : 400 }}>
-                    {row.entry}
-                  </Box>
-                  <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.78rem' }}>
-                    {row.role === 'candidate' ? 'candidate, not compared' : row.scope === 'registrable' ? 'all hosts' : row.scope}
-                  </Box>
-                </Box>
-                <Box sx={{ color: 'text.secondary', fontSize: '0.76rem', pl: 2.75 }}>{row.role === 'own' ? '' : peerRemark(row.peer)}</Box>
+                <Name study={study} row={row} number={number} />
               </TableCell>
               <TableCell align="right">{decimal(row.authority, 0)}</TableCell>
-              <TableCell align="right">{whole(row.referring_domains)}</TableCell>
+              {!isNarrow && <TableCell align="right">{whole(row.referring_domains)}</TableCell>}
               <TableCell align="right">{whole(row.keywords)}</TableCell>
-              <TableCell align="right">{whole(row.first_page)}</TableCell>
+              {!isNarrow && <TableCell align="right">{whole(row.first_page)}</TableCell>}
               <TableCell align="right">{estimate(row.visits)}</TableCell>
+              {!isNarrow && <TableCell align="right">{estimate(row.value)}</TableCell>}
               <TableCell align="right">{percent(row.share_of_clicks)}</TableCell>
-              <TableCell>
-                <Timeline snapshots={row.snapshots} />
-              </TableCell>
-              <TableCell sx={{ whiteSpace: 'nowrap' }}>{row.snapshots.at(-1)?.day ?? 'none yet'}</TableCell>
+              {!isNarrow && (
+                <TableCell>
+                  <Timeline snapshots={row.snapshots} months={months} />
+                </TableCell>
+              )}
+              {!isNarrow && <TableCell sx={{ whiteSpace: 'nowrap' }}>{row.snapshots.at(-1)?.day ?? 'none yet'}</TableCell>}
+              <TableCell sx={{ p: 0 }}>{study.may_edit && <RowMenu row={row} study={study} onChange={domains.compare} onForget={() => domains.forget(row.id)} />}</TableCell>
             </TableRow>
           ))}
         </TableBody>
       </Table>
+      {study.may_edit && <AddDomains study={study} />}
     </Box>
   );
 }
 
-/** A bar per organic snapshot, its height the number of keywords. */
-function Timeline({ snapshots }: { snapshots: LedgerRow['snapshots'] }) {
-  const organic = snapshots.filter((snapshot) => snapshot.channel === 'organic').slice(-18);
-  const most = Math.max(1, ...organic.map((snapshot) => snapshot.keywords));
+function Name({ study, row, number }: { study: Study; row: LedgerRow; number: number }) {
   return (
-    <Box role="img" aria-label={`${organic.length} snapshots`} sx={{ display: 'flex', alignItems: 'flex-end', gap: '2px', height: 22 }}>
-      {organic.map((snapshot) => (
-        <Box key={snapshot.day} title={`${snapshot.day}: ${whole(snapshot.keywords)} keywords`} sx={{ width: 6, bgcolor: 'ink.standing.ahead' }} style={{ height: `${(100 * snapshot.keywords) / most}%` }} />
+    <>
+      <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'center', whiteSpace: 'nowrap' }}>
+        {row.role !== 'candidate' && <DomainShape number={number} />}
+        <span>{row.role === 'competitor' ? domainLetter(number) : ''}</span>
+        <Box component="span" sx={{ fontWeight: row.role === 'own' ? 700 : 400 }}>
+          {row.entry}
+        </Box>
+        <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.78rem' }}>
+          {row.role === 'candidate' ? 'candidate, not compared' : row.scope === 'registrable' ? 'all hosts' : row.scope}
+        </Box>
+      </Box>
+      <Box sx={{ color: 'text.secondary', fontSize: '0.76rem', pl: 2.75 }}>
+        {row.role !== 'own' && peerRemark(row.peer)}
+        {row.role === 'competitor' && study.may_edit && ' · '}
+        {study.may_edit && row.role !== 'candidate' && <BrandTerms study={study} row={row} />}
+      </Box>
+    </>
+  );
+}
+
+/** How far back the timeline reaches. */
+function Span({ months, onChange }: { months: number; onChange: (months: number) => void }) {
+  return (
+    <Box role="group" aria-label="Months shown" sx={{ display: 'flex', gap: 0.25, alignItems: 'center' }}>
+      Keywords over
+      {[6, 12, 18].map((choice) => (
+        <Button key={choice} aria-pressed={months === choice} variant={months === choice ? 'outlined' : 'text'} onClick={() => onChange(choice)} sx={{ minWidth: 0, px: 0.75, py: 0 }}>
+          {choice}
+        </Button>
       ))}
+      months
     </Box>
+  );
+}
+
+function RowMenu({ row, study, onChange, onForget }: { row: LedgerRow; study: Study; onChange: (draft: { domain: string; competitors: string[] }) => void; onForget: () => void }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const close = () => setAnchor(null);
+  const actions = rowActions(row, study.domain ?? '', study.competitors);
+  if (actions.length === 0) {
+    return null;
+  }
+  return (
+    <>
+      <Button aria-label={`What to do with ${row.entry}`} aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)} sx={{ minWidth: 32 }}>
+        ⋯
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
+        {actions.map((action) => (
+          <MenuItem
+            key={action.title}
+            onClick={() => {
+              close();
+              if (action.draft === null) {
+                onForget();
+              } else {
+                onChange(action.draft);
+              }
+            }}
+          >
+            {action.title}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
   );
 }

@@ -1,0 +1,38 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api } from '../../api/client';
+import { sourcesQuery, studyKey } from '../../api/queries';
+import type { Study } from '../../api/types';
+
+/** Many domains pasted at once become candidates, with their figures where a source is connected. */
+export function AddDomains({ study }: { study: Study }) {
+  const client = useQueryClient();
+  const sources = useQuery(sourcesQuery());
+  const [text, setText] = useState<string | null>(null);
+  const add = useMutation({
+    mutationFn: (domains: string) => api.post<{ added: number }>(`studies/${study.slug}/domains`, { domains, source: sources.data?.[0] ?? null }),
+    onSuccess: () => {
+      setText(null);
+      return client.invalidateQueries({ queryKey: studyKey(study.slug) });
+    },
+  });
+  if (text === null) {
+    return (
+      <Button onClick={() => setText('')} sx={{ mt: 0.5 }}>
+        Add domains
+      </Button>
+    );
+  }
+  return (
+    <Box component="form" onSubmit={(event) => { event.preventDefault(); add.mutate(text); }} sx={{ display: 'flex', gap: 1, pt: 1, alignItems: 'start' }}>
+      <TextField autoFocus multiline minRows={2} maxRows={8} label="Domains, one on each line" value={text} onChange={(event) => setText(event.target.value)} error={add.isError} helperText={add.error?.message} sx={{ width: 380 }} />
+      <Button type="submit" variant="contained" loading={add.isPending}>
+        Keep as candidates
+      </Button>
+      <Button onClick={() => setText(null)}>Leave it</Button>
+    </Box>
+  );
+}

@@ -1,0 +1,38 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import TextField from '@mui/material/TextField';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api } from '../../api/client';
+import { studyKey } from '../../api/queries';
+import type { LedgerRow, Study } from '../../api/types';
+
+/** The words by which people search for a domain by name, beside the name itself. */
+export function BrandTerms({ study, row }: { study: Study; row: LedgerRow }) {
+  const client = useQueryClient();
+  const [text, setText] = useState<string | null>(null);
+  const save = useMutation({
+    mutationFn: (terms: string) => api.patch(`studies/${study.slug}/domains/${row.id}`, { brand_terms: terms.split(';').map((term) => term.trim()) }),
+    onSuccess: () => {
+      setText(null);
+      return client.invalidateQueries({ queryKey: studyKey(study.slug) });
+    },
+  });
+  if (text === null) {
+    return (
+      <Link component="button" type="button" title={`Change the brand terms of ${row.entry}`} onClick={() => setText(row.brand_terms.join('; '))} sx={{ fontSize: 'inherit', minHeight: 24, verticalAlign: 'baseline', color: 'inherit' }}>
+        brand terms: {row.brand_terms.length === 0 ? 'its name' : `its name, ${row.brand_terms.join(', ')}`}
+      </Link>
+    );
+  }
+  return (
+    <Box component="form" onSubmit={(event) => { event.preventDefault(); save.mutate(text); }} sx={{ display: 'flex', gap: 1, pt: 0.5 }}>
+      <TextField autoFocus label="Brand terms, separated by semicolons" value={text} onChange={(event) => setText(event.target.value)} error={save.isError} helperText={save.error?.message} />
+      <Button type="submit" loading={save.isPending}>
+        Save
+      </Button>
+      <Button onClick={() => setText(null)}>Leave it</Button>
+    </Box>
+  );
+}

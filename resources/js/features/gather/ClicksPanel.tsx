@@ -1,0 +1,65 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import { curveQuery } from '../../api/queries';
+import type { Study } from '../../api/types';
+import { CurveChart } from '../../shared/CurveChart';
+import { percent, whole } from '../../shared/format';
+import { Failed, Waiting } from '../../shared/Notice';
+import { SidePanel } from '../../shared/SidePanel';
+import { CurveChoice } from './CurveChoice';
+
+interface Props {
+  study: Study;
+  title: string;
+  onClose: () => void;
+}
+
+/** Our clicks and impressions by position, and the CTR curve fitted to them, drawn against the default. */
+export function ClicksPanel({ study, title, onClose }: Props) {
+  const curve = useQuery(curveQuery(study.slug));
+  const impressions = curve.data?.bins.reduce((sum, bin) => sum + bin.impressions, 0) ?? 0;
+  return (
+    <SidePanel title={title} onClose={onClose} width={520}>
+      {curve.isPending && <Waiting what="Reading our clicks" />}
+      {curve.isError && <Failed error={curve.error} onRetry={() => void curve.refetch()} />}
+      {curve.data !== undefined && (
+        <>
+          <Typography variant="body2" sx={{ mb: 1 }}>
+            {impressions === 0
+              ? 'None yet. Bring in a file with query, clicks, impressions and position; until then the default curve stands in.'
+              : `${whole(impressions)} impressions at positions 1 to 20, searches for our own name left out. The dots are what was measured; the fitted curve leans on the default where there is little.`}
+          </Typography>
+          <CurveChart curve={curve.data} />
+          <CurveChoice study={study} curve={curve.data} />
+          {impressions > 0 && (
+            <Box component="table" aria-label="Our clicks by position" sx={{ width: '100%', fontSize: '0.83rem', borderCollapse: 'collapse', '& th, & td': { borderBottom: 1, borderColor: 'divider', textAlign: 'right', py: 0.25 } }}>
+              <thead>
+                <tr>
+                  <th>Position</th>
+                  <th>Clicks</th>
+                  <th>Impressions</th>
+                  <th>Measured</th>
+                  <th>Fitted</th>
+                  <th>Default</th>
+                </tr>
+              </thead>
+              <tbody>
+                {curve.data.bins.map((bin) => (
+                  <tr key={bin.position}>
+                    <td>{bin.position}</td>
+                    <td>{whole(bin.clicks)}</td>
+                    <td>{whole(bin.impressions)}</td>
+                    <td>{percent(bin.rate)}</td>
+                    <td>{percent(curve.data.curves.fitted?.[bin.position - 1])}</td>
+                    <td>{percent(curve.data.curves.default?.[bin.position - 1])}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </Box>
+          )}
+        </>
+      )}
+    </SidePanel>
+  );
+}

@@ -1,0 +1,40 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api } from '../../api/client';
+import { studyKey } from '../../api/queries';
+import type { Curve, Setting, Study } from '../../api/types';
+
+const names: Record<string, string> = { default: 'the default curve', '2006': 'the 2006 query log', fitted: 'fitted to our own clicks', own: 'entered by hand' };
+
+/** Which curve all visits are computed with. */
+export function CurveChoice({ study, curve }: { study: Study; curve: Curve }) {
+  const client = useQueryClient();
+  const change = useMutation({
+    mutationFn: (name: string) => api.patch<Setting[]>(`studies/${study.slug}/rulebook`, { settings: { curve: name } }),
+    onSettled: () => client.invalidateQueries({ queryKey: studyKey(study.slug) }),
+  });
+  return (
+    <Box sx={{ my: 1.5 }}>
+      <TextField
+        select
+        label="Visits are computed with"
+        value={curve.in_use}
+        disabled={!study.may_edit || change.isPending}
+        onChange={(event) => change.mutate(event.target.value)}
+        error={change.isError}
+        helperText={change.error?.message ?? 'A change makes the comparison anew.'}
+        sx={{ minWidth: 260 }}
+      >
+        {Object.keys(names)
+          .filter((name) => name !== 'own' || curve.curves.own !== undefined)
+          .map((name) => (
+            <MenuItem key={name} value={name}>
+              {names[name]}
+            </MenuItem>
+          ))}
+      </TextField>
+    </Box>
+  );
+}

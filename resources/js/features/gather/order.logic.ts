@@ -1,0 +1,34 @@
+import type { ImportKind, ImportOutcome, Upload } from '../../api/types';
+import { whole } from '../../shared/format';
+
+/** What is to be done with an upload, as the server takes it. */
+export interface ImportOrder {
+  upload: string;
+  kind: ImportKind;
+  domain: string;
+  date: string | null;
+  channel: string;
+  mapping: Record<string, string>;
+  allow_errors: number;
+}
+
+export function orderOf(upload: Upload): ImportOrder {
+  const { kind, domain, date, channel } = upload.proposal;
+  return { upload: upload.id, kind, domain, date: date === '' ? null : date, channel, mapping: {}, allow_errors: 0 };
+}
+
+/** What would be kept and what would change, in words. */
+export function outcomeWords(format: string, outcome: ImportOutcome | null): string {
+  if (outcome === null) {
+    return '';
+  }
+  const { changes } = outcome;
+  return [
+    `${format}: ${whole(outcome.kept)} rows to keep, ${whole(outcome.dropped)} to drop (position over 100, or URL outside the domain).`,
+    changes === null ? '' : `Keywords: ${whole(changes.new)} new, ${whole(changes.updated)} changed, ${whole(changes.gone)} gone.`,
+    outcome.numbers_ambiguous ? 'Nothing in the file decides how it writes numbers, so 1,234 is read as 1234.' : outcome.numbers === 'undecided' ? '' : `Numbers are read with a ${outcome.numbers}.`,
+    outcome.same_file ? 'This very file was imported before; it takes the place of its earlier self.' : '',
+  ]
+    .filter((part) => part !== '')
+    .join(' ');
+}
