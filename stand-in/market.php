@@ -9,13 +9,16 @@ require __DIR__.'/../vendor/autoload.php';
 /** Writes a wide market as the files that an analyst would have: php stand-in/market.php KEYWORDS DOMAINS SEED FOLDER */
 [, $keywords, $domains, $seed, $folder] = $argv;
 $market = new WideMarket((int) $keywords, (int) $domains, (int) $seed);
+/**
+ * @param list<string>                     $header
+ * @param iterable<list<string|int|float>> $rows
+ */
 $save = static function (string $name, array $header, iterable $rows) use ($folder): void {
     $file = fopen($folder.'/'.$name, 'wb') ?: throw new RuntimeException('The file "'.$name.'" cannot be written.');
-    fwrite($file, implode(',', $header)."\n");
+    $write = static fn(string $line) => fwrite($file, $line."\n") === false ? throw new RuntimeException('The file "'.$name.'" cannot be written to its end.') : null;
+    $write(implode(',', $header));
     foreach ($rows as $row) {
-        if (fwrite($file, implode(',', $row)."\n") === false) {
-            throw new RuntimeException('The file "'.$name.'" cannot be written to its end.');
-        }
+        $write(implode(',', $row));
     }
     fclose($file);
     echo $folder.'/'.$name, "\n";

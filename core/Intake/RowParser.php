@@ -19,11 +19,18 @@ final readonly class RowParser
     private const MAX_TEXT = 2000;
     private const MAX_COUNT = 1e15;
 
+    /** Fewer digits than the largest count has. */
+    private const MAX_DIGITS = 15;
+
     private int $width;
+
+    /** @var array<int, true> cells that hold positions and counts */
+    private array $isWhole;
 
     public function __construct(private ColumnPlan $plan, private NumberFormat $numbers)
     {
         $this->width = \count($plan->headers);
+        $this->isWhole = array_fill_keys(array_keys(array_filter($plan->columns, static fn(Field $field): bool => $field->type->isWhole())), true);
     }
 
     /**
@@ -41,10 +48,16 @@ final readonly class RowParser
         }
         $values = [];
         foreach ($this->plan->columns as $number => $field) {
+            $cell = $cells[$number];
+            // Nearly every count and position is plain digits, which needs none of the rest.
+            if (isset($this->isWhole[$number]) && \is_string($cell) && ctype_digit($cell) && $cell[0] !== '0' && \strlen($cell) <= self::MAX_DIGITS) {
+                $values[$field->name] = (int) $cell;
+                continue;
+            }
             try {
-                $values[$field->name] = $this->value($field, $cells[$number]);
+                $values[$field->name] = $this->value($field, $cell);
             } catch (InvalidValue $problem) {
-                return new BadCell($line, $this->plan->headers[$number], self::spelt($cells[$number]), $problem->reason.'.');
+                return new BadCell($line, $this->plan->headers[$number], self::spelt($cell), $problem->reason.'.');
             }
         }
 

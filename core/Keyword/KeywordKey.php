@@ -17,11 +17,17 @@ final class KeywordKey
 {
     public const MAX_CODE_POINTS = 400;
 
+    private const PLAIN = '/^[a-z0-9][!-@\[-~]*+(?: [!-@\[-~]++)*+$/D';
+
     private const QUOTE_PAIRS = ['"' => '"', "'" => "'", '“' => '”', '‘' => '’'];
 
     /** @throws InvalidValue when nothing is left, or more than 400 code points are */
     public static function of(string $raw): string
     {
+        // Most keywords are plain: lower-case ASCII, single spaces, no quote at the beginning.
+        if (\strlen($raw) <= self::MAX_CODE_POINTS && preg_match(self::PLAIN, $raw) === 1) {
+            return $raw;
+        }
         $key = self::stripQuotes(self::isPlainAscii($raw) ? strtolower($raw) : self::fold($raw));
         if ($key === '') {
             throw InvalidValue::because('keyword', $raw, 'is empty');

@@ -26,7 +26,10 @@ $service = new Service(
     new Misbehaviour($folder.'/misbehaviour'),
     $setting('STAND_IN_TODAY', gmdate('Y-m-d')),
 );
-$answer = $service->answer($_SERVER['REQUEST_METHOD'], strtok($_SERVER['REQUEST_URI'], '?'), $_GET, $_SERVER['HTTP_AUTHORIZATION'] ?? '', (string) file_get_contents('php://input'));
+$sent = static fn(string $name): string => is_string($_SERVER[$name] ?? null) ? $_SERVER[$name] : '';
+/** @var array<string, mixed> $query */
+$query = $_GET;
+$answer = $service->answer($sent('REQUEST_METHOD'), (string) parse_url($sent('REQUEST_URI'), PHP_URL_PATH), $query, $sent('HTTP_AUTHORIZATION'), (string) file_get_contents('php://input'));
 if ($answer === null) {
     // A length that is never reached: the connection ends half-way.
     header('Content-Length: 100000');

@@ -11,6 +11,7 @@ use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\BadCell;
 use GreaterReach\Core\Site\DomainEntry;
+use GreaterReach\Core\Site\Scope;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -19,6 +20,9 @@ final class RankingsLoader implements Loader
 {
     /** @var array<string, array{part: int, domain: Domain, channel: string, day: string}> */
     private array $snapshots = [];
+
+    /** @var array<int, array<string, bool>> part → scheme and host of an address → whether the domain covers it */
+    private array $covered = [];
 
     /** @var array<int, int> part → rows staged */
     private array $staged = [];
@@ -54,7 +58,7 @@ final class RankingsLoader implements Loader
         }
         [$part, $entry] = $place;
         $url = $values['url'] ?? null;
-        if ($values['position'] > Ranking::WORST_POSITION || ($url !== null && ! $entry->covers($url))) {
+        if ($values['position'] > Ranking::WORST_POSITION || ($url !== null && ! $this->covers($part, $entry, $url))) {
             return null;
         }
         $this->staged[$part] = ($this->staged[$part] ?? 0) + 1;
@@ -63,6 +67,17 @@ final class RankingsLoader implements Loader
             $line, $part, $values['keyword'], $values['position'], $url, $values['features'] ?? null,
             $values['volume'] ?? null, $values['difficulty'] ?? null, $values['cpc'] ?? null, $values['advertiser_competition'] ?? null,
         ];
+    }
+
+    /** Nearly all addresses of a domain begin alike; what one site was found to cover need not be asked again. */
+    private function covers(int $part, DomainEntry $entry, string $url): bool
+    {
+        $site = substr($url, 0, (int) strpos($url, '/', 8) + 1);
+        if ($entry->scope !== Scope::Registrable && $entry->scope !== Scope::Host) {
+            return $entry->covers($url);
+        }
+
+        return $this->covered[$part][$site] ??= $entry->covers($url);
     }
 
     public function settle(Import $import): array

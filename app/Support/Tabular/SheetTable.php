@@ -21,10 +21,19 @@ final class SheetTable implements SourceTable
 
     private string $sheet = '';
 
+    /** @var resource its rows, a line of JSON each: taking a spreadsheet apart is slow, so it is done once */
+    private $copy;
+
     private function __construct(private readonly string $path, private readonly bool $isOds)
     {
-        $records = $this->records();
-        $this->headers = $records->valid() ? array_map(self::text(...), $records->current()) : throw FileProblem::empty();
+        $this->copy = tmpfile() ?: throw new \RuntimeException('No temporary file could be made.');
+        foreach ($this->records() as $line => $cells) {
+            if (fwrite($this->copy, json_encode([$line, $cells], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n") === false) {
+                throw FileProblem::noRoom();
+            }
+        }
+        $rows = $this->copied();
+        $this->headers = $rows->valid() ? array_map(self::text(...), $rows->current()[1]) : throw FileProblem::empty();
     }
 
     /** @throws FileProblem */
@@ -60,13 +69,25 @@ final class SheetTable implements SourceTable
 
     public function rows(): \Generator
     {
-        $records = $this->records();
-        $records->next();
-        if (! $records->valid()) {
+        $rows = $this->copied();
+        $rows->next();
+        if (! $rows->valid()) {
             throw FileProblem::headerOnly();
         }
-        for (; $records->valid(); $records->next()) {
-            yield $records->key() => array_pad($records->current(), \count($this->headers), '');
+        for (; $rows->valid(); $rows->next()) {
+            [$line, $cells] = $rows->current();
+            yield $line => array_pad($cells, \count($this->headers), '');
+        }
+    }
+
+    /** @return \Generator<int, array{int, list<string|int|float>}> row number on the sheet, cells */
+    private function copied(): \Generator
+    {
+        rewind($this->copy);
+        while (($text = fgets($this->copy)) !== false) {
+            /** @var array{int, list<string|int|float>} $row */
+            $row = json_decode($text, true, 3, JSON_THROW_ON_ERROR);
+            yield $row;
         }
     }
 

@@ -245,9 +245,21 @@ function PageOne({ dossier }: { dossier: KeywordDossier }) {
   );
 }
 
+/** Names of the figures that sources tell differently. */
+function disputed(sources: KeywordDossier['sources']): string[] {
+  const figures = [
+    { name: 'volume', values: sources.map((source) => source.volume) },
+    { name: 'difficulty', values: sources.map((source) => source.difficulty) },
+    { name: 'CPC', values: sources.map((source) => source.cpc) },
+  ];
+  return figures.filter((figure) => new Set(figure.values.filter((value) => value !== null)).size > 1).map((figure) => figure.name);
+}
+
 function Sources({ dossier }: { dossier: KeywordDossier }) {
+  const names = disputed(dossier.sources);
   return (
     <Part title="Where the figures come from">
+      {names.length > 0 && <Typography variant="body2">Sources disagree about {names.join(' and ')}. The one used is the first known by the rulebook’s order of sources, then the newest.</Typography>}
       {dossier.sources.slice(0, 8).map((source, index) => (
         <Box key={index} sx={{ fontSize: '0.78rem', display: 'flex', gap: 1 }}>
           <Box sx={{ flex: 1, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }} title={source.file}>
@@ -255,6 +267,7 @@ function Sources({ dossier }: { dossier: KeywordDossier }) {
           </Box>
           <span>volume {whole(source.volume)}</span>
           <span>difficulty {decimal(source.difficulty)}</span>
+          <span>CPC {decimal(source.cpc, 2)}</span>
         </Box>
       ))}
       {dossier.sources.length === 0 && <Typography variant="body2">No source says anything about it; bring in a keyword list.</Typography>}
