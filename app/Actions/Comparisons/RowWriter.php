@@ -7,7 +7,9 @@ namespace App\Actions\Comparisons;
 use App\Support\Database\CopyWriter;
 use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Keyword\Words;
+use GreaterReach\Core\Meaning\Noise;
 use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Priority\Opportunity;
 use GreaterReach\Core\Priority\TacticRule;
 
@@ -17,7 +19,7 @@ final class RowWriter
     private const COMPARED = [
         'study_id', 'comparison_id', 'keyword', 'standing', 'own_position', 'own_url', 'best_competitor', 'best_position', 'competitors_ranking',
         'competitors_above', 'positions', 'previous', 'presence', 'movement', 'page_conflict', 'volume', 'volume_derived', 'difficulty', 'cpc',
-        'advertiser_competition', 'words', 'brands', 'is_listed',
+        'advertiser_competition', 'words', 'brands', 'is_listed', 'season', 'peak', 'is_code', 'is_navigational',
     ];
     private const WEIGHED = [
         'intent', 'topic', 'target', 'visits_now', 'potential', 'gain', 'win_chance', 'expected_gain', 'horizon', 'tactic', 'links_to_earn',
@@ -54,14 +56,18 @@ final class RowWriter
         return $this->copy->flush();
     }
 
-    /** @return list<string|int|float|bool|list<int|null>|null> */
+    /** @return list<mixed> */
     private function compared(ComparisonRow $row, Metrics $metrics, int $brands, bool $isListed): array
     {
+        $words = Words::of($row->keyword);
+        $season = $metrics->hasWholeYear() ? Season::of($metrics) : null;
+
         return [
             $this->study, $this->comparison, $row->keyword, $row->standing->value, $row->ownPosition(), $row->ownUrl(), $row->bestCompetitor, $row->bestPosition,
             $row->competitorsRanking, $row->competitorsAbove, $row->positions, $row->previous, $row->presence, $row->movement?->value,
             TacticRule::hasPageConflict($row), $metrics->volume, $metrics->volumeIsDerived, $metrics->difficulty, $metrics->cpc,
-            $metrics->advertiserCompetition, Words::count($row->keyword), $brands, $isListed,
+            $metrics->advertiserCompetition, \count($words), $brands, $isListed,
+            $season === null ? null : ($season->isSeasonal() ? 'seasonal' : 'steady'), $season?->peak(), Noise::isCode($words), Noise::isNavigational($words),
         ];
     }
 }

@@ -8,6 +8,7 @@ use App\Models\Comparison;
 use App\Support\Database\Figures;
 use App\Support\Sentence\Sentence;
 use App\Support\Sentence\SentenceCompiler;
+use App\Support\Sentence\SentenceContext;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
@@ -23,12 +24,8 @@ final readonly class ComparisonRows
         $rows = DB::table('comparison_rows')
             ->where('comparison_rows.study_id', $this->comparison->study_id)
             ->where('comparison_id', $this->comparison->id);
-        if ($sentence->has('mark')) {
-            $marks = DB::table('decisions')->select('keyword as decided', 'mark')->where('study_id', $this->comparison->study_id)->whereNotNull('mark');
-            $rows->leftJoinSub($marks, 'decisions', 'decided', '=', 'keyword');
-        }
 
-        return (new SentenceCompiler(count($this->comparison->competitors())))->apply($rows, $sentence);
+        return (new SentenceCompiler(SentenceContext::of($this->comparison)))->apply($rows, $sentence);
     }
 
     /**
@@ -38,9 +35,10 @@ final readonly class ComparisonRows
      */
     public function presentAll(array $rows): array
     {
-        $decisions = DB::table('decisions')->where('study_id', $this->comparison->study_id)->whereIn('keyword', array_column($rows, 'keyword'))->get(['keyword', 'mark', 'reason'])->keyBy('keyword');
+        $decisions = DB::table('decisions')->where('study_id', $this->comparison->study_id)->whereIn('keyword', array_column($rows, 'keyword'))->get(['keyword', 'mark', 'reason', 'fit', 'note', 'target', 'intent'])->keyBy('keyword');
+        $tags = DB::table('tags')->where('study_id', $this->comparison->study_id)->whereIn('keyword', array_column($rows, 'keyword'))->orderBy('tag')->get(['keyword', 'tag'])->groupBy('keyword');
 
-        return array_map(static fn(\stdClass $row): array => self::present($row, $decisions->get($row->keyword)), $rows);
+        return array_map(static fn(\stdClass $row): array => [...self::present($row, $decisions->get($row->keyword)), 'tags' => $tags->get($row->keyword)?->pluck('tag')->all() ?? []], $rows);
     }
 
     /** @return array<string, mixed> */
@@ -59,6 +57,11 @@ final readonly class ComparisonRows
             'movement' => $row->movement,
             'volume' => $row->volume,
             'volume_derived' => $row->volume_derived,
+            'advertiser_competition' => $float($row->advertiser_competition),
+            'words' => $row->words,
+            'season' => $row->season,
+            'peak' => $row->peak,
+            'page_conflict' => $row->page_conflict,
             'difficulty' => $float($row->difficulty),
             'cpc' => $float($row->cpc),
             'target' => $row->target,
@@ -74,6 +77,10 @@ final readonly class ComparisonRows
             'topic' => $row->topic,
             'mark' => $decision?->mark,
             'reason' => $decision?->reason,
+            'fit' => $decision?->fit,
+            'note' => $decision?->note,
+            'wanted_target' => $decision?->target,
+            'own_intent' => $decision?->intent,
         ];
     }
 }

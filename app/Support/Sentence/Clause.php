@@ -26,6 +26,29 @@ final readonly class Clause
         return $this->name.$this->operator.$this->value;
     }
 
+    /** @throws SentenceProblem when the value is no number */
+    public function number(): float
+    {
+        return preg_match('/^\d{1,12}(\.\d{1,6})?$/D', $this->value) === 1 ? (float) $this->value : throw SentenceProblem::in((string) $this, 'needs a number, 0 or more, with a point as decimal mark');
+    }
+
+    /**
+     * @param list<string> $known
+     *
+     * @return non-empty-list<string>
+     *
+     * @throws SentenceProblem when a value is none of them
+     */
+    public function choices(array $known): array
+    {
+        $values = $this->values();
+        if ($this->operator !== '=' || $values === [] || array_diff($values, $known) !== []) {
+            throw SentenceProblem::in((string) $this, 'must be '.$this->name.'= and one of '.implode(', ', $known));
+        }
+
+        return $values;
+    }
+
     /** @return list<string> */
     public function values(): array
     {

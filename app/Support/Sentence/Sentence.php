@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Support\Sentence;
 
 /**
- * What is being shown: clauses that all hold, separated by semicolons. The same text is the URL, the filter of the API
+ * What is being shown: clauses that all hold, separated by semicolons; brackets hold alternatives. The same text is the URL, the filter of the API
  * and the heading of an export. `standing=gap;competitors>=2@20;volume>=100;brands=hide`.
  */
 final readonly class Sentence
@@ -13,7 +13,7 @@ final readonly class Sentence
     private const MOST_CLAUSES = 40;
     private const MAX_LENGTH = 4000;
 
-    /** @param list<Clause> $clauses */
+    /** @param list<Clause|Alternatives> $clauses */
     private function __construct(public array $clauses)
     {
     }
@@ -29,13 +29,19 @@ final readonly class Sentence
             throw SentenceProblem::in(end($parts), 'is beyond the 40 clauses that a sentence may have');
         }
 
-        return new self(array_map(Clause::parse(...), $parts));
+        return new self(array_map(static fn(string $part): Clause|Alternatives => str_starts_with(trim($part), '(') ? Alternatives::parse(trim($part)) : Clause::parse($part), $parts));
     }
 
     /** The sentence without the clauses of one name, as a distribution for that very clause needs it. */
     public function without(string $name): self
     {
-        return new self(array_values(array_filter($this->clauses, static fn(Clause $clause): bool => $clause->name !== $name)));
+        return new self(array_values(array_filter($this->clauses, static fn(Clause|Alternatives $clause): bool => $clause->name !== $name)));
+    }
+
+    /** The first so many clauses, to see what each of them leaves. */
+    public function first(int $count): self
+    {
+        return new self(\array_slice($this->clauses, 0, $count));
     }
 
     public function has(string $name): bool

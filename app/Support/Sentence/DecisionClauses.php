@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Sentence;
+
+use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Intake\RowParser;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/** Clauses about what people decided, and about where the figures come from. */
+final readonly class DecisionClauses
+{
+    private const MARKS = ['shortlisted', 'set aside', 'open', 'kept'];
+
+    public function __construct(private SentenceContext $context)
+    {
+    }
+
+    /** @return ?Builder null when the clause is none of these */
+    public function apply(Builder $rows, Clause $clause): ?Builder
+    {
+        return match ($clause->name) {
+            'mark' => $this->mark($rows, $clause),
+            'tag' => $rows->whereIn('keyword', DB::table('tags')->select('keyword')->where('study_id', $this->context->study)->whereIn('tag', $clause->values())),
+            'fit' => $rows->whereIn('keyword', $this->decided()->where('fit', $clause->operator, $clause->number())),
+            'dated' => $this->dated($rows, $clause),
+            default => null,
+        };
+    }
+
+    /** `kept` is all that was not set aside; `open` all that nobody decided on. */
+    private function mark(Builder $rows, Clause $clause): Builder
+    {
+        return match ($clause->choices(self::MARKS)[0]) {
+            'open' => $rows->whereNotIn('keyword', $this->decided()->whereNotNull('mark')),
+            'kept' => $rows->whereNotIn('keyword', $this->decided()->where('mark', 'set aside')),
+            default => $rows->whereIn('keyword', $this->decided()->where('mark', $clause->value)),
+        };
+    }
+
+    /** `dated>=2026-10-01`: some source says something about the keyword from that day on. */
+    private function dated(Builder $rows, Clause $clause): Builder
+    {
+        try {
+            $day = RowParser::date($clause->value);
+        } catch (InvalidValue) {
+            throw SentenceProblem::in((string) $clause, 'must be a day written as YYYY-MM-DD');
+        }
+
+        return $rows->whereIn('keyword', DB::table('metrics')->select('keyword')->where('metrics.study_id', $this->context->study)
+            ->whereIn('source_id', DB::table('live_sources')->select('id')->where('study_id', $this->context->study)->where('day', $clause->operator, $day)));
+    }
+
+    private function decided(): Builder
+    {
+        return DB::table('decisions')->select('keyword')->where('study_id', $this->context->study);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Meaning;
+
+/** Tells keywords that are rarely worth a page: codes and model numbers, and those that look for a place rather than an answer. Common practice. */
+final class Noise
+{
+    private const FEWEST_DIGITS = 4;
+
+    /** Words by which people look for a certain site or desk. */
+    private const NAVIGATIONAL = ['login' => true, 'log' => true, 'signin' => true, 'contact' => true, 'contacts' => true, 'website' => true, 'address' => true, 'phone' => true, 'telephone' => true, 'email' => true, 'careers' => true, 'jobs' => true, 'account' => true, 'customer' => true, 'helpline' => true, 'opening' => true];
+
+    /**
+     * A word of letters and digits mixed, or of four digits and more that is no year.
+     *
+     * @param list<string> $words of a keyword
+     */
+    public static function isCode(array $words): bool
+    {
+        foreach ($words as $word) {
+            $digits = preg_match_all('/\d/', $word);
+            $isMixed = $digits >= 2 && preg_match('/\pL/u', $word) === 1;
+            $isLong = $digits >= self::FEWEST_DIGITS && $digits === \strlen($word) && preg_match('/^(?:19|20)\d\d$/D', $word) !== 1;
+            if ($isMixed || $isLong) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param list<string> $words of a keyword */
+    public static function isNavigational(array $words): bool
+    {
+        foreach ($words as $word) {
+            if (isset(self::NAVIGATIONAL[$word])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
