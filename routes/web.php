@@ -10,6 +10,7 @@ use App\Http\Controllers\ExportController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\KeywordController;
 use App\Http\Controllers\KeywordListController;
+use App\Http\Controllers\LensController;
 use App\Http\Controllers\OpenApiController;
 use App\Http\Controllers\OpportunityController;
 use App\Http\Controllers\PullController;
@@ -19,6 +20,7 @@ use App\Http\Controllers\SourceController;
 use App\Http\Controllers\StudyController;
 use App\Http\Controllers\TaskController;
 use App\Http\Controllers\UploadController;
+use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WorkbenchController;
 use Illuminate\Support\Facades\Route;
 
@@ -49,6 +51,12 @@ Route::prefix('api/v1')->group(function (): void {
             Route::get('bench', [BenchController::class, 'index']);
             Route::get('bench/summary', [BenchController::class, 'summary']);
             Route::get('bench/distribution', [BenchController::class, 'distribution']);
+            Route::get('bench/pages', [ViewController::class, 'pages']);
+            Route::get('bench/movement', [ViewController::class, 'movement']);
+            Route::get('bench/page-one', [ViewController::class, 'pageOne']);
+            Route::get('bench/noise', [ViewController::class, 'noise']);
+            Route::get('lenses', [LensController::class, 'index']);
+            Route::get('tags', [DecisionController::class, 'tags']);
             Route::get('opportunities', [OpportunityController::class, 'index']);
             Route::get('keyword', [KeywordController::class, 'show']);
             Route::get('exports/plan.{format}', [ExportController::class, 'plan'])->whereIn('format', ['csv', 'json', 'xlsx', 'ics']);
@@ -67,6 +75,9 @@ Route::prefix('api/v1')->group(function (): void {
                 Route::post('uploads', [UploadController::class, 'store']);
                 Route::delete('tasks/{task}', [TaskController::class, 'destroy'])->whereNumber('task');
                 Route::post('decisions', [DecisionController::class, 'store']);
+                Route::post('decisions/undo', [DecisionController::class, 'undo']);
+                Route::post('lenses', [LensController::class, 'store']);
+                Route::delete('lenses/{lens}', [LensController::class, 'destroy'])->whereNumber('lens');
                 Route::patch('rulebook', [RulebookController::class, 'update']);
             });
         });

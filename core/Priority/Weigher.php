@@ -78,6 +78,12 @@ final readonly class Weigher
         );
     }
 
+    /** 0…5. */
+    public static function intentScore(Intent $intent): int
+    {
+        return self::INTENT_SCORES[$intent->value];
+    }
+
     private function horizon(?int $position, ?float $difficulty, ?float $chance): ?Horizon
     {
         if ($difficulty === null) {
@@ -97,7 +103,7 @@ final readonly class Weigher
             $this->easeBands->falling($candidate->metrics->difficulty),
             $this->gainBands->rising($clicks->gain),
             $this->valueBands->rising($candidate->metrics->cpc),
-            self::INTENT_SCORES[$intent->value],
+            self::intentScore($intent),
             $candidate->judgement->fit,
         );
     }

@@ -12,6 +12,21 @@ use Illuminate\Support\Facades\DB;
 /** Counts beside the bench: how many rows, of which standing, which combinations, their sums, and what brands hide. */
 final class SummariseBench
 {
+    /** @return list<array{clause: string, keywords: int}> what each clause of a sentence that shows nothing leaves, up to the one that takes the last row */
+    private static function steps(ComparisonRows $rows, Sentence $sentence): array
+    {
+        $steps = [];
+        foreach ($sentence->clauses as $number => $clause) {
+            $left = $rows->query($sentence->first($number + 1))->count();
+            $steps[] = ['clause' => (string) $clause, 'keywords' => $left];
+            if ($left === 0) {
+                break;
+            }
+        }
+
+        return $steps;
+    }
+
     /** @return array<string, mixed> */
     public function execute(Comparison $comparison, Sentence $sentence): array
     {
@@ -30,6 +45,7 @@ final class SummariseBench
             'hidden_brands' => $hidden,
             'standings' => (object) $standings->all(),
             'overlap' => $overlap->all(),
+            'steps' => (int) ($totals->keywords ?? 0) === 0 ? self::steps($rows, $sentence) : [],
         ];
     }
 }

@@ -7,27 +7,83 @@ namespace App\Actions\Decisions;
 use App\Models\Study;
 use Illuminate\Support\Facades\DB;
 
-/** Marks keywords as shortlisted, set aside or neither, with a reason, and logs who did. */
-final class Decide
+/**
+ * Writes down what a person decided about keywords, with who and when and what stood before, so that all of it can be
+ * undone; and lets the comparison on show follow at once.
+ */
+final readonly class Decide
 {
-    /**
-     * @param list<string> $keywords keys
-     * @param ?string      $mark     shortlisted, set aside, or null to take the mark away
-     *
-     * @return list<array{keyword: string, mark: ?string, reason: ?string}> what stood before, so that it can be undone
-     */
-    public function execute(Study $study, array $keywords, ?string $mark, ?string $reason, int $userId): array
-    {
-        return DB::transaction(function () use ($study, $keywords, $mark, $reason, $userId): array {
-            $known = DB::table('decisions')->where('study_id', $study->id)->whereIn('keyword', $keywords)->lockForUpdate()->get(['keyword', 'mark', 'reason'])->keyBy('keyword');
-            DB::table('decisions')->upsert(
-                array_map(static fn(string $keyword): array => ['study_id' => $study->id, 'keyword' => $keyword, 'mark' => $mark, 'reason' => $mark === null ? null : $reason, 'updated_by' => $userId, 'updated_at' => now()], $keywords),
-                ['study_id', 'keyword'],
-                ['mark', 'reason', 'updated_by', 'updated_at'],
-            );
-            DB::table('changes')->insert(['study_id' => $study->id, 'user_id' => $userId, 'what' => 'mark', 'detail' => json_encode(['mark' => $mark, 'reason' => $reason, 'keywords' => $keywords], JSON_THROW_ON_ERROR)]);
+    private const CHUNK = 2000;
+    private const COLUMNS = ['mark', 'reason', 'fit', 'intent', 'target', 'note', 'topic'];
 
-            return array_map(static fn(string $keyword): array => ['keyword' => $keyword, 'mark' => $known[$keyword]->mark ?? null, 'reason' => $known[$keyword]->reason ?? null], $keywords);
+    public function __construct(private Rescore $rescore)
+    {
+    }
+
+    /** @return array{change: int, before: list<array<string, mixed>>} number of the change, and what stood before */
+    public function execute(Study $study, DecisionOrder $order, int $userId): array
+    {
+        return DB::transaction(function () use ($study, $order, $userId): array {
+            $columns = $order->columns;
+            if (\array_key_exists('mark', $columns)) {
+                $columns['reason'] = $columns['mark'] === null ? null : $columns['reason'] ?? null;
+            }
+            $before = [];
+            foreach (array_chunk($order->keywords, self::CHUNK) as $keywords) {
+                array_push($before, ...$this->before($study, $keywords, array_keys($columns), $order));
+                $this->write($study, $keywords, $columns, $userId);
+                $this->tag($study, $keywords, $order);
+            }
+            $change = DB::table('changes')->insertGetId(['study_id' => $study->id, 'user_id' => $userId, 'what' => 'decision', 'detail' => json_encode(['set' => $columns, 'tag' => $order->tagAdded, 'untag' => $order->tagRemoved, 'before' => $before], JSON_THROW_ON_ERROR)]);
+            $this->rescore->execute($study, $order->keywords, array_keys($columns));
+
+            return ['change' => $change, 'before' => $before];
         });
+    }
+
+    /**
+     * @param list<string> $keywords
+     * @param list<string> $columns
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function before(Study $study, array $keywords, array $columns, DecisionOrder $order): array
+    {
+        $known = DB::table('decisions')->where('study_id', $study->id)->whereIn('keyword', $keywords)->lockForUpdate()->get(['keyword', ...self::COLUMNS])->keyBy('keyword');
+        $tag = $order->tagAdded ?? $order->tagRemoved;
+        $tagged = $tag === null ? [] : array_fill_keys(DB::table('tags')->where('study_id', $study->id)->where('tag', $tag)->whereIn('keyword', $keywords)->pluck('keyword')->all(), true);
+
+        return array_map(static function (string $keyword) use ($known, $columns, $tag, $tagged): array {
+            $row = ['keyword' => $keyword];
+            foreach ($columns as $column) {
+                $row[$column] = $known[$keyword]->{$column} ?? null;
+            }
+
+            return $tag === null ? $row : [...$row, 'tagged' => isset($tagged[$keyword])];
+        }, $keywords);
+    }
+
+    /**
+     * @param list<string>         $keywords
+     * @param array<string, mixed> $columns
+     */
+    private function write(Study $study, array $keywords, array $columns, int $userId): void
+    {
+        if ($columns === []) {
+            return;
+        }
+        $rows = array_map(static fn(string $keyword): array => ['study_id' => $study->id, 'keyword' => $keyword, ...$columns, 'updated_by' => $userId, 'updated_at' => now()], $keywords);
+        DB::table('decisions')->upsert($rows, ['study_id', 'keyword'], [...array_keys($columns), 'updated_by', 'updated_at']);
+    }
+
+    /** @param list<string> $keywords */
+    private function tag(Study $study, array $keywords, DecisionOrder $order): void
+    {
+        if ($order->tagRemoved !== null) {
+            DB::table('tags')->where('study_id', $study->id)->where('tag', $order->tagRemoved)->whereIn('keyword', $keywords)->delete();
+        }
+        if ($order->tagAdded !== null) {
+            DB::table('tags')->insertOrIgnore(array_map(static fn(string $keyword): array => ['study_id' => $study->id, 'tag' => $order->tagAdded, 'keyword' => $keyword], $keywords));
+        }
     }
 }

@@ -5,18 +5,36 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Decisions\Decide;
+use App\Actions\Decisions\UndoDecision;
 use App\Http\Requests\DecisionRequest;
 use App\Models\Study;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 
 final class DecisionController extends Controller
 {
+    /** Rows that are told back one by one; of more only the number. */
+    private const TOLD = 1000;
+
     public function store(DecisionRequest $request, Study $study, Decide $decide): JsonResponse
     {
-        $mark = $request->filled('mark') ? $request->string('mark')->value() : null;
-        $reason = $request->filled('reason') ? $request->string('reason')->value() : null;
-        $before = $decide->execute($study, $request->keys(), $mark, $reason, (int) $request->user()?->id);
+        $order = $request->order($study->comparison);
+        $done = $decide->execute($study, $order, (int) $request->user()?->id);
 
-        return new JsonResponse(['before' => $before]);
+        return new JsonResponse(['change' => $done['change'], 'keywords' => \count($order->keywords), 'before' => \array_slice($done['before'], 0, self::TOLD)]);
+    }
+
+    public function undo(Request $request, Study $study, UndoDecision $undo): JsonResponse
+    {
+        $request->validate(['change' => ['required', 'integer', 'min:1']]);
+
+        return new JsonResponse(['keywords' => $undo->execute($study, $request->integer('change'), (int) $request->user()?->id)]);
+    }
+
+    /** Tags in use, with the number of their keywords. */
+    public function tags(Study $study): JsonResponse
+    {
+        return new JsonResponse(DB::table('tags')->where('study_id', $study->id)->groupBy('tag')->orderBy('tag')->get(['tag', DB::raw('count(*) AS keywords')])->all());
     }
 }

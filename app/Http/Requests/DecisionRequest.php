@@ -4,26 +4,66 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Actions\Decisions\DecisionOrder;
+use App\Exceptions\Refused;
+use App\Models\Comparison;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Keyword\KeywordKey;
 use Illuminate\Foundation\Http\FormRequest;
 
-/** A mark for one or more keywords. */
+/** A decision about some keywords, named one by one or by a sentence. */
 final class DecisionRequest extends FormRequest
 {
+    private const MOST = 50_000;
+    private const COLUMNS = ['mark', 'reason', 'fit', 'intent', 'target', 'note', 'topic'];
+
     /** @return array<string, list<string>> */
     public function rules(): array
     {
         return [
-            'keywords' => ['required', 'array', 'min:1', 'max:1000'],
+            'keywords' => ['required_without:show', 'array', 'min:1', 'max:1000'],
             'keywords.*' => ['required', 'string', 'max:2000'],
-            'mark' => ['present', 'nullable', 'in:shortlisted,set aside'],
+            'show' => ['sometimes', 'string', 'max:4000'],
+            'mark' => ['sometimes', 'nullable', 'in:shortlisted,set aside'],
             'reason' => ['nullable', 'string', 'max:500'],
+            'fit' => ['sometimes', 'nullable', 'integer', 'between:0,5'],
+            'intent' => ['sometimes', 'nullable', 'in:buy,compare,learn,open'],
+            'target' => ['sometimes', 'nullable', 'integer', 'between:1,100'],
+            'note' => ['sometimes', 'nullable', 'string', 'max:5000'],
+            'topic' => ['sometimes', 'nullable', 'string', 'max:400'],
+            'tag' => ['sometimes', 'string', 'min:1', 'max:60'],
+            'untag' => ['sometimes', 'string', 'max:60'],
         ];
     }
 
+    public function order(?Comparison $comparison): DecisionOrder
+    {
+        $valid = $this->validated();
+        /** @var array{mark?: ?string, reason?: ?string, fit?: ?int, intent?: ?string, target?: ?int, note?: ?string, topic?: ?string} $columns */
+        $columns = array_intersect_key($valid, array_flip(self::COLUMNS));
+        $text = fn(string $field): ?string => $this->string($field)->trim()->value() ?: null;
+        if ($columns === [] && $text('tag') === null && $text('untag') === null) {
+            throw Refused::because('decision', 'Nothing is decided; send a mark, a fit, an intent, a target, a note, a topic or a tag.');
+        }
+
+        return new DecisionOrder($this->has('keywords') ? $this->keywordKeys() : self::shown($comparison, $this->string('show')->value()), $columns, $text('tag'), $text('untag'));
+    }
+
     /** @return list<string> */
-    public function keys(): array
+    private function keywordKeys(): array
     {
         return array_values(array_unique(array_map(KeywordKey::of(...), array_map(strval(...), $this->array('keywords')))));
+    }
+
+    /** @return list<string> all that the sentence shows, not only what a screen has loaded */
+    private static function shown(?Comparison $comparison, string $show): array
+    {
+        if ($comparison === null) {
+            throw Refused::because('show', 'Nothing has been compared yet, so a sentence shows nothing.');
+        }
+        $keywords = (new ComparisonRows($comparison))->query(Sentence::parse($show))->orderBy('keyword')->limit(self::MOST + 1)->pluck('keyword')->all();
+
+        return \count($keywords) > self::MOST ? throw Refused::because('show', 'A decision reaches at most 50,000 keywords at once; narrow the sentence.') : array_values(array_map(strval(...), $keywords));
     }
 }

@@ -38,6 +38,12 @@ final readonly class Sentence
         return new self(array_values(array_filter($this->clauses, static fn(Clause|Alternatives $clause): bool => $clause->name !== $name)));
     }
 
+    /** The sentence with one clause more. */
+    public function with(string $clause): self
+    {
+        return new self([...$this->clauses, Clause::parse($clause)]);
+    }
+
     /** The first so many clauses, to see what each of them leaves. */
     public function first(int $count): self
     {

@@ -153,7 +153,7 @@ final class ApiTest extends TestCase
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         $this->getJson("/api/v1/studies/{$study->slug}/keyword?keyword=blotting%20paper")->assertOk()->assertJsonPath('mark', 'set aside')->assertJsonPath('reason', 'another meaning')->assertJsonPath('competitors_ranking', 2);
         $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['blotting paper'], 'mark' => null])->assertOk()->assertJsonPath('before.0.reason', 'another meaning');
-        $this->assertDatabaseHas('changes', ['study_id' => $study->id, 'what' => 'mark']);
+        $this->assertDatabaseHas('changes', ['study_id' => $study->id, 'what' => 'decision']);
     }
 
     public function test_the_dossier_says_why_each_figure_is_what_it_is(): void

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Bench;
+
+use App\Exceptions\Refused;
+use App\Models\Domain;
+use App\Models\Study;
+use GreaterReach\Core\Comparison\Movement;
+use Illuminate\Support\Facades\DB;
+
+/** What moved for one domain between any two of its snapshots: counts, and the keywords with most volume of each kind. */
+final class ReadMovement
+{
+    private const SHOWN = 200;
+
+    /**
+     * @param ?string $from YYYY-MM-DD; null takes the snapshot before the other
+     * @param ?string $to   YYYY-MM-DD; null takes the newest
+     *
+     * @return array{days: list<string>, from: ?string, to: ?string, counts: array<string, int>, rows: list<array<string, mixed>>}
+     *
+     * @throws Refused when a day has no snapshot
+     */
+    public function execute(Study $study, Domain $domain, string $channel, ?string $from, ?string $to, ?Movement $only): array
+    {
+        /** @var array<string, int> $days newest first */
+        $days = DB::table('live_snapshots')->where('domain_id', $domain->id)->where('channel', $channel)->orderByDesc('day')->pluck('id', 'day')->all();
+        $names = array_keys($days);
+        $later = $to ?? $names[0] ?? null;
+        $earlier = $from ?? array_values(array_filter($names, static fn(string $day): bool => $day < (string) $later))[0] ?? null;
+        foreach ([$later, $earlier] as $day) {
+            if ($day !== null && ! isset($days[$day])) {
+                throw Refused::because('date', sprintf('%s has no snapshot of %s.', $domain->entry, $day));
+            }
+        }
+        if ($later === null || $earlier === null) {
+            return ['days' => $names, 'from' => $earlier, 'to' => $later, 'counts' => [], 'rows' => []];
+        }
+        $moved = $this->moved($study, $days[$earlier], $days[$later]);
+        $counts = [];
+        foreach (DB::select("SELECT movement, count(*) AS keywords FROM ({$moved[0]}) m GROUP BY movement", $moved[1]) as $row) {
+            $counts[$row->movement] = $row->keywords;
+        }
+        $filter = $only === null ? "movement <> 'steady'" : 'movement = ?';
+        $rows = DB::select("SELECT * FROM ({$moved[0]}) m WHERE {$filter} ORDER BY volume DESC NULLS LAST, keyword LIMIT ".self::SHOWN, [...$moved[1], ...($only === null ? [] : [$only->value])]);
+
+        return ['days' => $names, 'from' => $earlier, 'to' => $later, 'counts' => $counts, 'rows' => array_values(array_map(static fn(\stdClass $row): array => (array) $row, $rows))];
+    }
+
+    /** @return array{string, list<int>} SQL and bindings: keyword, before, after, movement, volume */
+    private function moved(Study $study, int $earlier, int $later): array
+    {
+        return [<<<'SQL'
+            SELECT keyword, b.position AS before, a.position AS after, c.volume,
+                CASE WHEN b.position IS NULL THEN 'entered' WHEN a.position IS NULL THEN 'left' WHEN a.position < b.position THEN 'climbed' WHEN a.position > b.position THEN 'slipped' ELSE 'steady' END AS movement
+            FROM (SELECT keyword, position FROM rankings WHERE study_id = ? AND snapshot_id = ? AND ordinal = 1) b
+            FULL JOIN (SELECT keyword, position FROM rankings WHERE study_id = ? AND snapshot_id = ? AND ordinal = 1) a USING (keyword)
+            LEFT JOIN (SELECT keyword, volume FROM comparison_rows WHERE study_id = ? AND comparison_id = ?) c USING (keyword)
+            SQL, [$study->id, $earlier, $study->id, $later, $study->id, $study->comparison_id ?? 0]];
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Bench;
+
+use App\Models\Comparison;
+use App\Support\Database\Figures;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Sentence\Sentence;
+use App\Support\Sentence\SentenceContext;
+use GreaterReach\Core\Clicks\CtrCurve;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * The pages of the compared domains over the keywords that a sentence shows: keywords, visits, traffic leader, what of it
+ * we lack, share of the domain's visits. The rule is `DomainPages` of the core; a test holds this SQL to it.
+ */
+final class ReadPages
+{
+    private const SHOWN = 300;
+
+    /**
+     * @param ?int $domain number of the domain in the comparison, 0 for ours; null takes all competitors
+     *
+     * @return list<array<string, mixed>> by visits, the most first
+     */
+    public function execute(Comparison $comparison, Sentence $sentence, ?int $domain): array
+    {
+        $snapshots = SentenceContext::of($comparison)->snapshots($comparison->channel);
+        $wanted = array_filter($snapshots, static fn(int $snapshot, int $number): bool => $snapshot > 0 && ($domain === null ? $number > 0 : $number === $domain), ARRAY_FILTER_USE_BOTH);
+        if ($wanted === []) {
+            return [];
+        }
+        $numbers = implode(', ', array_map(static fn(int $number, int $snapshot): string => "({$snapshot}::bigint, {$number})", array_keys($wanted), $wanted));
+        $rates = implode(', ', array_map(static fn(int $position, float $rate): string => '('.($position + 1).', '.Figures::exact($rate).'::float8)', array_keys(self::rates($comparison)), self::rates($comparison)));
+        $shown = (new ComparisonRows($comparison))->query($sentence)->select(['keyword', 'volume', 'own_position']);
+        $rows = DB::select(<<<SQL
+            WITH shown AS ({$shown->toSql()}),
+            ranked AS (
+                SELECT d.number, r.url, r.keyword, coalesce(shown.volume * c.rate, 0) AS visits, shown.own_position IS NULL AS lacked
+                FROM rankings r JOIN (VALUES {$numbers}) d (snapshot, number) ON r.snapshot_id = d.snapshot
+                JOIN shown ON shown.keyword = r.keyword JOIN (VALUES {$rates}) c (position, rate) ON c.position = r.position
+                WHERE r.study_id = ? AND r.url IS NOT NULL
+            ),
+            pages AS (
+                SELECT number, url, count(*) AS keywords, sum(visits) AS visits, (array_agg(keyword ORDER BY visits DESC, keyword))[1] AS leader, count(*) FILTER (WHERE lacked) AS we_lack
+                FROM ranked GROUP BY number, url
+            )
+            SELECT *, visits / nullif(sum(visits) OVER (PARTITION BY number), 0) AS share FROM pages ORDER BY visits DESC, url LIMIT ?
+            SQL, [...$shown->getBindings(), $comparison->study_id, self::SHOWN]);
+
+        return array_values(array_map(static fn(\stdClass $row): array => [
+            'domain' => $row->number, 'url' => $row->url, 'keywords' => $row->keywords, 'visits' => (float) $row->visits,
+            'traffic_leader' => $row->leader, 'we_lack' => $row->we_lack, 'share' => Figures::float($row->share),
+        ], $rows));
+    }
+
+    /** @return list<float> */
+    private static function rates(Comparison $comparison): array
+    {
+        return array_values(array_map(floatval(...), $comparison->summary['curve'] ?? CtrCurve::default()->rates()));
+    }
+}

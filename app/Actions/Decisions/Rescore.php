@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Decisions;
+
+use App\Models\Comparison;
+use App\Models\Study;
+use App\Support\Database\Figures;
+use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Clicks\Potential;
+use GreaterReach\Core\Meaning\Intent;
+use GreaterReach\Core\Meaning\IntentRules;
+use GreaterReach\Core\Priority\Bands;
+use GreaterReach\Core\Priority\Weigher;
+use GreaterReach\Core\Rulebook\Rulebook;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Lets rows of the comparison on show follow a decision about fit, intent or target at once, by the same rules that made
+ * them; the next comparison comes to the same.
+ */
+final class Rescore
+{
+    private const CHUNK = 1000;
+    private const FOLLOWED = ['fit', 'intent', 'target'];
+
+    /**
+     * @param list<string> $keywords
+     * @param list<string> $columns  of the decision that were set
+     */
+    public function execute(Study $study, array $keywords, array $columns): void
+    {
+        $comparison = $study->comparison;
+        if (array_intersect($columns, self::FOLLOWED) === [] || $comparison === null || ! isset($comparison->summary['curve'])) {
+            return;
+        }
+        $rulebook = $study->rulebook();
+        $curve = CtrCurve::ofRates(array_values(array_map(floatval(...), $comparison->summary['curve'])));
+        foreach (array_chunk($keywords, self::CHUNK) as $chunk) {
+            $this->chunk($comparison, $rulebook, $curve, $chunk);
+        }
+    }
+
+    /** @param list<string> $keywords */
+    private function chunk(Comparison $comparison, Rulebook $rulebook, CtrCurve $curve, array $keywords): void
+    {
+        $decisions = DB::table('decisions')->where('study_id', $comparison->study_id)->whereIn('keyword', $keywords)->get(['keyword', 'fit', 'intent', 'target'])->keyBy('keyword');
+        $rows = DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id)->whereIn('keyword', $keywords)->get(['keyword', 'volume', 'own_position', 'win_chance']);
+        $gainBands = Bands::of($rulebook->numbers('gain_bands'));
+        $intents = IntentRules::of($rulebook->words('intent_buy'), $rulebook->words('intent_compare'), $rulebook->words('intent_learn'));
+        foreach ($rows as $row) {
+            $decision = $decisions[$row->keyword] ?? null;
+            $clicks = Potential::of($row->volume, $row->own_position, $decision->target ?? $rulebook->int('target'), $curve);
+            $intent = isset($decision->intent) ? Intent::from($decision->intent) : $intents->intentOf($row->keyword);
+            $chance = Figures::float($row->win_chance);
+            DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id)->where('keyword', $row->keyword)->update([
+                'target' => $clicks->target,
+                // As text: the driver would cut a float short.
+                'gain' => $clicks->gain === null ? null : Figures::exact($clicks->gain),
+                'expected_gain' => $chance === null || $clicks->gain === null ? null : Figures::exact($chance * $clicks->gain),
+                'score_gain' => $gainBands->rising($clicks->gain),
+                'intent' => $intent->value,
+                'score_intent' => Weigher::intentScore($intent),
+                'score_fit' => $decision->fit ?? null,
+            ]);
+        }
+    }
+}

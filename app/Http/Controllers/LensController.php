@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Lens;
+use App\Models\Study;
+use App\Support\Sentence\ReadyLenses;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class LensController extends Controller
+{
+    public function index(Study $study): JsonResponse
+    {
+        $own = Lens::query()->where('study_id', $study->id)->orderBy('name')->get(['id', 'name', 'show'])->all();
+
+        return new JsonResponse(['own' => $own, 'ready' => $study->comparison === null ? [] : ReadyLenses::of($study->comparison, $study->rulebook()->float('peer_band'))]);
+    }
+
+    /** A lens of the same name is replaced. */
+    public function store(Request $request, Study $study): JsonResponse
+    {
+        $request->validate(['name' => ['required', 'string', 'max:80'], 'show' => ['present', 'string', 'max:4000']]);
+        $this->sentence($request);
+        $lens = Lens::query()->updateOrCreate(['study_id' => $study->id, 'name' => $request->string('name')->trim()->value()], ['show' => $request->string('show')->value(), 'user_id' => $request->user()?->id]);
+
+        return new JsonResponse($lens->only(['id', 'name', 'show']), 201);
+    }
+
+    public function destroy(Study $study, int $lens): JsonResponse
+    {
+        Lens::query()->where('study_id', $study->id)->where('id', $lens)->firstOrFail()->delete();
+
+        return new JsonResponse(['gone' => $lens]);
+    }
+}

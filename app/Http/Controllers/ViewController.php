@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Bench\FindNoise;
+use App\Actions\Bench\ReadMovement;
+use App\Actions\Bench\ReadPageOne;
+use App\Actions\Bench\ReadPages;
+use App\Models\Domain;
+use App\Models\Snapshot;
+use App\Models\Study;
+use GreaterReach\Core\Comparison\Movement;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+
+/** The other views of the bench: pages, movement, page one for all, and the noise that could go. */
+final class ViewController extends Controller
+{
+    public function pages(Request $request, Study $study, ReadPages $read): JsonResponse
+    {
+        $request->validate(['domain' => ['nullable', 'integer', 'between:0,10']]);
+
+        return new JsonResponse($read->execute($this->shown($study), $this->sentence($request), $request->filled('domain') ? $request->integer('domain') : null));
+    }
+
+    public function movement(Request $request, Study $study, ReadMovement $read): JsonResponse
+    {
+        $request->validate(['domain' => ['required', 'integer'], 'from' => ['nullable', 'date_format:Y-m-d'], 'to' => ['nullable', 'date_format:Y-m-d'], 'channel' => ['nullable', 'in:organic,paid'], 'only' => ['nullable', Rule::enum(Movement::class)]]);
+        $domain = Domain::query()->where('study_id', $study->id)->where('id', $request->integer('domain'))->firstOrFail();
+
+        return new JsonResponse($read->execute($study, $domain, $request->string('channel')->value() ?: Snapshot::ORGANIC, $request->string('from')->value() ?: null, $request->string('to')->value() ?: null, $request->enum('only', Movement::class)));
+    }
+
+    public function pageOne(Request $request, Study $study, ReadPageOne $read): JsonResponse
+    {
+        return new JsonResponse($read->execute($this->shown($study), $this->sentence($request)));
+    }
+
+    public function noise(Request $request, Study $study, FindNoise $find): JsonResponse
+    {
+        return new JsonResponse($find->execute($this->shown($study), $this->sentence($request)));
+    }
+}

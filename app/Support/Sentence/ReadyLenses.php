@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Sentence;
+
+use App\Models\Comparison;
+use GreaterReach\Core\Winning\Peer;
+
+/** Sentences worth having from the start, put together for the domains of one comparison. */
+final class ReadyLenses
+{
+    private const QUIET = 'brands=hide;mark=kept';
+
+    /** @return list<array{name: string, show: string}> */
+    public static function of(Comparison $comparison, float $peerBand): array
+    {
+        $count = \count($comparison->domains) - 1;
+        $comfort = isset($comparison->summary['comfort']['value']) ? (string) round((float) $comparison->summary['comfort']['value'], 1) : '30';
+        $peers = self::any($comparison, $peerBand, Peer::Comparable, '<=10');
+        $weaker = self::any($comparison, $peerBand, Peer::Weaker, '<=20');
+        $losing = self::alternatives(array_map(static fn(int $number): string => "m{$number}=left,slipped", $count === 0 ? [] : range(1, $count)));
+        $lenses = [
+            ['All of them rank, we do not', "standing=gap;competitors>={$count}"],
+            ['Comparable ones on page one, we are not there', $peers === null ? null : "own=absent;{$peers}"],
+            ['A weaker site ranks and we could', $weaker === null ? null : "standing=gap,behind;{$weaker}"],
+            ['Just short of page one, within our comfort', "own>=11;own<=20;difficulty<={$comfort}"],
+            ['We slip', 'movement=slipped,left'],
+            ['They lose ground', $losing === null ? null : "standing=gap,behind;{$losing}"],
+            ['Holes that only some of them cover', $count < 2 ? null : 'standing=gap;competitors>=1;competitors<='.($count - 1)],
+            ['Gaps that opened since last time', 'gaps=opened'],
+            ['Two of our pages for one keyword', 'conflict=yes'],
+            ['They advertise, we do not', 'paid=only they'],
+        ];
+
+        return array_values(array_map(static fn(array $lens): array => ['name' => $lens[0], 'show' => $lens[1].';'.self::QUIET], array_filter($lenses, static fn(array $lens): bool => $lens[1] !== null)));
+    }
+
+    private static function any(Comparison $comparison, float $band, Peer $wanted, string $condition): ?string
+    {
+        $own = $comparison->domains[0]['authority'];
+        $numbers = array_filter(array_keys($comparison->domains), static fn(int $number): bool => $number > 0 && Peer::of($comparison->domains[$number]['authority'], $own, $band) === $wanted);
+
+        return self::alternatives(array_map(static fn(int $number): string => "p{$number}{$condition}", array_values($numbers)));
+    }
+
+    /** @param list<string> $clauses */
+    private static function alternatives(array $clauses): ?string
+    {
+        return match (\count($clauses)) {
+            0 => null,
+            1 => $clauses[0],
+            default => '('.implode('|', $clauses).')',
+        };
+    }
+}

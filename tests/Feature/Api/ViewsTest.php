@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Api;
+
+use App\Actions\Bench\ReadPages;
+use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\EnsureComparison;
+use App\Models\Comparison;
+use App\Models\Study;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Comparison\DomainPages;
+use GreaterReach\Core\Comparison\Movement;
+use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Comparison\Standing;
+use Illuminate\Support\Facades\DB;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\TestCase;
+
+/** The wide sentence and the other views of the bench, held to the core on random data. */
+final class ViewsTest extends TestCase
+{
+    public function test_movement_and_gaps_in_sql_are_those_of_the_core(): void
+    {
+        $comparison = $this->random(11);
+        $rows = DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id)->get(['keyword', 'positions', 'previous']);
+        foreach ([0, 1, 2] as $domain) {
+            foreach (Movement::cases() as $movement) {
+                $expected = $rows->filter(static fn(\stdClass $row): bool => self::moved($row, $domain) === $movement)->pluck('keyword')->sort()->values()->all();
+                self::assertSame($expected, $this->shown($comparison, "m{$domain}={$movement->value}"));
+            }
+        }
+        /** @var \Closure(list<?int>): bool $isGap */
+        $isGap = static fn(array $positions): bool => Standing::of($positions[0], self::best(array_values($positions))) === Standing::Gap;
+        $opened = $rows->filter(static fn(\stdClass $row): bool => $isGap(self::ints($row->positions)) && ! $isGap(self::ints($row->previous)))->pluck('keyword')->sort()->values()->all();
+        self::assertNotSame([], $opened);
+        self::assertSame($opened, $this->shown($comparison, 'gaps=opened'));
+    }
+
+    public function test_pages_in_sql_are_those_of_the_core(): void
+    {
+        $comparison = $this->random(12);
+        $pages = new DomainPages(CtrCurve::default());
+        $rows = DB::select('SELECT r.keyword, r.position, r.url, c.volume, c.own_position FROM rankings r JOIN live_snapshots s ON s.id = r.snapshot_id AND s.day = ? AND s.domain_id = ? JOIN comparison_rows c ON c.study_id = r.study_id AND c.comparison_id = ? AND c.keyword = r.keyword WHERE r.study_id = ?', ['2026-11-01', $comparison->domains[1]['id'], $comparison->id, $comparison->study_id]);
+        foreach ($rows as $row) {
+            $pages->add(new Ranking($row->keyword, $row->position, $row->url), $row->volume, $row->own_position !== null);
+        }
+        $read = (new ReadPages())->execute($comparison, Sentence::parse(''), 1);
+        self::assertCount(\count($pages->tallies()), $read);
+        foreach ($pages->tallies() as $number => $tally) {
+            self::assertSame([$tally->url, $tally->keywords, $tally->trafficLeader, $tally->weLack], [$read[$number]['url'], $read[$number]['keywords'], $read[$number]['traffic_leader'], $read[$number]['we_lack']]);
+            self::assertEqualsWithDelta($tally->visits, $read[$number]['visits'], 1e-9);
+            self::assertEqualsWithDelta($tally->shareOfVisits, $read[$number]['share'], 1e-12);
+        }
+    }
+
+    public function test_alternatives_words_and_patterns_narrow_as_they_say(): void
+    {
+        $comparison = $this->small();
+        self::assertSame(['big pen', 'dear nib'], $this->shown($comparison, '(volume>=1000|cpc>=2)'));
+        self::assertSame(['how to ink', 'pen login'], $this->shown($comparison, 'regex=^(how|pen)'));
+        self::assertSame(['how to ink'], $this->shown($comparison, 'stage=top'));
+        self::assertSame(['ab1234 pen'], $this->shown($comparison, 'codes=only'));
+        self::assertSame(['pen login'], $this->shown($comparison, 'navigational=only'));
+        self::assertSame(['big pen', 'how to ink'], $this->shown($comparison, 'holds=0'));
+        self::assertSame(['big pen'], $this->shown($comparison, 'holds=0,1'));
+        self::assertSame(['how to ink'], $this->shown($comparison, 'page=https://quillfair.example/ink'));
+    }
+
+    public function test_a_broken_clause_names_its_place(): void
+    {
+        $study = Study::query()->findOrFail($this->small()->study_id);
+        $this->actingAs($this->makeEditor($study));
+        foreach (['regex=(' => 'parentheses', 'regex=a\1' => 'back references', '(volume>=1' => 'brackets', 'p9<=3' => 'does not have', 'stage=beginning' => 'one of top', 'page=nowhere' => 'address', 'dated>=yesterday' => 'YYYY-MM-DD', 'weather=fine' => 'nothing that is known'] as $show => $says) {
+            $told = $this->getJson("/api/v1/studies/{$study->slug}/bench?show=".urlencode($show))->assertStatus(422)->json();
+            self::assertStringContainsString($says, $told['detail'], $show);
+            self::assertSame($show, $told['clause']);
+        }
+    }
+
+    public function test_a_sentence_that_shows_nothing_says_which_clause_took_the_last_row(): void
+    {
+        $study = Study::query()->findOrFail($this->small()->study_id);
+        $this->actingAs($this->makeEditor($study));
+        $steps = $this->getJson("/api/v1/studies/{$study->slug}/bench/summary?show=".urlencode('volume>=100;cpc>=50;standing=gap'))->json('steps');
+        self::assertSame([['clause' => 'volume>=100', 'keywords' => 4], ['clause' => 'cpc>=50', 'keywords' => 0]], $steps);
+    }
+
+    public function test_a_decision_reaches_all_that_a_sentence_shows_and_is_undone(): void
+    {
+        $study = Study::query()->findOrFail($this->small()->study_id);
+        $this->actingAs($this->makeEditor($study));
+        $decide = fn(array $order) => $this->postJson("/api/v1/studies/{$study->slug}/decisions", $order)->assertOk();
+        $first = $decide(['keywords' => ['big pen'], 'fit' => 4, 'tag' => 'spring', 'note' => 'ask Rowan'])->json();
+        $second = $decide(['show' => 'volume>=100', 'fit' => 2, 'tag' => 'spring', 'target' => 1]);
+        self::assertSame(4, $second->json('keywords'));
+        $comparison = $study->refresh()->comparison;
+        self::assertNotNull($comparison);
+        self::assertCount(4, $this->shown($comparison, 'tag=spring;fit>=2'));
+        $this->sameAsComputedAnew($study);
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $second->json('change')])->assertOk()->assertJsonPath('keywords', 4);
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $second->json('change')])->assertStatus(422);
+        self::assertSame(['big pen'], $this->shown($study->refresh()->comparison ?? $comparison, 'tag=spring;fit>=4'));
+        self::assertNull(DB::table('decisions')->where('study_id', $study->id)->where('keyword', 'dear nib')->value('fit'));
+        self::assertIsInt($first['change']);
+        $decide(['keywords' => ['big pen'], 'intent' => 'learn']);
+        $this->sameAsComputedAnew($study);
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['big pen']])->assertStatus(422);
+    }
+
+    public function test_lenses_are_ready_made_saved_and_forgotten(): void
+    {
+        $study = Study::query()->findOrFail($this->small()->study_id);
+        $this->actingAs($this->makeEditor($study));
+        $ready = $this->getJson("/api/v1/studies/{$study->slug}/lenses")->assertOk()->json('ready');
+        self::assertGreaterThan(5, \count($ready));
+        foreach ($ready as $lens) {
+            $this->getJson("/api/v1/studies/{$study->slug}/bench?show=".urlencode($lens['show']))->assertOk();
+        }
+        $id = $this->postJson("/api/v1/studies/{$study->slug}/lenses", ['name' => 'Dear ones', 'show' => 'cpc>=2'])->assertStatus(201)->json('id');
+        $this->postJson("/api/v1/studies/{$study->slug}/lenses", ['name' => 'Broken', 'show' => 'weather=fine;(x'])->assertStatus(422);
+        self::assertSame('Dear ones', $this->getJson("/api/v1/studies/{$study->slug}/lenses")->json('own.0.name'));
+        $this->deleteJson("/api/v1/studies/{$study->slug}/lenses/{$id}")->assertOk();
+        self::assertSame([], $this->getJson("/api/v1/studies/{$study->slug}/lenses")->json('own'));
+    }
+
+    public function test_movement_page_one_and_noise_are_told(): void
+    {
+        $comparison = $this->small();
+        $study = Study::query()->findOrFail($comparison->study_id);
+        $this->import($study, "keyword,position,url\nbig pen,30,https://quillfair.example/pen\nwax,4,https://quillfair.example/wax\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-10-01']);
+        $this->import($study, "keyword,position,url,page strength,referring domains\nbig pen,1,https://a.example/,60,9\nbig pen,2,https://b.example/,12,3\n", 'results');
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $this->actingAs($this->makeEditor($study));
+        $moved = $this->getJson("/api/v1/studies/{$study->slug}/bench/movement?domain={$comparison->domains[0]['id']}")->assertOk()->json();
+        self::assertEquals(['climbed' => 1, 'left' => 1, 'entered' => 1], $moved['counts']);
+        self::assertSame([['2026-11-01', '2026-10-01'], '2026-10-01', '2026-11-01'], [$moved['days'], $moved['from'], $moved['to']]);
+        $pageOne = $this->getJson("/api/v1/studies/{$study->slug}/bench/page-one?show=".urlencode('text=big'))->assertOk()->json();
+        self::assertSame(['big pen', 1, 2], [$pageOne[0]['keyword'], $pageOne[0]['weak'], \count($pageOne[0]['results'])]);
+        $noise = $this->getJson("/api/v1/studies/{$study->slug}/bench/noise")->assertOk()->json('clauses');
+        self::assertSame(['codes=hide' => 1, 'navigational=hide' => 1], array_column($noise, 'keywords', 'clause'));
+    }
+
+    private function sameAsComputedAnew(Study $study): void
+    {
+        $columns = ['keyword', 'target', 'gain', 'expected_gain', 'score_gain', 'intent', 'score_intent', 'score_fit'];
+        $rows = static fn(Study $of): array => DB::table('comparison_rows')->where('study_id', $of->id)->where('comparison_id', $of->comparison_id)->orderBy('keyword')->get($columns)->all();
+        $followed = $rows($study->refresh());
+        $study->touchData();
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        self::assertEquals($rows($study->refresh()), $followed);
+    }
+
+    private function small(): Comparison
+    {
+        $study = $this->makeStudy(['inkmoor.example']);
+        $this->import($study, "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
+        $this->import($study, "keyword,position\nbig pen,3\ndear nib,4\nab1234 pen,9\npen login,1\n", options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
+        $this->import($study, "keyword,volume,difficulty,cpc\nbig pen,2000,20,1\ndear nib,150,10,3\nhow to ink,200,5,\npen login,900,5,.1\n", 'keywords');
+
+        return app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+    }
+
+    private function random(int $seed): Comparison
+    {
+        $random = new Randomizer(new Mt19937($seed));
+        $study = $this->makeStudy(['inkmoor.example', 'nibhouse.example']);
+        $this->import($study, "keyword,volume\n".implode('', array_map(static fn(int $number): string => "word {$number},".($number % 5 === 0 ? '' : 10 * $random->getInt(0, 90))."\n", range(1, 60))), 'keywords');
+        foreach (['2026-10-01', '2026-11-01'] as $day) {
+            foreach (['quillfair.example', 'inkmoor.example', 'nibhouse.example'] as $host) {
+                $rows = array_map(static fn(int $number): string => $random->getInt(0, 9) < 4 ? '' : "word {$number},{$random->getInt(1, 100)},https://{$host}/page-{$random->getInt(1, 7)}\n", range(1, 60));
+                $this->import($study, "keyword,position,url\n".implode('', $rows), options: ['--domain' => $host, '--date' => $day]);
+            }
+        }
+
+        return app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+    }
+
+    /** @return list<string> */
+    private function shown(Comparison $comparison, string $show): array
+    {
+        return array_values(array_map(strval(...), (new ComparisonRows($comparison))->query(Sentence::parse($show))->orderBy('keyword')->pluck('keyword')->all()));
+    }
+
+    private static function moved(\stdClass $row, int $domain): ?Movement
+    {
+        return Movement::between(self::ints($row->previous)[$domain], self::ints($row->positions)[$domain]);
+    }
+
+    /** @param list<?int> $positions */
+    private static function best(array $positions): ?int
+    {
+        $others = array_filter(\array_slice($positions, 1), is_int(...));
+
+        return $others === [] ? null : min($others);
+    }
+
+    /** @return list<?int> */
+    private static function ints(string $array): array
+    {
+        return \App\Support\Database\Figures::ints($array);
+    }
+}
