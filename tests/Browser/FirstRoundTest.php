@@ -79,9 +79,9 @@ final class FirstRoundTest extends BrowserTestCase
         $this->visit("/studies/{$study->slug}/gather");
         $this->see('Bring in files');
         $this->press('?');
-        $this->see('undo the last mark');
+        $this->see('undo the last decision');
         $this->clickText('Close', 'button');
-        $this->seeNot('undo the last mark');
+        $this->seeNot('undo the last decision');
         $this->press('2');
         $this->see('Nothing to compare yet');
         $this->press('4');

@@ -34,6 +34,7 @@ final readonly class ReadKeyword
             ...$source->presentAll([$row])[0],
             'advertiser_competition' => $row->advertiser_competition === null ? null : (float) $row->advertiser_competition,
             'scores' => ['volume' => $row->score_volume, 'ease' => $row->score_ease, 'gain' => $row->score_gain, 'value' => $row->score_value, 'intent' => $row->score_intent, 'fit' => $row->score_fit],
+            'log' => $this->log($comparison->study_id, $keyword),
             'history' => $this->history($comparison, $keyword),
             'pages' => $this->pages($comparison, $keyword),
             'sources' => $sources,
@@ -43,6 +44,37 @@ final readonly class ReadKeyword
             ...$this->explain->figures($comparison, $row, $sources),
             'evidence' => $this->explain->evidence($comparison, $row, $pageOne),
         ];
+    }
+
+    /** @return list<array{change: int, who: ?string, at: string, what: string, undone: bool}> what people decided about it, the newest first */
+    private function log(int $study, string $keyword): array
+    {
+        $rows = DB::select(<<<'SQL'
+            SELECT c.id, u.name, c.created_at, c.undone_at, c.detail->>'set' AS set, c.detail->>'tag' AS tag, c.detail->>'untag' AS untag
+            FROM changes c LEFT JOIN users u ON u.id = c.user_id
+            WHERE c.study_id = ? AND c.what = 'decision' AND c.detail->'before' @> ?::jsonb ORDER BY c.id DESC LIMIT 20
+            SQL, [$study, json_encode([['keyword' => $keyword]], JSON_THROW_ON_ERROR)]);
+
+        return array_values(array_map(static fn(\stdClass $row): array => ['change' => $row->id, 'who' => $row->name, 'at' => $row->created_at, 'what' => self::decided($row), 'undone' => $row->undone_at !== null], $rows));
+    }
+
+    /** `mark: shortlisted, fit: 4` */
+    private static function decided(\stdClass $row): string
+    {
+        $set = json_decode((string) $row->set, true);
+        $parts = [];
+        foreach (\is_array($set) ? $set : [] as $column => $value) {
+            if ($column !== 'reason' || $value !== null) {
+                $parts[] = $column.': '.($value ?? 'none');
+            }
+        }
+        foreach (['tag' => $row->tag, 'untag' => $row->untag] as $what => $tag) {
+            if ($tag !== null) {
+                $parts[] = $what.': '.$tag;
+            }
+        }
+
+        return implode(', ', $parts);
     }
 
     /** @return list<array{domain: int, day: string, position: ?int}> best position of each domain on each of its days */

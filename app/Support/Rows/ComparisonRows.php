@@ -9,6 +9,7 @@ use App\Support\Database\Figures;
 use App\Support\Sentence\Sentence;
 use App\Support\Sentence\SentenceCompiler;
 use App\Support\Sentence\SentenceContext;
+use GreaterReach\Core\Meaning\PageMeaning;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
@@ -62,6 +63,7 @@ final readonly class ComparisonRows
             'season' => $row->season,
             'peak' => $row->peak,
             'page_conflict' => $row->page_conflict,
+            'page_is_meant' => $row->own_url === null ? null : PageMeaning::isMeantFor($row->keyword, $row->own_url),
             'difficulty' => $float($row->difficulty),
             'cpc' => $float($row->cpc),
             'target' => $row->target,

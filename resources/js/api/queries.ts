@@ -11,8 +11,13 @@ import type {
   KeywordDossier,
   KeywordRow,
   LedgerRow,
+  Lenses,
+  MovementReport,
+  Noise,
   OpportunityPage,
   Page,
+  PageOneRow,
+  PageRow,
   Person,
   RelatedKeyword,
   Setting,
@@ -87,6 +92,22 @@ export const candidatesQuery = (slug: string, look: { source: string; further: b
 
 export const relatedQuery = (slug: string, keyword: string, source: string) =>
   queryOptions({ queryKey: [...studyKey(slug), 'related', keyword, source], queryFn: ({ signal }) => api.get<RelatedKeyword[]>(`studies/${slug}/related`, { keyword, source }, signal), enabled: keyword !== '' && source !== '' });
+
+export const pagesQuery = (slug: string, comparison: number, show: string, domain: string) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'pages', comparison, show, domain], queryFn: ({ signal }) => api.get<PageRow[]>(`studies/${slug}/bench/pages`, { show, domain }, signal), placeholderData: (before) => before });
+
+export const movementQuery = (slug: string, look: { domain: number; from: string; to: string; only: string }) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'movement', look], queryFn: ({ signal }) => api.get<MovementReport>(`studies/${slug}/bench/movement`, look, signal), placeholderData: (before) => before });
+
+export const pageOneQuery = (slug: string, comparison: number, show: string) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'page-one', comparison, show], queryFn: ({ signal }) => api.get<PageOneRow[]>(`studies/${slug}/bench/page-one`, { show }, signal), placeholderData: (before) => before });
+
+export const noiseQuery = (slug: string, comparison: number, show: string) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'noise', comparison, show], queryFn: ({ signal }) => api.get<Noise>(`studies/${slug}/bench/noise`, { show }, signal) });
+
+export const lensesQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'lenses'], queryFn: ({ signal }) => api.get<Lenses>(`studies/${slug}/lenses`, {}, signal) });
+
+export const tagsQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'tags'], queryFn: ({ signal }) => api.get<{ tag: string; keywords: number }[]>(`studies/${slug}/tags`, {}, signal) });
 
 export const curveQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'curve'], queryFn: ({ signal }) => api.get<Curve>(`studies/${slug}/curve`, {}, signal) });
 

@@ -125,8 +125,20 @@ export interface KeywordRow {
   links_to_earn: number | null;
   intent: Intent | null;
   topic: string | null;
+  advertiser_competition: number | null;
+  words: number;
+  season: 'steady' | 'seasonal' | null;
+  peak: number | null;
+  page_conflict: boolean;
+  /** Whether our page bears the keyword's words in its path; null when we have none. */
+  page_is_meant: boolean | null;
   mark: Mark | null;
   reason: string | null;
+  fit: number | null;
+  note: string | null;
+  wanted_target: number | null;
+  own_intent: Intent | null;
+  tags: string[];
 }
 
 export type Scores = Record<CriterionName, number | null>;
@@ -156,6 +168,56 @@ export interface BenchSummary {
   hidden_brands: number;
   standings: Partial<Record<Standing, number>>;
   overlap: Combination[];
+  steps: { clause: string; keywords: number }[];
+}
+
+export interface PageRow {
+  domain: number;
+  url: string;
+  keywords: number;
+  visits: number;
+  traffic_leader: string;
+  we_lack: number;
+  share: number | null;
+}
+
+export interface MovementReport {
+  days: string[];
+  from: string | null;
+  to: string | null;
+  counts: Partial<Record<Movement, number>>;
+  rows: { keyword: string; before: number | null; after: number | null; volume: number | null; movement: Movement }[];
+}
+
+export interface PageOneRow {
+  keyword: string;
+  volume: number | null;
+  difficulty: number | null;
+  own_position: number | null;
+  weak: number;
+  results: (PageOneResult & { title: string | null })[];
+}
+
+export interface Noise {
+  clauses: { clause: string; what: string; keywords: number }[];
+  brand_terms: { word: string; domain: number; keywords: number }[];
+}
+
+export interface Lenses {
+  own: { id: number; name: string; show: string }[];
+  ready: { name: string; show: string }[];
+}
+
+export interface Decision {
+  mark?: Mark | null;
+  reason?: string | null;
+  fit?: number | null;
+  intent?: Intent | null;
+  target?: number | null;
+  note?: string | null;
+  topic?: string | null;
+  tag?: string;
+  untag?: string;
 }
 
 export interface Distribution {
@@ -189,7 +251,7 @@ export interface EvidenceFact {
 }
 
 export interface KeywordDossier extends KeywordRow {
-  advertiser_competition: number | null;
+  log: { change: number; who: string | null; at: string; what: string; undone: boolean }[];
   scores: Scores;
   history: { domain: number; day: string; position: number | null }[];
   pages: { domain: number; day: string; position: number; url: string | null }[];
@@ -317,8 +379,3 @@ export interface ComparisonState {
   comparison: Comparison | null;
 }
 
-export interface MarkBefore {
-  keyword: string;
-  mark: Mark | null;
-  reason: string | null;
-}

@@ -27,12 +27,14 @@ interface Props<Row> {
   onEnd: () => void;
   sort?: { by: string; dir: string; onChange: (by: string, dir: string) => void };
   isMuted?: (row: Row) => boolean;
+  isChosen?: (row: Row) => boolean;
+  height?: number;
 }
 
 /** A virtual list over any number of rows, moved through by keyboard: j, k, arrows, Page Up and Down, Home, End, Enter. */
-export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSelect, onOpen, onEnd, sort, isMuted }: Props<Row>) {
+export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSelect, onOpen, onEnd, sort, isMuted, isChosen, height = rowHeight }: Props<Row>) {
   const scroller = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => rowHeight, overscan: 12 });
+  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan: 12 });
   const items = virtual.getVirtualItems();
   const last = items.at(-1)?.index ?? 0;
   useEffect(() => {
@@ -91,20 +93,20 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
                 key={item.key}
                 role="row"
                 aria-rowindex={item.index + 2}
-                aria-selected={isSelected}
+                aria-selected={isSelected || isChosen?.(row) === true}
                 data-keyword={rowKey(row)}
                 onClick={() => onOpen(row)}
                 sx={{
                   position: 'absolute',
                   insetInline: 0,
-                  height: rowHeight,
+                  height,
                   display: 'grid',
                   gridTemplateColumns: tracks,
                   alignItems: 'center',
                   cursor: 'pointer',
                   borderBottom: 1,
                   borderColor: 'divider',
-                  bgcolor: isSelected ? 'ink.wash' : 'transparent',
+                  bgcolor: isSelected || isChosen?.(row) === true ? 'ink.wash' : 'transparent',
                   boxShadow: isSelected ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : 'none',
                   color: isMuted?.(row) === true ? 'text.secondary' : 'text.primary',
                   fontSize: '0.86rem',

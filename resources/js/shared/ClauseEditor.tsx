@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { distributionQuery } from '../api/queries';
+import { distributionQuery, tagsQuery } from '../api/queries';
 import { Histogram } from './Histogram';
 import type { ClauseKind, Editor } from './clauses';
 import { find, put, spell, toggle, valuesOf, type Clause } from './sentence.logic';
@@ -62,6 +62,10 @@ function Fields(props: Props) {
       return <OwnPosition {...props} />;
     case 'text':
       return <Words {...props} />;
+    case 'plain':
+      return <Plain {...props} editor={editor} />;
+    case 'tag':
+      return <Tags {...props} />;
     case 'fixed':
       return <Typography variant="body2">Chosen from the drawing beside the list; take it out to see everything again.</Typography>;
   }
@@ -178,6 +182,42 @@ function OwnPosition({ clauses, onChange }: Props) {
         <Button key={name} onClick={() => onChange(put(put(others, 'own', '>=', from), 'own', '<=', to))}>
           {name}
         </Button>
+      ))}
+    </Box>
+  );
+}
+
+function Plain({ kind, clauses, onChange, editor }: Props & { editor: Extract<Editor, { type: 'plain' }> }) {
+  const operator = kind.name === 'dated' ? '>=' : '=';
+  const [text, setText] = useState(find(clauses, kind.name)?.value ?? '');
+  return (
+    <TextField
+      autoFocus
+      fullWidth
+      label={editor.label}
+      helperText={editor.help}
+      value={text}
+      onChange={(event) => {
+        const value = event.target.value.replaceAll(';', '');
+        setText(value);
+        if (kind.name !== 'dated' || /^\d{4}-\d{2}-\d{2}$/.test(value)) {
+          onChange(put(clauses, kind.name, operator, value.trim()), false);
+        }
+      }}
+    />
+  );
+}
+
+function Tags({ clauses, context, onChange }: Props) {
+  const tags = useQuery(tagsQuery(context.study));
+  const values = valuesOf(clauses, 'tag');
+  if (tags.data?.length === 0) {
+    return <Typography variant="body2">No keyword bears a tag yet. Choose some with v and tag them.</Typography>;
+  }
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr' }}>
+      {(tags.data ?? []).map((tag) => (
+        <FormControlLabel key={tag.tag} label={`${tag.tag} (${tag.keywords})`} control={<Checkbox size="small" checked={values.includes(tag.tag)} onChange={() => onChange(toggle(clauses, 'tag', tag.tag))} />} />
       ))}
     </Box>
   );

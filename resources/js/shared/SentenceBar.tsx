@@ -7,7 +7,7 @@ import Popover from '@mui/material/Popover';
 import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
 import { ClauseEditor, type EditorContext } from './ClauseEditor';
-import { clauseKinds, optionalKinds, phraseOf, type ClauseKind } from './clauses';
+import { clauseKinds, optionalKinds, phraseOf, rivalKinds, type ClauseKind } from './clauses';
 import { whole } from './format';
 import { parseSentence, spell, type Clause } from './sentence.logic';
 import { useHotkeys } from './useHotkeys';
@@ -28,10 +28,15 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
   const [open, setOpen] = useState<{ kind: ClauseKind; anchor: HTMLElement } | null>(null);
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const clauses = parseSentence(show);
-  const shown = clauseKinds.filter((kind) => kind.isAlways === true || kind.isSet(clauses));
+  const rivals = rivalKinds(context.domains);
+  const all = [...clauseKinds, ...rivals];
+  const shown = all.filter((kind) => kind.isAlways === true || kind.isSet(clauses));
+  // An old address may hold clauses that mean nothing any more; they are struck out until a person lets them go.
+  const strange = clauses.filter((clause) => !all.some((kind) => kind.name === clause.name));
   const change = (next: Clause[], isStep = true) => onChange(spell(next), isStep);
   useHotkeys({
     f: () => document.getElementById('add-clause')?.click(),
+    l: () => document.getElementById('lens-menu')?.click(),
     '/': () => document.querySelector<HTMLElement>('[data-clause="text"]')?.click(),
   });
   return (
@@ -46,6 +51,14 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
               {phraseOf(kind, clauses, context)}
             </ClauseButton>
           </span>
+        ))}
+        {strange.map((clause) => (
+          <span key={spell([clause])}>
+            , <s>{spell([clause])}</s>{' '}
+            <Button onClick={() => change(clauses.filter((other) => other !== clause))} sx={{ py: 0, minHeight: 0 }}>
+              means nothing here: let it go
+            </Button>
+          </span>
         ))}{' '}
         <Button id="add-clause" startIcon={<AddIcon fontSize="small" />} onClick={(event) => setMenu(event.currentTarget)} sx={{ py: 0, minHeight: 0 }}>
           and …
@@ -56,8 +69,8 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
         </Box>
       </Typography>
       {children}
-      <Menu anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}>
-        {optionalKinds
+      <Menu slotProps={{ paper: { sx: { maxHeight: 480 } } }} anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}>
+        {[...optionalKinds, ...rivals]
           .filter((kind) => !kind.isSet(clauses))
           .map((kind) => (
             <MenuItem

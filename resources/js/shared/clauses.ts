@@ -1,5 +1,5 @@
 import type { EditorContext } from './ClauseEditor';
-import { find, put, valuesOf, type Clause } from './sentence.logic';
+import { alternatives, find, parseSentence, put, valuesOf, type Clause } from './sentence.logic';
 
 /** Every clause that the sentence can have: how it reads, how it starts, and with what it is edited. */
 
@@ -9,6 +9,8 @@ export type Editor =
   | { type: 'competitors' }
   | { type: 'own' }
   | { type: 'text' }
+  | { type: 'plain'; label: string; help: string }
+  | { type: 'tag' }
   | { type: 'fixed' };
 
 export interface ClauseKind {
@@ -102,9 +104,66 @@ export const clauseKinds: ClauseKind[] = [
   choice('movement', 'Our movement', 'where we', ['entered', 'left', 'climbed', 'slipped', 'steady'], 'slipped'),
   { ...choice('brands', 'Competitors’ brands', 'competitors’ brands', ['hide', 'only'], 'hide', false, true), phrase: (clauses) => (find(clauses, 'brands')?.value === 'only' ? 'only' : 'hidden') },
   { ...choice('mark', 'Our marks', '', ['shortlisted', 'set aside', 'open', 'kept'], 'shortlisted', false, true), phrase: (clauses) => markPhrases[find(clauses, 'mark')?.value ?? ''] ?? 'any mark' },
+  range('visits', 'Visits now', '', { operator: '>=', value: '10' }, [1, 5, 10, 50, 200], null),
+  range('potential', 'Potential', '', { operator: '>=', value: '50' }, [20, 50, 200, 1000], null),
+  range('expected', 'Expected gain', '', { operator: '>=', value: '10' }, [1, 5, 10, 50, 200], null),
+  range('competition', 'Advertiser competition', '', { operator: '<=', value: '0.5' }, [0.25, 0.5, 0.75], null),
+  range('links', 'Links to earn', '', { operator: '<=', value: '5' }, [0, 2, 5, 10, 25], null),
+  range('above', 'Competitors above us', '', { operator: '>=', value: '1' }, [1, 2, 3, 4], null),
+  range('best', 'Best competitor’s position', '', { operator: '<=', value: '10' }, [1, 3, 10, 20], null),
+  range('fit', 'Business fit', '', { operator: '>=', value: '3' }, [1, 2, 3, 4, 5], null),
+  range('peak', 'Month of the peak', '', { operator: '>=', value: '3' }, [1, 3, 6, 9, 12], null),
+  choice('stage', 'Funnel stage', 'funnel stage', ['top', 'middle', 'bottom', 'unset'], 'bottom'),
+  choice('season', 'Season', '', ['steady', 'seasonal'], 'seasonal', false, true),
+  choice('gaps', 'Our gaps since last time', 'gaps', ['opened', 'closed'], 'opened'),
+  { ...choice('paid', 'Who advertises', 'advertised by', ['we', 'they', 'only they', 'nobody'], 'only they', false, true) },
+  { ...choice('conflict', 'Page conflict', 'two pages of ours:', ['yes', 'no'], 'yes', false, true) },
+  { ...choice('codes', 'Codes and model numbers', 'codes', ['hide', 'only'], 'hide', false, true), phrase: hideOrOnly('codes') },
+  { ...choice('navigational', 'Searches for a site or desk', 'searches for a site', ['hide', 'only'], 'hide', false, true), phrase: hideOrOnly('navigational') },
+  { ...choice('negatives', 'Our list of negatives', 'our negatives', ['hide', 'only'], 'hide', false, true), phrase: hideOrOnly('negatives') },
+  { name: 'regex', title: 'Pattern', lead: 'fitting the pattern', editor: { type: 'plain', label: 'Pattern', help: 'A regular expression, such as ^how (do|to)' }, isSet: isNamed('regex'), start: (clauses) => put(clauses, 'regex', '=', '^how'), phrase: (clauses) => find(clauses, 'regex')?.value ?? '' },
+  { name: 'tag', title: 'Tags', lead: 'tagged', editor: { type: 'tag' }, isSet: isNamed('tag'), start: (clauses) => clauses, phrase: (clauses) => valuesOf(clauses, 'tag').join(' or ') || 'anything' },
+  { name: 'features', title: 'Features of the results page', lead: 'with', editor: { type: 'plain', label: 'Feature', help: 'As the rankings name it, such as questions, map or pictures' }, isSet: isNamed('features'), start: (clauses) => put(clauses, 'features', '=', 'questions'), phrase: (clauses) => `${find(clauses, 'features')?.value ?? ''} on the results page` },
+  { name: 'dated', title: 'Day of a source', lead: 'told by a source since', editor: { type: 'plain', label: 'Day', help: 'YYYY-MM-DD' }, isSet: isNamed('dated'), start: (clauses) => put(clauses, 'dated', '>=', new Date().toISOString().slice(0, 10)), phrase: (clauses) => find(clauses, 'dated')?.value ?? '' },
+  { name: 'page', title: 'Page', lead: 'on the page', editor: { type: 'fixed' }, isSet: isNamed('page'), start: (clauses) => clauses, phrase: (clauses) => find(clauses, 'page')?.value.replace(/^https?:\/\//, '') ?? '' },
+  { name: 'holds', title: 'Held by', lead: 'held by', editor: { type: 'fixed' }, isSet: isNamed('holds'), start: (clauses) => clauses, phrase: (clauses, context) => names(valuesOf(clauses, 'holds'), context.domains) },
+  { name: 'lacks', title: 'Not held by', lead: 'not held by', editor: { type: 'fixed' }, isSet: isNamed('lacks'), start: (clauses) => clauses, phrase: (clauses, context) => names(valuesOf(clauses, 'lacks'), context.domains) },
+  { name: alternatives, title: 'One of these', lead: '', editor: { type: 'fixed' }, isSet: isNamed(alternatives), start: (clauses) => clauses, phrase: (clauses, context) => anyPhrase(clauses, context) },
   { name: 'combination', title: 'Exact combination', lead: 'held by exactly', editor: { type: 'fixed' }, isSet: isNamed('combination'), start: (clauses) => clauses, phrase: (clauses, context) => combinationPhrase(Number(find(clauses, 'combination')?.value ?? 0), context.domains) },
   { name: 'topic', title: 'Topic', lead: 'about', editor: { type: 'fixed' }, isSet: isNamed('topic'), start: (clauses) => clauses, phrase: (clauses) => find(clauses, 'topic')?.value ?? '' },
 ];
+
+/** Position and movement of each competitor, by its name. */
+export function rivalKinds(domains: string[]): ClauseKind[] {
+  return domains.slice(1).flatMap((domain, index) => [
+    { ...range(`p${index + 1}`, `Position of ${domain}`, `${domain} at`, { operator: '<=', value: '10' }, [1, 3, 10, 20, 50], null), phrase: (clauses: Clause[]) => positionPhrase(clauses, `p${index + 1}`) },
+    choice(`m${index + 1}`, `Movement of ${domain}`, `where ${domain}`, ['entered', 'left', 'climbed', 'slipped', 'steady'], 'slipped'),
+  ]);
+}
+
+function positionPhrase(clauses: Clause[], name: string): string {
+  return find(clauses, name, '=')?.value ?? rangePhrase(find(clauses, name, '>=')?.value, find(clauses, name, '<=')?.value);
+}
+
+function hideOrOnly(name: string) {
+  return (clauses: Clause[]) => (find(clauses, name)?.value === 'only' ? 'only' : 'hidden');
+}
+
+function names(numbers: string[], domains: string[]): string {
+  return numbers.map((number) => domains[Number(number)] ?? number).join(' and ');
+}
+
+/** A bracket in words: each of its clauses as it would read alone. */
+function anyPhrase(clauses: Clause[], context: EditorContext): string {
+  const inner = find(clauses, alternatives)?.value.slice(1, -1) ?? '';
+  const kinds = [...clauseKinds, ...rivalKinds(context.domains)];
+  const parts = inner.split('|').map((part) => {
+    const one = parseSentence(part);
+    const kind = kinds.find((candidate) => candidate.name === one[0]?.name);
+    return kind === undefined ? part : `${kind.lead} ${kind.phrase(one, context)}`.trim();
+  });
+  return `either ${parts.join(' or ')}`;
+}
 
 export const optionalKinds = clauseKinds.filter((kind) => kind.isAlways !== true && kind.editor.type !== 'fixed');
 

@@ -14,3 +14,10 @@ export function placeOf(position: number, width: number): number {
 export function gutterOf(place: number, width: number): number {
   return width - gutter + 8 + (place * (gutter - 12)) / 6;
 }
+
+/** The position that lies at a place of the lane, 1…100. */
+export function positionAt(place: number, width: number): number {
+  const span = width - gutter - 2 * inset;
+  const position = Math.round(worstPosition ** ((place - inset) / span));
+  return Math.max(1, Math.min(worstPosition, position));
+}

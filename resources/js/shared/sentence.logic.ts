@@ -6,11 +6,18 @@ export interface Clause {
   value: string;
 }
 
+/** Name that stands for a bracket of clauses of which one is enough. */
+export const alternatives = '()';
+
 const shape = /^\s*([a-z_]+\d*)\s*(>=|<=|=)\s*(.*?)\s*$/s;
 
 export function parseSentence(text: string): Clause[] {
   const clauses: Clause[] = [];
   for (const part of text.split(';')) {
+    if (part.trim().startsWith('(')) {
+      clauses.push({ name: alternatives, operator: '=', value: part.trim() });
+      continue;
+    }
     const match = shape.exec(part);
     if (match !== null) {
       clauses.push({ name: match[1] ?? '', operator: operatorOf(match[2]), value: match[3] ?? '' });
@@ -20,7 +27,7 @@ export function parseSentence(text: string): Clause[] {
 }
 
 export function spell(clauses: Clause[]): string {
-  return clauses.map((clause) => clause.name + clause.operator + clause.value).join(';');
+  return clauses.map((clause) => (clause.name === alternatives ? clause.value : clause.name + clause.operator + clause.value)).join(';');
 }
 
 /** Finds a clause by name and, where a name may stand twice as a range, by operator. */

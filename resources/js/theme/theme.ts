@@ -119,3 +119,6 @@ export const theme = createTheme({
 
 /** Row height of every list, in pixels: eighteen rows stand on a screen of 800. */
 export const rowHeight = 30;
+
+/** Row height where a person wants the rows closer together. */
+export const denseRowHeight = 24;

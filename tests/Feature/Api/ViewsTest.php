@@ -34,9 +34,7 @@ final class ViewsTest extends TestCase
                 self::assertSame($expected, $this->shown($comparison, "m{$domain}={$movement->value}"));
             }
         }
-        /** @var \Closure(list<?int>): bool $isGap */
-        $isGap = static fn(array $positions): bool => Standing::of($positions[0], self::best(array_values($positions))) === Standing::Gap;
-        $opened = $rows->filter(static fn(\stdClass $row): bool => $isGap(self::ints($row->positions)) && ! $isGap(self::ints($row->previous)))->pluck('keyword')->sort()->values()->all();
+        $opened = $rows->filter(static fn(\stdClass $row): bool => self::isGap($row->positions) && ! self::isGap($row->previous))->pluck('keyword')->sort()->values()->all();
         self::assertNotSame([], $opened);
         self::assertSame($opened, $this->shown($comparison, 'gaps=opened'));
     }
@@ -189,6 +187,13 @@ final class ViewsTest extends TestCase
     private static function moved(\stdClass $row, int $domain): ?Movement
     {
         return Movement::between(self::ints($row->previous)[$domain], self::ints($row->positions)[$domain]);
+    }
+
+    private static function isGap(string $positions): bool
+    {
+        $all = self::ints($positions);
+
+        return Standing::of($all[0], self::best($all)) === Standing::Gap;
     }
 
     /** @param list<?int> $positions */

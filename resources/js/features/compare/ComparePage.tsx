@@ -1,23 +1,27 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useCallback, useMemo } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { address } from '../../api/client';
-import { benchQuery, summaryQuery } from '../../api/queries';
-import type { Comparison, KeywordRow, Study } from '../../api/types';
-import { Bench } from '../../shared/Bench';
-import { Empty, Failed, Waiting } from '../../shared/Notice';
+import { summaryQuery } from '../../api/queries';
+import type { Comparison, Study } from '../../api/types';
+import { LensMenu } from '../../shared/LensMenu';
+import { Empty, Failed } from '../../shared/Notice';
+import { PageOneTable } from '../../shared/PageOneTable';
 import { SentenceBar } from '../../shared/SentenceBar';
 import { find, parseSentence, put, spell, toggle } from '../../shared/sentence.logic';
-import { useListKeys } from '../../shared/useListKeys';
-import { useMarks } from '../../shared/useMarks';
+import { useDecisions } from '../../shared/useDecisions';
 import { useUrlState } from '../../shared/useUrlState';
 import { Dossier } from '../dossier';
 import { useStudy } from '../studies';
-import { keywordColumns } from './columns';
+import { KeywordList } from './KeywordList';
+import { MovementView } from './MovementView';
+import { NoiseMenu } from './NoiseMenu';
 import { OverlapTable } from './OverlapTable';
+import { PagesView } from './PagesView';
 import { StandingBar } from './StandingBar';
+import { ViewSwitch } from './ViewSwitch';
 
 const startSentence = 'brands=hide;mark=kept';
 
@@ -41,26 +45,16 @@ export function ComparePage() {
 function Workbench({ study, comparison }: { study: Study; comparison: Comparison }) {
   const [params, change] = useUrlState();
   const show = params.get('show') ?? startSentence;
-  const sort = params.get('sort') ?? 'volume';
-  const dir = params.get('dir') ?? 'desc';
+  const view = params.get('view') ?? 'keywords';
   const keyword = params.get('keyword');
-  const isOpen = params.get('dossier') === 'open';
-  const bench = useInfiniteQuery(benchQuery(study.slug, comparison.id, { show, sort, dir }));
+  const isOpen = params.get('dossier') === 'open' && keyword !== null;
   const summary = useQuery(summaryQuery(study.slug, comparison.id, show));
-  const marks = useMarks(study.slug);
-  const rows = useMemo(() => bench.data?.pages.flatMap((page) => page.rows) ?? [], [bench.data]);
+  const decisions = useDecisions(study.slug);
   const domains = useMemo(() => comparison.domains.map((domain) => domain.entry), [comparison]);
   const setShow = (next: string, isStep = true) => change({ show: next }, !isStep);
   const clauses = parseSentence(show);
-  const current = rows.find((row) => row.keyword === keyword);
-  const { fetchNextPage, hasNextPage, isFetchingNextPage } = bench;
-  const more = useCallback(() => {
-    if (hasNextPage && !isFetchingNextPage) {
-      void fetchNextPage();
-    }
-  }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
-  useListKeys({ current, mayEdit: study.may_edit, onMark: marks.mark, onUndo: marks.undo, onClose: () => change({ dossier: null }, true) });
-  const select = (row: KeywordRow) => change({ keyword: row.keyword }, true);
+  const open = (chosen: string) => change({ keyword: chosen, dossier: 'open' }, isOpen);
+  const narrow = (clause: string) => change({ show: show === '' ? clause : `${show};${clause}`, view: null });
   return (
     <>
       <SentenceBar
@@ -72,48 +66,51 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
         hidden={summary.data?.hidden_brands ?? 0}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
-        <Button component="a" href={address(`studies/${study.slug}/exports/compare.csv`, { show })} download sx={{ whiteSpace: 'nowrap' }}>
-          Export CSV
-        </Button>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end', maxWidth: 300, flexShrink: 0 }}>
+          <LensMenu study={study} show={show} onChoose={setShow} />
+          <NoiseMenu study={study} comparison={comparison} show={show} onClause={narrow} />
+          <Button component="a" href={address(`studies/${study.slug}/exports/compare.csv`, { show })} download sx={{ whiteSpace: 'nowrap' }}>
+            Export CSV
+          </Button>
+          <ViewSwitch view={view} onChange={(next) => change({ view: next === 'keywords' ? null : next })} />
+        </Box>
       </SentenceBar>
-      {marks.error !== null && <Failed error={marks.error} />}
+      {decisions.error !== null && <Failed error={decisions.error} />}
+      {summary.isError && <Failed error={summary.error} />}
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
-        {!isOpen && (
+        {!isOpen && view !== 'page-one' && (
           <OverlapTable
             combinations={summary.data?.overlap ?? []}
             domains={domains}
+            similarity={comparison.summary.similarity}
             chosen={find(clauses, 'combination')?.value ?? null}
             onChoose={(mask) => setShow(spell(put(clauses, 'combination', '=', mask)))}
           />
         )}
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
-          <StandingBar standings={summary.data?.standings ?? {}} chosen={clauses} onToggle={(standing) => setShow(spell(toggle(clauses, 'standing', standing)))} />
-          {bench.isPending && <Waiting what="Reading the keywords" />}
-          {bench.isError && <Failed error={bench.error} onRetry={() => void bench.refetch()} />}
-          {bench.isSuccess && rows.length === 0 && <Empty title="No keyword fits this sentence">Take a clause out of the sentence above, or press z to go back to what it was.</Empty>}
-          {rows.length > 0 && (
-            <Bench
-              label="Keywords"
-              columns={keywordColumns(domains, isOpen)}
-              rows={rows}
-              total={summary.data?.keywords ?? rows.length}
-              rowKey={(row) => row.keyword}
-              selected={keyword}
-              onSelect={select}
-              onOpen={(row) => change({ keyword: row.keyword, dossier: 'open' }, isOpen)}
-              onEnd={more}
-              sort={{ by: sort, dir, onChange: (by, direction) => change({ sort: by, dir: direction }) }}
-              isMuted={(row) => row.mark === 'set aside'}
+          {view !== 'movement' && <StandingBar standings={summary.data?.standings ?? {}} chosen={clauses} onToggle={(standing) => setShow(spell(toggle(clauses, 'standing', standing)))} />}
+          {view === 'keywords' && <KeywordList study={study} comparison={comparison} show={show} summary={summary.data} domains={domains} decisions={decisions} isOpen={isOpen} />}
+          {view === 'pages' && (
+            <PagesView
+              study={study}
+              comparison={comparison}
+              show={show}
+              domain={params.get('domain') ?? ''}
+              onDomain={(domain) => change({ domain: domain === '' ? null : domain })}
+              onPage={(url) => change({ show: spell(put(clauses, 'page', '=', url)), view: null })}
+              onKeyword={open}
             />
           )}
+          {view === 'movement' && <MovementView study={study} comparison={comparison} onKeyword={open} onGaps={narrow} />}
+          {view === 'page-one' && <PageOneTable study={study} comparison={comparison} show={show} onKeyword={open} />}
         </Box>
-        {isOpen && keyword !== null && (
+        {isOpen && (
           <Dossier
             study={study}
             comparison={comparison}
             keyword={keyword}
             onClose={() => change({ dossier: null }, true)}
-            onMark={(mark) => marks.mark([keyword], mark)}
+            decisions={decisions}
             onTopic={(topic) => setShow(spell([{ name: 'topic', operator: '=', value: topic }]))}
           />
         )}

@@ -4,23 +4,30 @@ import type { Combination } from '../../api/types';
 import { combinationPhrase } from '../../shared/clauses';
 import { domainLetter, DomainShape } from '../../shared/DomainShape';
 import { whole } from '../../shared/format';
+import { PictureButtons } from '../../shared/PictureButtons';
+import { overlapPicture } from './pictures.logic';
+import { Similarity } from './Similarity';
 
 interface Props {
   combinations: Combination[];
   domains: string[];
+  similarity: (number | null)[][];
   chosen: string | null;
   onChoose: (mask: string) => void;
 }
 
 /** Which domains share which keywords: a row per exact combination, its size as a bar; a click narrows the list to it. */
-export function OverlapTable({ combinations, domains, chosen, onChoose }: Props) {
+export function OverlapTable({ combinations, domains, similarity, chosen, onChoose }: Props) {
   const largest = Math.max(1, ...combinations.map((row) => row.keywords));
   return (
     <Box component="aside" aria-label="Overlap" sx={{ width: 268, flexShrink: 0, borderRight: 1, borderColor: 'divider', display: 'flex', flexDirection: 'column', minHeight: 0 }}>
       <Box sx={{ px: 1.5, pt: 1 }}>
-        <Typography variant="h3" component="h2">
-          Who holds what
-        </Typography>
+        <Box sx={{ display: 'flex', alignItems: 'center' }}>
+          <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
+            Who holds what
+          </Typography>
+          <PictureButtons name="overlap" draw={() => overlapPicture(combinations, domains)} />
+        </Box>
         <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, mt: 0.5, mb: 1 }}>
           {domains.map((domain, number) => (
             <Box component="li" key={domain} sx={{ display: 'flex', alignItems: 'center', gap: 0.75, fontSize: '0.8rem' }}>
@@ -61,6 +68,7 @@ export function OverlapTable({ combinations, domains, chosen, onChoose }: Props)
             </Box>
           );
         })}
+        <Similarity domains={domains} similarity={similarity} />
         {combinations.length === 0 && <Box sx={{ p: 2, fontSize: '0.8rem', color: 'text.secondary' }}>Nobody ranks for what the sentence lets through.</Box>}
       </Box>
     </Box>

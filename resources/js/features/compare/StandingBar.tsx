@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import type { Standing } from '../../api/types';
 import { whole } from '../../shared/format';
+import { PictureButtons } from '../../shared/PictureButtons';
 import { valuesOf, type Clause } from '../../shared/sentence.logic';
-
-const order: Standing[] = ['gap', 'behind', 'level', 'ahead', 'alone', 'unclaimed'];
+import { standingOrder, standingPicture } from './pictures.logic';
 
 interface Props {
   standings: Partial<Record<Standing, number>>;
@@ -14,10 +14,10 @@ interface Props {
 /** Where we stand, in proportion; a click narrows the list to a standing, another opens it again. */
 export function StandingBar({ standings, chosen, onToggle }: Props) {
   const values = valuesOf(chosen, 'standing');
-  const all = order.reduce((sum, standing) => sum + (standings[standing] ?? 0), 0);
+  const all = standingOrder.reduce((sum, standing) => sum + (standings[standing] ?? 0), 0);
   return (
-    <Box role="group" aria-label="Standing" sx={{ display: 'flex', gap: '2px', px: 1, pt: 1, pb: 0.5 }}>
-      {order.map((standing) => {
+    <Box role="group" aria-label="Standing" sx={{ display: 'flex', gap: '2px', px: 1, pt: 1, pb: 0.5, alignItems: 'flex-start' }}>
+      {standingOrder.map((standing) => {
         const count = standings[standing] ?? 0;
         const isOn = values.length === 0 || values.includes(standing);
         return (
@@ -37,6 +37,7 @@ export function StandingBar({ standings, chosen, onToggle }: Props) {
           </Box>
         );
       })}
+      <PictureButtons name="standing" draw={() => standingPicture(standings)} />
     </Box>
   );
 }

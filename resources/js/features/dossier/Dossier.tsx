@@ -5,15 +5,18 @@ import IconButton from '@mui/material/IconButton';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { keywordQuery } from '../../api/queries';
 import type { Comparison, KeywordDossier, Mark, Study } from '../../api/types';
 import { domainLetter, DomainShape } from '../../shared/DomainShape';
 import { decimal, estimate, pathOf, percent, position, whole } from '../../shared/format';
 import { Failed, Waiting } from '../../shared/Notice';
 import { StandingWord } from '../../shared/StandingWord';
+import type { useDecisions } from '../../shared/useDecisions';
 import { HistoryChart } from './HistoryChart';
+import { JudgementPart } from './JudgementPart';
 import { MonthBars } from './MonthBars';
+import { Part } from './Part';
 import { Why } from './Why';
 
 interface Props {
@@ -21,12 +24,12 @@ interface Props {
   comparison: Comparison;
   keyword: string;
   onClose: () => void;
-  onMark: (mark: Mark | null) => void;
+  decisions: ReturnType<typeof useDecisions>;
   onTopic: (topic: string) => void;
 }
 
 /** Everything about one keyword, to the right of the list. */
-export function Dossier({ study, comparison, keyword, onClose, onMark, onTopic }: Props) {
+export function Dossier({ study, comparison, keyword, onClose, decisions, onTopic }: Props) {
   const dossier = useQuery(keywordQuery(study.slug, comparison.id, keyword));
   return (
     <Box component="aside" aria-label="Dossier" sx={{ width: 400, flexShrink: 0, borderLeft: 1, borderColor: 'divider', overflowY: 'auto', scrollbarWidth: 'thin', pb: 3 }}>
@@ -42,8 +45,9 @@ export function Dossier({ study, comparison, keyword, onClose, onMark, onTopic }
       {dossier.isError && <Failed error={dossier.error} onRetry={() => void dossier.refetch()} />}
       {dossier.data !== undefined && (
         <>
-          <Marks dossier={dossier.data} mayEdit={study.may_edit} onMark={onMark} />
+          <Marks dossier={dossier.data} mayEdit={study.may_edit} onMark={(mark) => decisions.mark([keyword], mark)} />
           <Figures dossier={dossier.data} currency={study.currency} />
+          <JudgementPart key={keyword} dossier={dossier.data} mayEdit={study.may_edit} decisions={decisions} />
           <EvidencePart dossier={dossier.data} />
           <Positions dossier={dossier.data} comparison={comparison} />
           <Topic dossier={dossier.data} onTopic={onTopic} />
@@ -55,18 +59,7 @@ export function Dossier({ study, comparison, keyword, onClose, onMark, onTopic }
   );
 }
 
-function Part({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <Box component="section" sx={{ px: 2, pt: 2 }}>
-      <Typography variant="h3" component="h3" sx={{ borderBottom: 1, borderColor: 'divider', mb: 0.75 }}>
-        {title}
-      </Typography>
-      {children}
-    </Box>
-  );
-}
-
-function Marks({ dossier, mayEdit, onMark }: { dossier: KeywordDossier; mayEdit: boolean; onMark: Props['onMark'] }) {
+function Marks({ dossier, mayEdit, onMark }: { dossier: KeywordDossier; mayEdit: boolean; onMark: (mark: Mark | null) => void }) {
   return (
     <Box sx={{ px: 2, pt: 1, display: 'flex', gap: 1 }}>
       <Button variant={dossier.mark === 'shortlisted' ? 'contained' : 'outlined'} disabled={!mayEdit} onClick={() => onMark(dossier.mark === 'shortlisted' ? null : 'shortlisted')}>

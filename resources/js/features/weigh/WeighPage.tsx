@@ -10,7 +10,8 @@ import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { SentenceBar } from '../../shared/SentenceBar';
 import { spell } from '../../shared/sentence.logic';
 import { useListKeys } from '../../shared/useListKeys';
-import { useMarks } from '../../shared/useMarks';
+import { LensMenu } from '../../shared/LensMenu';
+import { useDecisions } from '../../shared/useDecisions';
 import { useUrlState } from '../../shared/useUrlState';
 import { Dossier } from '../dossier';
 import { useStudy } from '../studies';
@@ -36,7 +37,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const keyword = params.get('keyword');
   const isOpen = params.get('dossier') === 'open';
   const list = useInfiniteQuery(opportunitiesQuery(study.slug, comparison.id, show, asked));
-  const marks = useMarks(study.slug);
+  const decisions = useDecisions(study.slug);
   const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
   const first = list.data?.pages[0];
   const weights = first?.weights ?? plain;
@@ -50,7 +51,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
       void fetchNextPage();
     }
   }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
-  useListKeys({ current, mayEdit: study.may_edit, onMark: marks.mark, onUndo: marks.undo, onClose: () => change({ dossier: null }, true), more: { d: () => setWeights({ ...weights, ease: weights.ease > 0 ? 0 : 1 }) } });
+  useListKeys({ current, mayEdit: study.may_edit, onMark: decisions.mark, onUndo: decisions.undo, onClose: () => change({ dossier: null }, true), more: { d: () => setWeights({ ...weights, ease: weights.ease > 0 ? 0 : 1 }) } });
   return (
     <>
       <SentenceBar
@@ -62,11 +63,12 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
         hidden={0}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
+        <LensMenu study={study} show={show} onChoose={(next) => change({ show: next })} />
         <Button component="a" href={address(`studies/${study.slug}/exports/weigh.csv`, { show, weights: asked })} download sx={{ whiteSpace: 'nowrap' }}>
           Export CSV
         </Button>
       </SentenceBar>
-      {marks.error !== null && <Failed error={marks.error} />}
+      {decisions.error !== null && <Failed error={decisions.error} />}
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
         {!isOpen && <Balance weights={weights} onChange={setWeights} />}
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
@@ -94,7 +96,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
             comparison={comparison}
             keyword={keyword}
             onClose={() => change({ dossier: null }, true)}
-            onMark={(mark) => marks.mark([keyword], mark)}
+            decisions={decisions}
             onTopic={(topic) => change({ show: spell([{ name: 'topic', operator: '=', value: topic }]) })}
           />
         )}

@@ -1,0 +1,60 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import Popover from '@mui/material/Popover';
+import { useState } from 'react';
+
+interface Props {
+  columns: { key: string; name: string }[];
+  chosen: string[];
+  onChange: (chosen: string[]) => void;
+  isDense: boolean;
+  onDense: (isDense: boolean) => void;
+}
+
+/** Which columns stand and in which order, and how close the rows. */
+export function ColumnMenu({ columns, chosen, onChange, isDense, onDense }: Props) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const ordered = [...chosen.flatMap((key) => columns.filter((column) => column.key === key)), ...columns.filter((column) => !chosen.includes(column.key))];
+  const move = (key: string, step: number) => {
+    const place = chosen.indexOf(key);
+    const others = chosen.filter((other) => other !== key);
+    const to = Math.max(0, Math.min(others.length, place + step));
+    onChange([...others.slice(0, to), key, ...others.slice(to)]);
+  };
+  return (
+    <>
+      <Button aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)}>
+        Columns
+      </Button>
+      <Popover open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }} transformOrigin={{ vertical: 'top', horizontal: 'right' }}>
+        <Box role="dialog" aria-label="Columns" sx={{ p: 1.5, width: 270 }}>
+          <Button onClick={() => onDense(!isDense)} aria-pressed={isDense}>
+            {isDense ? 'Rows further apart' : 'Rows closer together'}
+          </Button>
+          {ordered.map((column) => {
+            const isOn = chosen.includes(column.key);
+            return (
+              <Box key={column.key} sx={{ display: 'flex', alignItems: 'center', fontSize: '0.86rem' }}>
+                <Box component="label" sx={{ flex: 1 }}>
+                  <Checkbox size="small" checked={isOn} onChange={() => onChange(isOn ? chosen.filter((key) => key !== column.key) : [...chosen, column.key])} sx={{ p: 0.25 }} />
+                  {column.name}
+                </Box>
+                {isOn && (
+                  <>
+                    <Button aria-label={`${column.name} further left`} onClick={() => move(column.key, -1)} sx={{ minWidth: 28, py: 0 }}>
+                      ↑
+                    </Button>
+                    <Button aria-label={`${column.name} further right`} onClick={() => move(column.key, 1)} sx={{ minWidth: 28, py: 0 }}>
+                      ↓
+                    </Button>
+                  </>
+                )}
+              </Box>
+            );
+          })}
+        </Box>
+      </Popover>
+    </>
+  );
+}

@@ -1,0 +1,98 @@
+import Box from '@mui/material/Box';
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { useCallback, useMemo } from 'react';
+import { benchQuery } from '../../api/queries';
+import type { BenchSummary, Comparison, KeywordRow, Study } from '../../api/types';
+import { Bench } from '../../shared/Bench';
+import { BulkBar } from '../../shared/BulkBar';
+import { Failed, Waiting } from '../../shared/Notice';
+import type { useDecisions } from '../../shared/useDecisions';
+import { useListKeys } from '../../shared/useListKeys';
+import { useSelection } from '../../shared/useSelection';
+import { useStored } from '../../shared/useStored';
+import { useUrlState } from '../../shared/useUrlState';
+import { denseRowHeight, rowHeight } from '../../theme/theme';
+import { ColumnMenu } from './ColumnMenu';
+import { allColumns, shownColumns, usualColumns } from './columns';
+import { NothingFits } from './NothingFits';
+
+interface Props {
+  study: Study;
+  comparison: Comparison;
+  show: string;
+  summary: BenchSummary | undefined;
+  domains: string[];
+  decisions: ReturnType<typeof useDecisions>;
+  isOpen: boolean;
+}
+
+const isTexts = (value: unknown): value is string[] => Array.isArray(value) && value.every((item) => typeof item === 'string');
+const isFlag = (value: unknown): value is boolean => typeof value === 'boolean';
+
+/** The list of keywords with its own columns, order and density, and everything that can be decided by key. */
+export function KeywordList({ study, comparison, show, summary, domains, decisions, isOpen }: Props) {
+  const [params, change] = useUrlState();
+  const [chosenColumns, setColumns] = useStored('reach-columns', usualColumns, isTexts);
+  const [isDense, setDense] = useStored('reach-dense', false, isFlag);
+  const sort = params.get('sort') ?? 'volume';
+  const dir = params.get('dir') ?? 'desc';
+  const keyword = params.get('keyword');
+  const bench = useInfiniteQuery(benchQuery(study.slug, comparison.id, { show, sort, dir }));
+  const rows = useMemo(() => bench.data?.pages.flatMap((page) => page.rows) ?? [], [bench.data]);
+  const selection = useSelection(show, rows);
+  const { fetchNextPage, hasNextPage, isFetchingNextPage } = bench;
+  const more = useCallback(() => {
+    if (hasNextPage && !isFetchingNextPage) {
+      void fetchNextPage();
+    }
+  }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
+  useListKeys({ current: rows.find((row) => row.keyword === keyword), mayEdit: study.may_edit, onMark: decisions.mark, onUndo: decisions.undo, onClose: () => change({ dossier: null }, true), onChoose: selection.flip });
+  const columns = allColumns(domains, (row) => selection.flip(row.keyword), selection.has);
+  if (bench.isPending) {
+    return <Waiting what="Reading the keywords" />;
+  }
+  if (bench.isError) {
+    return <Failed error={bench.error} onRetry={() => void bench.refetch()} />;
+  }
+  if (rows.length === 0) {
+    return <NothingFits steps={summary?.steps ?? []} />;
+  }
+  return (
+    <>
+      {selection.isAny && study.may_edit && (
+        <BulkBar
+          chosen={selection.rows}
+          isAll={selection.isAll}
+          total={summary?.keywords ?? rows.length}
+          sums={{ volume: summary?.volume ?? null, visits_now: summary?.visits_now ?? null, gain: summary?.gain ?? null }}
+          onAll={selection.all}
+          onNone={selection.none}
+          onDecide={(decision) => decisions.decide(selection.about, decision)}
+        />
+      )}
+      <Box sx={{ position: 'relative', display: 'flex', flexDirection: 'column', flex: 1, minHeight: 0 }}>
+        {!isOpen && (
+          <Box sx={{ position: 'absolute', right: 12, bottom: 6, zIndex: 2, bgcolor: 'background.paper', border: 1, borderColor: 'divider' }}>
+            <ColumnMenu columns={columns.slice(3).map((column) => ({ key: column.key, name: typeof column.heading === 'string' ? column.heading : 'Rank lane' }))} chosen={chosenColumns} onChange={setColumns} isDense={isDense} onDense={setDense} />
+          </Box>
+        )}
+        <Bench<KeywordRow>
+          key={isDense ? 'dense' : 'usual'}
+          label="Keywords"
+          columns={shownColumns(columns, chosenColumns, isOpen)}
+          rows={rows}
+          total={summary?.keywords ?? rows.length}
+          rowKey={(row) => row.keyword}
+          selected={keyword}
+          onSelect={(row) => change({ keyword: row.keyword }, true)}
+          onOpen={(row) => change({ keyword: row.keyword, dossier: 'open' }, isOpen)}
+          onEnd={more}
+          sort={{ by: sort, dir, onChange: (by, direction) => change({ sort: by, dir: direction }) }}
+          isMuted={(row) => row.mark === 'set aside'}
+          isChosen={(row) => selection.has(row.keyword)}
+          height={isDense ? denseRowHeight : rowHeight}
+        />
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,82 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { movementQuery } from '../../api/queries';
+import type { Comparison, Movement, Study } from '../../api/types';
+import { position, whole } from '../../shared/format';
+import { Empty, Failed, Waiting } from '../../shared/Notice';
+import { PlainTable } from '../../shared/PlainTable';
+
+const kinds: Movement[] = ['climbed', 'slipped', 'entered', 'left', 'steady'];
+
+interface Props {
+  study: Study;
+  comparison: Comparison;
+  onKeyword: (keyword: string) => void;
+  onGaps: (clause: string) => void;
+}
+
+/** What moved for one domain between any two of its days. What a competitor gains is its focus; what it loses is an opening. */
+export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
+  const [domain, setDomain] = useState(comparison.domains[0]?.id ?? 0);
+  const [days, setDays] = useState({ from: '', to: '' });
+  const [only, setOnly] = useState<Movement | ''>('');
+  const moved = useQuery(movementQuery(study.slug, { domain, ...days, only }));
+  const choices = moved.data?.days ?? [];
+  return (
+    <Box sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 3 }}>
+      <Box sx={{ display: 'flex', gap: 1, my: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+        <TextField select label="Domain" value={String(domain)} onChange={(event) => { setDomain(Number(event.target.value)); setDays({ from: '', to: '' }); }} sx={{ minWidth: 230 }}>
+          {comparison.domains.map((compared) => (
+            <MenuItem key={compared.id} value={String(compared.id)}>
+              {compared.entry}
+            </MenuItem>
+          ))}
+        </TextField>
+        {(['from', 'to'] as const).map((end) => (
+          <TextField key={end} select label={end === 'from' ? 'From' : 'To'} value={days[end] === '' ? (moved.data?.[end] ?? '') : days[end]} onChange={(event) => setDays((before) => ({ ...before, [end]: event.target.value }))} sx={{ minWidth: 140 }}>
+            {(choices.length === 0 ? [''] : choices).map((day) => (
+              <MenuItem key={day} value={day}>
+                {day}
+              </MenuItem>
+            ))}
+          </TextField>
+        ))}
+        <Button onClick={() => onGaps('gaps=opened')}>Our gaps that opened</Button>
+        <Button onClick={() => onGaps('gaps=closed')}>Our gaps that closed</Button>
+      </Box>
+      {moved.isPending && <Waiting what="Reading what moved" />}
+      {moved.isError && <Failed error={moved.error} onRetry={() => void moved.refetch()} />}
+      {moved.data !== undefined && moved.data.from === null && <Empty title="Nothing to compare with">This domain has only one snapshot; bring in another day.</Empty>}
+      {moved.data !== undefined && moved.data.from !== null && (
+        <>
+          <Box role="group" aria-label="Kinds of movement" sx={{ display: 'flex', gap: 1, mb: 1 }}>
+            {kinds.map((kind) => (
+              <Button key={kind} aria-pressed={only === kind} variant={only === kind ? 'outlined' : 'text'} onClick={() => setOnly(only === kind ? '' : kind)}>
+                {kind} {whole(moved.data.counts[kind] ?? 0)}
+              </Button>
+            ))}
+          </Box>
+          <PlainTable label="What moved" headings={['Keyword', 'Movement', 'Before', 'After', 'Volume']} numbers={[2, 3, 4]}>
+            {moved.data.rows.map((row) => (
+              <tr key={row.keyword}>
+                <td>
+                  <Button onClick={() => onKeyword(row.keyword)} sx={{ py: 0, px: 0, minWidth: 0, justifyContent: 'flex-start' }}>
+                    {row.keyword}
+                  </Button>
+                </td>
+                <td>{row.movement}</td>
+                <td>{position(row.before)}</td>
+                <td>{position(row.after)}</td>
+                <td>{whole(row.volume)}</td>
+              </tr>
+            ))}
+          </PlainTable>
+        </>
+      )}
+    </Box>
+  );
+}

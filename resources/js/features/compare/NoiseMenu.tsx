@@ -1,0 +1,80 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Popover from '@mui/material/Popover';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api } from '../../api/client';
+import { ledgerQuery, noiseQuery, studyKey } from '../../api/queries';
+import type { Comparison, Study } from '../../api/types';
+import { whole } from '../../shared/format';
+import { Waiting } from '../../shared/Notice';
+
+interface Props {
+  study: Study;
+  comparison: Comparison;
+  show: string;
+  onClause: (clause: string) => void;
+}
+
+/** What could be cleared out, each with its count: clauses for the sentence, and brand terms nobody has named yet. Nothing goes by itself. */
+export function NoiseMenu({ study, comparison, show, onClause }: Props) {
+  const client = useQueryClient();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const noise = useQuery({ ...noiseQuery(study.slug, comparison.id, show), enabled: anchor !== null });
+  const ledger = useQuery({ ...ledgerQuery(study.slug), enabled: anchor !== null });
+  const name = useMutation({
+    mutationFn: ({ domain, word }: { domain: number; word: string }) => {
+      const id = comparison.domains[domain]?.id ?? 0;
+      const terms = ledger.data?.find((row) => row.id === id)?.brand_terms ?? [];
+      return api.patch(`studies/${study.slug}/domains/${id}`, { brand_terms: [...terms, word] });
+    },
+    onSettled: () => client.invalidateQueries({ queryKey: studyKey(study.slug) }),
+  });
+  return (
+    <>
+      <Button aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)}>
+        Noise
+      </Button>
+      <Popover open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }} transformOrigin={{ vertical: 'top', horizontal: 'right' }}>
+        <Box role="dialog" aria-label="Noise" sx={{ p: 2, width: 400, fontSize: '0.88rem' }}>
+          <Typography variant="h3">What could go</Typography>
+          {noise.isPending && <Waiting what="Looking for noise" />}
+          {noise.data?.clauses.length === 0 && <p>Nothing that looks like noise is on show.</p>}
+          {noise.data?.clauses.map((proposal) => (
+            <Box key={proposal.clause} sx={{ display: 'flex', alignItems: 'center' }}>
+              <Box sx={{ flex: 1 }}>
+                {whole(proposal.keywords)} {proposal.what}
+              </Box>
+              <Button
+                onClick={() => {
+                  setAnchor(null);
+                  onClause(proposal.clause);
+                }}
+              >
+                Hide
+              </Button>
+            </Box>
+          ))}
+          {noise.data !== undefined && noise.data.brand_terms.length > 0 && (
+            <>
+              <Typography variant="h3" sx={{ mt: 1.5 }}>
+                Perhaps brand terms
+              </Typography>
+              {noise.data.brand_terms.map((term) => (
+                <Box key={term.word} sx={{ display: 'flex', alignItems: 'center' }}>
+                  <Box sx={{ flex: 1 }}>
+                    “{term.word}” in {whole(term.keywords)} keywords, nearly always led by {comparison.domains[term.domain]?.entry}
+                  </Box>
+                  <Button disabled={!study.may_edit || name.isPending} onClick={() => name.mutate(term)}>
+                    It is one
+                  </Button>
+                </Box>
+              ))}
+            </>
+          )}
+        </Box>
+      </Popover>
+    </>
+  );
+}

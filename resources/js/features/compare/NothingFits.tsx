@@ -1,0 +1,25 @@
+import type { BenchSummary } from '../../api/types';
+import { whole } from '../../shared/format';
+import { Empty } from '../../shared/Notice';
+
+/** Which clause took the last row, and what those before it had left. */
+export function NothingFits({ steps }: { steps: BenchSummary['steps'] }) {
+  return (
+    <Empty title="No keyword fits this sentence">
+      {steps.map((step, index) => (
+        <div key={index}>
+          {step.keywords === 0 ? (
+            <strong>
+              <code>{step.clause}</code> took the last one.
+            </strong>
+          ) : (
+            <>
+              <code>{step.clause}</code> left {whole(step.keywords)}.
+            </>
+          )}
+        </div>
+      ))}
+      Take a clause out of the sentence above, or press z to go back to what it was.
+    </Empty>
+  );
+}

@@ -1,0 +1,106 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Chip from '@mui/material/Chip';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import type { Intent, KeywordDossier } from '../../api/types';
+import { estimate } from '../../shared/format';
+import type { useDecisions } from '../../shared/useDecisions';
+import { Part } from './Part';
+import { TargetLane } from './TargetLane';
+
+interface Props {
+  dossier: KeywordDossier;
+  mayEdit: boolean;
+  decisions: ReturnType<typeof useDecisions>;
+}
+
+const intents: Intent[] = ['buy', 'compare', 'learn', 'open'];
+
+/** What people say about the keyword: target, fit, intent, tags, a note; and who said what when. */
+export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
+  const about = { keywords: [dossier.keyword] };
+  return (
+    <Part title="Our judgement">
+      <TargetLane dossier={dossier} mayEdit={mayEdit} onTarget={(target) => decisions.decide(about, { target })} />
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.25, fontSize: '0.86rem', mt: 0.5 }} role="group" aria-label="Business fit">
+        <Box component="span" sx={{ color: 'text.secondary', mr: 1 }}>
+          Business fit
+        </Box>
+        {[0, 1, 2, 3, 4, 5].map((fit) => (
+          <Button key={fit} disabled={!mayEdit} aria-pressed={dossier.fit === fit} variant={dossier.fit === fit ? 'contained' : 'text'} onClick={() => decisions.decide(about, { fit: dossier.fit === fit ? null : fit })} sx={{ minWidth: 30, px: 0 }}>
+            {fit}
+          </Button>
+        ))}
+        {dossier.fit === null && <Box component="span">unset</Box>}
+      </Box>
+      <TextField select label="Intent" disabled={!mayEdit} value={dossier.own_intent ?? ''} onChange={(event) => decisions.decide(about, { intent: intents.find((intent) => intent === event.target.value) ?? null })} slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }} sx={{ mt: 1, minWidth: 180 }}>
+        <MenuItem value="">by rule{dossier.own_intent === null && dossier.intent !== null ? `: ${dossier.intent}` : ''}</MenuItem>
+        {intents.map((intent) => (
+          <MenuItem key={intent} value={intent}>
+            {intent}
+          </MenuItem>
+        ))}
+      </TextField>
+      <Tags dossier={dossier} mayEdit={mayEdit} onTag={(tag) => decisions.decide(about, { tag })} onUntag={(untag) => decisions.decide(about, { untag })} />
+      <Note dossier={dossier} mayEdit={mayEdit} onNote={(note) => decisions.decide(about, { note: note === '' ? null : note })} />
+      {dossier.log.map((entry) => (
+        <Box key={entry.change} sx={{ display: 'flex', alignItems: 'baseline', fontSize: '0.78rem', color: 'text.secondary' }}>
+          <Box sx={{ flex: 1, textDecoration: entry.undone ? 'line-through' : 'none' }}>
+            {entry.at.slice(0, 10)} {entry.who ?? 'somebody'}: {entry.what}
+          </Box>
+          {mayEdit && !entry.undone && (
+            <Button onClick={() => decisions.undoChange(entry.change)} sx={{ py: 0, fontSize: 'inherit' }}>
+              Undo
+            </Button>
+          )}
+        </Box>
+      ))}
+      {dossier.gain !== null && <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }} aria-live="polite">{`Gain ${estimate(dossier.gain)} visits a month`}</Box>}
+    </Part>
+  );
+}
+
+function Tags({ dossier, mayEdit, onTag, onUntag }: { dossier: KeywordDossier; mayEdit: boolean; onTag: (tag: string) => void; onUntag: (tag: string) => void }) {
+  const [text, setText] = useState('');
+  return (
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (text.trim() !== '') {
+          onTag(text.trim());
+          setText('');
+        }
+      }}
+      sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', alignItems: 'center', mt: 1 }}
+    >
+      {dossier.tags.map((tag) => (
+        <Chip key={tag} size="small" variant="outlined" label={tag} {...(mayEdit ? { onDelete: () => onUntag(tag) } : {})} />
+      ))}
+      {mayEdit && <TextField label="Add a tag" value={text} onChange={(event) => setText(event.target.value)} sx={{ width: 130 }} />}
+    </Box>
+  );
+}
+
+function Note({ dossier, mayEdit, onNote }: { dossier: KeywordDossier; mayEdit: boolean; onNote: (note: string) => void }) {
+  const [text, setText] = useState(dossier.note ?? '');
+  return (
+    <TextField
+      multiline
+      fullWidth
+      maxRows={8}
+      label="Note"
+      disabled={!mayEdit}
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={() => {
+        if (text.trim() !== (dossier.note ?? '')) {
+          onNote(text.trim());
+        }
+      }}
+      sx={{ mt: 1, mb: 0.5 }}
+    />
+  );
+}

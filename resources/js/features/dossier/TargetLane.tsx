@@ -1,0 +1,85 @@
+import Box from '@mui/material/Box';
+import Link from '@mui/material/Link';
+import { useRef, useState, type PointerEvent } from 'react';
+import type { KeywordDossier } from '../../api/types';
+import { estimate, position } from '../../shared/format';
+import { placeOf, positionAt, worstPosition } from '../../shared/lane.logic';
+
+const width = 360;
+const line = 18;
+
+interface Props {
+  dossier: KeywordDossier;
+  mayEdit: boolean;
+  onTarget: (target: number | null) => void;
+}
+
+/** Our lane with the position aimed at: drag the ring or press the arrow keys, and the gain follows. */
+export function TargetLane({ dossier, mayEdit, onTarget }: Props) {
+  const [dragged, setDragged] = useState<number | null>(null);
+  const lane = useRef<SVGSVGElement>(null);
+  const target = dragged ?? dossier.target ?? 3;
+  const own = dossier.positions[0] ?? null;
+  const at = (event: PointerEvent) => {
+    const box = lane.current?.getBoundingClientRect();
+    return box === undefined ? target : positionAt(((event.clientX - box.left) * width) / box.width, width);
+  };
+  const step = (by: number) => onTarget(Math.max(1, Math.min(worstPosition, target + by)));
+  return (
+    <Box>
+      <Box sx={{ fontSize: '0.86rem' }}>
+        Aim: position {target}, gain {dragged === null ? estimate(dossier.gain) : '…'} visits a month{' '}
+        {dossier.wanted_target !== null && mayEdit && (
+          <Link component="button" type="button" onClick={() => onTarget(null)} sx={{ minHeight: 24 }}>
+            back to the rulebook’s
+          </Link>
+        )}
+      </Box>
+      <Box
+        component="svg"
+        ref={lane}
+        viewBox={`0 0 ${width} 34`}
+        role="slider"
+        tabIndex={mayEdit ? 0 : -1}
+        aria-label="Position aimed at"
+        aria-valuemin={1}
+        aria-valuemax={worstPosition}
+        aria-valuenow={target}
+        aria-valuetext={`position ${target}, gain ${estimate(dossier.gain)} visits a month`}
+        aria-disabled={!mayEdit}
+        onPointerDown={(event) => {
+          if (mayEdit) {
+            event.currentTarget.setPointerCapture(event.pointerId);
+            setDragged(at(event));
+          }
+        }}
+        onPointerMove={(event) => dragged !== null && setDragged(at(event))}
+        onPointerUp={() => {
+          if (dragged !== null) {
+            onTarget(dragged);
+            setDragged(null);
+          }
+        }}
+        onKeyDown={(event) => {
+          const steps: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -1, ArrowDown: 1 };
+          const by = steps[event.key];
+          if (mayEdit && by !== undefined) {
+            event.preventDefault();
+            event.stopPropagation();
+            step(by);
+          }
+        }}
+        sx={{ width: '100%', display: 'block', touchAction: 'none', cursor: mayEdit ? 'ew-resize' : 'default', color: 'text.primary', '& text': { fontSize: 10, fill: 'currentColor' } }}
+      >
+        <line x1={placeOf(1, width)} x2={placeOf(worstPosition, width)} y1={line} y2={line} stroke="currentColor" opacity="0.4" />
+        {[1, 3, 10, 20, 50, 100].map((tick) => (
+          <text key={tick} x={placeOf(tick, width)} y={32} textAnchor="middle">
+            {tick}
+          </text>
+        ))}
+        {own !== null && <path d="M0 -6 L6 0 L0 6 L-6 0 Z" transform={`translate(${placeOf(own, width)} ${line})`} fill="currentColor"><title>{`We stand at ${position(own)}`}</title></path>}
+        <Box component="circle" cx={placeOf(target, width)} cy={line} r={7} fill="none" strokeWidth={2} sx={{ stroke: 'var(--mui-palette-primary-main)' }} />
+      </Box>
+    </Box>
+  );
+}

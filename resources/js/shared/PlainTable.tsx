@@ -1,0 +1,33 @@
+import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
+
+interface Props {
+  label: string;
+  headings: string[];
+  /** Columns that hold numbers. */
+  numbers: number[];
+  children: ReactNode;
+}
+
+/** A table of some hundred rows at most, with hairlines between them. */
+export function PlainTable({ label, headings, numbers, children }: Props) {
+  const right = numbers.map((number) => `& td:nth-of-type(${number + 1}), & th:nth-of-type(${number + 1})`).join(', ');
+  return (
+    <Box
+      component="table"
+      aria-label={label}
+      sx={{ width: '100%', borderCollapse: 'collapse', fontSize: '0.86rem', '& th': { textAlign: 'left', color: 'text.secondary', fontSize: '0.78rem', position: 'sticky', top: 0, bgcolor: 'background.default' }, '& th, & td': { borderBottom: 1, borderColor: 'divider', px: 0.75, py: 0.4, verticalAlign: 'top' }, ...(right === '' ? {} : { [right]: { textAlign: 'right', fontVariantNumeric: 'tabular-nums', whiteSpace: 'nowrap' } }) }}
+    >
+      <thead>
+        <tr>
+          {headings.map((heading, index) => (
+            <th key={index} scope="col">
+              {heading}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>{children}</tbody>
+    </Box>
+  );
+}
