@@ -123,7 +123,11 @@ abstract class BrowserTestCase extends TestCase
 
     protected function press(string $keys): void
     {
-        $this->browser->getKeyboard()->sendKeys($keys);
+        $this->await(function () use ($keys): bool {
+            $this->browser->getKeyboard()->sendKeys($keys);
+
+            return true;
+        }, 'Nothing takes the keys.');
     }
 
     /** @return list<string> keywords in the list, from the top, as far as they are drawn */

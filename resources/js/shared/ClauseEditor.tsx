@@ -115,13 +115,17 @@ function NumberRange({ kind, clauses, context, onChange, editor }: Props & { edi
 }
 
 function NumberField({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
+  // The sentence follows a moment later than one types, so the field keeps its own text while it has the focus.
+  const [typed, setTyped] = useState<string | null>(null);
   return (
     <TextField
       label={label}
-      value={value}
+      value={typed ?? value}
+      onBlur={() => setTyped(null)}
       onChange={(event) => {
         const text = event.target.value.replace(',', '.');
         if (/^\d*\.?\d*$/.test(text) && !text.startsWith('.')) {
+          setTyped(text);
           onChange(text.replace(/\.$/, ''));
         }
       }}

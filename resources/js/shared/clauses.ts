@@ -75,6 +75,10 @@ function competitorsPhrase(clauses: Clause[], context: EditorContext): string {
   if (clause === undefined) {
     return 'any number of competitors';
   }
+  const most = find(clauses, 'competitors', '<=');
+  if (clause.operator === '>=' && most !== undefined) {
+    return `${count ?? ''} to ${most.value.split('@')[0] ?? ''} of ${context.domains.length - 1} competitors ${top}`;
+  }
   return `${clause.operator === '=' ? 'exactly' : clause.operator === '<=' ? 'at most' : 'at least'} ${count ?? ''} of ${context.domains.length - 1} competitors ${top}`;
 }
 

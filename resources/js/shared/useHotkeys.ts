@@ -17,6 +17,10 @@ export function useHotkeys(keys: Keys): void {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) {
         return;
       }
+      if (event.key === 'Enter' && event.target instanceof HTMLElement && event.target.closest('button, a, summary, [role="button"]') !== null) {
+        // Enter presses what has the focus.
+        return;
+      }
       const action = latest.current[event.key];
       if (action !== undefined) {
         event.preventDefault();
