@@ -58,7 +58,7 @@ file_put_contents($small, implode('', array_slice(file($csv), 0, 20_001)));
 $artisan('reach:import', 'other', $small, '--kind=rankings', '--domain=domain-0.example')->mustRun();
 $artisan('reach:compare', 'other', '--out='.$folder.'/other.csv')->mustRun();
 User::query()->firstOrCreate(['email' => 'bench@domain-0.example'], ['name' => 'Bench', 'password' => 'bench', 'is_administrator' => true]);
-$server = new Process(['php', '-S', '127.0.0.1:8198', base_path('vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php')], public_path(), ['APP_ENV' => 'bench', 'PHP_CLI_SERVER_WORKERS' => '2'], null, null);
+$server = new Process(['php', '-S', '127.0.0.1:8198', base_path('vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php')], public_path(), ['APP_ENV' => 'bench'], null, null);
 $server->disableOutput()->start();
 usleep(800_000);
 $client = new GuzzleHttp\Client(['base_uri' => 'http://127.0.0.1:8198', 'cookies' => true, 'headers' => ['Accept' => 'application/json']]);

@@ -25,6 +25,7 @@ final class ProblemDetails
         403 => 'Not allowed',
         404 => 'Not found',
         405 => 'Method not allowed',
+        409 => 'Changed meanwhile',
         413 => 'Too large',
         419 => 'Session expired',
         422 => 'Refused',

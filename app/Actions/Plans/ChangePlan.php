@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plans;
+
+use App\Exceptions\Refused;
+use App\Models\PlanItem;
+use App\Models\Study;
+use GreaterReach\Core\Plan\Month;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
+
+/** Changes the roadmap: items come, move, are worked on, done or dropped; and all of it at once when a proposal is applied. */
+final readonly class ChangePlan
+{
+    /** What a status of done holds fast. */
+    private const FIXED_WHEN_DONE = ['month', 'tactic', 'effort_days'];
+
+    /** @param list<string> $keywords of the comparison on show */
+    public function add(Study $study, array $keywords, int $user): int
+    {
+        $facts = PlanFacts::of($study, $study->comparison, $keywords);
+        $added = 0;
+        foreach ($keywords as $keyword) {
+            $row = $facts->row($keyword);
+            if ($row === null || $row->tactic === null) {
+                throw Refused::because('keywords', sprintf('"%s" is not weighed in the comparison on show, so nothing can be planned for it.', $keyword));
+            }
+            $added += DB::table('plan_items')->insertOrIgnore(['study_id' => $study->id, 'keyword' => $keyword, 'tactic' => $row->tactic, 'effort_days' => $facts->effort()->days(PlanFacts::tactic($row->tactic), $row->links_to_earn), 'links_to_earn' => $row->links_to_earn, 'updated_by' => $user]);
+        }
+
+        return $added;
+    }
+
+    /**
+     * @param array<string, mixed> $changes
+     * @param int                  $version what the person saw
+     *
+     * @throws ConflictHttpException when somebody else has changed it meanwhile
+     * @throws Refused               when a finished item would be moved
+     */
+    public function change(Study $study, int $id, array $changes, int $version, int $user): PlanItem
+    {
+        return DB::transaction(function () use ($study, $id, $changes, $version, $user): PlanItem {
+            /** @var PlanItem $item */
+            $item = PlanItem::query()->where('study_id', $study->id)->where('id', $id)->lockForUpdate()->firstOrFail();
+            if ($item->version !== $version) {
+                throw new ConflictHttpException('Somebody else has changed this item meanwhile. Look at it as it is now, then change it again.');
+            }
+            $wasDone = $item->status === 'done';
+            if ($wasDone && ($changes['status'] ?? 'done') === 'done' && array_intersect_key($changes, array_flip(self::FIXED_WHEN_DONE)) !== []) {
+                throw Refused::because('month', 'It is done; what is done is not moved. Set it back to published first.');
+            }
+            $item->fill([...$changes, 'version' => $version + 1, 'updated_by' => $user]);
+            if (($item->status === 'done') !== $wasDone) {
+                $item->fill($item->status === 'done' ? $this->promiseOf($study, $item) : ['done_month' => null, 'promise' => null]);
+            }
+            $item->save();
+
+            return $item;
+        });
+    }
+
+    /**
+     * Puts many items into months at once, and remembers where they were.
+     *
+     * @param array<string, ?string> $months keyword → YYYY-MM, or null for none
+     *
+     * @return int number of the change, for an undo
+     */
+    public function apply(Study $study, array $months, int $user): int
+    {
+        return DB::transaction(function () use ($study, $months, $user): int {
+            $known = PlanItem::query()->where('study_id', $study->id)->whereIn('keyword', array_keys($months))->lockForUpdate()->get()->keyBy('keyword');
+            $new = array_values(array_filter(array_map(strval(...), array_keys($months)), static fn(string $keyword): bool => ! $known->has($keyword)));
+            $this->add($study, $new, $user);
+            $before = [];
+            foreach ($months as $keyword => $month) {
+                $item = $known->get($keyword);
+                if ($item?->status !== 'done') {
+                    $before[$keyword] = $item === null ? false : $item->month;
+                    PlanItem::query()->where('study_id', $study->id)->where('keyword', (string) $keyword)->update(['month' => $month, 'version' => DB::raw('version + 1'), 'updated_by' => $user]);
+                }
+            }
+
+            return DB::table('changes')->insertGetId(['study_id' => $study->id, 'user_id' => $user, 'what' => 'plan', 'detail' => json_encode(['before' => $before], JSON_THROW_ON_ERROR)]);
+        });
+    }
+
+    /** @throws Refused when there is no such change, or it was undone before */
+    public function undo(Study $study, int $change, int $user): void
+    {
+        DB::transaction(function () use ($study, $change, $user): void {
+            $row = DB::table('changes')->where('study_id', $study->id)->where('id', $change)->where('what', 'plan')->whereNull('undone_at')->lockForUpdate()->first();
+            if ($row === null) {
+                throw Refused::because('change', 'There is no such change to undo, or it was undone already.');
+            }
+            /** @var array{before: array<string, string|false|null>} $detail */
+            $detail = json_decode((string) $row->detail, true, 16, JSON_THROW_ON_ERROR);
+            foreach ($detail['before'] as $keyword => $month) {
+                $item = PlanItem::query()->where('study_id', $study->id)->where('keyword', (string) $keyword)->where('status', '!=', 'done');
+                $month === false ? $item->delete() : $item->update(['month' => $month, 'version' => DB::raw('version + 1'), 'updated_by' => $user]);
+            }
+            DB::table('changes')->where('id', $change)->update(['undone_at' => now()]);
+        });
+    }
+
+    /**
+     * What it promises is held fast when it is done, so that later figures can be held against it.
+     *
+     * @return array<string, mixed>
+     */
+    private function promiseOf(Study $study, PlanItem $item): array
+    {
+        $facts = PlanFacts::of($study, $study->comparison, [$item->keyword]);
+        $row = $facts->row($item->keyword);
+
+        return ['done_month' => now('UTC')->format('Y-m'), 'promise' => [
+            'gain' => $facts->gain($item->keyword),
+            'win_chance' => $facts->winChance($item->keyword),
+            'visits_then' => (float) ($row->visits_now ?? 0.0),
+            'position_then' => $row?->own_position,
+            'target' => $row?->target,
+        ]];
+    }
+
+    public function setFrame(Study $study, Month $start, int $months, float $capacity): void
+    {
+        DB::table('plans')->upsert([['study_id' => $study->id, 'start' => (string) $start, 'months' => $months, 'capacity' => $capacity]], ['study_id'], ['start', 'months', 'capacity']);
+    }
+}

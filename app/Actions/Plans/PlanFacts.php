@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plans;
+
+use App\Actions\Comparisons\MetricsStream;
+use App\Models\Comparison;
+use App\Models\Study;
+use App\Support\Database\Figures;
+use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Plan\Effort;
+use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Priority\Tactic;
+use Illuminate\Support\Facades\DB;
+
+/** What the comparison on show says about the keywords of a plan. */
+final readonly class PlanFacts
+{
+    /**
+     * @param array<string, \stdClass> $rows    keyword → comparison row
+     * @param array<string, Metrics>   $metrics
+     */
+    private function __construct(private array $rows, private array $metrics, private Effort $effort)
+    {
+    }
+
+    /** @param list<string> $keywords */
+    public static function of(Study $study, ?Comparison $comparison, array $keywords): self
+    {
+        $rows = $comparison === null ? [] : DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $comparison->id)->whereIn('keyword', $keywords)
+            ->get(['keyword', 'topic', 'tactic', 'links_to_earn', 'own_position', 'own_url', 'volume', 'visits_now', 'gain', 'win_chance', 'expected_gain', 'target', 'intent'])->keyBy('keyword')->all();
+        sort($keywords, SORT_STRING);
+        $metrics = DB::transaction(static function () use ($study, $keywords): array {
+            $stream = MetricsStream::open($study->id, $study->comparedDomains(), $study->rulebook()->words('metric_sources'));
+            $found = [];
+            foreach ($keywords as $keyword) {
+                $found[$keyword] = $stream->of($keyword);
+            }
+
+            return $found;
+        });
+
+        return new self($rows, $metrics, new Effort($study->rulebook()));
+    }
+
+    public function row(string $keyword): ?\stdClass
+    {
+        return $this->rows[$keyword] ?? null;
+    }
+
+    public function season(string $keyword): Season
+    {
+        return Season::of($this->metrics[$keyword] ?? Metrics::unknown());
+    }
+
+    public function effort(): Effort
+    {
+        return $this->effort;
+    }
+
+    /** Visits a month when it is won; 0 while nothing is known. */
+    public function gain(string $keyword): float
+    {
+        return Figures::float($this->rows[$keyword]->gain ?? null) ?? 0.0;
+    }
+
+    /** 0…1; 0 while nothing is known, which is told beside it. */
+    public function winChance(string $keyword): float
+    {
+        return Figures::float($this->rows[$keyword]->win_chance ?? null) ?? 0.0;
+    }
+
+    /** The tactic without the links that may stand beside it. */
+    public static function tactic(string $label): Tactic
+    {
+        return Tactic::from(str_replace(' + links', '', $label));
+    }
+}

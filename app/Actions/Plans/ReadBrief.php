@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plans;
+
+use App\Actions\Bench\ReadPageOne;
+use App\Models\PlanItem;
+use App\Models\Study;
+use App\Support\Sentence\Sentence;
+use App\Support\Sources\SourceMarket;
+use App\Support\Sources\SourceProblem;
+use App\Support\Sources\Sources;
+use GreaterReach\Core\Terms\HtmlHeadings;
+use Illuminate\Support\Facades\DB;
+
+/** The brief for a writer: primary and secondary keywords, what leads, the pages to beat with what they cover, questions to answer. */
+final readonly class ReadBrief
+{
+    private const RIVALS = 3;
+
+    public function __construct(private ReadPageOne $pageOne, private Sources $sources)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function execute(Study $study, PlanItem $item): array
+    {
+        $comparison = $study->comparison;
+        $facts = PlanFacts::of($study, $comparison, [$item->keyword]);
+        $row = $facts->row($item->keyword);
+        $keywords = $comparison === null ? [] : DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $comparison->id)->where('topic', $row->topic ?? $item->keyword)
+            ->orderByRaw('potential DESC NULLS LAST, keyword')->limit(60)->get(['keyword', 'volume', 'own_position', 'potential'])->all();
+        $pageOne = $comparison === null ? [] : array_values(array_filter($this->pageOne->execute($comparison, Sentence::parse('topic='.str_replace(';', ' ', (string) ($row->topic ?? $item->keyword)))), static fn(array $one): bool => $one['keyword'] === $item->keyword));
+        $results = $pageOne[0]['results'] ?? [];
+
+        return [
+            'item' => ['id' => $item->id, 'keyword' => $item->keyword, 'tactic' => $item->tactic, 'month' => $item->month, 'owner' => $item->owner, 'due' => $item->due?->toDateString(), 'links_to_earn' => $item->links_to_earn, 'effort_days' => $item->effort_days],
+            'topic' => $row?->topic, 'intent' => $row?->intent, 'stage' => $row === null || $row->intent === null ? null : \GreaterReach\Core\Meaning\Intent::from($row->intent)->stage(),
+            'our_page' => $row?->own_url, 'our_position' => $row?->own_position, 'target' => $row?->target, 'gain' => $facts->gain($item->keyword),
+            'keywords' => $keywords, 'traffic_leader' => $keywords[0]->keyword ?? $item->keyword,
+            'page_one' => $results, 'rivals' => $this->rivals($study, $results),
+            'questions' => $this->questions($study, $item->keyword),
+            'publish_by' => $facts->season($item->keyword)->publishBy(ReadPlan::frame($study)['start'], $facts->effort()->ramp(PlanFacts::tactic($item->tactic)))?->__toString(),
+            'written' => (object) $item->brief,
+        ];
+    }
+
+    /**
+     * @param list<array<string, mixed>> $results
+     *
+     * @return list<array{url: string, headings: list<string>}> the first pages that the source has, with what they cover
+     */
+    private function rivals(Study $study, array $results): array
+    {
+        $rivals = [];
+        foreach ($this->sources->names() === [] ? [] : $results as $result) {
+            try {
+                $html = $this->sources->get($this->sources->names()[0])->page((string) $result['url']);
+            } catch (SourceProblem) {
+                break;
+            }
+            if ($html !== null) {
+                $rivals[] = ['url' => (string) $result['url'], 'headings' => HtmlHeadings::of($html)];
+            }
+            if (\count($rivals) === self::RIVALS) {
+                break;
+            }
+        }
+
+        return $rivals;
+    }
+
+    /** @return list<string> */
+    private function questions(Study $study, string $keyword): array
+    {
+        if ($this->sources->names() === []) {
+            return [];
+        }
+        try {
+            $related = $this->sources->get($this->sources->names()[0])->related(SourceMarket::of($study), $keyword);
+        } catch (SourceProblem) {
+            return [];
+        }
+
+        return array_values(array_map(static fn(array $row): string => $row['keyword'], array_filter($related, static fn(array $row): bool => $row['is_question'])));
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plans;
+
+use App\Models\PlanItem;
+use App\Models\Snapshot;
+use App\Models\Study;
+use App\Support\Database\Figures;
+use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Clicks\ShareOfClicks;
+use GreaterReach\Core\Explanation\StudyExplainer;
+use GreaterReach\Core\Plan\Forecast;
+use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\Outcome;
+use Illuminate\Support\Facades\DB;
+
+/** What came of finished items: visits now against what was promised, positions over time, and the share of clicks by month. */
+final class ReadTrack
+{
+    private const DAYS = 18;
+
+    /** @return array<string, mixed> */
+    public function execute(Study $study): array
+    {
+        /** @var list<PlanItem> $items */
+        $items = PlanItem::query()->where('study_id', $study->id)->where('status', 'done')->orderBy('done_month')->orderBy('id')->get()->all();
+        $facts = PlanFacts::of($study, $study->comparison, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
+        $newest = Snapshot::query()->where('domain_id', $study->comparedDomains()[0]->id)->where('channel', Snapshot::ORGANIC)->max('day');
+        $now = $newest === null ? null : Month::parse(substr((string) $newest, 0, 7));
+        $outcomes = array_map(fn(PlanItem $item): array => $this->outcome($study, $item, $facts, $now), $items);
+
+        return ['newest' => $newest, 'items' => $outcomes, 'calibration' => self::calibration($outcomes), 'shares' => $this->shares($study), 'published' => array_values(array_unique(array_map(static fn(PlanItem $item): string => (string) $item->done_month, $items)))];
+    }
+
+    /** @return array<string, mixed> */
+    private function outcome(Study $study, PlanItem $item, PlanFacts $facts, ?Month $now): array
+    {
+        $rulebook = $study->rulebook();
+        $done = Month::parse((string) $item->done_month);
+        $ramp = $facts->effort()->ramp(PlanFacts::tactic($item->tactic));
+        $row = $facts->row($item->keyword);
+        $added = (Figures::float($row->visits_now ?? null) ?? 0.0) - (float) ($item->promise['visits_then'] ?? 0.0);
+        $forecast = new Forecast($rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'), $rulebook->int('seed'));
+        [$band, $outcome] = [null, null];
+        if ($now !== null) {
+            $band = $forecast->bands([ReadPlan::promise($item, $facts)], [$now])[0];
+            $outcome = Outcome::of($added, $band, $done, $now, $ramp);
+        }
+
+        return [
+            'id' => $item->id, 'keyword' => $item->keyword, 'tactic' => $item->tactic, 'done_month' => $item->done_month, 'owner' => $item->owner,
+            'promised_gain' => (float) ($item->promise['gain'] ?? 0.0), 'win_chance' => (float) ($item->promise['win_chance'] ?? 0.0),
+            'position_then' => $item->promise['position_then'] ?? null, 'position_now' => $row?->own_position, 'target' => $item->promise['target'] ?? null,
+            'added' => $added, 'p10' => $band?->p10, 'p50' => $band?->p50, 'p90' => $band?->p90,
+            'outcome' => $outcome?->value, 'why' => $outcome === null ? null : StudyExplainer::outcome($outcome, $added, $band, $done, $ramp),
+            'history' => $this->history($study, $item->keyword),
+        ];
+    }
+
+    /** @return list<array{day: string, position: ?int}> ours on each of our days, the earliest first */
+    private function history(Study $study, string $keyword): array
+    {
+        $rows = DB::select(<<<'SQL'
+            SELECT s.day, r.position FROM live_snapshots s LEFT JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id AND r.keyword = ? AND r.ordinal = 1
+            WHERE s.domain_id = ? AND s.channel = 'organic' ORDER BY s.day DESC LIMIT ?
+            SQL, [$keyword, $study->comparedDomains()[0]->id, self::DAYS]);
+
+        return array_values(array_reverse(array_map(static fn(\stdClass $row): array => ['day' => $row->day, 'position' => $row->position], $rows)));
+    }
+
+    /**
+     * What was said against what happened, for items past their ramp: the mean win chance, and the share that reached page one.
+     *
+     * @param list<array<string, mixed>> $outcomes
+     *
+     * @return ?array{items: int, said: float, happened: float, inside: float}
+     */
+    private static function calibration(array $outcomes): ?array
+    {
+        $ripe = array_values(array_filter($outcomes, static fn(array $item): bool => $item['outcome'] !== null && $item['outcome'] !== Outcome::TooEarly->value));
+        $count = \count($ripe);
+
+        return $count === 0 ? null : [
+            'items' => $count,
+            'said' => array_sum(array_column($ripe, 'win_chance')) / $count,
+            'happened' => \count(array_filter($ripe, static fn(array $item): bool => $item['position_now'] !== null && $item['position_now'] <= 10)) / $count,
+            'inside' => \count(array_filter($ripe, static fn(array $item): bool => $item['outcome'] === Outcome::Inside->value)) / $count,
+        ];
+    }
+
+    /** @return list<array{day: string, shares: list<?float>}> share of clicks of every compared domain on each of our days, with today's volumes */
+    private function shares(Study $study): array
+    {
+        $comparison = $study->comparison;
+        if ($comparison === null) {
+            return [];
+        }
+        $curve = isset($comparison->summary['curve']) ? CtrCurve::ofRates(array_values(array_map(floatval(...), $comparison->summary['curve']))) : CtrCurve::default();
+        $ids = array_column($comparison->domains, 'id');
+        $numbers = array_flip($ids);
+        $days = array_reverse(array_map(strval(...), DB::table('live_snapshots')->where('domain_id', $ids[0])->where('channel', Snapshot::ORGANIC)->orderByDesc('day')->limit(self::DAYS)->pluck('day')->all()));
+        $shares = [];
+        foreach ($days as $day) {
+            $tally = new ShareOfClicks(\count($ids), $curve);
+            $rows = DB::select(<<<'SQL'
+                SELECT s.domain_id, r.position, sum(c.volume)::bigint AS volume FROM live_snapshots s JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id AND r.ordinal = 1
+                JOIN comparison_rows c ON c.study_id = r.study_id AND c.comparison_id = ? AND c.keyword = r.keyword AND c.volume IS NOT NULL
+                WHERE s.study_id = ? AND s.channel = 'organic' AND s.day = ? AND s.domain_id = ANY(?::bigint[]) GROUP BY s.domain_id, r.position
+                SQL, [$comparison->id, $study->id, $day, '{'.implode(',', $ids).'}']);
+            foreach ($rows as $row) {
+                $positions = array_fill(0, \count($ids), null);
+                $positions[$numbers[$row->domain_id]] = $row->position;
+                $tally->add($row->volume, array_values($positions));
+            }
+            $shares[] = ['day' => $day, 'shares' => $tally->shares()];
+        }
+
+        return $shares;
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plans;
+
+/** A brief as Markdown, to hand to a writer. */
+final class WriteBrief
+{
+    /** @param array<string, mixed> $brief as ReadBrief gives it */
+    public static function markdown(array $brief): string
+    {
+        $item = $brief['item'];
+        $written = (array) $brief['written'];
+        $facts = ['Tactic' => $item['tactic'], 'Month' => $item['month'], 'Publish by' => $brief['publish_by'], 'Owner' => $item['owner'], 'Due' => $item['due'], 'Our page' => $brief['our_page'] ?? 'a new one', 'Our position' => $brief['our_position'] ?? 'absent', 'Aim' => $brief['target'], 'Gain, visits a month' => (string) round((float) $brief['gain']), 'Intent' => $brief['intent'], 'Funnel stage' => $brief['stage'] ?? 'unset', 'Links to earn' => $item['links_to_earn']];
+        $lines = ['# '.self::plain((string) $item['keyword']), ''];
+        foreach ($facts as $name => $value) {
+            if ($value !== null && $value !== '') {
+                $lines[] = "- **{$name}**: ".self::plain((string) $value);
+            }
+        }
+        foreach (['angle' => 'Angle', 'call_to_action' => 'Call to action', 'notes' => 'Notes'] as $field => $heading) {
+            if (($written[$field] ?? '') !== '') {
+                array_push($lines, '', '## '.$heading, '', self::plain((string) $written[$field]));
+            }
+        }
+        array_push($lines, '', '## Keywords', '', 'The one that would bring most: **'.self::plain((string) $brief['traffic_leader']).'**', '', '| keyword | volume | we |', '|---|---:|---:|');
+        foreach ($brief['keywords'] as $keyword) {
+            $lines[] = '| '.self::plain($keyword->keyword).' | '.($keyword->volume ?? '·').' | '.($keyword->own_position ?? '·').' |';
+        }
+        array_push($lines, ...self::rivals($brief));
+
+        return implode("\n", $lines)."\n";
+    }
+
+    /**
+     * @param array<string, mixed> $brief
+     *
+     * @return list<string>
+     */
+    private static function rivals(array $brief): array
+    {
+        $lines = [];
+        if ($brief['questions'] !== []) {
+            array_push($lines, '', '## Questions to answer', '', ...array_map(static fn(string $question): string => '- '.self::plain($question), $brief['questions']));
+        }
+        foreach ($brief['rivals'] as $rival) {
+            array_push($lines, '', '## To beat: '.self::plain($rival['url']), '', ...array_map(static fn(string $heading): string => '- '.self::plain($heading), $rival['headings']));
+        }
+        if ($brief['page_one'] !== []) {
+            array_push($lines, '', '## Page one', '', '| place | page | strength | referring domains |', '|---:|---|---:|---:|');
+            foreach ($brief['page_one'] as $result) {
+                $lines[] = sprintf('| %d | %s | %s | %s |', $result['position'], self::plain((string) $result['url']), $result['page_strength'] ?? '·', $result['referring_domains'] ?? '·');
+            }
+        }
+
+        return $lines;
+    }
+
+    /** Text that means nothing to Markdown. */
+    private static function plain(string $text): string
+    {
+        return str_replace(["\r", "\n|"], ['', "\n\\|"], (string) preg_replace('/([\\\\`*_\[\]<>|])/', '\\\\$1', $text));
+    }
+}

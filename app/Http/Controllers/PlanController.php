@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Plans\ChangePlan;
+use App\Actions\Plans\ProposePlan;
+use App\Actions\Plans\ReadBrief;
+use App\Actions\Plans\ReadPlan;
+use App\Actions\Plans\ReadTrack;
+use App\Actions\Plans\WriteBrief;
+use App\Http\Requests\PlanItemRequest;
+use App\Http\Requests\PlanRequest;
+use App\Models\PlanItem;
+use App\Models\Study;
+use GreaterReach\Core\Keyword\KeywordKey;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+
+final class PlanController extends Controller
+{
+    public function show(Study $study, ReadPlan $read): JsonResponse
+    {
+        return new JsonResponse($read->execute($study->load('domains')));
+    }
+
+    public function update(PlanRequest $request, Study $study, ChangePlan $change, ReadPlan $read): JsonResponse
+    {
+        $change->setFrame($study, $request->start(), $request->months(), $request->capacity());
+
+        return new JsonResponse($read->execute($study->load('domains')));
+    }
+
+    /** Adds keywords, or all of the shortlist where none are named. */
+    public function add(Request $request, Study $study, ChangePlan $change): JsonResponse
+    {
+        $request->validate(['keywords' => ['sometimes', 'array', 'max:500'], 'keywords.*' => ['string', 'max:2000']]);
+        $keywords = $request->has('keywords')
+            ? array_map(KeywordKey::of(...), array_map(strval(...), $request->array('keywords')))
+            : DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->pluck('keyword')->map(strval(...))->all();
+
+        return new JsonResponse(['added' => $change->add($study->load('domains'), array_values($keywords), (int) $request->user()?->id)], 201);
+    }
+
+    public function change(PlanItemRequest $request, Study $study, int $item, ChangePlan $change): JsonResponse
+    {
+        $changed = $change->change($study->load('domains'), $item, $request->changes(), $request->integer('version'), (int) $request->user()?->id);
+
+        return new JsonResponse(['id' => $changed->id, 'version' => $changed->version]);
+    }
+
+    public function remove(Study $study, int $item): JsonResponse
+    {
+        $this->item($study, $item)->delete();
+
+        return new JsonResponse(['gone' => $item]);
+    }
+
+    public function proposal(Study $study, ProposePlan $propose): JsonResponse
+    {
+        return new JsonResponse($propose->execute($study->load('domains')));
+    }
+
+    public function apply(Request $request, Study $study, ChangePlan $change): JsonResponse
+    {
+        $request->validate(['changes' => ['required', 'array', 'max:2000'], 'changes.*.keyword' => ['required', 'string', 'max:2000'], 'changes.*.to' => ['present', 'nullable', 'date_format:Y-m']]);
+        $months = [];
+        foreach ($request->array('changes') as $one) {
+            $months[KeywordKey::of((string) $one['keyword'])] = $one['to'] ?? null;
+        }
+
+        return new JsonResponse(['change' => $change->apply($study->load('domains'), $months, (int) $request->user()?->id)]);
+    }
+
+    public function undo(Request $request, Study $study, ChangePlan $change): JsonResponse
+    {
+        $request->validate(['change' => ['required', 'integer']]);
+        $change->undo($study, $request->integer('change'), (int) $request->user()?->id);
+
+        return new JsonResponse(['undone' => $request->integer('change')]);
+    }
+
+    public function brief(Study $study, int $item, ReadBrief $read): JsonResponse
+    {
+        return new JsonResponse($read->execute($study->load('domains'), $this->item($study, $item)));
+    }
+
+    public function briefFile(Study $study, int $item, ReadBrief $read): Response
+    {
+        $found = $this->item($study, $item);
+
+        return new Response(WriteBrief::markdown($read->execute($study->load('domains'), $found)), 200, ['Content-Type' => 'text/markdown; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="brief-'.$found->id.'.md"']);
+    }
+
+    public function track(Study $study, ReadTrack $read): JsonResponse
+    {
+        return new JsonResponse($read->execute($study->load('domains')));
+    }
+
+    private function item(Study $study, int $item): PlanItem
+    {
+        return PlanItem::query()->where('study_id', $study->id)->where('id', $item)->firstOrFail();
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * One piece of work on the roadmap: a keyword, what is done for it, when and by whom.
+ *
+ * @property int                   $id
+ * @property int                   $study_id
+ * @property string                $keyword
+ * @property ?string               $month         YYYY-MM; null while it waits for a month
+ * @property string                $status        planned, writing, published, done, dropped
+ * @property string                $tactic
+ * @property float                 $effort_days
+ * @property ?int                  $links_to_earn
+ * @property string                $owner
+ * @property ?CarbonImmutable      $due
+ * @property bool                  $is_pinned
+ * @property array<string, string> $brief         angle, call to action, questions, notes
+ * @property ?string               $done_month
+ * @property ?array<string, mixed> $promise
+ * @property int                   $version       counts changes, so that two people notice each other
+ * @property ?int                  $updated_by
+ */
+final class PlanItem extends Model
+{
+    public const STATUSES = ['planned', 'writing', 'published', 'done', 'dropped'];
+    public const CREATED_AT = null;
+
+    protected $fillable = ['study_id', 'keyword', 'month', 'status', 'tactic', 'effort_days', 'links_to_earn', 'owner', 'due', 'is_pinned', 'brief', 'done_month', 'promise', 'version', 'updated_by'];
+
+    protected $attributes = ['brief' => '{}', 'owner' => '', 'status' => 'planned', 'version' => 1, 'is_pinned' => false, 'month' => null, 'due' => null, 'done_month' => null, 'promise' => null];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['effort_days' => 'float', 'links_to_earn' => 'integer', 'due' => 'immutable_date', 'is_pinned' => 'boolean', 'brief' => 'array', 'promise' => 'array', 'version' => 'integer'];
+    }
+
+    /** Counts in capacity and forecast. */
+    public function isAlive(): bool
+    {
+        return $this->status !== 'dropped';
+    }
+}

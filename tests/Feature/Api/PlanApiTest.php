@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Api;
+
+use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\EnsureComparison;
+use App\Models\PlanItem;
+use App\Models\Study;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+final class PlanApiTest extends TestCase
+{
+    public function test_the_shortlist_becomes_a_roadmap_with_loads_and_a_forecast(): void
+    {
+        $study = $this->weighed();
+        $this->postJson($this->at($study, 'plan/items'))->assertStatus(201)->assertJsonPath('added', 0);
+        $this->postJson($this->at($study, 'decisions'), ['show' => 'volume>=100', 'mark' => 'shortlisted'])->assertOk();
+        $this->postJson($this->at($study, 'plan/items'))->assertStatus(201)->assertJsonPath('added', 3);
+        $this->patchJson($this->at($study, 'plan'), ['start' => '2026-12', 'months' => 3, 'capacity' => 4])->assertOk();
+        $item = PlanItem::query()->where('study_id', $study->id)->where('keyword', 'big pen')->firstOrFail();
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'month' => '2026-12', 'owner' => 'Rowan', 'effort_days' => 3.5])->assertOk()->assertJsonPath('version', 2);
+        $plan = $this->getJson($this->at($study, 'plan'))->assertOk()->json();
+        self::assertSame(['2026-12', 3, 4], [$plan['start'], $plan['months'], $plan['capacity']]);
+        self::assertSame(['2026-12' => 3.5], $plan['loads']);
+        self::assertCount(9, $plan['forecast']);
+        self::assertEquals(0, $plan['forecast'][0]['mean']);
+        self::assertGreaterThan($plan['forecast'][1]['mean'], $plan['forecast'][3]['mean'], 'It pays more as it ripens.');
+    }
+
+    public function test_two_people_who_move_the_same_card_notice_each_other(): void
+    {
+        $study = $this->weighed();
+        $item = $this->planned($study, 'big pen');
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'month' => '2026-12'])->assertOk();
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'month' => '2027-01'])->assertStatus(409);
+        self::assertSame('2026-12', $item->refresh()->month);
+    }
+
+    public function test_what_is_done_holds_its_promise_and_is_not_moved(): void
+    {
+        $study = $this->weighed();
+        $item = $this->planned($study, 'big pen');
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'status' => 'done'])->assertOk();
+        $promise = $item->refresh()->promise;
+        self::assertEqualsWithDelta(2000 * (.114 - .008), $promise['gain'] ?? 0, 1e-9);
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 2, 'month' => '2027-01'])->assertStatus(422);
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 2, 'status' => 'published', 'month' => '2027-01'])->assertOk();
+        self::assertNull($item->refresh()->promise);
+    }
+
+    public function test_a_proposal_shows_its_changes_is_applied_and_undone(): void
+    {
+        $study = $this->weighed();
+        $this->patchJson($this->at($study, 'plan'), ['start' => '2026-12', 'months' => 2, 'capacity' => 4])->assertOk();
+        $proposal = $this->getJson($this->at($study, 'plan/proposal'))->assertOk()->json();
+        self::assertNotSame([], $proposal['changes']);
+        $change = $this->postJson($this->at($study, 'plan/apply'), ['changes' => $proposal['changes']])->assertOk()->json('change');
+        self::assertSame(\count($proposal['changes']), PlanItem::query()->where('study_id', $study->id)->whereNotNull('month')->count());
+        self::assertSame([], $this->getJson($this->at($study, 'plan/proposal'))->json('changes'), 'What was proposed stands now.');
+        $this->postJson($this->at($study, 'plan/undo'), ['change' => $change])->assertOk();
+        self::assertSame(0, PlanItem::query()->where('study_id', $study->id)->count());
+        $this->postJson($this->at($study, 'plan/undo'), ['change' => $change])->assertStatus(422);
+    }
+
+    public function test_a_proposal_is_what_the_command_says(): void
+    {
+        $study = $this->weighed();
+        $this->patchJson($this->at($study, 'plan'), ['start' => '2026-12', 'months' => 2, 'capacity' => 4])->assertOk();
+        $proposed = array_map(static fn(array $change): array => [$change['to'], $change['keyword']], $this->getJson($this->at($study, 'plan/proposal'))->json('changes'));
+        [, $printed] = $this->command('reach:plan', ['slug' => $study->slug, '--months' => '2', '--capacity' => '4', '--start' => '2026-12']);
+        self::assertSame(array_map(static fn(array $row): array => [$row['month'], $row['item']], self::readCsv($printed)), $proposed);
+    }
+
+    public function test_bad_plans_are_refused(): void
+    {
+        $study = $this->weighed();
+        $this->patchJson($this->at($study, 'plan'), ['months' => 0])->assertStatus(422);
+        $this->patchJson($this->at($study, 'plan'), ['capacity' => -1])->assertStatus(422);
+        $this->patchJson($this->at($study, 'plan'), ['start' => '2026-13'])->assertStatus(422);
+        $this->postJson($this->at($study, 'plan/items'), ['keywords' => ['never heard of']])->assertStatus(422);
+        $this->patchJson($this->at($study, 'plan'), ['capacity' => 0])->assertOk();
+        self::assertSame([], $this->getJson($this->at($study, 'plan/proposal'))->json('changes'));
+    }
+
+    public function test_a_brief_says_what_to_write_and_is_markdown(): void
+    {
+        $study = $this->weighed();
+        $item = $this->planned($study, 'big pen');
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'brief' => ['angle' => 'Pens that *last*', 'call_to_action' => 'Try one', 'other' => 'x']])->assertOk();
+        $brief = $this->getJson($this->at($study, "plan/items/{$item->id}/brief"))->assertOk()->json();
+        self::assertSame(['big pen', ['angle' => 'Pens that *last*', 'call_to_action' => 'Try one']], [$brief['item']['keyword'], $brief['written']]);
+        $markdown = (string) $this->get($this->at($study, "plan/items/{$item->id}/brief.md"))->assertOk()->getContent();
+        self::assertStringContainsString("# big pen\n", $markdown);
+        self::assertStringContainsString('Pens that \*last\*', $markdown);
+        self::assertStringContainsString('| big pen | 2000 | 12 |', $markdown);
+    }
+
+    public function test_what_came_of_it_is_told_when_its_ramp_has_passed(): void
+    {
+        Carbon::setTestNow('2026-11-20');
+        $study = $this->weighed();
+        $item = $this->planned($study, 'big pen');
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'status' => 'done'])->assertOk();
+        self::assertSame('too early', $this->getJson($this->at($study, 'track'))->assertOk()->json('items.0.outcome'));
+        $this->import($study, "keyword,position,url\nbig pen,1,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n", options: ['--domain' => 'quillfair.example', '--date' => '2027-03-01']);
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $track = $this->getJson($this->at($study, 'track'))->json();
+        self::assertSame(['above', 12, 1], [$track['items'][0]['outcome'], $track['items'][0]['position_then'], $track['items'][0]['position_now']]);
+        self::assertEqualsWithDelta(2000 * (.325 - .008), $track['items'][0]['added'], 1e-9);
+        self::assertSame(1, $track['calibration']['items']);
+        self::assertCount(2, $track['shares']);
+        Carbon::setTestNow();
+    }
+
+    private function planned(Study $study, string $keyword): PlanItem
+    {
+        $this->postJson($this->at($study, 'plan/items'), ['keywords' => [$keyword]])->assertStatus(201);
+
+        return PlanItem::query()->where('study_id', $study->id)->where('keyword', $keyword)->firstOrFail();
+    }
+
+    private function weighed(): Study
+    {
+        $study = $this->makeStudy(['inkmoor.example']);
+        $this->import($study, "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
+        $this->import($study, "keyword,position\nbig pen,3\ndear nib,4\n", options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
+        $this->import($study, "keyword,volume,difficulty\nbig pen,2000,20\ndear nib,150,10\nhow to ink,200,5\n", 'keywords');
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $this->actingAs($this->makeEditor($study));
+        self::assertSame(0, DB::table('plan_items')->where('study_id', $study->id)->count());
+
+        return $study;
+    }
+
+    private function at(Study $study, string $path): string
+    {
+        return "/api/v1/studies/{$study->slug}/{$path}";
+    }
+}
