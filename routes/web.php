@@ -66,6 +66,7 @@ Route::prefix('api/v1')->group(function (): void {
             Route::get('opportunities', [OpportunityController::class, 'index']);
             Route::get('keyword', [KeywordController::class, 'show']);
             Route::get('exports/plan.{format}', [ExportController::class, 'plan'])->whereIn('format', ['csv', 'json', 'xlsx', 'ics']);
+            Route::get('exports/roadmap.{format}', [ExportController::class, 'roadmap'])->whereIn('format', ['csv', 'json', 'xlsx', 'ics']);
             Route::get('exports/{export}', [ExportController::class, 'show']);
 
             Route::middleware('can:update,study')->group(function (): void {

@@ -85,7 +85,7 @@ final class FirstRoundTest extends BrowserTestCase
         $this->press('2');
         $this->see('Nothing to compare yet');
         $this->press('4');
-        $this->see('Plan is coming');
+        $this->see('Nothing to plan yet');
     }
 
     private function bringIn(string $name, string $content, ?string $field = null, ?string $header = null): void

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Exports\ExportBench;
 use App\Actions\Exports\PlanCalendar;
+use App\Actions\Exports\RoadmapExport;
 use App\Actions\Plans\MakePlan;
 use App\Http\Requests\PlanRequest;
 use App\Models\Study;
@@ -44,6 +45,19 @@ final class ExportController extends Controller
         }
 
         return $this->download(new Table(MakePlan::HEADINGS, array_map(array_values(...), $plan)), $format, $study->slug.'-plan.'.$format, $request->boolean('guard', true));
+    }
+
+    /** The roadmap as it stands: `csv`, `json`, `xlsx`, or `ics` with a day for every item that has a month. */
+    public function roadmap(Request $request, Study $study, string $format, RoadmapExport $export): Response
+    {
+        if ($format === 'ics') {
+            return response((string) PlanCalendar::of($study, $export->planned($study->load('domains')), now('UTC')->toDateTimeImmutable()), 200, [
+                'Content-Type' => 'text/calendar; charset=UTF-8',
+                'Content-Disposition' => 'attachment; filename="'.$study->slug.'-roadmap.ics"',
+            ]);
+        }
+
+        return $this->download($export->table($study->load('domains')), $format, $study->slug.'-roadmap.'.$format, $request->boolean('guard', true));
     }
 
     private function download(Table $table, string $format, string $name, bool $isGuarded): StreamedResponse

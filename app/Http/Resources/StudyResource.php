@@ -44,6 +44,7 @@ final class StudyResource extends JsonResource
                 'gather' => self::gather($study, $compared),
                 'compare' => self::compare($study->comparison),
                 'weigh' => self::weigh($study),
+                'plan' => self::plan($study),
             ],
             'comparison' => $study->comparison === null ? null : ComparisonResource::make($study->comparison),
             'is_current' => $study->comparison !== null && $study->comparison->data_version === $study->data_version
@@ -73,6 +74,15 @@ final class StudyResource extends JsonResource
     private static function compare(?Comparison $comparison): ?array
     {
         return $comparison === null ? null : ['keywords' => $comparison->summary['keywords'] ?? 0, 'gaps' => $comparison->summary['standings']['gap'] ?? 0];
+    }
+
+    /** @return array{items: int, overdue: int, done: int} */
+    private static function plan(Study $study): array
+    {
+        $row = DB::table('plan_items')->where('study_id', $study->id)
+            ->selectRaw("count(*) FILTER (WHERE status NOT IN ('done', 'dropped')) AS items, count(*) FILTER (WHERE status = 'done') AS done, count(*) FILTER (WHERE status IN ('planned', 'writing') AND (due < current_date OR month < to_char(current_date, 'YYYY-MM'))) AS overdue")->first();
+
+        return ['items' => $row->items ?? 0, 'overdue' => $row->overdue ?? 0, 'done' => $row->done ?? 0];
     }
 
     /** @return ?array{quick_wins: int, shortlisted: int} */

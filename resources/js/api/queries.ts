@@ -3,6 +3,7 @@ import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { api } from './client';
 import type {
   BenchSummary,
+  Brief,
   ComparisonState,
   CompetitorCandidate,
   Curve,
@@ -19,10 +20,13 @@ import type {
   PageOneRow,
   PageRow,
   Person,
+  PlanProposal,
   RelatedKeyword,
+  Roadmap,
   Setting,
   Study,
   Task,
+  Track,
 } from './types';
 
 const pageSize = 300;
@@ -108,6 +112,14 @@ export const noiseQuery = (slug: string, comparison: number, show: string) =>
 export const lensesQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'lenses'], queryFn: ({ signal }) => api.get<Lenses>(`studies/${slug}/lenses`, {}, signal) });
 
 export const tagsQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'tags'], queryFn: ({ signal }) => api.get<{ tag: string; keywords: number }[]>(`studies/${slug}/tags`, {}, signal) });
+
+export const planQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'plan'], queryFn: ({ signal }) => api.get<Roadmap>(`studies/${slug}/plan`, {}, signal), placeholderData: (before) => before });
+
+export const proposalQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'proposal'], queryFn: ({ signal }) => api.get<PlanProposal>(`studies/${slug}/plan/proposal`, {}, signal), staleTime: 0, gcTime: 0 });
+
+export const briefQuery = (slug: string, item: number) => queryOptions({ queryKey: [...studyKey(slug), 'brief', item], queryFn: ({ signal }) => api.get<Brief>(`studies/${slug}/plan/items/${item}/brief`, {}, signal) });
+
+export const trackQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'track'], queryFn: ({ signal }) => api.get<Track>(`studies/${slug}/track`, {}, signal) });
 
 export const curveQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'curve'], queryFn: ({ signal }) => api.get<Curve>(`studies/${slug}/curve`, {}, signal) });
 

@@ -68,6 +68,7 @@ export interface Study {
     gather: { domains: number; without_rankings: number; stale: number };
     compare: { keywords: number; gaps: number } | null;
     weigh: { quick_wins: number; shortlisted: number } | null;
+    plan: { items: number; overdue: number; done: number };
   };
   comparison: Comparison | null;
   is_current: boolean;
@@ -363,6 +364,102 @@ export interface ImportEntry {
   dropped: number;
   bad: number;
   at: string;
+}
+
+export type ItemStatus = 'planned' | 'writing' | 'published' | 'done' | 'dropped';
+
+export interface RoadmapItem {
+  id: number;
+  keyword: string;
+  month: string | null;
+  status: ItemStatus;
+  tactic: string;
+  effort_days: number;
+  links_to_earn: number | null;
+  owner: string;
+  due: string | null;
+  is_pinned: boolean;
+  brief: Partial<Record<'angle' | 'call_to_action' | 'notes', string>>;
+  done_month: string | null;
+  version: number;
+  topic: string | null;
+  gain: number;
+  win_chance: number | null;
+  expected_gain: number | null;
+  own_position: number | null;
+  own_url: string | null;
+  publish_by: string | null;
+}
+
+export interface ForecastMonth {
+  month: string;
+  p10: number;
+  p50: number;
+  p90: number;
+  mean: number;
+}
+
+export interface Roadmap {
+  start: string;
+  months: number;
+  capacity: number;
+  loads: Partial<Record<string, number>>;
+  items: RoadmapItem[];
+  forecast: ForecastMonth[];
+  conversion_rate: number;
+  value_per_conversion: number | null;
+  assumptions: string[];
+}
+
+export interface PlanProposal {
+  changes: { keyword: string; from: string | null; to: string | null; tactic: string; effort_days: number; expected_gain: number }[];
+  unchanged: number;
+  left_out: number;
+}
+
+export interface Brief {
+  item: { id: number; keyword: string; tactic: string; month: string | null };
+  topic: string | null;
+  intent: Intent | null;
+  stage: string | null;
+  our_page: string | null;
+  our_position: number | null;
+  target: number | null;
+  gain: number;
+  keywords: { keyword: string; volume: number | null; own_position: number | null }[];
+  traffic_leader: string;
+  page_one: PageOneResult[];
+  rivals: { url: string; headings: string[] }[];
+  questions: string[];
+  publish_by: string | null;
+  written: Partial<Record<'angle' | 'call_to_action' | 'notes', string>>;
+}
+
+export interface TrackItem {
+  id: number;
+  keyword: string;
+  tactic: string;
+  done_month: string;
+  promised_gain: number;
+  win_chance: number;
+  position_then: number | null;
+  position_now: number | null;
+  target: number | null;
+  added: number;
+  p10: number | null;
+  p50: number | null;
+  p90: number | null;
+  outcome: 'above' | 'inside' | 'below' | 'too early' | null;
+  why: Explanation | null;
+  history: { day: string; position: number | null }[];
+}
+
+export interface Track {
+  newest: string | null;
+  items: TrackItem[];
+  calibration: { items: number; said: number; happened: number; inside: number } | null;
+  shares: { day: string; shares: (number | null)[] }[];
+  published: string[];
 }
 
 export interface Setting {

@@ -20,6 +20,9 @@ const keys: [string, string][] = [
   ['f', 'add a clause to the sentence'],
   ['/', 'words in and out'],
   ['l', 'lenses: sentences worth coming back to'],
+  ['a', 'in Plan: what the auto-plan would do'],
+  ['[, ]', 'in Plan: move the chosen card a month back or on'],
+  ['r', 'the rulebook of the study'],
   ['d', 'in Weigh: leave difficulty out, or bring it back'],
   ['?', 'this list'],
 ];

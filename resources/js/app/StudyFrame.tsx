@@ -31,6 +31,7 @@ export function StudyFrame() {
   useHotkeys({
     '?': () => setHelpOpen(true),
     z: () => void navigate(-1),
+    r: () => void navigate(`/studies/${slug}/rulebook`),
     ...Object.fromEntries(stages.map((stage, index) => [String(index + 1), () => void navigate(`/studies/${slug}/${stage}`)])),
   });
   if (study.isPending) {

@@ -1,6 +1,5 @@
 import { createBrowserRouter } from 'react-router';
 import { SignInPage } from '../features/session';
-import { ComingPage } from '../features/stages';
 import { StudiesPage } from '../features/studies';
 import { Waiting } from '../shared/Notice';
 import { ErrorPage } from './ErrorPage';
@@ -23,8 +22,9 @@ export const router = createBrowserRouter([
           { path: 'gather', lazy: async () => ({ Component: (await import('../features/gather')).GatherPage }) },
           { path: 'compare', lazy: async () => ({ Component: (await import('../features/compare')).ComparePage }) },
           { path: 'weigh', lazy: async () => ({ Component: (await import('../features/weigh')).WeighPage }) },
-          { path: 'plan', element: <ComingPage stage="Plan" /> },
-          { path: 'track', element: <ComingPage stage="Track" /> },
+          { path: 'plan', lazy: async () => ({ Component: (await import('../features/plan')).PlanPage }) },
+          { path: 'track', lazy: async () => ({ Component: (await import('../features/track')).TrackPage }) },
+          { path: 'rulebook', lazy: async () => ({ Component: (await import('../features/rulebook')).RulebookPage }) },
         ],
       },
     ],

@@ -75,6 +75,18 @@ final class PlanApiTest extends TestCase
         self::assertSame(array_map(static fn(array $row): array => [$row['month'], $row['item']], self::readCsv($printed)), $proposed);
     }
 
+    public function test_the_roadmap_is_taken_along_as_a_table_and_as_a_calendar(): void
+    {
+        $study = $this->weighed();
+        $this->patchJson($this->at($study, 'plan'), ['start' => '2026-12', 'months' => 2, 'capacity' => 40])->assertOk();
+        $this->postJson($this->at($study, 'plan/apply'), ['changes' => $this->getJson($this->at($study, 'plan/proposal'))->json('changes')])->assertOk();
+        $rows = self::readCsv($this->get($this->at($study, 'exports/roadmap.csv'))->assertOk()->streamedContent());
+        self::assertSame(['2026-12', 'big pen', 'planned'], [$rows[0]['month'], $rows[0]['item'], $rows[0]['status']]);
+        $calendar = \Sabre\VObject\Reader::read((string) $this->get($this->at($study, 'exports/roadmap.ics'))->assertOk()->getContent());
+        self::assertCount(\count($rows), $calendar->select('VEVENT'));
+        self::assertSame([], $calendar->validate());
+    }
+
     public function test_bad_plans_are_refused(): void
     {
         $study = $this->weighed();

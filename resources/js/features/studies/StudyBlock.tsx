@@ -22,9 +22,14 @@ export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: b
           )}
         </Typography>
         {!isHome && (
-          <Link component={RouterLink} to="/" variant="caption" sx={{ flexShrink: 0, display: 'inline-block', lineHeight: '24px' }}>
-            all studies
-          </Link>
+          <Box component="span" sx={{ flexShrink: 0, display: 'flex', gap: 1.25 }}>
+            <Link component={RouterLink} to={`/studies/${study.slug}/rulebook`} variant="caption" sx={{ lineHeight: '24px' }}>
+              rulebook
+            </Link>
+            <Link component={RouterLink} to="/" variant="caption" sx={{ lineHeight: '24px' }}>
+              all studies
+            </Link>
+          </Box>
         )}
       </Box>
       <Box

@@ -17,9 +17,16 @@ function gatherFigure({ domains, without_rankings: missing, stale }: Study['stag
   return stale > 0 ? `${stale} ${stale === 1 ? 'snapshot' : 'snapshots'} stale` : `${domains} domains, all fresh`;
 }
 
+function planFigure({ items, overdue, done }: Study['stages']['plan'], shortlisted: number): string {
+  if (items + done === 0) {
+    return shortlisted === 0 ? 'nothing planned yet' : `${whole(shortlisted)} shortlisted`;
+  }
+  return `${whole(items)} on the roadmap${overdue > 0 ? `, ${whole(overdue)} overdue` : ''}`;
+}
+
 /** The five stages of a study with the figure that matters at each. */
 export function stagesOf(study: Study): Stage[] {
-  const { gather, compare, weigh } = study.stages;
+  const { gather, compare, weigh, plan } = study.stages;
   return [
     { path: 'gather', name: 'Gather', figure: gatherFigure(gather), isWaiting: gather.without_rankings > 0 || gather.stale > 0, isReached: true },
     { path: 'compare', name: 'Compare', figure: compare === null ? 'nothing compared yet' : `${whole(compare.gaps)} gaps`, isWaiting: false, isReached: compare !== null },
@@ -30,7 +37,7 @@ export function stagesOf(study: Study): Stage[] {
       isWaiting: false,
       isReached: weigh !== null,
     },
-    { path: 'plan', name: 'Plan', figure: weigh === null ? 'coming' : `coming; ${whole(weigh.shortlisted)} shortlisted`, isWaiting: false, isReached: false },
-    { path: 'track', name: 'Track', figure: 'coming', isWaiting: false, isReached: false },
+    { path: 'plan', name: 'Plan', figure: planFigure(plan, weigh?.shortlisted ?? 0), isWaiting: plan.overdue > 0, isReached: plan.items + plan.done > 0 },
+    { path: 'track', name: 'Track', figure: plan.done === 0 ? 'nothing done yet' : `${whole(plan.done)} done`, isWaiting: false, isReached: plan.done > 0 },
   ];
 }

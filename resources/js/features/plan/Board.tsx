@@ -1,0 +1,98 @@
+import Box from '@mui/material/Box';
+import { useState, type DragEvent } from 'react';
+import type { Roadmap, RoadmapItem } from '../../api/types';
+import { decimal, estimate } from '../../shared/format';
+import { isLate, monthName } from './months.logic';
+
+interface Props {
+  plan: Roadmap;
+  columns: (string | null)[];
+  chosen: number | null;
+  mayEdit: boolean;
+  onChoose: (item: RoadmapItem) => void;
+  onMove: (item: RoadmapItem, month: string | null) => void;
+}
+
+/** The months side by side; a card moves by mouse, or with [ and ] once it is chosen. */
+export function Board({ plan, columns, chosen, mayEdit, onChoose, onMove }: Props) {
+  const [over, setOver] = useState<string | null | undefined>();
+  const drop = (month: string | null) => (event: DragEvent) => {
+    event.preventDefault();
+    setOver(undefined);
+    const item = plan.items.find((candidate) => String(candidate.id) === event.dataTransfer.getData('text/plain'));
+    if (item !== undefined && item.month !== month) {
+      onMove(item, month);
+    }
+  };
+  return (
+    <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', display: 'flex' }}>
+      {columns.map((month) => {
+        const items = plan.items.filter((item) => item.month === month);
+        return (
+          <Box
+            key={month ?? 'waiting'}
+            component="section"
+            aria-label={month === null ? 'Waiting for a month' : monthName(month)}
+            onDragOver={(event) => {
+              event.preventDefault();
+              setOver(month);
+            }}
+            onDrop={mayEdit ? drop(month) : undefined}
+            sx={{ width: 186, flexShrink: 0, borderRight: 1, borderColor: 'divider', px: 1, pb: 2, bgcolor: over === month ? 'ink.wash' : 'transparent' }}
+          >
+            <ColumnHead month={month} load={month === null ? null : (plan.loads[month] ?? 0)} capacity={plan.capacity} count={items.length} />
+            {items.map((item) => (
+              <Card key={item.id} item={item} isChosen={item.id === chosen} mayEdit={mayEdit} onChoose={() => onChoose(item)} />
+            ))}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+function ColumnHead({ month, load, capacity, count }: { month: string | null; load: number | null; capacity: number; count: number }) {
+  const share = load === null || capacity === 0 ? 0 : Math.min(1, load / capacity);
+  const isOver = load !== null && load > capacity + 1e-9;
+  return (
+    <Box sx={{ position: 'sticky', top: 0, bgcolor: 'background.default', zIndex: 1, pt: 1, pb: 0.75 }}>
+      <Box sx={{ fontWeight: 600, fontSize: '0.9rem' }}>{month === null ? 'Waiting' : monthName(month)}</Box>
+      <Box sx={{ fontSize: '0.76rem', color: isOver ? 'warning.main' : 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>
+        {load === null ? `${count} without a month` : `${decimal(load, 1)} of ${decimal(capacity, 1)} days${isOver ? ': too full' : ''}`}
+      </Box>
+      <Box sx={{ height: 4, bgcolor: 'divider', mt: 0.25 }}>
+        <Box sx={{ height: 4, bgcolor: isOver ? 'warning.main' : 'primary.main' }} style={{ width: `${100 * share}%` }} />
+      </Box>
+    </Box>
+  );
+}
+
+function Card({ item, isChosen, mayEdit, onChoose }: { item: RoadmapItem; isChosen: boolean; mayEdit: boolean; onChoose: () => void }) {
+  const isOver = item.status === 'done' || item.status === 'dropped';
+  return (
+    <Box
+      component="button"
+      type="button"
+      draggable={mayEdit && item.status !== 'done'}
+      onDragStart={(event) => event.dataTransfer.setData('text/plain', String(item.id))}
+      onClick={onChoose}
+      aria-pressed={isChosen}
+      sx={{ all: 'unset', boxSizing: 'border-box', display: 'block', width: '100%', cursor: 'pointer', p: 0.75, mt: 0.75, border: 1, borderColor: isChosen ? 'primary.main' : 'divider', borderLeft: 4, borderLeftColor: isOver ? 'divider' : 'primary.main', bgcolor: 'background.paper', color: isOver ? 'text.secondary' : 'text.primary', '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' } }}
+    >
+      <Box sx={{ fontSize: '0.88rem', fontWeight: 600, overflowWrap: 'anywhere', textDecoration: item.status === 'dropped' ? 'line-through' : 'none' }}>
+        {item.is_pinned && <span title="pinned">⚲ </span>}
+        {item.keyword}
+      </Box>
+      <Box sx={{ fontSize: '0.76rem', color: 'text.secondary' }}>
+        {item.tactic}
+        {item.owner !== '' && ` · ${item.owner}`}
+      </Box>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: '0.76rem', fontVariantNumeric: 'tabular-nums' }}>
+        <span>{decimal(item.effort_days, 2).replace(/\.?0+$/, '')} days</span>
+        <span title="expected gain, visits a month">+{estimate(item.expected_gain)}</span>
+      </Box>
+      {item.status !== 'planned' && <Box sx={{ fontSize: '0.76rem', fontWeight: 600 }}>{item.status}</Box>}
+      {isLate(item) && <Box sx={{ fontSize: '0.76rem', color: 'warning.main' }}>publish by {monthName(item.publish_by ?? '')}</Box>}
+    </Box>
+  );
+}

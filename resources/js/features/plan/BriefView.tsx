@@ -1,0 +1,125 @@
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState, type ReactNode } from 'react';
+import type { Brief, RoadmapItem } from '../../api/types';
+import { decimal, estimate, position, whole } from '../../shared/format';
+import { PlainTable } from '../../shared/PlainTable';
+import { monthName } from './months.logic';
+
+interface Props {
+  brief: Brief;
+  item: RoadmapItem;
+  mayEdit: boolean;
+  onWrite: (written: RoadmapItem['brief']) => void;
+}
+
+const fields = [
+  ['angle', 'Angle'],
+  ['call_to_action', 'Call to action'],
+  ['notes', 'Notes'],
+] as const;
+
+/** What a writer needs to know: what to win, with which words, against whom, and what to answer. */
+export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
+  return (
+    <>
+      <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: '1fr 1.4fr', m: 0, mt: 1.5, rowGap: 0.25, fontSize: '0.86rem', '& dt': { color: 'text.secondary' }, '& dd': { m: 0 } }}>
+        <dt>Tactic</dt>
+        <dd>{item.tactic}</dd>
+        <dt>Our page</dt>
+        <dd>{brief.our_page ?? 'a new one'}</dd>
+        <dt>Position, aim</dt>
+        <dd>
+          {position(brief.our_position)} → {position(brief.target)}, gain {estimate(brief.gain)} visits a month
+        </dd>
+        <dt>Intent, funnel stage</dt>
+        <dd>
+          {brief.intent ?? '·'}, {brief.stage ?? 'unset'}
+        </dd>
+        <dt>Links to earn</dt>
+        <dd>{whole(item.links_to_earn)}</dd>
+        <dt>Publish by</dt>
+        <dd>{brief.publish_by === null ? 'any month: steady' : monthName(brief.publish_by)}</dd>
+      </Box>
+      {fields.map(([field, label]) => (
+        <Written key={field} label={label} value={brief.written[field] ?? ''} disabled={!mayEdit} onKeep={(text) => onWrite({ ...brief.written, [field]: text })} />
+      ))}
+      <Heading>Keywords of the topic</Heading>
+      <Typography variant="body2">Most visits by: {brief.traffic_leader}</Typography>
+      <PlainTable label="Keywords of the topic" headings={['Keyword', 'Volume', 'We']} numbers={[1, 2]}>
+        {brief.keywords.slice(0, 20).map((keyword) => (
+          <tr key={keyword.keyword}>
+            <td>{keyword.keyword === item.keyword ? <strong>{keyword.keyword}</strong> : keyword.keyword}</td>
+            <td>{whole(keyword.volume)}</td>
+            <td>{position(keyword.own_position)}</td>
+          </tr>
+        ))}
+      </PlainTable>
+      {brief.questions.length > 0 && (
+        <>
+          <Heading>Questions to answer</Heading>
+          {brief.questions.map((question) => (
+            <Box key={question} sx={{ fontSize: '0.86rem' }}>
+              {question}
+            </Box>
+          ))}
+        </>
+      )}
+      {brief.rivals.map((rival) => (
+        <Box key={rival.url}>
+          <Heading>To beat: {rival.url.replace(/^https?:\/\//, '')}</Heading>
+          {rival.headings.map((heading, index) => (
+            <Box key={index} sx={{ fontSize: '0.84rem' }}>
+              {heading}
+            </Box>
+          ))}
+        </Box>
+      ))}
+      {brief.page_one.length > 0 && (
+        <>
+          <Heading>Page one</Heading>
+          <PlainTable label="Page one" headings={['', 'Page', 'Strength', 'Ref. domains']} numbers={[0, 2, 3]}>
+            {brief.page_one.map((result) => (
+              <tr key={result.position}>
+                <td>{result.position}</td>
+                <td>{result.url.replace(/^https?:\/\//, '')}</td>
+                <td>{decimal(result.page_strength, 0)}</td>
+                <td>{whole(result.referring_domains)}</td>
+              </tr>
+            ))}
+          </PlainTable>
+        </>
+      )}
+    </>
+  );
+}
+
+function Heading({ children }: { children: ReactNode }) {
+  return (
+    <Typography variant="h3" sx={{ mt: 1.5, overflowWrap: 'anywhere' }}>
+      {children}
+    </Typography>
+  );
+}
+
+function Written({ label, value, disabled, onKeep }: { label: string; value: string; disabled: boolean; onKeep: (text: string) => void }) {
+  const [text, setText] = useState(value);
+  return (
+    <TextField
+      multiline
+      fullWidth
+      maxRows={8}
+      label={label}
+      disabled={disabled}
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={() => {
+        if (text.trim() !== value) {
+          onKeep(text.trim());
+        }
+      }}
+      sx={{ mt: 1.25 }}
+    />
+  );
+}

@@ -1,0 +1,92 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { address } from '../../api/client';
+import { briefQuery } from '../../api/queries';
+import type { ItemStatus, RoadmapItem, Study } from '../../api/types';
+import { Failed, Waiting } from '../../shared/Notice';
+import { SidePanel } from '../../shared/SidePanel';
+import { BriefView } from './BriefView';
+import { monthName } from './months.logic';
+import type { ItemChanges } from './usePlan';
+
+interface Props {
+  study: Study;
+  item: RoadmapItem;
+  columns: (string | null)[];
+  onChange: (changes: ItemChanges) => void;
+  onRemove: () => void;
+  onClose: () => void;
+}
+
+const statuses: ItemStatus[] = ['planned', 'writing', 'published', 'done', 'dropped'];
+
+/** One item: when, by whom, how far; and its brief. */
+export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }: Props) {
+  const brief = useQuery(briefQuery(study.slug, item.id));
+  const isFixed = !study.may_edit || item.status === 'done';
+  return (
+    <SidePanel title={item.keyword} onClose={onClose} width={430}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+        <TextField select label="Status" disabled={!study.may_edit} value={item.status} onChange={(event) => onChange({ status: statuses.find((status) => status === event.target.value) ?? 'planned' })}>
+          {statuses.map((status) => (
+            <MenuItem key={status} value={status}>
+              {status}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField select label="Month" disabled={isFixed} value={item.month ?? ''} onChange={(event) => onChange({ month: event.target.value === '' ? null : event.target.value })} slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}>
+          {columns.map((month) => (
+            <MenuItem key={month ?? ''} value={month ?? ''}>
+              {month === null ? 'none yet' : monthName(month)}
+            </MenuItem>
+          ))}
+        </TextField>
+        <Kept label="Owner" value={item.owner} disabled={!study.may_edit} onKeep={(owner) => onChange({ owner })} />
+        <Kept label="Days of work" type="number" value={String(item.effort_days)} disabled={isFixed} onKeep={(days) => onChange({ effort_days: Math.max(0, Number(days)) })} />
+        <Kept label="Due" type="date" value={item.due ?? ''} disabled={!study.may_edit} onKeep={(due) => onChange({ due: due === '' ? null : due })} />
+        <Button disabled={!study.may_edit} aria-pressed={item.is_pinned} variant={item.is_pinned ? 'outlined' : 'text'} onClick={() => onChange({ is_pinned: !item.is_pinned })}>
+          {item.is_pinned ? 'Pinned: planned first' : 'Pin: plan it first'}
+        </Button>
+      </Box>
+      {brief.isPending && <Waiting what="Gathering the brief" />}
+      {brief.isError && <Failed error={brief.error} onRetry={() => void brief.refetch()} />}
+      {brief.data !== undefined && <BriefView brief={brief.data} item={item} mayEdit={study.may_edit} onWrite={(written) => onChange({ brief: written })} />}
+      <Box sx={{ display: 'flex', gap: 1, mt: 2 }} className="no-print">
+        <Button component="a" href={address(`studies/${study.slug}/plan/items/${item.id}/brief.md`)} download>
+          Brief as Markdown
+        </Button>
+        <Button onClick={() => window.print()}>Print</Button>
+        <Box sx={{ flex: 1 }} />
+        {study.may_edit && item.status !== 'done' && (
+          <Button color="warning" onClick={onRemove}>
+            Take off the roadmap
+          </Button>
+        )}
+      </Box>
+    </SidePanel>
+  );
+}
+
+/** A field whose value is kept when one leaves it. */
+function Kept({ label, value, type = 'text', disabled, onKeep }: { label: string; value: string; type?: string; disabled: boolean; onKeep: (value: string) => void }) {
+  const [text, setText] = useState(value);
+  return (
+    <TextField
+      label={label}
+      type={type}
+      disabled={disabled}
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={() => {
+        if (text.trim() !== value) {
+          onKeep(text.trim());
+        }
+      }}
+      slotProps={{ inputLabel: { shrink: true } }}
+    />
+  );
+}

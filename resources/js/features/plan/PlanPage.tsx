@@ -1,0 +1,83 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { address } from '../../api/client';
+import { planQuery } from '../../api/queries';
+import type { Roadmap, Study } from '../../api/types';
+import { whole } from '../../shared/format';
+import { Empty, Failed, Waiting } from '../../shared/Notice';
+import { useHotkeys } from '../../shared/useHotkeys';
+import { useUrlState } from '../../shared/useUrlState';
+import { useStudy } from '../studies';
+import { Board } from './Board';
+import { ForecastBand } from './ForecastBand';
+import { ItemPanel } from './ItemPanel';
+import { columnsOf, neighbour } from './months.logic';
+import { PlanFrame } from './PlanFrame';
+import { ProposalDialog } from './ProposalDialog';
+import { usePlan } from './usePlan';
+
+export function PlanPage() {
+  const study = useStudy();
+  const plan = useQuery(planQuery(study.slug));
+  if (study.comparison === null) {
+    return <Empty title="Nothing to plan yet">A plan is made of opportunities, and these come from a comparison: bring in rankings in Gather first.</Empty>;
+  }
+  if (plan.isPending) {
+    return <Waiting what="Reading the roadmap" />;
+  }
+  if (plan.isError) {
+    return <Failed error={plan.error} onRetry={() => void plan.refetch()} />;
+  }
+  return <Roadmapped study={study} plan={plan.data} />;
+}
+
+/** Months as columns with what each can take, the forecast above moving as cards move, the brief of an item to the right. */
+function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
+  const [params, change] = useUrlState();
+  const [isProposing, setProposing] = useState(false);
+  const actions = usePlan(study);
+  const columns = columnsOf(plan);
+  const chosen = plan.items.find((item) => String(item.id) === params.get('item'));
+  const move = (step: 1 | -1) => {
+    const to = chosen === undefined ? undefined : neighbour(columns, chosen.month, step);
+    if (chosen !== undefined && to !== undefined && study.may_edit) {
+      actions.change(chosen, { month: to });
+    }
+  };
+  useHotkeys({ '[': () => move(-1), ']': () => move(1), a: () => setProposing(study.may_edit), u: actions.undo, Escape: () => change({ item: null }, true) });
+  const shortlisted = study.stages.weigh?.shortlisted ?? 0;
+  return (
+    <>
+      <Box component="section" aria-label="What is shown" sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, py: 0.75, borderBottom: 1, borderColor: 'divider', flexWrap: 'wrap' }}>
+        <PlanFrame key={`${plan.start} ${plan.months} ${plan.capacity}`} plan={plan} mayEdit={study.may_edit} onChange={actions.setFrame} />
+        <Box sx={{ flex: 1 }} />
+        {study.may_edit && shortlisted > 0 && <Button onClick={actions.addShortlist}>Add the shortlist ({whole(shortlisted)})</Button>}
+        {study.may_edit && (
+          <Button variant="contained" onClick={() => setProposing(true)}>
+            Auto-plan
+          </Button>
+        )}
+        {(['csv', 'xlsx', 'ics'] as const).map((format) => (
+          <Button key={format} component="a" href={address(`studies/${study.slug}/exports/roadmap.${format}`)} download>
+            {format === 'ics' ? 'Calendar' : format.toUpperCase()}
+          </Button>
+        ))}
+      </Box>
+      {actions.error !== null && <Failed error={actions.error} />}
+      <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
+        <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
+          <ForecastBand plan={plan} currency={study.currency} />
+          {plan.items.length === 0 ? (
+            <Empty title="The roadmap is empty">Shortlist keywords in Compare or Weigh (key s) and add them here, or let the auto-plan propose what brings most within the capacity (key a).</Empty>
+          ) : (
+            <Board plan={plan} columns={columns} chosen={chosen?.id ?? null} mayEdit={study.may_edit} onChoose={(item) => change({ item: String(item.id) }, chosen !== undefined)} onMove={(item, month) => actions.change(item, { month })} />
+          )}
+        </Box>
+        {chosen !== undefined && <ItemPanel key={chosen.id} study={study} item={chosen} columns={columns} onChange={(changes) => actions.change(chosen, changes)} onRemove={() => { actions.remove(chosen.id); change({ item: null }, true); }} onClose={() => change({ item: null }, true)} />}
+      </Box>
+      {isProposing && <ProposalDialog study={study} isApplying={actions.isApplying} onApply={(changes) => { actions.apply(changes); setProposing(false); }} onClose={() => setProposing(false)} />}
+    </>
+  );
+}

@@ -1,0 +1,62 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import { useQuery } from '@tanstack/react-query';
+import { proposalQuery } from '../../api/queries';
+import type { PlanProposal, Study } from '../../api/types';
+import { decimal, estimate, whole } from '../../shared/format';
+import { Failed, Waiting } from '../../shared/Notice';
+import { PlainTable } from '../../shared/PlainTable';
+import { monthName } from './months.logic';
+
+interface Props {
+  study: Study;
+  isApplying: boolean;
+  onApply: (changes: PlanProposal['changes']) => void;
+  onClose: () => void;
+}
+
+/** What the auto-plan would do, against what stands; nothing moves before a person agrees. */
+export function ProposalDialog({ study, isApplying, onApply, onClose }: Props) {
+  const proposal = useQuery(proposalQuery(study.slug));
+  const changes = proposal.data?.changes ?? [];
+  return (
+    <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="proposal-title">
+      <DialogTitle id="proposal-title">What the auto-plan would do</DialogTitle>
+      <DialogContent>
+        <p>Month by month it takes the items that together bring the most expected gain within the days there are; pinned ones first. What is done stays.</p>
+        {proposal.isPending && <Waiting what="Planning" />}
+        {proposal.isError && <Failed error={proposal.error} />}
+        {proposal.data !== undefined && changes.length === 0 && <p>Nothing would change{proposal.data.unchanged === 0 ? ': there is nothing with an expected gain that fits the capacity.' : '.'}</p>}
+        {proposal.data !== undefined && changes.length > 0 && (
+          <>
+            <p>
+              {whole(changes.length)} moves, {whole(proposal.data.unchanged)} stay
+              {proposal.data.left_out > 0 && `, ${whole(proposal.data.left_out)} do not fit and wait`}.
+            </p>
+            <PlainTable label="Moves" headings={['Item', 'Tactic', 'From', 'To', 'Days', 'Expected gain']} numbers={[4, 5]}>
+              {changes.map((change) => (
+                <tr key={change.keyword}>
+                  <td>{change.keyword}</td>
+                  <td>{change.tactic}</td>
+                  <td>{change.from === null ? 'no month' : monthName(change.from)}</td>
+                  <td>{change.to === null ? 'no month' : monthName(change.to)}</td>
+                  <td>{decimal(change.effort_days, 2)}</td>
+                  <td>{estimate(change.expected_gain)}</td>
+                </tr>
+              ))}
+            </PlainTable>
+          </>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Leave it as it is</Button>
+        <Button variant="contained" disabled={changes.length === 0} loading={isApplying} onClick={() => onApply(changes)}>
+          Do it
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

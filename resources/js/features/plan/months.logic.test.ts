@@ -1,0 +1,26 @@
+import { describe, expect, it } from 'vitest';
+import type { Roadmap, RoadmapItem } from '../../api/types';
+import { columnsOf, isLate, monthAfter, monthName, neighbour } from './months.logic';
+
+const item = (month: string | null, publishBy: string | null = null): RoadmapItem => ({ id: 1, keyword: 'pen', month, status: 'planned', tactic: 'new page', effort_days: 3, links_to_earn: null, owner: '', due: null, is_pinned: false, brief: {}, done_month: null, version: 1, topic: null, gain: 0, win_chance: null, expected_gain: null, own_position: null, own_url: null, publish_by: publishBy });
+const plan = (items: RoadmapItem[]): Roadmap => ({ start: '2026-11', months: 3, capacity: 10, loads: {}, items, forecast: [], conversion_rate: 0.02, value_per_conversion: null, assumptions: [] });
+
+describe('months of a plan', () => {
+  it('counts over the turn of the year', () => {
+    expect(monthAfter('2026-11', 2)).toBe('2027-01');
+    expect(monthAfter('2026-01', -1)).toBe('2025-12');
+    expect(monthName('2027-01')).toBe('Jan 2027');
+  });
+
+  it('has a column for what waits, for every month, and for what stands outside', () => {
+    expect(columnsOf(plan([item('2026-09'), item(null)]))).toEqual([null, '2026-09', '2026-11', '2026-12', '2027-01']);
+    expect(neighbour([null, '2026-11'], null, 1)).toBe('2026-11');
+    expect(neighbour([null, '2026-11'], '2026-11', 1)).toBeUndefined();
+  });
+
+  it('tells what comes out too late for its season', () => {
+    expect(isLate(item('2027-03', '2027-01'))).toBe(true);
+    expect(isLate(item('2027-01', '2027-01'))).toBe(false);
+    expect(isLate(item(null, '2027-01'))).toBe(false);
+  });
+});

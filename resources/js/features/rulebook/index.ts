@@ -1,0 +1,1 @@
+export { RulebookPage } from './RulebookPage';

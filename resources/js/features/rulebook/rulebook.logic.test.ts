@@ -1,0 +1,19 @@
+import { describe, expect, it } from 'vitest';
+import { groups, spelt } from './rulebook.logic';
+
+const setting = (key: string) => ({ key, value: 1, default: 1, bounds: '', meaning: '' });
+
+describe('the rulebook', () => {
+  it('puts every setting under one heading', () => {
+    const sorted = groups(['within', 'curve', 'value_per_conversion', 'value_bands', 'intent_buy', 'ramp_new', 'seed', 'something_new'].map(setting));
+    expect(sorted.flatMap((group) => group.settings.map((one) => one.key)).sort()).toEqual(['curve', 'intent_buy', 'ramp_new', 'seed', 'something_new', 'value_bands', 'value_per_conversion', 'within']);
+    expect(sorted.find((group) => group.title === 'Other')?.settings.length).toBe(1);
+  });
+
+  it('spells lists and weights as the rulebook takes them', () => {
+    expect(spelt([10, 50])).toBe('10,50');
+    expect(spelt({ volume: 1, ease: 0.5 })).toBe('volume:1,ease:0.5');
+    expect(spelt(null)).toBe('');
+    expect(spelt(0.02)).toBe('0.02');
+  });
+});

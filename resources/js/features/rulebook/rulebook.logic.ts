@@ -1,0 +1,34 @@
+import type { Setting } from '../../api/types';
+
+const titles: [string, RegExp][] = [
+  ['What is compared', /^(within|striking_|topic_|negatives|metric_)/],
+  ['Visits and value', /^(curve|target|conversion|value_per)/],
+  ['What can be won', /^(comfort|peer|win_|head_|short_term|title_)/],
+  ['Intent', /^intent_/],
+  ['Priority', /_bands$|^(weights|min_fit|steadiness)/],
+  ['Effort and time to pay', /^(effort_|ramp_)/],
+  ['Forecast', /^(forecast|seed)/],
+];
+
+/** The settings under the heading they belong to, in the order of the work. */
+export function groups(settings: Setting[]): { title: string; settings: Setting[] }[] {
+  const named = titles.map(([title, sign]) => ({ title, settings: settings.filter((setting) => titles.find(([, other]) => other.test(setting.key))?.[1] === sign) }));
+  const rest = settings.filter((setting) => !titles.some(([, sign]) => sign.test(setting.key)));
+  return [...named, ...(rest.length === 0 ? [] : [{ title: 'Other', settings: rest }])];
+}
+
+/** A value as the rulebook takes it. */
+export function spelt(value: unknown): string {
+  if (value === null || value === undefined) {
+    return '';
+  }
+  if (Array.isArray(value)) {
+    return value.map(String).join(',');
+  }
+  if (typeof value === 'object') {
+    return Object.entries(value)
+      .map(([name, weight]) => `${name}:${String(weight)}`)
+      .join(',');
+  }
+  return typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean' ? String(value) : '';
+}

@@ -1,1 +1,0 @@
-export { ComingPage } from './ComingPage';

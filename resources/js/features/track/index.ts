@@ -1,0 +1,1 @@
+export { TrackPage } from './TrackPage';
