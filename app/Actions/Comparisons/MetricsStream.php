@@ -28,10 +28,11 @@ final class MetricsStream
     }
 
     /**
-     * @param list<Domain> $domains ours first
-     * @param list<string> $order   kinds of source, best first
+     * @param list<Domain>  $domains ours first
+     * @param list<string>  $order   kinds of source, best first
+     * @param ?list<string> $only    these keywords alone; null takes all
      */
-    public static function open(int $study, array $domains, array $order): self
+    public static function open(int $study, array $domains, array $order, ?array $only = null): self
     {
         $ranks = self::sourceRanks($study, $domains, $order);
         $values = implode(', ', array_map(static fn(int $source, int $rank): string => "({$source}::bigint, {$rank})", array_keys($ranks), $ranks));
@@ -39,11 +40,13 @@ final class MetricsStream
             return new self((static fn(): \Generator => yield from [])());
         }
 
+        $some = $only === null ? '' : 'AND keyword IN (SELECT json_array_elements_text(?::json))';
+
         return new self(RowStream::of(<<<SQL
             SELECT keyword, volume, difficulty, cpc, advertiser_competition, monthly
             FROM metrics JOIN (VALUES {$values}) ranked (source_id, rank) USING (source_id)
-            WHERE study_id = ? ORDER BY keyword, rank
-            SQL, [$study]));
+            WHERE study_id = ? {$some} ORDER BY keyword, rank
+            SQL, [$study, ...($only === null ? [] : [json_encode($only, JSON_THROW_ON_ERROR)])]));
     }
 
     /** The metrics of a keyword; ask in key order. */

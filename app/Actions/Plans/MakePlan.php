@@ -64,7 +64,7 @@ final readonly class MakePlan
         sort($keywords, SORT_STRING);
 
         return DB::transaction(static function () use ($study, $keywords): array {
-            $stream = MetricsStream::open($study->id, $study->comparedDomains(), $study->rulebook()->words('metric_sources'));
+            $stream = MetricsStream::open($study->id, $study->comparedDomains(), $study->rulebook()->words('metric_sources'), $keywords);
             $metrics = [];
             foreach ($keywords as $keyword) {
                 $metrics[$keyword] = $stream->of($keyword);

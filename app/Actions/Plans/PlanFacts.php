@@ -32,7 +32,7 @@ final readonly class PlanFacts
             ->get(['keyword', 'topic', 'tactic', 'links_to_earn', 'own_position', 'own_url', 'volume', 'visits_now', 'gain', 'win_chance', 'expected_gain', 'target', 'intent'])->keyBy('keyword')->all();
         sort($keywords, SORT_STRING);
         $metrics = DB::transaction(static function () use ($study, $keywords): array {
-            $stream = MetricsStream::open($study->id, $study->comparedDomains(), $study->rulebook()->words('metric_sources'));
+            $stream = MetricsStream::open($study->id, $study->comparedDomains(), $study->rulebook()->words('metric_sources'), $keywords);
             $found = [];
             foreach ($keywords as $keyword) {
                 $found[$keyword] = $stream->of($keyword);

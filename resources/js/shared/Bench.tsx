@@ -49,6 +49,8 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
     const row = rows[next];
     if (row !== undefined) {
       onSelect(row);
+      // The list takes the focus, so that Enter opens the row and not whatever was pressed before.
+      scroller.current?.focus({ preventScroll: true });
       virtual.scrollToIndex(next);
     }
   };

@@ -50,7 +50,7 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
   const shortlisted = study.stages.weigh?.shortlisted ?? 0;
   return (
     <>
-      <Box component="section" aria-label="What is shown" sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, py: 0.75, borderBottom: 1, borderColor: 'divider', flexWrap: 'wrap' }}>
+      <Box component="section" aria-label="What is shown" sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, pt: 1.5, pb: 0.75, borderBottom: 1, borderColor: 'divider', flexWrap: 'wrap' }}>
         <PlanFrame key={`${plan.start} ${plan.months} ${plan.capacity}`} plan={plan} mayEdit={study.may_edit} onChange={actions.setFrame} />
         <Box sx={{ flex: 1 }} />
         {study.may_edit && shortlisted > 0 && <Button onClick={actions.addShortlist}>Add the shortlist ({whole(shortlisted)})</Button>}

@@ -11,10 +11,16 @@ export function usePlan(study: Study) {
   const client = useQueryClient();
   const history = useRef<number[]>([]);
   const settle = { onSettled: () => Promise.all(['plan', 'proposal', 'itself', 'brief', 'track'].map((key) => client.invalidateQueries({ queryKey: [...studyKey(study.slug), key] }))) };
+  const patch = (id: number, changes: Partial<RoadmapItem>) =>
+    client.setQueryData<Roadmap>(planQuery(study.slug).queryKey, (plan) => plan && { ...plan, items: plan.items.map((other) => (other.id === id ? { ...other, ...changes } : other)) });
+  const versionOf = (item: RoadmapItem) => client.getQueryData<Roadmap>(planQuery(study.slug).queryKey)?.items.find((other) => other.id === item.id)?.version ?? item.version;
   const change = useMutation({
-    mutationFn: ({ item, changes }: { item: RoadmapItem; changes: ItemChanges }) => api.patch(`studies/${study.slug}/plan/items/${item.id}`, { ...changes, version: item.version }),
+    // One after the other, each with the version that the one before it left.
+    scope: { id: `plan ${study.slug}` },
+    mutationFn: ({ item, changes }: { item: RoadmapItem; changes: ItemChanges }) => api.patch<{ id: number; version: number }>(`studies/${study.slug}/plan/items/${item.id}`, { ...changes, version: versionOf(item) }),
+    onSuccess: ({ id, version }) => patch(id, { version }),
     onMutate: ({ item, changes }) => {
-      client.setQueryData<Roadmap>(planQuery(study.slug).queryKey, (plan) => plan && { ...plan, items: plan.items.map((other) => (other.id === item.id ? { ...other, ...changes } : other)) });
+      patch(item.id, changes);
     },
     ...settle,
   });

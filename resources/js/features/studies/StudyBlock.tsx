@@ -10,7 +10,7 @@ import { StudyDialog } from './StudyDialog';
 export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: boolean }) {
   const [isOpen, setOpen] = useState(false);
   return (
-    <Box sx={{ width: 292, px: 2, py: 1, borderRight: 1, borderColor: 'divider', flexShrink: 0 }}>
+    <Box sx={{ position: 'relative', width: 292, px: 2, py: 1, borderRight: 1, borderColor: 'divider', flexShrink: 0 }}>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 1 }}>
         <Typography variant="h2" component={isHome ? 'h3' : 'h1'} noWrap sx={{ fontSize: '1.15rem' }}>
           {isHome ? (
@@ -22,14 +22,9 @@ export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: b
           )}
         </Typography>
         {!isHome && (
-          <Box component="span" sx={{ flexShrink: 0, display: 'flex', gap: 1.25 }}>
-            <Link component={RouterLink} to={`/studies/${study.slug}/rulebook`} variant="caption" sx={{ lineHeight: '24px' }}>
-              rulebook
-            </Link>
-            <Link component={RouterLink} to="/" variant="caption" sx={{ lineHeight: '24px' }}>
-              all studies
-            </Link>
-          </Box>
+          <Link component={RouterLink} to="/" variant="caption" sx={{ flexShrink: 0, display: 'inline-block', lineHeight: '24px' }}>
+            all studies
+          </Link>
         )}
       </Box>
       <Box
@@ -44,8 +39,15 @@ export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: b
           {study.domain}
         </Box>
         <br />
-        against {study.competitors.length} · {study.country}, {study.language}, {study.device} · {study.as_of === null ? 'newest' : `as of ${study.as_of}`}
+        <Box component="span" sx={{ display: 'inline-block', maxWidth: 200 }}>
+          against {study.competitors.length} · {study.country}, {study.language}, {study.device} · {study.as_of === null ? 'newest' : study.as_of}
+        </Box>
       </Box>
+      {!isHome && (
+        <Link component={RouterLink} to={`/studies/${study.slug}/rulebook`} variant="caption" sx={{ position: 'absolute', right: 16, bottom: 4, lineHeight: '24px' }}>
+          rulebook
+        </Link>
+      )}
       {isOpen && <StudyDialog study={study} onClose={() => setOpen(false)} />}
     </Box>
   );

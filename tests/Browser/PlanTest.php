@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\EnsureComparison;
+use App\Models\PlanItem;
+use App\Models\Study;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** From a proposal to a done item and what came of it, mostly by keys. */
+final class PlanTest extends BrowserTestCase
+{
+    public function test_a_plan_is_proposed_moved_done_and_tracked(): void
+    {
+        $study = $this->weighed('2026-11-01');
+        $this->signIn($this->makeEditor($study)->email, 'correct horse');
+        $this->visit("/studies/{$study->slug}/plan");
+        $this->see('The roadmap is empty');
+        $this->press('a');
+        $this->see('moves,');
+        $this->clickText('Do it', 'button');
+        $item = $this->await(static fn(): ?PlanItem => PlanItem::query()->where('study_id', $study->id)->where('keyword', 'big pen')->first(), 'Nothing was planned.');
+        $this->clickText('big pen', 'button');
+        $this->see('Keywords of the topic');
+        $month = (string) $item->month;
+        $this->press(WebDriverKeys::ESCAPE);
+        $this->clickText('big pen', 'button');
+        $this->see('Keywords of the topic');
+        $this->press(']');
+        $this->await(static fn(): ?bool => $item->refresh()->month > $month ?: null, 'The card did not move.');
+        $this->find('aside textarea')->sendKeys('Pens that last'.WebDriverKeys::TAB);
+        $this->await(static fn(): ?bool => ($item->refresh()->brief['angle'] ?? '') === 'Pens that last' ?: null, 'The brief was not kept.');
+        $this->choose('Status', 'done');
+        $this->await(static fn(): ?bool => $item->refresh()->status === 'done' ?: null, 'It was not done.');
+        $this->visit("/studies/{$study->slug}/track");
+        $this->see('too early');
+        $later = now('UTC')->addMonths(3)->startOfMonth()->toDateString();
+        $this->import($study, "keyword,position,url\nbig pen,1,https://quillfair.example/pen\n", options: ['--domain' => 'quillfair.example', '--date' => $later]);
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $this->visit("/studies/{$study->slug}/track");
+        $this->see('12 → 1');
+        $this->clickText('above', 'button');
+        $this->see('visits were added');
+    }
+
+    public function test_the_rulebook_refuses_in_place_and_keeps_what_is_right(): void
+    {
+        $study = $this->weighed('2026-11-01');
+        $this->signIn($this->makeEditor($study)->email, 'correct horse');
+        $this->visit("/studies/{$study->slug}/rulebook");
+        $field = $this->find('[aria-label="conversion rate"]');
+        $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'1.5'.WebDriverKeys::ENTER);
+        $this->see('from 0 to 1');
+        self::assertSame(.02, $study->refresh()->rulebook()->float('conversion_rate'));
+        $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'0.05'.WebDriverKeys::ENTER);
+        $this->see('Default: 0.02.');
+        self::assertSame(.05, $study->refresh()->rulebook()->float('conversion_rate'));
+    }
+
+    private function choose(string $label, string $option): void
+    {
+        $this->await(function () use ($label): bool {
+            $this->browser->executeScript('const label = [...document.querySelectorAll("aside label")].find((one) => one.textContent === arguments[0]); label.parentElement.querySelector("[role=combobox]").dispatchEvent(new MouseEvent("mousedown", { bubbles: true, button: 0 }))', [$label]);
+
+            return true;
+        }, 'There is no '.$label);
+        $this->clickText($option, 'li');
+    }
+
+    private function weighed(string $day): Study
+    {
+        $study = $this->makeStudy(['inkmoor.example']);
+        $this->import($study, "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n", options: ['--domain' => 'quillfair.example', '--date' => $day]);
+        $this->import($study, "keyword,position\nbig pen,3\ndear nib,4\n", options: ['--domain' => 'inkmoor.example', '--date' => $day]);
+        $this->import($study, "keyword,volume,difficulty\nbig pen,2000,20\ndear nib,150,10\nhow to ink,200,5\n", 'keywords');
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+
+        return $study;
+    }
+}
