@@ -33,7 +33,8 @@ final class PlanTest extends BrowserTestCase
         $this->await(static fn(): ?bool => $item->refresh()->month > $month ?: null, 'The card did not move.');
         $this->find('aside textarea')->sendKeys('Pens that last'.WebDriverKeys::TAB);
         $this->await(static fn(): ?bool => ($item->refresh()->brief['angle'] ?? '') === 'Pens that last' ?: null, 'The brief was not kept.');
-        $this->choose('Status', 'done');
+        $this->click('aside [role="combobox"]');
+        $this->clickText('done', 'li');
         $this->await(static fn(): ?bool => $item->refresh()->status === 'done' ?: null, 'It was not done.');
         $this->visit("/studies/{$study->slug}/track");
         $this->see('too early');
@@ -58,16 +59,6 @@ final class PlanTest extends BrowserTestCase
         $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'0.05'.WebDriverKeys::ENTER);
         $this->see('Default: 0.02.');
         self::assertSame(.05, $study->refresh()->rulebook()->float('conversion_rate'));
-    }
-
-    private function choose(string $label, string $option): void
-    {
-        $this->await(function () use ($label): bool {
-            $this->browser->executeScript('const label = [...document.querySelectorAll("aside label")].find((one) => one.textContent === arguments[0]); label.parentElement.querySelector("[role=combobox]").dispatchEvent(new MouseEvent("mousedown", { bubbles: true, button: 0 }))', [$label]);
-
-            return true;
-        }, 'There is no '.$label);
-        $this->clickText($option, 'li');
     }
 
     private function weighed(string $day): Study
