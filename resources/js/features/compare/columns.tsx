@@ -17,7 +17,7 @@ const narrowColumns = ['lane', 'own', 'volume', 'gain'];
 export function allColumns(domains: string[], onChoose: (row: KeywordRow) => void, isChosen: (keyword: string) => boolean): Column<KeywordRow>[] {
   return [
     { key: 'choose', heading: '', track: '28px', cell: (row) => <ChooseBox row={row} isChosen={isChosen(row.keyword)} onChoose={onChoose} /> },
-    { key: 'mark', heading: '', track: '26px', cell: (row) => <MarkSign mark={row.mark} /> },
+    { key: 'mark', heading: '', track: '36px', cell: (row) => <MarkSign mark={row.mark} /> },
     { key: 'keyword', heading: 'Keyword', track: 'minmax(150px, 1fr)', sort: 'keyword', cell: (row) => <span title={row.reason === null ? row.keyword : `${row.keyword} — ${row.reason}`}>{row.keyword}</span> },
     { key: 'standing', heading: 'Standing', track: '86px', cell: (row) => <StandingWord standing={row.standing} /> },
     { key: 'lane', heading: <LaneScale width={laneWidth} />, track: `${laneWidth + 16}px`, cell: (row) => <RankLane positions={row.positions} previous={row.previous} width={laneWidth} domains={domains} /> },

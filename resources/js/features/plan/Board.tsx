@@ -88,7 +88,9 @@ function Card({ item, isChosen, mayEdit, onChoose }: { item: RoadmapItem; isChos
         {item.owner !== '' && ` · ${item.owner}`}
       </Box>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: '0.76rem', fontVariantNumeric: 'tabular-nums' }}>
-        <span>{decimal(item.effort_days, 2).replace(/\.?0+$/, '')} days</span>
+        <span>
+          {String(item.effort_days)} {item.effort_days === 1 ? 'day' : 'days'}
+        </span>
         <span title="expected gain, visits a month">+{estimate(item.expected_gain)}</span>
       </Box>
       {item.status !== 'planned' && <Box sx={{ fontSize: '0.76rem', fontWeight: 600 }}>{item.status}</Box>}

@@ -9,7 +9,7 @@ import type { Weights } from './weights.logic';
 export function opportunityColumns(weights: Weights, isNarrow: boolean): Column<Opportunity>[] {
   const all: Column<Opportunity>[] = [
     { key: 'rank', heading: '', track: '44px', isNumber: true, cell: (row) => whole(row.rank) },
-    { key: 'mark', heading: '', track: '26px', cell: (row) => <MarkSign mark={row.mark} /> },
+    { key: 'mark', heading: '', track: '36px', cell: (row) => <MarkSign mark={row.mark} /> },
     { key: 'keyword', heading: 'Keyword', track: 'minmax(150px, 1fr)', cell: (row) => <span title={row.keyword}>{row.keyword}</span> },
     { key: 'priority', heading: 'Priority, 0–5', track: '190px', cell: (row) => <PriorityBar priority={row.priority} scores={row.scores} weights={weights} /> },
     { key: 'move', heading: 'We → target', track: '84px', isNumber: true, cell: (row) => `${position(row.positions[0])} → ${position(row.target)}` },
