@@ -14,13 +14,10 @@ final class PageMeaning
 
     public static function isMeantFor(string $keyword, string $url, string $title = ''): bool
     {
-        $there = [];
-        foreach (Words::of(mb_strtolower(rawurldecode(UrlKey::pathOf($url)).' '.$title, 'UTF-8')) as $word) {
-            $there[self::singular($word)] = true;
-        }
+        $there = array_fill_keys(Words::of(mb_strtolower(rawurldecode(UrlKey::pathOf($url)).' '.$title, 'UTF-8')), true);
         $wanted = array_filter(Words::of($keyword), static fn(string $word): bool => mb_strlen($word, 'UTF-8') >= self::SHORTEST);
         foreach ($wanted as $word) {
-            if (! isset($there[self::singular($word)])) {
+            if (array_intersect_key(array_flip(self::forms($word)), $there) === []) {
                 return false;
             }
         }
@@ -28,8 +25,16 @@ final class PageMeaning
         return $wanted !== [];
     }
 
-    private static function singular(string $word): string
+    /** @return list<string> the word, and what may be its singular or plural */
+    private static function forms(string $word): array
     {
-        return (string) preg_replace('/(?<=\pL\pL)(?:es|s)$/u', '', $word);
+        $forms = [$word, $word.'s', $word.'es'];
+        foreach (['s', 'es'] as $ending) {
+            if (str_ends_with($word, $ending)) {
+                $forms[] = substr($word, 0, -\strlen($ending));
+            }
+        }
+
+        return $forms;
     }
 }
