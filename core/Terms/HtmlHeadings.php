@@ -16,17 +16,10 @@ final class HtmlHeadings
      */
     public static function of(string $html): array
     {
-        if (\strlen($html) > HtmlText::MAX_BYTES) {
-            throw InvalidValue::because('page', substr($html, 0, 40), 'is larger than 5,000,000 bytes');
-        }
-        if (trim($html) === '') {
+        $document = HtmlDocument::read($html);
+        if ($document === null) {
             return [];
         }
-        $document = new \DOMDocument();
-        $before = libxml_use_internal_errors(true);
-        $document->loadHTML('<?xml encoding="UTF-8">'.mb_scrub($html, 'UTF-8'), LIBXML_NONET | LIBXML_NOERROR | LIBXML_NOWARNING);
-        libxml_clear_errors();
-        libxml_use_internal_errors($before);
         $headings = [];
         foreach ((new \DOMXPath($document))->query('//h1|//h2|//h3') ?: [] as $node) {
             $headings[] = $node instanceof \DOMElement ? trim((string) preg_replace('/\s+/u', ' ', $node->textContent)) : '';

@@ -9,7 +9,7 @@ use GreaterReach\Core\Exception\InvalidValue;
 /** The text that a page says, read with libxml's HTML parser; what frames it is skipped. */
 final class HtmlText
 {
-    public const MAX_BYTES = 5_000_000;
+    public const MAX_BYTES = HtmlDocument::MAX_BYTES;
 
     private const BOILERPLATE = ['script', 'style', 'noscript', 'template', 'svg', 'iframe', 'nav', 'header', 'footer', 'aside', 'form', 'button', 'select'];
     private const INLINE = ['a', 'abbr', 'b', 'cite', 'code', 'em', 'i', 'mark', 'q', 's', 'small', 'span', 'strong', 'sub', 'sup', 'u'];
@@ -17,18 +17,7 @@ final class HtmlText
     /** @throws InvalidValue when the page is larger than five million bytes */
     public static function of(string $html): string
     {
-        if (\strlen($html) > self::MAX_BYTES) {
-            throw InvalidValue::because('page', substr($html, 0, 40), 'is larger than 5,000,000 bytes');
-        }
-        if (trim($html) === '') {
-            return '';
-        }
-        $document = new \DOMDocument();
-        $before = libxml_use_internal_errors(true);
-        $document->loadHTML('<?xml encoding="UTF-8">'.mb_scrub($html, 'UTF-8'), LIBXML_NONET | LIBXML_NOERROR | LIBXML_NOWARNING);
-        libxml_clear_errors();
-        libxml_use_internal_errors($before);
-        $body = $document->getElementsByTagName('body')->item(0);
+        $body = HtmlDocument::read($html)?->getElementsByTagName('body')->item(0);
 
         return $body === null ? '' : trim((string) preg_replace('/\s*\n\s*/', "\n", self::textOf($body)));
     }

@@ -8,6 +8,7 @@ use App\Exceptions\Refused;
 use App\Models\PlanItem;
 use App\Models\Study;
 use GreaterReach\Core\Plan\Month;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
@@ -16,6 +17,16 @@ final readonly class ChangePlan
 {
     /** What a status of done holds fast. */
     private const FIXED_WHEN_DONE = ['month', 'tactic', 'effort_days'];
+
+    /** Adds what is shortlisted and weighed; the rest of the shortlist waits until it is. */
+    public function addShortlist(Study $study, int $user): int
+    {
+        $keywords = DB::table('decisions')->where('decisions.study_id', $study->id)->where('mark', 'shortlisted')
+            ->join('comparison_rows', static fn(JoinClause $join) => $join->on('comparison_rows.study_id', '=', 'decisions.study_id')->on('comparison_rows.keyword', '=', 'decisions.keyword')->where('comparison_id', $study->comparison_id ?? 0)->whereNotNull('tactic'))
+            ->orderBy('decisions.keyword')->pluck('decisions.keyword');
+
+        return $this->add($study, array_values(array_map(strval(...), $keywords->all())), $user);
+    }
 
     /** @param list<string> $keywords of the comparison on show */
     public function add(Study $study, array $keywords, int $user): int

@@ -60,6 +60,8 @@ final class WriteBrief
     /** Text that means nothing to Markdown. */
     private static function plain(string $text): string
     {
-        return str_replace(["\r", "\n|"], ['', "\n\\|"], (string) preg_replace('/([\\\\`*_\[\]<>|])/', '\\\\$1', $text));
+        $escaped = (string) preg_replace('/([\\\\`*_\[\]<>|])/', '\\\\$1', str_replace("\r", '', $text));
+
+        return (string) preg_replace('/^(\s*)([#+-])/m', '$1\\\\$2', $escaped);
     }
 }

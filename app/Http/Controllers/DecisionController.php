@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Decisions\Decide;
+use App\Actions\Decisions\ReadTags;
 use App\Actions\Decisions\UndoDecision;
 use App\Http\Requests\DecisionRequest;
 use App\Models\Study;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 
 final class DecisionController extends Controller
 {
@@ -33,8 +33,8 @@ final class DecisionController extends Controller
     }
 
     /** Tags in use, with the number of their keywords. */
-    public function tags(Study $study): JsonResponse
+    public function tags(Study $study, ReadTags $read): JsonResponse
     {
-        return new JsonResponse(DB::table('tags')->where('study_id', $study->id)->groupBy('tag')->orderBy('tag')->get(['tag', DB::raw('count(*) AS keywords')])->all());
+        return new JsonResponse($read->execute($study));
     }
 }

@@ -18,7 +18,6 @@ use GreaterReach\Core\Keyword\KeywordKey;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 
 final class PlanController extends Controller
 {
@@ -38,11 +37,12 @@ final class PlanController extends Controller
     public function add(Request $request, Study $study, ChangePlan $change): JsonResponse
     {
         $request->validate(['keywords' => ['sometimes', 'array', 'max:500'], 'keywords.*' => ['string', 'max:2000']]);
-        $keywords = $request->has('keywords')
-            ? array_map(KeywordKey::of(...), array_map(strval(...), $request->array('keywords')))
-            : DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->pluck('keyword')->map(strval(...))->all();
+        $user = (int) $request->user()?->id;
+        $added = $request->has('keywords')
+            ? $change->add($study->load('domains'), array_values(array_map(KeywordKey::of(...), array_map(strval(...), $request->array('keywords')))), $user)
+            : $change->addShortlist($study->load('domains'), $user);
 
-        return new JsonResponse(['added' => $change->add($study->load('domains'), array_values($keywords), (int) $request->user()?->id)], 201);
+        return new JsonResponse(['added' => $added], 201);
     }
 
     public function change(PlanItemRequest $request, Study $study, int $item, ChangePlan $change): JsonResponse
