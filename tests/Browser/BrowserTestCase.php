@@ -23,7 +23,7 @@ abstract class BrowserTestCase extends TestCase
         '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
         '--disable-component-update', '--disable-sync', '--window-size=1280,800',
     ];
-    private const PATIENCE = 12.0;
+    private const PATIENCE = 25.0;
 
     protected RemoteWebDriver $browser;
     protected string $downloads;
