@@ -49,21 +49,26 @@ final class Rescore
         $rows = DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id)->whereIn('keyword', $keywords)->get(['keyword', 'volume', 'own_position', 'win_chance']);
         $gainBands = Bands::of($rulebook->numbers('gain_bands'));
         $intents = IntentRules::of($rulebook->words('intent_buy'), $rulebook->words('intent_compare'), $rulebook->words('intent_learn'));
+        $values = $bindings = [];
         foreach ($rows as $row) {
             $decision = $decisions[$row->keyword] ?? null;
             $clicks = Potential::of($row->volume, $row->own_position, $decision->target ?? $rulebook->int('target'), $curve);
             $intent = isset($decision->intent) ? Intent::from($decision->intent) : $intents->intentOf($row->keyword);
             $chance = Figures::float($row->win_chance);
-            DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id)->where('keyword', $row->keyword)->update([
-                'target' => $clicks->target,
-                // As text: the driver would cut a float short.
-                'gain' => $clicks->gain === null ? null : Figures::exact($clicks->gain),
-                'expected_gain' => $chance === null || $clicks->gain === null ? null : Figures::exact($chance * $clicks->gain),
-                'score_gain' => $gainBands->rising($clicks->gain),
-                'intent' => $intent->value,
-                'score_intent' => Weigher::intentScore($intent),
-                'score_fit' => $decision->fit ?? null,
-            ]);
+            $expected = $chance === null || $clicks->gain === null ? null : $chance * $clicks->gain;
+            $values[] = '(?, ?::smallint, ?::float8, ?::float8, ?::smallint, ?, ?::smallint, ?::smallint)';
+            // Floats as text: the driver would cut them short.
+            array_push($bindings, $row->keyword, $clicks->target, self::exact($clicks->gain), self::exact($expected), $gainBands->rising($clicks->gain), $intent->value, Weigher::intentScore($intent), $decision->fit ?? null);
         }
+        if ($values !== []) {
+            DB::update('UPDATE comparison_rows c SET target = v.target, gain = v.gain, expected_gain = v.expected_gain, score_gain = v.score_gain, intent = v.intent, score_intent = v.score_intent, score_fit = v.score_fit
+                FROM (VALUES '.implode(', ', $values).') v (keyword, target, gain, expected_gain, score_gain, intent, score_intent, score_fit)
+                WHERE c.study_id = ? AND c.comparison_id = ? AND c.keyword = v.keyword', [...$bindings, $comparison->study_id, $comparison->id]);
+        }
+    }
+
+    private static function exact(?float $value): ?string
+    {
+        return $value === null ? null : Figures::exact($value);
     }
 }
