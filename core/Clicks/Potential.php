@@ -30,8 +30,9 @@ final readonly class Potential
         }
         $now = $position === null ? 0.0 : $volume * $curve->at($position);
         $first = $volume * $curve->at(1);
+        $gain = $volume * $curve->at($target) - $now;
 
-        return new self($target, $now, $first, max(0.0, $volume * $curve->at($target) - $now), $first - $now);
+        return new self($target, $now, $first, $gain > 0.0 ? $gain : 0.0, $first - $now);
     }
 
     /** Who already stands at the target or better aims one position higher, at most first. */

@@ -54,13 +54,21 @@ final readonly class BrandMatcher
         $found = 0;
         $words = self::withoutGenitive($keyword, $words ?? Words::of($keyword));
         foreach ($words as $from => $run) {
-            for ($next = $from + 1; isset($this->starts[$run]); ++$next) {
-                $found |= $this->masks[$run] ?? 0;
-                if (! isset($words[$next])) {
-                    break;
-                }
-                $run .= $words[$next];
+            if (isset($this->starts[$run])) {
+                $found |= $this->domainsOfRun($run, $words, $from + 1);
             }
+        }
+
+        return $found;
+    }
+
+    /** @param list<string> $words */
+    private function domainsOfRun(string $run, array $words, int $next): int
+    {
+        $found = $this->masks[$run] ?? 0;
+        for (; isset($this->starts[$run], $words[$next]); ++$next) {
+            $run .= $words[$next];
+            $found |= $this->masks[$run] ?? 0;
         }
 
         return $found;

@@ -52,21 +52,16 @@ final readonly class IntentRules
     {
         $best = \count($this->intents) - 1;
         foreach ($words as $from => $phrase) {
-            $best = $this->better($phrase, $best);
+            if (isset($this->ranks[$phrase])) {
+                $best = min($best, $this->ranks[$phrase]);
+            }
             for ($next = $from + 1; isset($this->starts[$phrase], $words[$next]); ++$next) {
                 $phrase .= ' '.$words[$next];
-                $best = $this->better($phrase, $best);
+                $best = min($best, $this->ranks[$phrase] ?? $best);
             }
         }
 
         return $this->intents[$best];
-    }
-
-    private function better(string $phrase, int $best): int
-    {
-        $rank = $this->ranks[$phrase] ?? $best;
-
-        return $rank < $best ? $rank : $best;
     }
 
     /**
