@@ -39,7 +39,7 @@ $xlsx = $folder.'/sheet.xlsx';
     }
 })()), $xlsx);
 
-$artisan = static fn (string ...$arguments): Process => new Process(['php', 'artisan', ...$arguments], base_path(), ['APP_ENV' => 'bench'], null, 1800);
+$artisan = static fn (string ...$arguments): Process => new Process(['php', ...Measured::AS_THE_WORKER, 'artisan', ...$arguments], base_path(), ['APP_ENV' => 'bench'], null, 1800);
 $artisan('reach:study', 'large', '--name=Large', '--domain=domain-0.example')->mustRun();
 $artisan('reach:study', 'other', '--name=Other', '--domain=domain-0.example')->mustRun();
 $day = 0;

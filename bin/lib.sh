@@ -6,6 +6,8 @@ die() { printf '%s: %s\n' "$(basename "$0")" "$*" >&2; exit 1; }
 
 PHP_PACKAGES="php8.2-cli php8.2-pgsql php8.2-curl php8.2-zip php8.2-gd php8.2-bcmath php8.2-mbstring php8.2-intl php8.2-xml"
 SERVER_PACKAGES="postgresql-15 composer unzip"
+# Compiled once and kept compiled: for work that takes longer than a moment.
+export PHP_FAST="-d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M"
 BROWSER_PACKAGES="chromium chromium-driver"
 
 as_root() {

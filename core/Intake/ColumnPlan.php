@@ -7,12 +7,16 @@ namespace GreaterReach\Core\Intake;
 /** Which cell of a row holds which field, and how many cells a row must have. */
 final readonly class ColumnPlan
 {
+    /** @var list<int> cells that hold numbers of any kind */
+    public array $numeric;
+
     /**
      * @param array<int, Field> $columns cell number → field
      * @param list<string>      $headers as in the file, empty ones at the end dropped
      */
     private function __construct(public array $columns, public array $headers)
     {
+        $this->numeric = array_keys(array_filter($columns, static fn(Field $field): bool => $field->type->isNumeric()));
     }
 
     /**

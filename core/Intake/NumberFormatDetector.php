@@ -11,6 +11,17 @@ final class NumberFormatDetector
     private int $commas = 0;
     private bool $isAmbiguous = false;
 
+    /** @param list<string|int|float> $cells of one row; numbers that the file types itself show nothing */
+    public function seeRow(array $cells, ColumnPlan $plan): void
+    {
+        foreach ($plan->numeric as $cell) {
+            $text = $cells[$cell] ?? '';
+            if (\is_string($text) && strpbrk($text, '.,') !== false) {
+                $this->see($text);
+            }
+        }
+    }
+
     public function see(string $cell): void
     {
         match (NumberFormat::shownBy(trim($cell))) {

@@ -7,15 +7,13 @@ namespace App\Actions\Imports;
 use App\Exceptions\ImportRefused;
 use App\Exceptions\Refused;
 use App\Models\Import;
-use App\Support\Database\CopyWriter;
+use App\Support\Tabular\FileFingerprint;
 use App\Support\Tabular\SourceTable;
 use App\Support\Tabular\TableReader;
-use GreaterReach\Core\Intake\BadCell;
 use GreaterReach\Core\Intake\ColumnPlan;
 use GreaterReach\Core\Intake\FileProblem;
 use GreaterReach\Core\Intake\ImportKind;
 use GreaterReach\Core\Intake\NumberFormatDetector;
-use GreaterReach\Core\Intake\RowParser;
 use GreaterReach\Core\Site\PublicSuffixList;
 use Illuminate\Support\Facades\DB;
 
@@ -25,6 +23,9 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class ImportFile
 {
+    /** Rows whose numbers are looked at before the reading begins. */
+    private const SAMPLE = 1000;
+
     public function __construct(private PublicSuffixList $suffixes, private TableReader $reader, private Mappings $mappings, private ForgetImport $forget)
     {
     }
@@ -41,10 +42,9 @@ final readonly class ImportFile
         if ($order->kind === ImportKind::Rankings && $order->domain === null && ! $plan->has('domain')) {
             throw Refused::because('domain', 'A rankings file needs a domain: give --domain, or a column "domain".');
         }
-        $numbers = self::detectNumbers($table, $plan);
         DB::beginTransaction();
         try {
-            $outcome = $this->load($order, $table, $plan, $numbers, $progress);
+            $outcome = $this->load($order, $table, $plan, $progress);
             $order->isDryRun ? DB::rollBack() : DB::commit();
         } catch (\Throwable $error) {
             self::giveUp();
@@ -64,72 +64,49 @@ final readonly class ImportFile
         }
     }
 
-    public static function detectNumbers(SourceTable $table, ColumnPlan $plan): NumberFormatDetector
-    {
-        $numeric = array_keys(array_filter($plan->columns, static fn($field): bool => $field->type->isNumeric()));
-        $detector = new NumberFormatDetector();
-        foreach ($table->rows() as $cells) {
-            foreach ($numeric as $cell) {
-                $text = $cells[$cell] ?? '';
-                if (\is_string($text) && strpbrk($text, '.,') !== false) {
-                    $detector->see($text);
-                }
-            }
-        }
-
-        return $detector;
-    }
-
     /** @param ?\Closure(int): void $progress */
-    private function load(ImportOrder $order, SourceTable $table, ColumnPlan $plan, NumberFormatDetector $numbers, ?\Closure $progress): ImportOutcome
+    private function load(ImportOrder $order, SourceTable $table, ColumnPlan $plan, ?\Closure $progress): ImportOutcome
     {
-        $loader = $this->loader($order);
-        $loader->prepare();
-        $badRows = new BadRows();
-        [$kept, $dropped] = $this->stage($table, new RowParser($plan, $numbers->format()), $loader, $badRows, $progress);
-        if ($badRows->total() > $order->allowedErrors) {
-            throw ImportRefused::with($badRows);
+        $fingerprint = FileFingerprint::begin($order->path);
+        $staged = $this->stage($order, $table, $plan, $progress);
+        if ($staged->badRows->total() > $order->allowedErrors) {
+            throw ImportRefused::with($staged->badRows);
         }
         $import = Import::query()->create([
             'study_id' => $order->study->id, 'user_id' => $order->userId, 'kind' => $order->kind, 'file_name' => $order->fileName,
-            'sha256' => (string) hash_file('sha256', $order->path), 'day' => $order->day, 'rows_kept' => $kept, 'rows_dropped' => $dropped, 'rows_bad' => $badRows->total(),
+            'sha256' => $fingerprint->sha256(), 'day' => $order->day, 'rows_kept' => $staged->kept, 'rows_dropped' => $staged->dropped, 'rows_bad' => $staged->badRows->total(),
             'mapping' => $plan->mapping(), 'format' => $table->format(),
         ]);
         $isSameFile = $this->supersedeSameFile($import);
-        $notes = $loader->settle($import);
+        $notes = $staged->loader->settle($import);
         if (! $order->isDryRun) {
             $this->mappings->remember($order, $table->headers());
         }
         $order->study->touchData();
 
-        return new ImportOutcome($import->id, $kept, $dropped, $badRows, $numbers->format(), $numbers->isAmbiguous(), $isSameFile, $notes, $order->isDryRun ? $loader->changes($import) : null);
+        return new ImportOutcome($import->id, $staged->kept, $staged->dropped, $staged->badRows, $staged->numbers->format(), $staged->numbers->isAmbiguous(), $isSameFile, $notes, $order->isDryRun ? $staged->loader->changes($import) : null);
     }
 
     /**
-     * @param ?\Closure(int): void $progress
+     * Reads by the number format that the first rows show; where the whole file turns out to show another, reads again.
      *
-     * @return array{int, int} rows staged, rows dropped
+     * @param ?\Closure(int): void $progress
      */
-    private function stage(SourceTable $table, RowParser $parser, Loader $loader, BadRows $badRows, ?\Closure $progress): array
+    private function stage(ImportOrder $order, SourceTable $table, ColumnPlan $plan, ?\Closure $progress): StagedRows
     {
-        $writer = new CopyWriter('staged', $loader->columns());
-        $read = $dropped = 0;
-        foreach ($table->rows() as $line => $cells) {
-            $values = $parser->parse($line, $cells);
-            $staged = $values instanceof BadCell ? $values : $loader->stage($line, $values);
-            if ($staged instanceof BadCell) {
-                $badRows->add($staged);
-            } elseif ($staged === null) {
-                ++$dropped;
-            } else {
-                $writer->write($staged);
-            }
-            if ($progress !== null && ++$read % 10_000 === 0) {
-                $progress($read);
+        $shown = new NumberFormatDetector();
+        $sampled = 0;
+        foreach ($table->rows() as $cells) {
+            $shown->seeRow($cells, $plan);
+            if (++$sampled === self::SAMPLE) {
+                break;
             }
         }
+        $staged = StagedRows::read($table, $plan, $shown->format(), $this->loader($order), $progress);
 
-        return [$writer->flush(), $dropped];
+        return $staged->numbers->format() === $shown->format()
+            ? $staged
+            : StagedRows::read($table, $plan, $staged->numbers->format(), $this->loader($order), $progress);
     }
 
     private function loader(ImportOrder $order): Loader

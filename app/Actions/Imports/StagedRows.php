@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Imports;
+
+use App\Support\Database\CopyWriter;
+use App\Support\Tabular\SourceTable;
+use GreaterReach\Core\Intake\BadCell;
+use GreaterReach\Core\Intake\ColumnPlan;
+use GreaterReach\Core\Intake\NumberFormat;
+use GreaterReach\Core\Intake\NumberFormatDetector;
+use GreaterReach\Core\Intake\RowParser;
+
+/** What one reading of a file brought into the staging table, and what it showed on the way. */
+final readonly class StagedRows
+{
+    private const PROGRESS_EVERY = 10_000;
+
+    private function __construct(public Loader $loader, public int $kept, public int $dropped, public BadRows $badRows, public NumberFormatDetector $numbers)
+    {
+    }
+
+    /** @param ?\Closure(int): void $progress told the number of rows read, now and then */
+    public static function read(SourceTable $table, ColumnPlan $plan, NumberFormat $format, Loader $loader, ?\Closure $progress): self
+    {
+        $loader->prepare();
+        $writer = new CopyWriter('staged', $loader->columns());
+        $parser = new RowParser($plan, $format);
+        $badRows = new BadRows();
+        $numbers = new NumberFormatDetector();
+        $read = $dropped = 0;
+        foreach ($table->rows() as $line => $cells) {
+            $numbers->seeRow($cells, $plan);
+            $values = $parser->parse($line, $cells);
+            $staged = $values instanceof BadCell ? $values : $loader->stage($line, $values);
+            if ($staged instanceof BadCell) {
+                $badRows->add($staged);
+            } elseif ($staged === null) {
+                ++$dropped;
+            } else {
+                $writer->write($staged);
+            }
+            if ($progress !== null && ++$read % self::PROGRESS_EVERY === 0) {
+                $progress($read);
+            }
+        }
+
+        return new self($loader, $writer->flush(), $dropped, $badRows, $numbers);
+    }
+}
