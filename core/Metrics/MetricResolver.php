@@ -10,20 +10,61 @@ namespace GreaterReach\Core\Metrics;
  */
 final class MetricResolver
 {
-    /** @param iterable<Metrics> $sources best first */
-    public static function resolve(iterable $sources): Metrics
+    /**
+     * @param array<int, Metrics>            $sources source id → what it says, best first
+     * @param array<string, array<int, int>> $ranks   group of metrics (`volume`, `difficulty`, `cpc`) → source id → rank, where that group has an order of its own
+     */
+    public static function resolve(array $sources, array $ranks = []): Metrics
     {
-        $volume = $difficulty = $cpc = $competition = $monthly = null;
-        foreach ($sources as $source) {
-            $volume ??= $source->volume;
-            $difficulty ??= $source->difficulty;
-            $cpc ??= $source->cpc;
-            $competition ??= $source->advertiserCompetition;
-            $monthly ??= $source->hasWholeYear() ? $source->monthly : null;
-        }
+        $byVolume = self::inOrder($sources, $ranks['volume'] ?? null);
+        $byCpc = self::inOrder($sources, $ranks['cpc'] ?? null);
+        $volume = self::first($byVolume, static fn(Metrics $source): ?int => $source->volume);
+        $monthly = self::first($byVolume, static fn(Metrics $source): ?array => $source->hasWholeYear() ? $source->monthly : null);
         $derived = $volume === null && $monthly !== null;
 
-        return new Metrics($derived ? self::meanVolume($monthly) : $volume, $difficulty, $cpc, $competition, $monthly, $derived);
+        return new Metrics(
+            $derived ? self::meanVolume($monthly) : $volume,
+            self::first(self::inOrder($sources, $ranks['difficulty'] ?? null), static fn(Metrics $source): ?float => $source->difficulty),
+            self::first($byCpc, static fn(Metrics $source): ?float => $source->cpc),
+            self::first($byCpc, static fn(Metrics $source): ?float => $source->advertiserCompetition),
+            $monthly,
+            $derived,
+        );
+    }
+
+    /**
+     * @param array<int, Metrics>  $sources
+     * @param ?array<int, int> $ranks
+     *
+     * @return array<int, Metrics>
+     */
+    private static function inOrder(array $sources, ?array $ranks): array
+    {
+        if ($ranks !== null) {
+            uksort($sources, static fn(int $one, int $other): int => $ranks[$one] <=> $ranks[$other]);
+        }
+
+        return $sources;
+    }
+
+    /**
+     * @template T
+     *
+     * @param array<int, Metrics>   $sources
+     * @param \Closure(Metrics): ?T $metric
+     *
+     * @return ?T the first that is known
+     */
+    private static function first(array $sources, \Closure $metric): mixed
+    {
+        foreach ($sources as $source) {
+            $value = $metric($source);
+            if ($value !== null) {
+                return $value;
+            }
+        }
+
+        return null;
     }
 
     /**

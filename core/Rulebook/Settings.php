@@ -12,6 +12,7 @@ final class Settings
     private const BUY = ['buy', 'order', 'purchase', 'coupon', 'deal', 'discount', 'voucher', 'price', 'pricing', 'cost', 'shipping', 'delivery', 'for sale', 'near me', 'shop', 'store'];
     private const COMPARE = ['best', 'top', 'review', 'vs', 'versus', 'compare', 'comparison', 'alternative', 'cheap', 'cheapest'];
     private const LEARN = ['how', 'what', 'why', 'when', 'guide', 'tutorial', 'tip', 'idea', 'way to', 'learn', 'meaning', 'example', 'diy'];
+    private const SOURCES = ['keywords', 'rankings'];
     private const MANY = 1e9;
 
     /** @var ?array<string, Setting> */
@@ -115,7 +116,10 @@ final class Settings
             Setting::words('intent_compare', self::COMPARE, 'Words that show the intent to compare.'),
             Setting::words('intent_learn', self::LEARN, 'Words that show the intent to learn.'),
             Setting::words('negatives', [], 'Words whose keywords this study does not want to see.'),
-            Setting::ordering('metric_sources', ['keywords', 'rankings'], ['keywords', 'rankings'], 'Which source of a metric wins, best first.'),
+            Setting::ordering('metric_sources', self::SOURCES, self::SOURCES, 'Which source of a metric wins, best first.'),
+            Setting::ordering('volume_sources', [], self::SOURCES, 'Which source of the volume wins, best first; empty for metric_sources.'),
+            Setting::ordering('difficulty_sources', [], self::SOURCES, 'Which source of the difficulty wins, best first; empty for metric_sources.'),
+            Setting::ordering('cpc_sources', [], self::SOURCES, 'Which source of CPC and advertiser competition wins, best first; empty for metric_sources.'),
         ];
     }
 }

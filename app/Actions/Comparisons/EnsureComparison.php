@@ -13,6 +13,7 @@ use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Comparison\Comparator;
 use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Metrics\SourcePrecedence;
 use GreaterReach\Core\Priority\Candidate;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\Weigher;
@@ -97,7 +98,7 @@ final readonly class EnsureComparison
     /** @return \Generator<int, array{ComparisonRow, Metrics}> */
     private function rows(ComparisonOrder $order, Rulebook $rulebook, ComparedSnapshots $snapshots): \Generator
     {
-        $metrics = MetricsStream::open($order->study->id, $snapshots->domains, $rulebook->words('metric_sources'));
+        $metrics = MetricsStream::open($order->study->id, $snapshots->domains, SourcePrecedence::of($rulebook));
         $listed = (new KeywordFacts($order->study->id))->listedKeywords();
         foreach ((new Comparator($order->within))->rows($snapshots->currentStreams(), $snapshots->previousStreams(), $listed) as $row) {
             yield [$row, $metrics->of($row->keyword)];

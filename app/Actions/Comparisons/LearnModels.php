@@ -16,6 +16,7 @@ use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Meaning\BrandMatcher;
 use GreaterReach\Core\Meaning\PageRanking;
 use GreaterReach\Core\Meaning\TopicBuilder;
+use GreaterReach\Core\Metrics\SourcePrecedence;
 use GreaterReach\Core\Priority\TacticRule;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Site\PublicSuffixList;
@@ -35,7 +36,7 @@ final readonly class LearnModels
     {
         $facts = new KeywordFacts($study->id);
         $brands = $this->brands($snapshots->domains);
-        $metrics = MetricsStream::open($study->id, $snapshots->domains, $rulebook->words('metric_sources'));
+        $metrics = MetricsStream::open($study->id, $snapshots->domains, SourcePrecedence::of($rulebook));
         $medians = $facts->pageOneMedians();
         $pages = new KeyedStream(KeyedStream::grouped($this->pageRows($snapshots)));
         $observations = new WinObservations($snapshots->domainsWithSnapshot());

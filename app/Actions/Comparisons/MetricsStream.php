@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Actions\Comparisons;
 
 use App\Models\Domain;
+use App\Models\Study;
 use App\Support\Database\Figures;
 use App\Support\Database\RowStream;
 use GreaterReach\Core\Metrics\MetricResolver;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Metrics\Source;
-use GreaterReach\Core\Metrics\SourceOrder;
+use GreaterReach\Core\Metrics\SourcePrecedence;
 use Illuminate\Support\Facades\DB;
 
 /** The metrics of a study's keywords in key order, resolved from all of its sources as the core says. */
@@ -18,23 +19,26 @@ final class MetricsStream
 {
     private ?string $keyword = null;
 
-    /** @var list<Metrics> */
+    /** @var array<int, Metrics> source → what it says, best first */
     private array $sources = [];
 
-    /** @param \Generator<int, list<mixed>> $rows keyword, volume, difficulty, CPC, competition, monthly; best source first */
-    private function __construct(private readonly \Generator $rows)
+    /**
+     * @param \Generator<int, list<mixed>>   $rows  keyword, volume, difficulty, CPC, competition, monthly, source; best source first
+     * @param array<string, array<int, int>> $ranks group of metrics → source → rank
+     */
+    private function __construct(private readonly \Generator $rows, private readonly array $ranks = [])
     {
         $this->readNext();
     }
 
     /**
      * @param list<Domain>  $domains ours first
-     * @param list<string>  $order   kinds of source, best first
      * @param ?list<string> $only    these keywords alone; null takes all
      */
-    public static function open(int $study, array $domains, array $order, ?array $only = null): self
+    public static function open(int $study, array $domains, SourcePrecedence $precedence, ?array $only = null): self
     {
-        $ranks = self::sourceRanks($study, $domains, $order);
+        $sources = self::sources($study, $domains);
+        $ranks = $precedence->rank($sources);
         $values = implode(', ', array_map(static fn(int $source, int $rank): string => "({$source}::bigint, {$rank})", array_keys($ranks), $ranks));
         if ($values === '') {
             return new self((static fn(): \Generator => yield from [])());
@@ -43,10 +47,28 @@ final class MetricsStream
         $some = $only === null ? '' : 'AND keyword IN (SELECT json_array_elements_text(?::json))';
 
         return new self(RowStream::of(<<<SQL
-            SELECT keyword, volume, difficulty, cpc, advertiser_competition, monthly
+            SELECT keyword, volume, difficulty, cpc, advertiser_competition, monthly, source_id
             FROM metrics JOIN (VALUES {$values}) ranked (source_id, rank) USING (source_id)
             WHERE study_id = ? {$some} ORDER BY keyword, rank
-            SQL, [$study, ...($only === null ? [] : [json_encode($only, JSON_THROW_ON_ERROR)])]));
+            SQL, [$study, ...($only === null ? [] : [json_encode($only, JSON_THROW_ON_ERROR)])]), $precedence->ownRanks($sources));
+    }
+
+    /**
+     * What a study knows of some keywords, by its own rulebook.
+     *
+     * @param list<string> $keywords
+     *
+     * @return array<string, Metrics>
+     */
+    public static function known(Study $study, array $keywords): array
+    {
+        sort($keywords, SORT_STRING);
+
+        return DB::transaction(static function () use ($study, $keywords): array {
+            $stream = self::open($study->id, $study->comparedDomains(), SourcePrecedence::of($study->rulebook()), $keywords);
+
+            return array_combine($keywords, array_map($stream->of(...), $keywords));
+        });
     }
 
     /** The metrics of a keyword; ask in key order. */
@@ -56,21 +78,20 @@ final class MetricsStream
             $this->readNext();
         }
 
-        return $this->keyword === $keyword ? MetricResolver::resolve($this->sources) : Metrics::unknown();
+        return $this->keyword === $keyword ? MetricResolver::resolve($this->sources, $this->ranks) : Metrics::unknown();
     }
 
     /**
      * @param list<Domain> $domains
-     * @param list<string> $order
      *
-     * @return array<int, int> source id → rank, the best 0
+     * @return list<Source>
      */
-    private static function sourceRanks(int $study, array $domains, array $order): array
+    private static function sources(int $study, array $domains): array
     {
         $places = array_flip(array_map(static fn(Domain $domain): int => $domain->id, $domains));
         $sources = DB::table('live_sources')->where('study_id', $study)->get(['id', 'kind', 'day', 'domain_id', 'channel'])->all();
 
-        return SourceOrder::rank(array_values(array_map(static fn(\stdClass $source): Source => new Source($source->id, $source->kind, $source->day, $places[$source->domain_id] ?? null, $source->channel), $sources)), $order);
+        return array_values(array_map(static fn(\stdClass $source): Source => new Source($source->id, $source->kind, $source->day, $places[$source->domain_id] ?? null, $source->channel), $sources));
     }
 
     private function readNext(): void
@@ -78,8 +99,8 @@ final class MetricsStream
         $this->sources = [];
         $this->keyword = $this->rows->valid() ? $this->rows->current()[0] : null;
         while ($this->rows->valid() && $this->rows->current()[0] === $this->keyword) {
-            [, $volume, $difficulty, $cpc, $competition, $monthly] = $this->rows->current();
-            $this->sources[] = new Metrics(
+            [, $volume, $difficulty, $cpc, $competition, $monthly, $source] = $this->rows->current();
+            $this->sources[$source] = new Metrics(
                 $volume,
                 Figures::float($difficulty),
                 Figures::float($cpc),

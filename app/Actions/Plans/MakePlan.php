@@ -34,7 +34,7 @@ final readonly class MakePlan
         $rows = $this->opportunities($study, $comparison);
         $items = array_map(static fn(\stdClass $row): PlanItem => new PlanItem($row->keyword, $effort->days(self::tactic($row), $row->links_to_earn), (float) $row->expected_gain), $rows);
         $placements = (new AutoPlan($months, $capacity))->place(array_values($items));
-        $metrics = $this->metrics($study, array_map(static fn(Placement $placement): string => $placement->item->keyword, $placements));
+        $metrics = MetricsStream::known($study, array_map(static fn(Placement $placement): string => $placement->item->keyword, $placements));
 
         return array_map(static fn(Placement $placement): array => self::describe($placement, $rows[$placement->item->keyword], $effort, $start, $metrics[$placement->item->keyword]), $placements);
     }
@@ -52,26 +52,6 @@ final readonly class MakePlan
             ->get(['keyword', 'topic', 'tactic', 'links_to_earn', 'expected_gain', 'win_chance']);
 
         return $rows->keyBy('keyword')->all();
-    }
-
-    /**
-     * @param list<string> $keywords
-     *
-     * @return array<string, Metrics>
-     */
-    private function metrics(Study $study, array $keywords): array
-    {
-        sort($keywords, SORT_STRING);
-
-        return DB::transaction(static function () use ($study, $keywords): array {
-            $stream = MetricsStream::open($study->id, $study->comparedDomains(), $study->rulebook()->words('metric_sources'), $keywords);
-            $metrics = [];
-            foreach ($keywords as $keyword) {
-                $metrics[$keyword] = $stream->of($keyword);
-            }
-
-            return $metrics;
-        });
     }
 
     /** @return array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float, win_chance: float, publish_by: ?string} */

@@ -30,18 +30,8 @@ final readonly class PlanFacts
     {
         $rows = $comparison === null ? [] : DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $comparison->id)->whereIn('keyword', $keywords)
             ->get(['keyword', 'topic', 'tactic', 'links_to_earn', 'own_position', 'own_url', 'volume', 'visits_now', 'gain', 'win_chance', 'expected_gain', 'target', 'intent'])->keyBy('keyword')->all();
-        sort($keywords, SORT_STRING);
-        $metrics = DB::transaction(static function () use ($study, $keywords): array {
-            $stream = MetricsStream::open($study->id, $study->comparedDomains(), $study->rulebook()->words('metric_sources'), $keywords);
-            $found = [];
-            foreach ($keywords as $keyword) {
-                $found[$keyword] = $stream->of($keyword);
-            }
 
-            return $found;
-        });
-
-        return new self($rows, $metrics, new Effort($study->rulebook()));
+        return new self($rows, MetricsStream::known($study, $keywords), new Effort($study->rulebook()));
     }
 
     public function row(string $keyword): ?\stdClass

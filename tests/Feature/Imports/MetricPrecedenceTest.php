@@ -39,6 +39,20 @@ final class MetricPrecedenceTest extends TestCase
         self::assertSame('100', $this->volumeOf($study));
     }
 
+    public function test_one_metric_can_have_an_order_of_its_own(): void
+    {
+        $study = $this->makeStudy();
+        $this->import($study, "keyword,position,volume,difficulty\npen,5,100,40\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
+        $this->import($study, "keyword,volume,difficulty\npen,70,30\n", 'keywords', ['--date' => '2026-11-01']);
+        $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['difficulty_sources=rankings,keywords']]);
+        [, $csv] = $this->command('reach:compare', ['slug' => $study->slug]);
+        $row = self::readCsv($csv)[0];
+        self::assertSame(['70', '40'], [$row['volume'], $row['difficulty']]);
+        $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['difficulty_sources=']]);
+        [, $csv] = $this->command('reach:compare', ['slug' => $study->slug]);
+        self::assertSame('30', self::readCsv($csv)[0]['difficulty'], 'Emptied, the order of all metrics holds again.');
+    }
+
     public function test_a_known_value_beats_an_unknown_one_of_a_better_source(): void
     {
         $study = $this->makeStudy();
