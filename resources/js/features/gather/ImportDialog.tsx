@@ -80,6 +80,16 @@ function Uploaded({ study, upload, remaining, onClose }: { study: Study; upload:
         {send.isError && <Alert severity="error">{send.error.message}</Alert>}
         {preview !== undefined && <MappingTable preview={preview} onMap={(mapping) => set({ mapping })} />}
         {isReady && <p>{outcomeWords(preview.format, preview.outcome)}</p>}
+        {isReady && preview.outcome !== null && preview.outcome.notes.length > 0 && (
+          <>
+            <p>What the import will report:</p>
+            <ul>
+              {preview.outcome.notes.map((note) => (
+                <li key={note}>{note}</li>
+              ))}
+            </ul>
+          </>
+        )}
         {bad != null && bad.total > 0 && <BadRowsTable badRows={bad} isAllowed={order.allow_errors >= bad.total} onAllow={() => set({ allow_errors: bad.total })} />}
       </DialogContent>
       <DialogActions>
