@@ -54,6 +54,7 @@ Route::prefix('api/v1')->group(function (): void {
             Route::get('bench/distribution', [BenchController::class, 'distribution']);
             Route::get('bench/pages', [ViewController::class, 'pages']);
             Route::get('bench/movement', [ViewController::class, 'movement']);
+            Route::get('bench/advertising', [ViewController::class, 'advertising']);
             Route::get('bench/page-one', [ViewController::class, 'pageOne']);
             Route::get('bench/noise', [ViewController::class, 'noise']);
             Route::get('lenses', [LensController::class, 'index']);

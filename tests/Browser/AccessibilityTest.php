@@ -24,7 +24,7 @@ final class AccessibilityTest extends BrowserTestCase
         $this->signIn($this->makeEditor($study)->email, 'correct horse');
         foreach (['light', 'dark'] as $scheme) {
             $this->browser->executeScript('localStorage.setItem("mui-mode", arguments[0])', [$scheme]);
-            $views = ['' => 'Studies and what waits', 'gather' => 'What was brought in', 'compare?keyword=fountain+pen' => 'Who holds what', 'compare?keyword=fountain+pen&dossier=open' => 'Where the figures come from', 'weigh' => 'What counts', 'plan' => 'The roadmap is empty', 'track' => 'Said and happened', 'rulebook' => 'Visits and value', 'gather?panel=competitors' => 'Look', 'gather?panel=clicks' => 'Visits are computed with', 'compare?view=pages' => 'Traffic leader', 'compare?view=movement' => 'Our gaps that opened', 'compare?view=page-one' => 'Ringed'];
+            $views = ['' => 'Studies and what waits', 'gather' => 'What was brought in', 'compare?keyword=fountain+pen' => 'Who holds what', 'compare?keyword=fountain+pen&dossier=open' => 'Where the figures come from', 'weigh' => 'What counts', 'plan' => 'The roadmap is empty', 'track' => 'Said and happened', 'rulebook' => 'Visits and value', 'gather?panel=competitors' => 'Look', 'gather?panel=clicks' => 'Visits are computed with', 'compare?view=pages' => 'Traffic leader', 'compare?view=movement' => 'Our gaps that opened', 'compare?view=page-one' => 'Ringed', 'compare?view=advertising' => 'after the stroke'];
             foreach ($views as $view => $shows) {
                 $this->visit($view === '' ? '/' : "/studies/{$study->slug}/{$view}");
                 $this->see($shows);

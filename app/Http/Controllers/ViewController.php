@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Bench\FindNoise;
+use App\Actions\Bench\ReadAdvertising;
 use App\Actions\Bench\ReadMovement;
 use App\Actions\Bench\ReadPageOne;
 use App\Actions\Bench\ReadPages;
@@ -16,7 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 
-/** The other views of the bench: pages, movement, page one for all, and the noise that could go. */
+/** The other views of the bench: pages, movement, page one for all, organic beside paid, and the noise that could go. */
 final class ViewController extends Controller
 {
     public function pages(Request $request, Study $study, ReadPages $read): JsonResponse
@@ -35,6 +36,11 @@ final class ViewController extends Controller
     }
 
     public function pageOne(Request $request, Study $study, ReadPageOne $read): JsonResponse
+    {
+        return new JsonResponse($read->execute($this->shown($study), $this->sentence($request)));
+    }
+
+    public function advertising(Request $request, Study $study, ReadAdvertising $read): JsonResponse
     {
         return new JsonResponse($read->execute($this->shown($study), $this->sentence($request)));
     }

@@ -2,6 +2,7 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { api } from './client';
 import type {
+  Advertising,
   BenchSummary,
   Brief,
   ComparisonState,
@@ -105,6 +106,9 @@ export const movementQuery = (slug: string, look: { domain: number; from: string
 
 export const pageOneQuery = (slug: string, comparison: number, show: string) =>
   queryOptions({ queryKey: [...studyKey(slug), 'page-one', comparison, show], queryFn: ({ signal }) => api.get<PageOneRow[]>(`studies/${slug}/bench/page-one`, { show }, signal), placeholderData: (before) => before });
+
+export const advertisingQuery = (slug: string, comparison: number, show: string) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'advertising', comparison, show], queryFn: ({ signal }) => api.get<Advertising>(`studies/${slug}/bench/advertising`, { show }, signal), placeholderData: (before) => before });
 
 export const noiseQuery = (slug: string, comparison: number, show: string) =>
   queryOptions({ queryKey: [...studyKey(slug), 'noise', comparison, show], queryFn: ({ signal }) => api.get<Noise>(`studies/${slug}/bench/noise`, { show }, signal) });

@@ -190,6 +190,12 @@ export interface MovementReport {
   rows: { keyword: string; before: number | null; after: number | null; volume: number | null; movement: Movement }[];
 }
 
+export interface Advertising {
+  domains: { entry: string; day: string | null }[];
+  counts: { both: number; only_we: number; only_they: number };
+  rows: { keyword: string; volume: number | null; cpc: number | null; advertiser_competition: number | null; organic: (number | null)[]; paid: (number | null)[] }[];
+}
+
 export interface PageOneRow {
   keyword: string;
   volume: number | null;

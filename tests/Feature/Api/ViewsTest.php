@@ -143,6 +143,23 @@ final class ViewsTest extends TestCase
         self::assertSame(['codes=hide' => 1, 'navigational=hide' => 1], array_column($noise, 'keywords', 'clause'));
     }
 
+    public function test_organic_and_paid_stand_side_by_side_and_an_empty_channel_says_so(): void
+    {
+        $comparison = $this->small();
+        $study = Study::query()->findOrFail($comparison->study_id);
+        $this->actingAs($this->makeEditor($study));
+        $url = "/api/v1/studies/{$study->slug}/bench/advertising";
+        $empty = $this->getJson($url)->assertOk()->json();
+        self::assertSame([[null], []], [array_values(array_unique(array_column($empty['domains'], 'day'))), $empty['rows']]);
+        $this->import($study, "keyword,position\nbig pen,2\nunheard of,1\n", options: ['--domain' => $comparison->domains[1]['entry'], '--date' => '2026-11-01', '--channel' => 'paid']);
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $read = $this->getJson($url)->assertOk()->json();
+        self::assertSame(['both' => 0, 'only_we' => 0, 'only_they' => 1], $read['counts'], 'A keyword that only a paid list knows is not compared.');
+        self::assertSame([null, '2026-11-01'], [$read['domains'][0]['day'], $read['domains'][1]['day']]);
+        self::assertSame(['big pen', null, 2], [$read['rows'][0]['keyword'], $read['rows'][0]['paid'][0], $read['rows'][0]['paid'][1]]);
+        self::assertSame([], $this->getJson($url.'?show='.urlencode('paid=we'))->assertOk()->json('rows'));
+    }
+
     private function sameAsComputedAnew(Study $study): void
     {
         $columns = ['keyword', 'target', 'gain', 'expected_gain', 'score_gain', 'intent', 'score_intent', 'score_fit'];

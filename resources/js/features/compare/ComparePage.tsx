@@ -15,6 +15,7 @@ import { useDecisions } from '../../shared/useDecisions';
 import { useUrlState } from '../../shared/useUrlState';
 import { Dossier } from '../dossier';
 import { useStudy } from '../studies';
+import { AdvertisingView } from './AdvertisingView';
 import { KeywordList } from './KeywordList';
 import { MovementView } from './MovementView';
 import { NoiseMenu } from './NoiseMenu';
@@ -78,7 +79,7 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
       {decisions.error !== null && <Failed error={decisions.error} />}
       {summary.isError && <Failed error={summary.error} />}
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
-        {!isOpen && view !== 'page-one' && (
+        {!isOpen && view !== 'page-one' && view !== 'advertising' && (
           <OverlapTable
             combinations={summary.data?.overlap ?? []}
             domains={domains}
@@ -102,6 +103,7 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
             />
           )}
           {view === 'movement' && <MovementView study={study} comparison={comparison} onKeyword={open} onGaps={narrow} />}
+          {view === 'advertising' && <AdvertisingView study={study} comparison={comparison} show={show} onKeyword={open} onClause={(clause) => change({ show: show === '' ? clause : `${show};${clause}` })} />}
           {view === 'page-one' && <PageOneTable study={study} comparison={comparison} show={show} onKeyword={open} />}
         </Box>
         {isOpen && (

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 
-const views = { keywords: 'Keywords', pages: 'Pages', movement: 'Movement', 'page-one': 'Page one' } as const;
+const views = { keywords: 'Keywords', pages: 'Pages', movement: 'Movement', 'page-one': 'Page one', advertising: 'Advertising' } as const;
 
-/** What the bench shows: keywords, pages, movement, page one of all. */
+/** What the bench shows: keywords, pages, movement, page one of all, organic beside paid. */
 export function ViewSwitch({ view, onChange }: { view: string; onChange: (view: string) => void }) {
   return (
     <Box role="group" aria-label="View" sx={{ display: 'flex' }}>
