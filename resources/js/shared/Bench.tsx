@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { rowHeight } from '../theme/theme';
+import { layOut } from './tracks.logic';
 import { useHotkeys } from './useHotkeys';
 
 export interface Column<Row> {
@@ -10,6 +11,8 @@ export interface Column<Row> {
   /** Grid track, such as `minmax(160px, 1fr)` or `72px`. */
   track: string;
   isNumber?: boolean;
+  /** Stays in sight when the list is scrolled sideways; pinned columns come first. */
+  isPinned?: boolean;
   /** Name to sort by; a column without one cannot be sorted. */
   sort?: string;
   cell: (row: Row) => ReactNode;
@@ -31,10 +34,12 @@ interface Props<Row> {
   height?: number;
 }
 
+const headingHeight = 29;
+
 /** A virtual list over any number of rows, moved through by keyboard: j, k, arrows, Page Up and Down, Home, End, Enter. */
 export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSelect, onOpen, onEnd, sort, isMuted, isChosen, height = rowHeight }: Props<Row>) {
   const scroller = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan: 12 });
+  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan: 12, scrollPaddingStart: headingHeight });
   const items = virtual.getVirtualItems();
   const last = items.at(-1)?.index ?? 0;
   useEffect(() => {
@@ -72,18 +77,18 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
     Enter: open,
   });
 
-  const tracks = columns.map((column) => column.track).join(' ');
+  const { tracks, leftOf, width } = layOut(columns);
   return (
     <Box role="table" aria-label={label} aria-rowcount={total + 1} sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
-      <Box role="rowgroup">
-        <Box role="row" sx={{ display: 'grid', gridTemplateColumns: tracks, borderBottom: 1, borderColor: 'divider', color: 'text.secondary', fontSize: '0.78rem', fontWeight: 600, pr: '12px' }}>
-          {columns.map((column) => (
-            <Heading key={column.key} column={column} sort={sort} />
-          ))}
+      <Box ref={scroller} tabIndex={0} role="presentation" aria-label={`${label}: rows`} sx={{ overflow: 'auto', overflowY: 'scroll', flex: 1, minHeight: 0, scrollbarWidth: 'thin' }}>
+        <Box role="rowgroup" sx={{ position: 'sticky', top: 0, zIndex: 3, minWidth: width, bgcolor: 'background.default' }}>
+          <Box role="row" sx={{ display: 'grid', gridTemplateColumns: tracks, height: headingHeight, alignItems: 'center', bgcolor: 'background.default', borderBottom: 1, borderColor: 'divider', color: 'text.secondary', fontSize: '0.78rem', fontWeight: 600 }}>
+            {columns.map((column) => (
+              <Heading key={column.key} column={column} left={leftOf[column.key]} sort={sort} />
+            ))}
+          </Box>
         </Box>
-      </Box>
-      <Box ref={scroller} role="rowgroup" tabIndex={0} aria-label={`${label}: rows`} sx={{ overflowY: 'scroll', flex: 1, minHeight: 0, scrollbarWidth: 'thin' }}>
-        <Box sx={{ height: virtual.getTotalSize(), position: 'relative' }}>
+        <Box role="rowgroup" sx={{ height: virtual.getTotalSize(), minWidth: width, position: 'relative' }}>
           {items.map((item) => {
             const row = rows[item.index];
             if (row === undefined) {
@@ -108,7 +113,7 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
                   cursor: 'pointer',
                   borderBottom: 1,
                   borderColor: 'divider',
-                  bgcolor: isSelected || isChosen?.(row) === true ? 'ink.wash' : 'transparent',
+                  bgcolor: isSelected || isChosen?.(row) === true ? 'ink.wash' : 'background.default',
                   boxShadow: isSelected ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : 'none',
                   color: isMuted?.(row) === true ? 'text.secondary' : 'text.primary',
                   fontSize: '0.86rem',
@@ -120,7 +125,7 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
                   <Box
                     key={column.key}
                     role="cell"
-                    sx={{ px: 1, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', textAlign: column.isNumber === true ? 'right' : 'left', fontVariantNumeric: 'tabular-nums' }}
+                    sx={{ px: 1, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', textAlign: column.isNumber === true ? 'right' : 'left', fontVariantNumeric: 'tabular-nums', ...pinned(leftOf[column.key]) }}
                   >
                     {column.cell(row)}
                   </Box>
@@ -134,12 +139,17 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
   );
 }
 
-function Heading<Row>({ column, sort }: { column: Column<Row>; sort: Props<Row>['sort'] }) {
+/** Style of a cell that stays in sight at this distance from the left. */
+function pinned(left: number | undefined) {
+  return left === undefined ? {} : { position: 'sticky', left, zIndex: 1, bgcolor: 'inherit', alignSelf: 'stretch', alignContent: 'center' };
+}
+
+function Heading<Row>({ column, left, sort }: { column: Column<Row>; left: number | undefined; sort: Props<Row>['sort'] }) {
   const by = column.sort;
   const isSorted = by !== undefined && sort?.by === by;
   const order = isSorted ? (sort.dir === 'asc' ? 'ascending' : 'descending') : 'none';
   return (
-    <Box role="columnheader" aria-sort={by === undefined || sort === undefined ? undefined : order} sx={{ px: 1, py: 0.5, textAlign: column.isNumber === true ? 'right' : 'left', whiteSpace: 'nowrap', overflow: 'hidden' }}>
+    <Box role="columnheader" aria-sort={by === undefined || sort === undefined ? undefined : order} sx={{ px: 1, py: 0.5, textAlign: column.isNumber === true ? 'right' : 'left', whiteSpace: 'nowrap', overflow: 'hidden', ...pinned(left) }}>
       {by === undefined || sort === undefined ? (
         column.heading
       ) : (

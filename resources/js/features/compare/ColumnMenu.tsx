@@ -8,12 +8,14 @@ interface Props {
   columns: { key: string; name: string }[];
   chosen: string[];
   onChange: (chosen: string[]) => void;
+  pinned: string[];
+  onPin: (pinned: string[]) => void;
   isDense: boolean;
   onDense: (isDense: boolean) => void;
 }
 
-/** Which columns stand and in which order, and how close the rows. */
-export function ColumnMenu({ columns, chosen, onChange, isDense, onDense }: Props) {
+/** Which columns stand, in which order and which of them stay in sight, and how close the rows. */
+export function ColumnMenu({ columns, chosen, onChange, pinned, onPin, isDense, onDense }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const ordered = [...chosen.flatMap((key) => columns.filter((column) => column.key === key)), ...columns.filter((column) => !chosen.includes(column.key))];
   const move = (key: string, step: number) => {
@@ -24,11 +26,11 @@ export function ColumnMenu({ columns, chosen, onChange, isDense, onDense }: Prop
   };
   return (
     <>
-      <Button aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)}>
+      <Button aria-haspopup="dialog" aria-label="Columns" title="Columns" sx={{ minWidth: 0, px: 1, py: 0.2, fontSize: '0.78rem' }} onClick={(event) => setAnchor(event.currentTarget)}>
         Columns
       </Button>
-      <Popover open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }} transformOrigin={{ vertical: 'top', horizontal: 'right' }}>
-        <Box role="dialog" aria-label="Columns" sx={{ p: 1.5, width: 270 }}>
+      <Popover open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}>
+        <Box role="dialog" aria-label="Columns" sx={{ p: 1.5, width: 320 }}>
           <Button onClick={() => onDense(!isDense)} aria-pressed={isDense}>
             {isDense ? 'Rows further apart' : 'Rows closer together'}
           </Button>
@@ -42,6 +44,15 @@ export function ColumnMenu({ columns, chosen, onChange, isDense, onDense }: Prop
                 </Box>
                 {isOn && (
                   <>
+                    <Button
+                      aria-label={`Keep ${column.name} in sight`}
+                      aria-pressed={pinned.includes(column.key)}
+                      variant={pinned.includes(column.key) ? 'outlined' : 'text'}
+                      onClick={() => onPin(pinned.includes(column.key) ? pinned.filter((key) => key !== column.key) : [...pinned, column.key])}
+                      sx={{ minWidth: 36, py: 0, px: 0.5 }}
+                    >
+                      pin
+                    </Button>
                     <Button aria-label={`${column.name} further left`} onClick={() => move(column.key, -1)} sx={{ minWidth: 28, py: 0 }}>
                       ↑
                     </Button>

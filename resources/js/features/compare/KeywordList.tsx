@@ -33,6 +33,7 @@ const isFlag = (value: unknown): value is boolean => typeof value === 'boolean';
 export function KeywordList({ study, comparison, show, summary, domains, decisions, isOpen }: Props) {
   const [params, change] = useUrlState();
   const [chosenColumns, setColumns] = useStored('reach-columns', usualColumns, isTexts);
+  const [pinned, setPinned] = useStored<string[]>('reach-pinned', [], isTexts);
   const [isDense, setDense] = useStored('reach-dense', false, isFlag);
   const sort = params.get('sort') ?? 'volume';
   const dir = params.get('dir') ?? 'desc';
@@ -72,14 +73,14 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
       )}
       <Box sx={{ position: 'relative', display: 'flex', flexDirection: 'column', flex: 1, minHeight: 0 }}>
         {!isOpen && (
-          <Box sx={{ position: 'absolute', right: 12, bottom: 6, zIndex: 2, bgcolor: 'background.paper', border: 1, borderColor: 'divider' }}>
-            <ColumnMenu columns={columns.slice(3).map((column) => ({ key: column.key, name: typeof column.heading === 'string' ? column.heading : 'Rank lane' }))} chosen={chosenColumns} onChange={setColumns} isDense={isDense} onDense={setDense} />
+          <Box sx={{ position: 'absolute', left: 0, top: 0, zIndex: 4 }}>
+            <ColumnMenu columns={columns.slice(3).map((column) => ({ key: column.key, name: typeof column.heading === 'string' ? column.heading : 'Rank lane' }))} chosen={chosenColumns} onChange={setColumns} pinned={pinned} onPin={setPinned} isDense={isDense} onDense={setDense} />
           </Box>
         )}
         <Bench<KeywordRow>
           key={isDense ? 'dense' : 'usual'}
           label="Keywords"
-          columns={shownColumns(columns, chosenColumns, isOpen)}
+          columns={shownColumns(columns, chosenColumns, pinned, isOpen)}
           rows={rows}
           total={summary?.keywords ?? rows.length}
           rowKey={(row) => row.keyword}

@@ -44,10 +44,12 @@ export function allColumns(domains: string[], onChoose: (row: KeywordRow) => voi
   ];
 }
 
-/** The columns that stand, in their chosen order; with the dossier open only those that fit beside it. */
-export function shownColumns(all: Column<KeywordRow>[], chosen: string[], isNarrow: boolean): Column<KeywordRow>[] {
-  const wanted = ['choose', 'mark', 'keyword', ...(isNarrow ? chosen.filter((key) => narrowColumns.includes(key)) : chosen)];
-  return wanted.flatMap((key) => all.filter((column) => column.key === key));
+/** The columns that stand, the pinned ones first, in their chosen order; with the dossier open only those that fit beside it. */
+export function shownColumns(all: Column<KeywordRow>[], chosen: string[], pinned: string[], isNarrow: boolean): Column<KeywordRow>[] {
+  const stand = isNarrow ? chosen.filter((key) => narrowColumns.includes(key)) : chosen;
+  const first = ['choose', 'mark', 'keyword', ...stand.filter((key) => pinned.includes(key))];
+  const wanted = [...first, ...stand.filter((key) => !pinned.includes(key))];
+  return wanted.flatMap((key) => all.filter((column) => column.key === key)).map((column) => ({ ...column, isPinned: first.includes(column.key) }));
 }
 
 function best(row: KeywordRow): number | null {
