@@ -9,9 +9,6 @@ use Symfony\Component\Process\Process;
 /** The median of several runs of one thing, with the slow end and the peak memory where they are known. */
 final readonly class Measured
 {
-    /** PHP's options of the queue worker that bin/start runs. */
-    public const AS_THE_WORKER = ['-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M'];
-
     private function __construct(public float $seconds, public float $slow, public int $megabytes)
     {
     }

@@ -2,45 +2,40 @@
 
 declare(strict_types=1);
 
-use App\Models\User;
+use Bench\Application;
 use Bench\Measured;
-use Illuminate\Contracts\Console\Kernel;
 use Symfony\Component\Process\Process;
 
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/Measured.php';
+require __DIR__.'/Application.php';
 
-$app = require __DIR__.'/../bootstrap/app.php';
-$app->make(Kernel::class)->bootstrap();
-
+$bench = Application::boot(8199);
+$artisan = $bench->artisan(...);
 $options = getopt('', ['rows:', 'domains:', 'runs:']);
 $rows = (int) ($options['rows'] ?? 100_000);
 $domains = (int) ($options['domains'] ?? 5);
 $runs = (int) ($options['runs'] ?? 5);
-$folder = base_path('var/bench');
 
 $hosts = array_map(static fn (int $number): string => "domain-{$number}.example", range(0, $domains - 1));
 $files = [];
 foreach ($hosts as $number => $host) {
-    $files[$host] = "{$folder}/{$host}.csv";
-    $file = fopen($files[$host], 'wb');
-    fwrite($file, "keyword,position,url,volume,difficulty,cpc\n");
-    for ($row = 0; $row < $rows; ++$row) {
-        // Domains share most of their keywords, as competitors do.
-        $keyword = $row + (int) ($number * $rows * .07);
-        $draw = crc32($host.$keyword);
-        fprintf($file, "some keyword number %06d of many,%d,https://%s/section-%d/page-%d,%d,%.1f,%.2f\n", $keyword, 1 + $draw % 100, $host, $keyword % 50, intdiv($keyword, 12), 10 * ($keyword % 997), $keyword % 1000 / 10, $keyword % 400 / 100);
-    }
-    fclose($file);
+    $files[$host] = "{$bench->folder}/{$host}.csv";
+    Application::write($files[$host], (static function () use ($rows, $number, $host): Generator {
+        for ($row = 0; $row < $rows; ++$row) {
+            // Domains share most of their keywords, as competitors do.
+            $keyword = $row + (int) ($number * $rows * .07);
+            $draw = crc32($host.$keyword);
+            yield [sprintf('some keyword number %06d of many', $keyword), 1 + $draw % 100, "https://{$host}/section-".($keyword % 50).'/page-'.intdiv($keyword, 12), 10 * ($keyword % 997), $keyword % 1000 / 10, $keyword % 400 / 100];
+        }
+    })());
 }
-$artisan = static fn (string ...$arguments): Process => new Process(['php', 'artisan', ...$arguments], base_path(), ['APP_ENV' => 'bench'], null, 1800);
 $artisan('reach:study', 'bench', '--name=Bench', '--domain='.$hosts[0], ...array_map(static fn (string $host): string => '--competitor='.$host, array_slice($hosts, 1)))->mustRun();
 
 printf("%s rows per domain, %d domains, medians of %d, PHP %s, %d processors\n\n", number_format($rows), $domains, $runs, PHP_VERSION, (int) shell_exec('nproc'));
 
 $import = static fn (string $host, string $day = '2026-11-01', string $study = 'bench'): Process => $artisan('reach:import', $study, $files[$host], '--kind=rankings', '--domain='.$host, '--date='.$day);
-$copy = new Process(['psql', '-q', '-c', 'CREATE UNLOGGED TABLE IF NOT EXISTS plain (keyword text, position int, url text, volume int, difficulty float8, cpc numeric)', '-c', 'TRUNCATE plain', '-c', "\\copy plain FROM '{$files[$hosts[0]]}' CSV HEADER"]);
-$plain = Measured::process($runs, static fn (): Process => $copy);
+$plain = Measured::process($runs, static fn (): Process => Application::plainCopy($files[$hosts[0]]));
 // A study apart, so that the comparison below meets one snapshot per domain; every run adds one of its own day, so that none has another to replace.
 $artisan('reach:study', 'imports', '--name=Imports', '--domain='.$hosts[0])->mustRun();
 $day = 0;
@@ -63,18 +58,11 @@ $weighed = Measured::process($runs, static fn (): Process => $artisan('reach:wei
 printf("compare     %6.2f s  %s rankings/s  peak %d MB (compared and weighed into the database)\n", $compared->seconds, number_format($rows * $domains / $compared->seconds), $compared->megabytes);
 printf("weigh       %6.2f s  (order and write the export of what is there)\n", $weighed->seconds);
 
-User::query()->firstOrCreate(['email' => 'bench@domain-0.example'], ['name' => 'Bench', 'password' => 'bench', 'is_administrator' => true]);
-$server = new Process(['php', '-S', '127.0.0.1:8199', base_path('vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php')], public_path(), ['APP_ENV' => 'bench']);
-$server->disableOutput()->start();
-usleep(800_000);
-$client = new GuzzleHttp\Client(['base_uri' => 'http://127.0.0.1:8199', 'cookies' => true, 'headers' => ['Accept' => 'application/json']]);
-$client->get('/sign-in');
-$jar = $client->getConfig('cookies');
-$token = urldecode((string) $jar->getCookieByName('XSRF-TOKEN')?->getValue());
-$client->post('/api/v1/session', ['json' => ['email' => 'bench@domain-0.example', 'password' => 'bench'], 'headers' => ['X-XSRF-TOKEN' => $token]]);
+$bench->serve();
+$client = $bench->client();
 $show = 'standing=gap,behind;competitors>=2@20;volume>=100;brands=hide';
 foreach (['bench' => ['sort' => 'gain'], 'bench/summary' => [], 'bench/distribution' => ['field' => 'volume'], 'opportunities' => []] as $path => $query) {
     $asked = Measured::calls(max(20, $runs), static fn () => $client->get("/api/v1/studies/bench/{$path}?".http_build_query(['show' => $show, 'limit' => 200, ...$query])));
     printf("%-20s p50 %4d ms  p95 %4d ms\n", $path, $asked->seconds * 1000, $asked->slow * 1000);
 }
-$server->stop(1);
+$bench->stop();

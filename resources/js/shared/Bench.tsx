@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useRef, type ReactNode } from 'react';
+import { memo, useCallback, useEffect, useLayoutEffect, useRef, type ReactNode } from 'react';
 import { rowHeight } from '../theme/theme';
 import { layOut } from './tracks.logic';
 import { useHotkeys } from './useHotkeys';
@@ -15,7 +15,7 @@ export interface Column<Row> {
   isPinned?: boolean;
   /** Name to sort by; a column without one cannot be sorted. */
   sort?: string;
-  cell: (row: Row) => ReactNode;
+  cell: (row: Row, isChosen: boolean) => ReactNode;
 }
 
 interface Props<Row> {
@@ -28,6 +28,8 @@ interface Props<Row> {
   onSelect: (row: Row) => void;
   onOpen: (row: Row) => void;
   onEnd: () => void;
+  /** Pressed on something marked `data-choose` in a row. */
+  onChoose?: (row: Row) => void;
   sort?: { by: string; dir: string; onChange: (by: string, dir: string) => void };
   isMuted?: (row: Row) => boolean;
   isChosen?: (row: Row) => boolean;
@@ -37,9 +39,9 @@ interface Props<Row> {
 const headingHeight = 29;
 
 /** A virtual list over any number of rows, moved through by keyboard: j, k, arrows, Page Up and Down, Home, End, Enter. */
-export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSelect, onOpen, onEnd, sort, isMuted, isChosen, height = rowHeight }: Props<Row>) {
+export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSelect, onOpen, onEnd, onChoose, sort, isMuted, isChosen, height = rowHeight }: Props<Row>) {
   const scroller = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan: 12, scrollPaddingStart: headingHeight });
+  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan: 6, scrollPaddingStart: headingHeight });
   const items = virtual.getVirtualItems();
   const last = items.at(-1)?.index ?? 0;
   useEffect(() => {
@@ -78,6 +80,11 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
   });
 
   const { tracks, leftOf, width } = layOut(columns);
+  const handlers = useRef({ onOpen, onChoose });
+  useLayoutEffect(() => {
+    handlers.current = { onOpen, onChoose };
+  });
+  const press = useCallback((row: Row, isChoice: boolean) => (isChoice ? handlers.current.onChoose?.(row) : handlers.current.onOpen(row)), []);
   return (
     <Box role="table" aria-label={label} aria-rowcount={total + 1} sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
       <Box ref={scroller} tabIndex={0} role="presentation" aria-label={`${label}: rows`} sx={{ overflow: 'auto', overflowY: 'scroll', flex: 1, minHeight: 0, scrollbarWidth: 'thin' }}>
@@ -88,49 +95,28 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
             ))}
           </Box>
         </Box>
-        <Box role="rowgroup" sx={{ height: virtual.getTotalSize(), minWidth: width, position: 'relative' }}>
+        <Box role="rowgroup" sx={rowStyles} style={{ height: virtual.getTotalSize(), minWidth: width }}>
           {items.map((item) => {
             const row = rows[item.index];
             if (row === undefined) {
               return null;
             }
-            const isSelected = rowKey(row) === selected;
+            const name = rowKey(row);
             return (
-              <Box
+              <BenchRow
                 key={item.key}
-                role="row"
-                aria-rowindex={item.index + 2}
-                aria-selected={isSelected || isChosen?.(row) === true}
-                data-keyword={rowKey(row)}
-                onClick={() => onOpen(row)}
-                sx={{
-                  position: 'absolute',
-                  insetInline: 0,
-                  height,
-                  display: 'grid',
-                  gridTemplateColumns: tracks,
-                  alignItems: 'center',
-                  cursor: 'pointer',
-                  borderBottom: 1,
-                  borderColor: 'divider',
-                  bgcolor: isSelected || isChosen?.(row) === true ? 'ink.wash' : 'background.default',
-                  boxShadow: isSelected ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : 'none',
-                  color: isMuted?.(row) === true ? 'text.secondary' : 'text.primary',
-                  fontSize: '0.86rem',
-                  '&:hover': { bgcolor: 'ink.wash' },
-                }}
-                style={{ transform: `translateY(${item.start}px)` }}
-              >
-                {columns.map((column) => (
-                  <Box
-                    key={column.key}
-                    role="cell"
-                    sx={{ px: 1, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', textAlign: column.isNumber === true ? 'right' : 'left', fontVariantNumeric: 'tabular-nums', ...pinned(leftOf[column.key]) }}
-                  >
-                    {column.cell(row)}
-                  </Box>
-                ))}
-              </Box>
+                row={row}
+                name={name}
+                number={item.index + 2}
+                columns={columns as Column<unknown>[]}
+                tracks={tracks}
+                start={item.start}
+                height={height}
+                isSelected={name === selected}
+                isChosen={isChosen?.(row) === true}
+                isMuted={isMuted?.(row) === true}
+                onPress={press as (row: unknown, isChoice: boolean) => void}
+              />
             );
           })}
         </Box>
@@ -139,7 +125,54 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
   );
 }
 
-/** Style of a cell that stays in sight at this distance from the left. */
+interface RowProps {
+  row: unknown;
+  name: string;
+  number: number;
+  columns: Column<unknown>[];
+  tracks: string;
+  start: number;
+  height: number;
+  isSelected: boolean;
+  isChosen: boolean;
+  isMuted: boolean;
+  onPress: (row: unknown, isChoice: boolean) => void;
+}
+
+/** One row in plain elements, drawn anew only when something of it changed: many of them pass in every second of scrolling. */
+const BenchRow = memo(function BenchRow({ row, name, number, columns, tracks, start, height, isSelected, isChosen, isMuted, onPress }: RowProps) {
+  const { leftOf } = layOut(columns);
+  return (
+    <div
+      role="row"
+      aria-rowindex={number}
+      aria-selected={isSelected || isChosen}
+      data-keyword={name}
+      className={`bench-row${isSelected ? ' is-selected' : ''}${isChosen ? ' is-chosen' : ''}${isMuted ? ' is-muted' : ''}`}
+      onClick={(event) => onPress(row, (event.target as HTMLElement).closest('[data-choose]') !== null)}
+      style={{ height, gridTemplateColumns: tracks, transform: `translateY(${start}px)` }}
+    >
+      {columns.map((column) => (
+        <div key={column.key} role="cell" className={`bench-cell${column.isNumber === true ? ' is-number' : ''}${column.isPinned === true ? ' is-pinned' : ''}`} style={column.isPinned === true ? { left: leftOf[column.key] } : undefined}>
+          {column.cell(row, isChosen)}
+        </div>
+      ))}
+    </div>
+  );
+});
+
+const rowStyles = {
+  position: 'relative',
+  '& .bench-row': { position: 'absolute', insetInline: 0, display: 'grid', alignItems: 'center', cursor: 'pointer', borderBottom: 1, borderColor: 'divider', bgcolor: 'background.default', color: 'text.primary', fontSize: '0.86rem' },
+  '& .is-muted': { color: 'text.secondary' },
+  '& .is-chosen, & .is-selected, & .bench-row:hover': { bgcolor: 'ink.wash' },
+  '& .is-selected': { boxShadow: 'inset 3px 0 0 var(--mui-palette-primary-main)' },
+  '& .bench-cell': { px: 1, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', fontVariantNumeric: 'tabular-nums' },
+  '& .is-number': { textAlign: 'right' },
+  '& .is-pinned': { position: 'sticky', zIndex: 1, bgcolor: 'inherit', alignSelf: 'stretch', alignContent: 'center' },
+} as const;
+
+/** Style of a heading that stays in sight at this distance from the left. */
 function pinned(left: number | undefined) {
   return left === undefined ? {} : { position: 'sticky', left, zIndex: 1, bgcolor: 'inherit', alignSelf: 'stretch', alignContent: 'center' };
 }

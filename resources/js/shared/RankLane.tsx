@@ -25,10 +25,7 @@ export const RankLane = memo(function RankLane({ positions, previous, width, dom
   const absent = positions.flatMap((position, number) => (position === null ? [number] : []));
   return (
     <svg width={width} height={height} role="img" aria-label={describe(positions, domains)}>
-      <line x1={placeOf(1, width)} x2={placeOf(worstPosition, width)} y1={line} y2={line} stroke={hairline} />
-      {[10, 20].map((tick) => (
-        <line key={tick} x1={placeOf(tick, width)} x2={placeOf(tick, width)} y1={3} y2={line + 4} stroke={hairline} strokeDasharray={tick === 20 ? '2 2' : 'none'} />
-      ))}
+      <path d={scalePath(width)} stroke={hairline} fill="none" />
       {positions.map((position, number) =>
         position === null ? null : (
           <Mark key={number} number={number} position={position} before={previous[number] ?? null} width={width} ink={ink(number)} />
@@ -49,14 +46,21 @@ export const RankLane = memo(function RankLane({ positions, previous, width, dom
   );
 });
 
+/** The line with its ticks, that at 20 dashed, as one path. */
+function scalePath(width: number): string {
+  const [ten, twenty] = [placeOf(10, width), placeOf(20, width)];
+  const dashes = [3, 7, 11, 15, 19].map((top) => `M${twenty} ${top}v2`).join('');
+  return `M${placeOf(1, width)} ${line}H${placeOf(worstPosition, width)}M${ten} 3V${line + 4}${dashes}`;
+}
+
 function Mark({ number, position, before, width, ink }: { number: number; position: number; before: number | null; width: number; ink: string }) {
   const x = placeOf(position, width);
   const y = number === 0 ? line : above;
   return (
-    <g>
+    <>
       {before !== null && before !== position && <line x1={placeOf(before, width)} x2={x} y1={y} y2={y} stroke={ink} strokeWidth={number === 0 ? 1.6 : 1} opacity={0.5} />}
       <path d={shapePath(number)} transform={`translate(${x} ${y}) scale(${number === 0 ? 1 : 0.78})`} fill={ink} />
-    </g>
+    </>
   );
 }
 

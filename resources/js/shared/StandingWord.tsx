@@ -1,12 +1,13 @@
-import Box from '@mui/material/Box';
 import type { Standing } from '../api/types';
+
+const bar = { display: 'inline-block', width: 4, height: 14, marginRight: 6, verticalAlign: '-2px' } as const;
 
 /** A standing as its word with a small bar in its ink beside it. */
 export function StandingWord({ standing }: { standing: Standing }) {
   return (
-    <Box component="span" sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.75 }}>
-      <Box component="span" aria-hidden="true" sx={{ width: 4, height: 14, bgcolor: `ink.standing.${standing}` }} />
+    <span>
+      <span aria-hidden="true" style={{ ...bar, background: `var(--mui-palette-ink-standing-${standing})` }} />
       {standing}
-    </Box>
+    </span>
   );
 }

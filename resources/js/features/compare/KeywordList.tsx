@@ -48,7 +48,8 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
     }
   }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
   useListKeys({ current: rows.find((row) => row.keyword === keyword), mayEdit: study.may_edit, onMark: decisions.mark, onUndo: decisions.undo, onClose: () => change({ dossier: null }, true), onChoose: selection.flip });
-  const columns = allColumns(domains, (row) => selection.flip(row.keyword), selection.has);
+  const columns = useMemo(() => allColumns(domains), [domains]);
+  const shown = useMemo(() => shownColumns(columns, chosenColumns, pinned, isOpen), [columns, chosenColumns, pinned, isOpen]);
   if (bench.isPending) {
     return <Waiting what="Reading the keywords" />;
   }
@@ -80,7 +81,7 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
         <Bench<KeywordRow>
           key={isDense ? 'dense' : 'usual'}
           label="Keywords"
-          columns={shownColumns(columns, chosenColumns, pinned, isOpen)}
+          columns={shown}
           rows={rows}
           total={summary?.keywords ?? rows.length}
           rowKey={(row) => row.keyword}
@@ -88,6 +89,7 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
           onSelect={(row) => change({ keyword: row.keyword }, true)}
           onOpen={(row) => change({ keyword: row.keyword, dossier: 'open' }, isOpen)}
           onEnd={more}
+          onChoose={(row) => selection.flip(row.keyword)}
           sort={{ by: sort, dir, onChange: (by, direction) => change({ sort: by, dir: direction }) }}
           isMuted={(row) => row.mark === 'set aside'}
           isChosen={(row) => selection.has(row.keyword)}

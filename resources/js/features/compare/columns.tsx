@@ -14,9 +14,9 @@ export const usualColumns = ['standing', 'lane', 'own', 'volume', 'difficulty', 
 const narrowColumns = ['lane', 'own', 'volume', 'gain'];
 
 /** Every column the list of keywords can have, mark and keyword first. */
-export function allColumns(domains: string[], onChoose: (row: KeywordRow) => void, isChosen: (keyword: string) => boolean): Column<KeywordRow>[] {
+export function allColumns(domains: string[]): Column<KeywordRow>[] {
   return [
-    { key: 'choose', heading: '', track: '28px', cell: (row) => <ChooseBox row={row} isChosen={isChosen(row.keyword)} onChoose={onChoose} /> },
+    { key: 'choose', heading: '', track: '28px', cell: (row, isChosen) => <ChooseBox row={row} isChosen={isChosen} /> },
     { key: 'mark', heading: '', track: '36px', cell: (row) => <MarkSign mark={row.mark} /> },
     { key: 'keyword', heading: 'Keyword', track: 'minmax(150px, 1fr)', sort: 'keyword', cell: (row) => <span title={row.reason === null ? row.keyword : `${row.keyword} — ${row.reason}`}>{row.keyword}</span> },
     { key: 'standing', heading: 'Standing', track: '86px', cell: (row) => <StandingWord standing={row.standing} /> },
@@ -57,6 +57,7 @@ function best(row: KeywordRow): number | null {
   return others.length === 0 ? null : Math.min(...others);
 }
 
-function ChooseBox({ row, isChosen, onChoose }: { row: KeywordRow; isChosen: boolean; onChoose: (row: KeywordRow) => void }) {
-  return <input type="checkbox" tabIndex={-1} aria-label={`Choose ${row.keyword}`} checked={isChosen} onClick={(event) => event.stopPropagation()} onChange={() => onChoose(row)} />;
+/** The list itself hears the press. */
+function ChooseBox({ row, isChosen }: { row: KeywordRow; isChosen: boolean }) {
+  return <input type="checkbox" data-choose tabIndex={-1} aria-label={`Choose ${row.keyword}`} checked={isChosen} readOnly />;
 }

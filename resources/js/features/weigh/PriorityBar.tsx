@@ -1,4 +1,3 @@
-import Box from '@mui/material/Box';
 import type { CriterionName, Scores } from '../../api/types';
 import { decimal } from '../../shared/format';
 import { partsOf, type Weights } from './weights.logic';
@@ -13,19 +12,22 @@ export const criterionFill: Record<CriterionName, string> = {
   fit: 'var(--mui-palette-ink-standing-behind)',
 };
 
+const frame = { display: 'flex', alignItems: 'center', gap: 8 } as const;
+const figure = { width: 34, textAlign: 'right', fontWeight: 700 } as const;
+const bar = { flex: 1, height: 11, display: 'flex', borderBottom: '1px solid var(--mui-palette-divider)' } as const;
+
 /** A priority with its parts visible: one stretch per criterion, its length weight times score. */
 export function PriorityBar({ priority, scores, weights }: { priority: number | null; scores: Scores; weights: Weights }) {
   const parts = partsOf(scores, weights);
+  const spelt = parts.map((part) => `${part.name} ${part.score} of 5`).join(', ');
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }} title={parts.map((part) => `${part.name} ${part.score} of 5`).join(', ')}>
-      <Box component="span" sx={{ width: 34, textAlign: 'right', fontWeight: 700 }}>
-        {decimal(priority, 2)}
-      </Box>
-      <Box sx={{ flex: 1, height: 11, display: 'flex', borderBottom: 1, borderColor: 'divider' }} role="img" aria-label={parts.map((part) => `${part.name} ${part.score} of 5`).join(', ')}>
+    <div style={frame} title={spelt}>
+      <span style={figure}>{decimal(priority, 2)}</span>
+      <span style={bar} role="img" aria-label={spelt}>
         {parts.map((part) => (
-          <Box key={part.name} sx={{ background: criterionFill[part.name], transition: 'width .25s' }} style={{ width: `${part.width * 100}%` }} />
+          <span key={part.name} style={{ background: criterionFill[part.name], transition: 'width .25s', width: `${part.width * 100}%` }} />
         ))}
-      </Box>
-    </Box>
+      </span>
+    </div>
   );
 }

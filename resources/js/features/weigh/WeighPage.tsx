@@ -44,6 +44,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const total = first?.total;
   const domains = comparison.domains.map((domain) => domain.entry);
   const current = rows.find((row) => row.keyword === keyword);
+  const columns = useMemo(() => opportunityColumns(weights, isOpen), [weights, isOpen]);
   const setWeights = (next: Weights) => change({ weights: spellWeights(next) });
   const { fetchNextPage, hasNextPage, isFetchingNextPage } = list;
   const more = useCallback(() => {
@@ -78,7 +79,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
           {rows.length > 0 && (
             <Bench
               label="Opportunities"
-              columns={opportunityColumns(weights, isOpen)}
+              columns={columns}
               rows={rows}
               total={total ?? rows.length}
               rowKey={(row) => row.keyword}
