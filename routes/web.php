@@ -65,6 +65,9 @@ Route::prefix('api/v1')->group(function (): void {
             Route::get('plan/items/{item}/brief.md', [PlanController::class, 'briefFile'])->whereNumber('item');
             Route::get('track', [PlanController::class, 'track']);
             Route::get('opportunities', [OpportunityController::class, 'index']);
+            Route::get('opportunities/groups', [OpportunityController::class, 'groups']);
+            Route::get('opportunities/map', [OpportunityController::class, 'map']);
+            Route::get('opportunities/steadiness', [OpportunityController::class, 'steadiness']);
             Route::get('keyword', [KeywordController::class, 'show']);
             Route::get('exports/plan.{format}', [ExportController::class, 'plan'])->whereIn('format', ['csv', 'json', 'xlsx', 'ics']);
             Route::get('exports/roadmap.{format}', [ExportController::class, 'roadmap'])->whereIn('format', ['csv', 'json', 'xlsx', 'ics']);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use GreaterReach\Core\Winning\WinModel;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -39,6 +40,16 @@ final class Comparison extends Model
             'summary' => 'array',
             'created_at' => 'immutable_datetime',
         ];
+    }
+
+    /** The win model that the comparison was weighed with; null where it was not weighed. */
+    public function winModel(): ?WinModel
+    {
+        /** @var ?array{intercept: float|int, difficulty: float|int, authority: float|int|null, rows: int, assumed: bool} $kept */
+        $kept = $this->summary['win_model'] ?? null;
+        $slope = $kept['authority'] ?? null;
+
+        return $kept === null ? null : WinModel::known((float) $kept['intercept'], (float) $kept['difficulty'], $slope === null ? null : (float) $slope, $kept['rows'], $kept['assumed'], $this->domains[0]['authority'] ?? null);
     }
 
     /** @return list<string> the competitors' entries, as listed */

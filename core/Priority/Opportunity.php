@@ -33,6 +33,6 @@ final readonly class Opportunity
     /** `improve page`, or `improve page + links`. */
     public function tacticLabel(): string
     {
-        return $this->tactic->value.($this->withLinks ? ' + links' : '');
+        return $this->withLinks ? $this->tactic->withLinks() : $this->tactic->value;
     }
 }

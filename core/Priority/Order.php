@@ -15,7 +15,13 @@ final readonly class Order
     {
         return ($one->clicks->gain === null) <=> ($other->clicks->gain === null)
             ?: self::highFirst($this->weights->priorityOf($one->scores), $this->weights->priorityOf($other->scores))
-            ?: self::highFirst($one->clicks->gain, $other->clicks->gain)
+            ?: self::beyondPriority($one, $other);
+    }
+
+    /** What decides where priorities are equal. */
+    public static function beyondPriority(Opportunity $one, Opportunity $other): int
+    {
+        return self::highFirst($one->clicks->gain, $other->clicks->gain)
             ?: self::lowFirst($one->candidate->metrics->difficulty, $other->candidate->metrics->difficulty)
             ?: strcmp($one->candidate->row->keyword, $other->candidate->row->keyword);
     }

@@ -7,6 +7,8 @@ namespace GreaterReach\Core\Priority;
 /**
  * How much a place in the order depends on the weights: the share of draws of random weights, uniform on the simplex of
  * all six criteria, in which an item stays in the top. Near 1 it is a safe choice, near 0 an artefact of the weights.
+ *
+ * Only the scores depend on the weights, so opportunities with the same scores are drawn as one group.
  */
 final class Steadiness
 {
@@ -19,18 +21,82 @@ final class Steadiness
      */
     public static function of(array $opportunities, int $draws, int $top, int $seed): array
     {
+        $numbers = array_keys($opportunities);
+        usort($numbers, static fn(int $a, int $b): int => Order::beyondPriority($opportunities[$a], $opportunities[$b]));
+        $known = array_values(array_filter($numbers, static fn(int $number): bool => $opportunities[$number]->clicks->gain !== null));
+        $unknown = array_values(array_diff($numbers, $known));
+        $shares = array_fill(0, \count($opportunities), 0.0);
+        foreach ([[$known, $top], [$unknown, $top - \count($known)]] as [$part, $places]) {
+            $scores = array_map(static fn(int $number): Scores => $opportunities[$number]->scores, $part);
+            foreach (self::ofScores($scores, $draws, $places, $seed) as $place => $share) {
+                $shares[$part[$place]] = $share;
+            }
+        }
+
+        return $shares;
+    }
+
+    /**
+     * @param list<Scores> $scores of opportunities whose gain is known, in the order that holds where priorities are equal
+     *
+     * @return list<float> 0…1, one for each
+     */
+    public static function ofScores(array $scores, int $draws, int $top, int $seed): array
+    {
+        $groups = self::groups($scores, max(0, $top));
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
-        $stays = array_fill(0, \count($opportunities), 0);
+        $stays = array_fill(0, \count($scores), 0);
         for ($draw = 0; $draw < $draws; ++$draw) {
-            $order = new Order(Weights::of(self::simplex($random)));
-            $numbers = array_keys($opportunities);
-            usort($numbers, static fn(int $a, int $b): int => $order->compare($opportunities[$a], $opportunities[$b]));
-            foreach (\array_slice($numbers, 0, $top) as $number) {
+            foreach (self::leading($groups, Weights::of(self::simplex($random)), $top) as $number) {
                 ++$stays[$number];
             }
         }
 
-        return array_values(array_map(static fn(int $times): float => $times / $draws, $stays));
+        return array_map(static fn(int $times): float => $times / $draws, $stays);
+    }
+
+    /**
+     * @param list<Scores> $scores
+     *
+     * @return list<array{scores: Scores, members: list<int>}> at most as many members as can be in the top, best first
+     */
+    private static function groups(array $scores, int $top): array
+    {
+        $groups = [];
+        foreach ($scores as $number => $score) {
+            $key = implode(' ', array_map(static fn(?int $points): string => $points === null ? '-' : (string) $points, $score->toArray()));
+            $groups[$key] ??= ['scores' => $score, 'members' => []];
+            if (\count($groups[$key]['members']) < $top) {
+                $groups[$key]['members'][] = $number;
+            }
+        }
+
+        return array_values($groups);
+    }
+
+    /**
+     * @param list<array{scores: Scores, members: list<int>}> $groups
+     *
+     * @return list<int> the numbers in the top
+     */
+    private static function leading(array $groups, Weights $weights, int $top): array
+    {
+        $ofPriority = [];
+        foreach ($groups as $number => $group) {
+            $ofPriority[(string) json_encode($weights->priorityOf($group['scores']) ?? -1.0)][] = $number;
+        }
+        krsort($ofPriority, SORT_NUMERIC);
+        $leading = [];
+        foreach ($ofPriority as $level) {
+            if (\count($leading) >= $top) {
+                break;
+            }
+            $members = array_merge(...array_map(static fn(int $number): array => $groups[$number]['members'], $level));
+            sort($members);
+            array_push($leading, ...\array_slice($members, 0, $top - \count($leading)));
+        }
+
+        return $leading;
     }
 
     /**

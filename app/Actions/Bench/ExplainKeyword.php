@@ -23,7 +23,6 @@ use GreaterReach\Core\Winning\EvidenceFact;
 use GreaterReach\Core\Winning\LinksNeeded;
 use GreaterReach\Core\Winning\PageOneResult;
 use GreaterReach\Core\Winning\WinChance;
-use GreaterReach\Core\Winning\WinModel;
 use Illuminate\Support\Facades\DB;
 
 /** Gathers what the figures of one keyword were computed from, so that the core can say why they are what they are. */
@@ -54,7 +53,8 @@ final class ExplainKeyword
     private function facts(Comparison $comparison, \stdClass $row, array $sources): Facts
     {
         $rulebook = Study::query()->findOrFail($comparison->study_id)->rulebook();
-        $model = $this->winModel($comparison);
+        $model = $comparison->winModel() ?? throw new \LogicException('A comparison that was not weighed explains no figure.');
+
         return new Facts(
             $row->own_position,
             $row->volume,
@@ -110,14 +110,6 @@ final class ExplainKeyword
         $kept = $comparison->summary['comfort'];
 
         return ComfortDifficulty::known((float) $kept['value'], $kept['keywords'], $kept['isAssumed']);
-    }
-
-    private function winModel(Comparison $comparison): WinModel
-    {
-        $kept = $comparison->summary['win_model'];
-        $authoritySlope = $kept['authority'] === null ? null : (float) $kept['authority'];
-
-        return WinModel::known((float) $kept['intercept'], (float) $kept['difficulty'], $authoritySlope, $kept['rows'], $kept['assumed'], $comparison->domains[0]['authority'] ?? null);
     }
 
     private function links(Comparison $comparison): LinksNeeded

@@ -14,6 +14,9 @@ use GreaterReach\Core\Priority\Weights;
  */
 final class PrioritySql
 {
+    /** What decides where priorities are equal. */
+    public const BEYOND = 'gain DESC NULLS LAST, difficulty ASC NULLS LAST, keyword';
+
     /** Σ weight·score ÷ Σ weight over the scores that are known, summed in the core's order. */
     public static function expression(Weights $weights): string
     {
@@ -31,6 +34,6 @@ final class PrioritySql
 
     public static function order(Weights $weights): string
     {
-        return '(gain IS NULL), '.self::expression($weights).' DESC NULLS LAST, gain DESC NULLS LAST, difficulty ASC NULLS LAST, keyword';
+        return '(gain IS NULL), '.self::expression($weights).' DESC NULLS LAST, '.self::BEYOND;
     }
 }

@@ -8,6 +8,7 @@ use GreaterReach\Core\Comparison\Movement;
 use GreaterReach\Core\Comparison\Standing;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\Horizon;
+use GreaterReach\Core\Priority\Tactic;
 use Illuminate\Database\Query\Builder;
 
 /**
@@ -58,6 +59,7 @@ final readonly class SentenceCompiler
         $narrowed = match (true) {
             isset(self::NUMBERS[$clause->name]) => $rows->where(self::NUMBERS[$clause->name], $clause->operator, $clause->number()),
             $clause->name === 'stage' => self::stage($rows, $clause),
+            $clause->name === 'tactic' => self::tactic($rows, $clause),
             $clause->name === 'topic' => $rows->where('topic', $clause->value),
             default => $this->domains->apply($rows, $clause) ?? $this->words->apply($rows, $clause) ?? $this->decisions->apply($rows, $clause) ?? self::choice($rows, $clause),
         };
@@ -78,6 +80,14 @@ final readonly class SentenceCompiler
         };
 
         return $choices === null ? null : $rows->whereIn($clause->name, $clause->choices($choices));
+    }
+
+    /** A tactic with or without links beside it. */
+    private static function tactic(Builder $rows, Clause $clause): Builder
+    {
+        $tactics = $clause->choices(array_column(Tactic::cases(), 'value'));
+
+        return $rows->whereIn('tactic', [...$tactics, ...array_map(static fn(string $tactic): string => Tactic::from($tactic)->withLinks(), $tactics)]);
     }
 
     /** The funnel stage follows from the intent. */

@@ -16,6 +16,8 @@ import type {
   Lenses,
   MovementReport,
   Noise,
+  OpportunityGroup,
+  OpportunityMap,
   OpportunityPage,
   Page,
   PageOneRow,
@@ -28,6 +30,7 @@ import type {
   Study,
   Task,
   Track,
+  Steadiness,
 } from './types';
 
 const pageSize = 300;
@@ -147,6 +150,15 @@ export const opportunitiesQuery = (slug: string, comparison: number, show: strin
     getNextPageParam: (last: OpportunityPage) => last.next,
     placeholderData: (before) => before,
   });
+
+export const groupsQuery = (slug: string, comparison: number, show: string, by: string) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'groups', comparison, show, by], queryFn: ({ signal }) => api.get<OpportunityGroup[]>(`studies/${slug}/opportunities/groups`, { show, by }, signal), placeholderData: (before) => before });
+
+export const mapQuery = (slug: string, comparison: number, show: string, weights: string, by: string) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'map', comparison, show, weights, by], queryFn: ({ signal }) => api.get<OpportunityMap>(`studies/${slug}/opportunities/map`, { show, weights, by }, signal), placeholderData: (before) => before });
+
+export const steadinessQuery = (slug: string, comparison: number, show: string) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'steadiness', comparison, show], queryFn: ({ signal }) => api.get<Steadiness>(`studies/${slug}/opportunities/steadiness`, { show }, signal), placeholderData: (before) => before });
 
 export const summaryQuery = (slug: string, comparison: number, show: string) =>
   queryOptions({

@@ -48,6 +48,7 @@ export interface Comparison {
     overlap: Combination[];
     similarity: (number | null)[][];
     comfort?: Comfort;
+    win_model?: WinModel;
     topics?: number;
   };
   made_at: string;
@@ -158,6 +159,7 @@ export interface Page<Row> {
 export interface OpportunityPage extends Page<Opportunity> {
   total: number;
   weights: Record<CriterionName, number>;
+  presets: Record<string, Record<CriterionName, number>>;
 }
 
 export interface BenchSummary {
@@ -188,6 +190,52 @@ export interface MovementReport {
   to: string | null;
   counts: Partial<Record<Movement, number>>;
   rows: { keyword: string; before: number | null; after: number | null; volume: number | null; movement: Movement }[];
+}
+
+export interface OpportunityGroup {
+  name: string | null;
+  keywords: number;
+  volume: number | null;
+  visits_now: number | null;
+  gain: number | null;
+  expected_gain: number | null;
+  difficulty: number | null;
+  win_chance: number | null;
+  links_to_earn: number | null;
+}
+
+export interface MapPoint {
+  name: string;
+  keywords: number;
+  difficulty: number;
+  expected_gain: number;
+  volume: number;
+  win_chance: number;
+  links_to_earn: number | null;
+  priority: number | null;
+}
+
+export interface OpportunityMap {
+  points: MapPoint[];
+  left_out: number;
+  comfort: number | null;
+  contours: { chance: number; difficulty: number }[];
+}
+
+export interface Steadiness {
+  top: number;
+  draws: number;
+  shares: Record<string, number>;
+}
+
+export interface WinModel {
+  intercept: number;
+  difficulty: number;
+  authority: number | null;
+  rows: number;
+  brier_score: number | null;
+  calibration: { from: number; to: number; rows: number; predicted: number | null; observed: number | null }[];
+  assumed: boolean;
 }
 
 export interface Advertising {

@@ -105,6 +105,7 @@ export const clauseKinds: ClauseKind[] = [
   range('gain', 'Gain in visits', '', { operator: '>=', value: '20' }, [5, 20, 75, 250, 1000], 'gain'),
   choice('horizon', 'Horizon', 'horizon', ['quick win', 'short term', 'long term'], 'quick win'),
   choice('intent', 'Intent', 'intent', ['buy', 'compare', 'learn', 'open'], 'buy'),
+  choice('tactic', 'Tactic', 'tactic', ['new page', 'extend page', 'improve page', 'refresh page', 'merge pages', 'test title'], 'improve page'),
   choice('movement', 'Our movement', 'where we', ['entered', 'left', 'climbed', 'slipped', 'steady'], 'slipped'),
   { ...choice('brands', 'Competitors’ brands', 'competitors’ brands', ['hide', 'only'], 'hide', false, true), phrase: (clauses) => (find(clauses, 'brands')?.value === 'only' ? 'only' : 'hidden') },
   { ...choice('mark', 'Our marks', '', ['shortlisted', 'set aside', 'open', 'kept'], 'shortlisted', false, true), phrase: (clauses) => markPhrases[find(clauses, 'mark')?.value ?? ''] ?? 'any mark' },

@@ -15,6 +15,7 @@ use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Priority\Bands;
 use GreaterReach\Core\Priority\Candidate;
+use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\MeasuredClicks;
@@ -34,6 +35,8 @@ use GreaterReach\Core\Winning\WinModel;
 use GreaterReach\Core\Winning\WinObservations;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 final class PriorityTest extends TestCase
 {
@@ -208,6 +211,31 @@ final class PriorityTest extends TestCase
         $shares = Steadiness::of([$with(new Scores(5, 0, 0, 0, 0, 0)), $with(new Scores(0, 0, 5, 0, 0, 0))], 4000, 1, 3);
         self::assertEqualsWithDelta(.5, $shares[0], 5 * sqrt(.25 / 4000));
         self::assertEqualsWithDelta(1.0, array_sum($shares), 1e-12);
+    }
+
+    /** The order itself, drawn and sorted in full for each draw, on random scores with many ties. */
+    public function test_steadiness_by_groups_is_that_of_sorting_every_draw(): void
+    {
+        mt_srand(5);
+        $base = $this->weigh($this->candidate(null, new Metrics(100, 55.0)));
+        $list = [];
+        for ($number = 0; $number < 60; ++$number) {
+            $weighed = $this->weigh($this->candidate(null, new Metrics(mt_rand(0, 5) === 0 ? null : 10 * mt_rand(1, 4), 55.0), keyword: 'k'.$number));
+            $score = static fn(): ?int => [null, 1, 2, 3][mt_rand(0, 3)];
+            $list[] = new Opportunity($weighed->candidate, $weighed->clicks, $base->winChance, null, null, $base->intent, null, $base->tactic, false, new Scores($score(), $score(), $score(), $score(), $score(), $score()), 0, true);
+        }
+        $random = new Randomizer(new Mt19937(9));
+        $stays = array_fill(0, 60, 0);
+        for ($draw = 0; $draw < 200; ++$draw) {
+            $exponential = array_map(static fn(): float => -log(($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52), range(1, 6));
+            $order = new Order(Weights::of(array_combine(Criterion::names(), array_map(static fn(float $part): float => $part / array_sum($exponential), $exponential))));
+            $numbers = range(0, 59);
+            usort($numbers, static fn(int $a, int $b): int => $order->compare($list[$a], $list[$b]));
+            foreach (\array_slice($numbers, 0, 8) as $number) {
+                ++$stays[$number];
+            }
+        }
+        self::assertSame(array_map(static fn(int $times): float => $times / 200, $stays), Steadiness::of($list, 200, 8, 9));
     }
 
     private function weigh(Candidate $candidate): Opportunity

@@ -11,6 +11,7 @@ import { Empty, Failed } from '../../shared/Notice';
 import { PageOneTable } from '../../shared/PageOneTable';
 import { SentenceBar } from '../../shared/SentenceBar';
 import { find, parseSentence, put, spell, toggle } from '../../shared/sentence.logic';
+import { ViewSwitch } from '../../shared/ViewSwitch';
 import { useDecisions } from '../../shared/useDecisions';
 import { useUrlState } from '../../shared/useUrlState';
 import { Dossier } from '../dossier';
@@ -22,8 +23,8 @@ import { NoiseMenu } from './NoiseMenu';
 import { OverlapTable } from './OverlapTable';
 import { PagesView } from './PagesView';
 import { StandingBar } from './StandingBar';
-import { ViewSwitch } from './ViewSwitch';
 
+const views = { keywords: 'Keywords', pages: 'Pages', movement: 'Movement', 'page-one': 'Page one', advertising: 'Advertising' };
 const startSentence = 'brands=hide;mark=kept';
 
 export function ComparePage() {
@@ -73,7 +74,7 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
           <Button component="a" href={address(`studies/${study.slug}/exports/compare.csv`, { show })} download sx={{ whiteSpace: 'nowrap' }}>
             Export CSV
           </Button>
-          <ViewSwitch view={view} onChange={(next) => change({ view: next === 'keywords' ? null : next })} />
+          <ViewSwitch views={views} view={view} onChange={(next) => change({ view: next === 'keywords' ? null : next })} />
         </Box>
       </SentenceBar>
       {decisions.error !== null && <Failed error={decisions.error} />}

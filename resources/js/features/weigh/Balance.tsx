@@ -1,13 +1,14 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { criterionFill } from './PriorityBar';
+import { Presets } from './Presets';
 import { criteria, type Weights } from './weights.logic';
 
 interface Props {
   weights: Weights;
+  presets: Record<string, Weights>;
   onChange: (weights: Weights) => void;
 }
 
@@ -23,7 +24,7 @@ const meanings: Record<keyof Weights, string> = {
 const most = 5;
 
 /** How much each criterion counts; the list re-orders when a handle is let go. */
-export function Balance({ weights, onChange }: Props) {
+export function Balance({ weights, presets, onChange }: Props) {
   const [draft, setDraft] = useState<Weights | null>(null);
   const shown = draft ?? weights;
   const sum = criteria.reduce((total, name) => total + shown[name], 0);
@@ -68,8 +69,7 @@ export function Balance({ weights, onChange }: Props) {
           At least one must count.
         </Typography>
       )}
-      <Button onClick={() => onChange({ volume: 1, ease: 1, gain: 1, value: 0, intent: 0, fit: 0 })}>Plain average</Button>
-      <Button onClick={() => onChange({ volume: 1, ease: 1, gain: 1, value: 1, intent: 1, fit: 1 })}>All alike</Button>
+      <Presets weights={weights} ready={presets} onChoose={onChange} />
     </Box>
   );
 }

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useInfiniteQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { address } from '../../api/client';
-import { opportunitiesQuery } from '../../api/queries';
+import { opportunitiesQuery, steadinessQuery } from '../../api/queries';
 import type { Comparison, Study } from '../../api/types';
 import { Bench } from '../../shared/Bench';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
@@ -11,14 +11,20 @@ import { SentenceBar } from '../../shared/SentenceBar';
 import { spell } from '../../shared/sentence.logic';
 import { useListKeys } from '../../shared/useListKeys';
 import { LensMenu } from '../../shared/LensMenu';
+import { PageOneTable } from '../../shared/PageOneTable';
+import { ViewSwitch } from '../../shared/ViewSwitch';
 import { useDecisions } from '../../shared/useDecisions';
 import { useUrlState } from '../../shared/useUrlState';
 import { Dossier } from '../dossier';
 import { useStudy } from '../studies';
 import { Balance } from './Balance';
 import { opportunityColumns } from './columns';
+import { GroupsView } from './GroupsView';
+import { MapView } from './MapView';
+import { ModelView } from './ModelView';
 import { spellWeights, type Weights } from './weights.logic';
 
+const views = { list: 'List', map: 'Map', groups: 'Groups', 'page-one': 'Page one', model: 'Win model' };
 const startSentence = 'mark=kept';
 const plain: Weights = { volume: 1, ease: 1, gain: 1, value: 0, intent: 0, fit: 0 };
 
@@ -34,9 +40,11 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const [params, change] = useUrlState();
   const show = params.get('show') ?? startSentence;
   const asked = params.get('weights') ?? '';
+  const view = params.get('view') ?? 'list';
   const keyword = params.get('keyword');
   const isOpen = params.get('dossier') === 'open';
   const list = useInfiniteQuery(opportunitiesQuery(study.slug, comparison.id, show, asked));
+  const steadiness = useQuery(steadinessQuery(study.slug, comparison.id, show));
   const decisions = useDecisions(study.slug);
   const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
   const first = list.data?.pages[0];
@@ -44,7 +52,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const total = first?.total;
   const domains = comparison.domains.map((domain) => domain.entry);
   const current = rows.find((row) => row.keyword === keyword);
-  const columns = useMemo(() => opportunityColumns(weights, isOpen), [weights, isOpen]);
+  const columns = useMemo(() => opportunityColumns(weights, steadiness.data, isOpen), [weights, steadiness.data, isOpen]);
   const setWeights = (next: Weights) => change({ weights: spellWeights(next) });
   const { fetchNextPage, hasNextPage, isFetchingNextPage } = list;
   const more = useCallback(() => {
@@ -64,19 +72,37 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
         hidden={0}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end', maxWidth: 320, flexShrink: 0 }}>
         <LensMenu study={study} show={show} onChoose={(next) => change({ show: next })} />
         <Button component="a" href={address(`studies/${study.slug}/exports/weigh.csv`, { show, weights: asked })} download sx={{ whiteSpace: 'nowrap' }}>
           Export CSV
         </Button>
+        <ViewSwitch views={views} view={view} onChange={(next) => change({ view: next === 'list' ? null : next })} />
+        </Box>
       </SentenceBar>
       {decisions.error !== null && <Failed error={decisions.error} />}
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
-        {!isOpen && <Balance weights={weights} onChange={setWeights} />}
+        {!isOpen && view === 'list' && <Balance weights={weights} presets={first?.presets ?? {}} onChange={setWeights} />}
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
-          {list.isPending && <Waiting what="Ranking the opportunities" />}
+          {view === 'map' && (
+            <MapView
+              study={study}
+              comparison={comparison}
+              show={show}
+              weights={asked}
+              selected={keyword}
+              onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)}
+              onTopic={(topic) => change({ show: spell([{ name: 'topic', operator: '=', value: topic }]), view: null })}
+              onShortlist={(keywords) => decisions.mark(keywords, 'shortlisted')}
+            />
+          )}
+          {view === 'groups' && <GroupsView study={study} comparison={comparison} show={show} onOpen={(clause) => change({ show: show === '' ? clause : `${show};${clause}`, view: null })} />}
+          {view === 'page-one' && <PageOneTable study={study} comparison={comparison} show={show} onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)} />}
+          {view === 'model' && <ModelView comparison={comparison} />}
+          {view === 'list' && list.isPending && <Waiting what="Ranking the opportunities" />}
           {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
-          {list.isSuccess && rows.length === 0 && <Empty title="No opportunity fits this sentence">Take a clause out of the sentence above, or press z to go back to what it was.</Empty>}
-          {rows.length > 0 && (
+          {view === 'list' && list.isSuccess && rows.length === 0 && <Empty title="No opportunity fits this sentence">Take a clause out of the sentence above, or press z to go back to what it was.</Empty>}
+          {view === 'list' && rows.length > 0 && (
             <Bench
               label="Opportunities"
               columns={columns}

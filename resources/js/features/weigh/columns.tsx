@@ -1,24 +1,26 @@
-import type { Opportunity } from '../../api/types';
+import type { Opportunity, Steadiness } from '../../api/types';
 import type { Column } from '../../shared/Bench';
 import { decimal, estimate, percent, position, whole } from '../../shared/format';
 import { MarkSign } from '../../shared/MarkSign';
 import { PriorityBar } from './PriorityBar';
+import { SteadySign } from './SteadySign';
 import type { Weights } from './weights.logic';
 
 /** Columns of the ranked list; with the dossier open only those that fit beside it. */
-export function opportunityColumns(weights: Weights, isNarrow: boolean): Column<Opportunity>[] {
+export function opportunityColumns(weights: Weights, steadiness: Steadiness | undefined, isNarrow: boolean): Column<Opportunity>[] {
   const all: Column<Opportunity>[] = [
     { key: 'rank', heading: '', track: '44px', isNumber: true, cell: (row) => whole(row.rank) },
     { key: 'mark', heading: '', track: '36px', cell: (row) => <MarkSign mark={row.mark} /> },
-    { key: 'keyword', heading: 'Keyword', track: 'minmax(150px, 1fr)', cell: (row) => <span title={row.keyword}>{row.keyword}</span> },
-    { key: 'priority', heading: 'Priority, 0–5', track: '190px', cell: (row) => <PriorityBar priority={row.priority} scores={row.scores} weights={weights} /> },
+    { key: 'keyword', heading: 'Keyword', track: 'minmax(146px, 1fr)', cell: (row) => <span title={row.keyword}>{row.keyword}</span> },
+    { key: 'priority', heading: 'Priority, 0–5', track: '150px', cell: (row) => <PriorityBar priority={row.priority} scores={row.scores} weights={weights} /> },
+    { key: 'steady', heading: 'Steady', track: '58px', cell: (row) => <SteadySign share={steadiness === undefined ? null : (steadiness.shares[row.keyword] ?? 0)} top={steadiness?.top ?? 0} /> },
     { key: 'move', heading: 'We → target', track: '84px', isNumber: true, cell: (row) => `${position(row.positions[0])} → ${position(row.target)}` },
     { key: 'volume', heading: 'Volume', track: '66px', isNumber: true, cell: (row) => whole(row.volume) },
     { key: 'difficulty', heading: 'Difficulty', track: '72px', isNumber: true, cell: (row) => decimal(row.difficulty) },
     { key: 'gain', heading: 'Gain', track: '60px', isNumber: true, cell: (row) => estimate(row.gain) },
-    { key: 'chance', heading: 'Win chance', track: '80px', isNumber: true, cell: (row) => percent(row.win_chance) },
+    { key: 'chance', heading: 'Chance', track: '58px', isNumber: true, cell: (row) => percent(row.win_chance) },
     { key: 'horizon', heading: 'Horizon', track: '84px', cell: (row) => row.horizon ?? '·' },
     { key: 'tactic', heading: 'Tactic', track: '144px', cell: (row) => row.tactic ?? '·' },
   ];
-  return isNarrow ? all.filter((column) => !['tactic', 'chance', 'move', 'difficulty'].includes(column.key)) : all;
+  return isNarrow ? all.filter((column) => !['tactic', 'chance', 'move', 'difficulty', 'steady'].includes(column.key)) : all;
 }

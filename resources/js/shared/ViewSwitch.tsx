@@ -1,10 +1,15 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 
-const views = { keywords: 'Keywords', pages: 'Pages', movement: 'Movement', 'page-one': 'Page one', advertising: 'Advertising' } as const;
+interface Props {
+  /** Key of each view and its name. */
+  views: Record<string, string>;
+  view: string;
+  onChange: (view: string) => void;
+}
 
-/** What the bench shows: keywords, pages, movement, page one of all, organic beside paid. */
-export function ViewSwitch({ view, onChange }: { view: string; onChange: (view: string) => void }) {
+/** Which view of the same rows is shown. */
+export function ViewSwitch({ views, view, onChange }: Props) {
   return (
     <Box role="group" aria-label="View" sx={{ display: 'flex' }}>
       {Object.entries(views).map(([key, name]) => (

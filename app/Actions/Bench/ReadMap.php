@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Bench;
+
+use App\Models\Comparison;
+use App\Support\Database\Figures;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Winning\WinModel;
+
+/** Where the opportunities of a sentence lie between difficulty and expected gain, as keywords or as topics. */
+final class ReadMap
+{
+    private const MOST = 800;
+    private const CONTOURS = [.75, .5, .25, .1];
+
+    /**
+     * @return array{points: list<array{name: string, keywords: int, difficulty: float, expected_gain: float, volume: int, win_chance: float, links_to_earn: ?int, priority: ?float}>, left_out: int, comfort: ?float, contours: list<array{chance: float, difficulty: float}>} most expected gain first; contours without a head start
+     */
+    public function execute(Comparison $comparison, Sentence $sentence, bool $byTopic, string $priority): array
+    {
+        $rows = (new ComparisonRows($comparison))->query($sentence)->where('is_listed', true)->whereNotNull('difficulty')->whereNotNull('expected_gain');
+        $points = $byTopic
+            ? $rows->clone()->whereNotNull('topic')->groupBy('topic')->selectRaw("topic AS name, count(*) AS keywords, avg(difficulty) AS difficulty, sum(expected_gain) AS expected_gain, sum(volume)::bigint AS volume, avg(win_chance) AS win_chance, sum(links_to_earn)::bigint AS links_to_earn, max({$priority}) AS priority")
+            : $rows->clone()->selectRaw("keyword AS name, 1 AS keywords, difficulty, expected_gain, volume, win_chance, links_to_earn, {$priority} AS priority");
+        $shown = $points->orderByRaw('expected_gain DESC, name')->limit(self::MOST)->get();
+        $all = $byTopic ? $rows->distinct()->count('topic') : $rows->count();
+
+        return [
+            'points' => array_values($shown->map(static fn(\stdClass $point): array => [
+                'name' => $point->name, 'keywords' => $point->keywords, 'difficulty' => (float) $point->difficulty, 'expected_gain' => (float) $point->expected_gain,
+                'volume' => (int) $point->volume, 'win_chance' => (float) $point->win_chance, 'links_to_earn' => $point->links_to_earn, 'priority' => Figures::float($point->priority),
+            ])->all()),
+            'left_out' => $all - \count($shown),
+            'comfort' => isset($comparison->summary['comfort']['value']) ? (float) $comparison->summary['comfort']['value'] : null,
+            'contours' => self::contours($comparison),
+        ];
+    }
+
+    /** @return list<array{chance: float, difficulty: float}> difficulties between 0 and 100 at which the win chance passes a round figure */
+    private static function contours(Comparison $comparison): array
+    {
+        $model = $comparison->winModel();
+        if ($model === null) {
+            return [];
+        }
+        $contours = [];
+        foreach (self::CONTOURS as $chance) {
+            $difficulty = self::difficultyAt($model, $chance);
+            if ($difficulty !== null) {
+                $contours[] = ['chance' => $chance, 'difficulty' => $difficulty];
+            }
+        }
+
+        return $contours;
+    }
+
+    /** The chance falls with the difficulty on one straight line of its logarithmic odds. */
+    private static function difficultyAt(WinModel $model, float $chance): ?float
+    {
+        $odds = static fn(float $p): float => log($p / (1 - $p));
+        [$at0, $at100] = [$odds($model->chanceAt(0.0)), $odds($model->chanceAt(100.0))];
+        if ($at0 === $at100) {
+            return null;
+        }
+        $difficulty = 100 * ($at0 - $odds($chance)) / ($at0 - $at100);
+
+        return $difficulty >= 0 && $difficulty <= 100 ? $difficulty : null;
+    }
+}

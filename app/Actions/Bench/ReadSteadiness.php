@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Bench;
+
+use App\Models\Comparison;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\PrioritySql;
+use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Priority\Criterion;
+use GreaterReach\Core\Priority\Scores;
+use GreaterReach\Core\Priority\Steadiness;
+use GreaterReach\Core\Rulebook\Rulebook;
+use Illuminate\Support\Facades\DB;
+
+/** How steady the places at the top of a ranked list are, whatever the weights. */
+final class ReadSteadiness
+{
+    /**
+     * @return array{top: int, draws: int, shares: array<string, float>} keyword → share of the draws in which it stays in the top; who is not named never comes there
+     */
+    public function execute(Comparison $comparison, Sentence $sentence, Rulebook $rulebook): array
+    {
+        [$draws, $top] = [$rulebook->int('steadiness_draws'), $rulebook->int('steadiness_top')];
+        $names = array_map(static fn(string $name): string => 'score_'.$name, Criterion::names());
+        $listed = (new ComparisonRows($comparison))->query($sentence)->where('is_listed', true)->whereNotNull('gain')->when($rulebook->int('min_fit') > 0, static fn($query) => $query->where('score_fit', '>=', $rulebook->int('min_fit')))
+            ->select(['keyword', 'gain', 'difficulty', ...$names])->selectRaw('row_number() OVER (PARTITION BY '.implode(', ', $names).' ORDER BY '.PrioritySql::BEYOND.') AS place');
+        // No more rows of the same scores than there are places can ever be in the top.
+        $rows = DB::query()->fromSub($listed, 'listed')->where('place', '<=', $top)->orderByRaw(PrioritySql::BEYOND)->get()->all();
+        $scores = array_map(static fn(\stdClass $row): Scores => new Scores(...array_combine(Criterion::names(), array_map(static fn(string $name): ?int => $row->{$name}, $names))), array_values($rows));
+        $shares = array_combine(array_map(static fn(\stdClass $row): string => $row->keyword, $rows), Steadiness::ofScores($scores, $draws, $top, $rulebook->int('seed')));
+
+        return ['top' => $top, 'draws' => $draws, 'shares' => array_filter($shares)];
+    }
+}

@@ -1,0 +1,175 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useRef, useState, type PointerEvent } from 'react';
+import { mapQuery } from '../../api/queries';
+import type { Comparison, Study } from '../../api/types';
+import { decimal, estimate, percent, whole } from '../../shared/format';
+import { Empty, Failed, Waiting } from '../../shared/Notice';
+import { PictureButtons } from '../../shared/PictureButtons';
+import { layPlot, namedPlaces, plotPicture, size, within, type Picture, type Place, type Spot } from './plot.logic';
+
+interface Props {
+  study: Study;
+  comparison: Comparison;
+  show: string;
+  weights: string;
+  selected: string | null;
+  onKeyword: (keyword: string) => void;
+  onTopic: (topic: string) => void;
+  onShortlist: (keywords: string[]) => void;
+}
+
+/** Opportunities as areas sized by volume; a line drawn round some of them chooses them for the shortlist. */
+export function MapView({ study, comparison, show, weights, selected, onKeyword, onTopic, onShortlist }: Props) {
+  const [by, setBy] = useState<'keyword' | 'topic'>('keyword');
+  const [picture, setPicture] = useState<Picture>('difficulty');
+  const [chosen, setChosen] = useState<string[]>([]);
+  const map = useQuery(mapQuery(study.slug, comparison.id, show, weights, by));
+  const plot = useMemo(() => (map.data === undefined ? null : layPlot(map.data, picture)), [map.data, picture]);
+  if (map.isError) {
+    return <Failed error={map.error} onRetry={() => void map.refetch()} />;
+  }
+  if (plot === null || map.data === undefined) {
+    return <Waiting what="Drawing the map" />;
+  }
+  const choice = (name: string, isOn: boolean, onPress: () => void) => (
+    <Button key={name} aria-pressed={isOn} variant={isOn ? 'outlined' : 'text'} onClick={onPress} sx={{ py: 0.25 }}>
+      {name}
+    </Button>
+  );
+  return (
+    <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 2, pb: 2 }}>
+      <Box sx={{ display: 'flex', gap: 0.5, alignItems: 'center', flexWrap: 'wrap', py: 0.5 }}>
+        {choice('Keywords', by === 'keyword', () => setBy('keyword'))}
+        {choice('Topics', by === 'topic', () => setBy('topic'))}
+        <Box sx={{ width: 16 }} />
+        {choice('Difficulty and gain', picture === 'difficulty', () => setPicture('difficulty'))}
+        {choice('Links and priority', picture === 'links', () => setPicture('links'))}
+        <Box sx={{ flex: 1 }} />
+        {chosen.length > 0 && study.may_edit && (
+          <>
+            <Button variant="contained" onClick={() => { onShortlist(chosen); setChosen([]); }}>
+              Shortlist {whole(chosen.length)}
+            </Button>
+            <Button onClick={() => setChosen([])}>Choose none</Button>
+          </>
+        )}
+        <PictureButtons name={`map of ${by}s`} draw={() => plotPicture(plot)} />
+      </Box>
+      {plot.places.length === 0 ? (
+        <Empty title="Nothing to draw">Difficulty or gain is unknown for all that the sentence shows.</Empty>
+      ) : (
+        <Drawing plot={plot} chosen={chosen} selected={selected} onChosen={setChosen} onOpen={(name) => (by === 'topic' ? onTopic(name) : onKeyword(name))} />
+      )}
+      <Box component="p" sx={{ m: 0, fontSize: '0.82rem', color: 'text.secondary' }}>
+        Areas go with the volume. Draw a line round some to choose them; press one to open it. {map.data.left_out > 0 && `${whole(map.data.left_out)} with less expected gain are left out.`}
+        {picture === 'difficulty' && ' The win chances drawn are without a head start: who is on page two or further already has a better one.'}
+      </Box>
+    </Box>
+  );
+}
+
+interface DrawingProps {
+  plot: ReturnType<typeof layPlot>;
+  chosen: string[];
+  selected: string | null;
+  onChosen: (names: string[]) => void;
+  onOpen: (name: string) => void;
+}
+
+function Drawing({ plot, chosen, selected, onChosen, onOpen }: DrawingProps) {
+  const [outline, setOutline] = useState<Spot[]>([]);
+  const [under, setUnder] = useState<Place | null>(null);
+  const frame = useRef<SVGSVGElement>(null);
+  const spot = (event: PointerEvent): Spot => {
+    const box = frame.current?.getBoundingClientRect() ?? new DOMRect();
+    return { x: ((event.clientX - box.left) * size.width) / box.width, y: ((event.clientY - box.top) * size.height) / box.height };
+  };
+  const finish = () => {
+    if (outline.length > 3) {
+      onChosen(within(plot.places, outline));
+    }
+    setOutline([]);
+  };
+  const inks = new Set(chosen);
+  const bottom = size.height - size.bottom;
+  return (
+    <Box sx={{ position: 'relative', maxWidth: 1250 }}>
+      <Box
+        component="svg"
+        ref={frame}
+        role="img"
+        aria-label={`${plot.yName} against ${plot.xName.toLowerCase()}`}
+        viewBox={`0 0 ${size.width} ${size.height}`}
+        onPointerDown={(event: PointerEvent) => setOutline([spot(event)])}
+        onPointerMove={(event: PointerEvent) => outline.length > 0 && setOutline([...outline, spot(event)])}
+        onPointerUp={finish}
+        onPointerLeave={finish}
+        sx={{ width: '100%', maxHeight: 'calc(100vh - 270px)', touchAction: 'none', color: 'text.primary', userSelect: 'none', '& text': { fontSize: 11.5, fill: 'currentColor', pointerEvents: 'none' }, '& circle': { cursor: 'pointer' } }}
+      >
+        {plot.xTicks.map((tick) => (
+          <g key={tick.name}>
+            <Line x1={tick.at} x2={tick.at} y1={size.top} y2={bottom} />
+            <text x={tick.at} y={bottom + 16} textAnchor="middle">
+              {tick.name}
+            </text>
+          </g>
+        ))}
+        {plot.yTicks.map((tick) => (
+          <g key={tick.name}>
+            <Line x1={size.left} x2={size.width - size.right} y1={tick.at} y2={tick.at} />
+            <text x={size.left - 8} y={tick.at + 4} textAnchor="end">
+              {tick.name}
+            </text>
+          </g>
+        ))}
+        {plot.lines.map((line) => (
+          <g key={line.name}>
+            <line x1={line.x} x2={line.x} y1={size.top} y2={bottom} stroke="currentColor" strokeDasharray={line.isStrong ? undefined : '2 4'} />
+            <text x={line.x + 4} y={line.isStrong ? size.top - 18 : size.top - 5}>
+              {line.name}
+            </text>
+          </g>
+        ))}
+        {plot.places.map((place) => (
+          <circle
+            key={place.point.name}
+            data-point={place.point.name}
+            cx={place.x}
+            cy={place.y}
+            r={place.radius}
+            onPointerEnter={() => setUnder(place)}
+            onPointerLeave={() => setUnder(null)}
+            onClick={() => onOpen(place.point.name)}
+            style={{ fill: inks.has(place.point.name) ? 'var(--mui-palette-warning-main)' : 'var(--mui-palette-primary-main)', fillOpacity: inks.has(place.point.name) ? 0.75 : 0.16, stroke: 'var(--mui-palette-primary-main)', strokeWidth: place.point.name === selected ? 4 : 1 }}
+          />
+        ))}
+        {namedPlaces(plot.places).map((place) => (
+          <text key={place.point.name} x={place.x + place.radius + 3} y={place.y + 4}>
+            {place.point.name}
+          </text>
+        ))}
+        <text x={size.width / 2} y={size.height - 6} textAnchor="middle">
+          {plot.xName}
+        </text>
+        <text x={6} y={12}>
+          {plot.yName}
+        </text>
+        {outline.length > 1 && <polygon points={outline.map(({ x, y }) => `${x},${y}`).join(' ')} fill="none" stroke="currentColor" strokeDasharray="4 3" />}
+      </Box>
+      <Box aria-live="polite" sx={{ minHeight: '1.4em', fontSize: '0.86rem' }}>
+        {under !== null && (
+          <>
+            <strong>{under.point.name}</strong>
+            {under.point.keywords > 1 && `, ${whole(under.point.keywords)} keywords`}: difficulty {decimal(under.point.difficulty)}, volume {whole(under.point.volume)}, win chance {percent(under.point.win_chance)}, expected gain {estimate(under.point.expected_gain)}, priority {decimal(under.point.priority, 2)}, links to earn {whole(under.point.links_to_earn)}
+          </>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function Line(place: { x1: number; x2: number; y1: number; y2: number }) {
+  return <line {...place} style={{ stroke: 'var(--mui-palette-divider)' }} />;
+}

@@ -1,0 +1,36 @@
+import { describe, expect, it } from 'vitest';
+import type { MapPoint } from '../../api/types';
+import { layPlot, namedPlaces, plotPicture, size, within } from './plot.logic';
+
+const point = (name: string, difficulty: number, expected: number, volume: number): MapPoint => ({ name, keywords: 1, difficulty, expected_gain: expected, volume, win_chance: 0.5, links_to_earn: 9, priority: 2.5 });
+const map = { points: [point('near', 20, 99, 400), point('far <1>', 80, 9, 100)], left_out: 0, comfort: 40, contours: [{ chance: 0.5, difficulty: 55 }] };
+
+describe('the map of opportunities', () => {
+  it('puts difficulty from left to right and sizes areas by volume', () => {
+    const { places } = layPlot(map, 'difficulty');
+    const inner = size.width - size.left - size.right;
+    expect(places.map((place) => place.x)).toEqual([size.left + inner * 0.2, size.left + inner * 0.8]);
+    expect((places[0]?.radius ?? 0) / (places[1]?.radius ?? 1)).toBeCloseTo(2);
+    expect(places[0]?.y).toBeLessThan(places[1]?.y ?? 0);
+  });
+
+  it('draws comfort and win chances as upright lines', () => {
+    expect(layPlot(map, 'difficulty').lines.map((line) => line.name)).toEqual(['comfort 40.0', 'win 50 %']);
+    expect(layPlot(map, 'links').lines).toEqual([]);
+  });
+
+  it('finds what a line drawn by hand encloses', () => {
+    const { places } = layPlot(map, 'difficulty');
+    const near = places[0] ?? { x: 0, y: 0 };
+    const around = [[-9, -9], [9, -9], [9, 9], [-9, 9]].map(([dx, dy]) => ({ x: near.x + (dx ?? 0), y: near.y + (dy ?? 0) }));
+    expect(within(places, around)).toEqual(['near']);
+    expect(within(places, [])).toEqual([]);
+  });
+
+  it('writes no name over another, and nothing unescaped', () => {
+    const crowd = { ...map, points: [point('a', 50, 50, 10), point('b', 50, 50, 10), point('far <1>', 90, 5, 1)] };
+    const plot = layPlot(crowd, 'difficulty');
+    expect(namedPlaces(plot.places).map((place) => place.point.name)).toEqual(['a', 'far <1>']);
+    expect(plotPicture(plot)).toContain('far &lt;1&gt;');
+  });
+});

@@ -1,0 +1,108 @@
+import type { MapPoint, OpportunityMap } from '../../api/types';
+import { svg, text } from '../../shared/picture.logic';
+
+export type Picture = 'difficulty' | 'links';
+
+export interface Place {
+  point: MapPoint;
+  x: number;
+  y: number;
+  radius: number;
+}
+
+export interface Plot {
+  places: Place[];
+  /** Upright lines with a name: comfort difficulty and win chances. */
+  lines: { x: number; name: string; isStrong: boolean }[];
+  xTicks: { at: number; name: string }[];
+  yTicks: { at: number; name: string }[];
+  xName: string;
+  yName: string;
+}
+
+export const size = { width: 1180, height: 500, left: 52, right: 130, top: 34, bottom: 40 };
+
+const largest = 26;
+const smallest = 3;
+const named = 14;
+
+/** Lays points out: difficulty against expected gain, or links to earn against priority; areas go with the volume. */
+export function layPlot(map: OpportunityMap, picture: Picture): Plot {
+  const points = picture === 'difficulty' ? map.points : map.points.filter((point) => point.links_to_earn !== null && point.priority !== null);
+  const most = Math.max(1, ...points.map((point) => point.volume));
+  const xMost = picture === 'difficulty' ? 100 : Math.max(10, ...points.map((point) => point.links_to_earn ?? 0));
+  const yMost = picture === 'difficulty' ? Math.max(10, ...points.map((point) => point.expected_gain)) : 5;
+  const yLeast = picture === 'difficulty' ? Math.min(...points.map((point) => point.expected_gain), yMost / 10) : 0;
+  const share = (value: number, end: number, isLog: boolean, begin = 0) => (isLog ? (Math.log1p(value) - Math.log1p(begin)) / (Math.log1p(end) - Math.log1p(begin)) : value / end);
+  const x = (value: number) => size.left + (size.width - size.left - size.right) * share(value, xMost, picture === 'links');
+  const y = (value: number) => size.height - size.bottom - (size.height - size.top - size.bottom) * share(value, yMost, picture === 'difficulty', yLeast);
+  const ticks = (end: number) => [0, 1, 3, 10, 30, 100, 300, 1000, 3000, 10000, 30000].filter((tick) => tick <= end);
+  return {
+    places: points.map((point) => ({
+      point,
+      x: x(picture === 'difficulty' ? point.difficulty : (point.links_to_earn ?? 0)),
+      y: y(picture === 'difficulty' ? point.expected_gain : (point.priority ?? 0)),
+      radius: Math.max(smallest, largest * Math.sqrt(point.volume / most)),
+    })),
+    lines:
+      picture === 'difficulty'
+        ? [
+            ...(map.comfort === null ? [] : [{ x: x(map.comfort), name: `comfort ${map.comfort.toFixed(1)}`, isStrong: true }]),
+            ...map.contours.map((contour) => ({ x: x(contour.difficulty), name: `win ${Math.round(contour.chance * 100)} %`, isStrong: false })),
+          ]
+        : [],
+    xTicks: (picture === 'difficulty' ? [0, 20, 40, 60, 80, 100] : ticks(xMost)).map((tick) => ({ at: x(tick), name: String(tick) })),
+    yTicks: (picture === 'difficulty' ? ticks(yMost).filter((tick) => tick >= yLeast) : [0, 1, 2, 3, 4, 5]).map((tick) => ({ at: y(tick), name: String(tick) })),
+    xName: picture === 'difficulty' ? 'Difficulty' : 'Links to earn',
+    yName: picture === 'difficulty' ? 'Expected gain, visits a month' : 'Priority',
+  };
+}
+
+/** The places whose names are written: the highest ones, unless a name would lie on another. */
+export function namedPlaces(places: Place[]): Place[] {
+  const written: Place[] = [];
+  for (const place of [...places].sort((one, other) => one.y - other.y)) {
+    const isFree = written.every((other) => Math.abs(other.y - place.y) > 15 || Math.abs(other.x - place.x) > 150);
+    if (isFree && written.length < named) {
+      written.push(place);
+    }
+  }
+  return written;
+}
+
+export interface Spot {
+  x: number;
+  y: number;
+}
+
+/** Names of the points whose middle lies within a line drawn by hand (even-odd rule). */
+export function within(places: Place[], outline: Spot[]): string[] {
+  return places.filter((place) => isInside(place, outline)).map((place) => place.point.name);
+}
+
+function isInside(spot: Spot, outline: Spot[]): boolean {
+  let inside = false;
+  outline.forEach((one, index) => {
+    const other = outline[(index + 1) % outline.length] ?? one;
+    if (one.y > spot.y !== other.y > spot.y && spot.x < one.x + ((other.x - one.x) * (spot.y - one.y)) / (other.y - one.y)) {
+      inside = !inside;
+    }
+  });
+  return inside;
+}
+
+/** The same picture by itself, to take along. */
+export function plotPicture(plot: Plot): string {
+  const ink = '#12302d';
+  const bottom = size.height - size.bottom;
+  const content = [
+    ...plot.xTicks.map((tick) => `<line x1="${tick.at}" x2="${tick.at}" y1="${size.top}" y2="${bottom}" stroke="#d9d2bf"/>${text(tick.at, bottom + 16, tick.name, 'middle')}`),
+    ...plot.yTicks.map((tick) => `<line x1="${size.left}" x2="${size.width - size.right}" y1="${tick.at}" y2="${tick.at}" stroke="#d9d2bf"/>${text(size.left - 8, tick.at + 4, tick.name, 'end')}`),
+    ...plot.lines.map((line) => `<line x1="${line.x}" x2="${line.x}" y1="${size.top}" y2="${bottom}" stroke="${ink}" stroke-dasharray="${line.isStrong ? 'none' : '2 4'}"/>${text(line.x + 4, size.top - 6, line.name)}`),
+    ...plot.places.map((place) => `<circle cx="${place.x.toFixed(1)}" cy="${place.y.toFixed(1)}" r="${place.radius.toFixed(1)}" fill="#1c6b5f" fill-opacity=".16" stroke="#1c6b5f"/>`),
+    ...namedPlaces(plot.places).map((place) => text(place.x + place.radius + 3, place.y + 4, place.point.name)),
+    text(size.width / 2, size.height - 8, plot.xName, 'middle'),
+    text(8, 16, plot.yName),
+  ];
+  return svg(size.width, size.height, content.join(''));
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Api;
+
+use App\Actions\Bench\ReadSteadiness;
+use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\EnsureComparison;
+use App\Models\Comparison;
+use App\Models\Study;
+use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Priority\Scores;
+use GreaterReach\Core\Priority\Steadiness;
+use GreaterReach\Core\Winning\WinChance;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\TestCase;
+
+/** Groups, map and steadiness, held to sums and orders reckoned here from the single rows. */
+final class WeighViewsTest extends TestCase
+{
+    public function test_groups_add_up_to_their_rows(): void
+    {
+        [$study, $rows] = $this->weighed();
+        foreach (['topic' => 'topic', 'intent' => 'intent', 'tactic' => 'tactic', 'horizon' => 'horizon', 'page' => 'own_url'] as $by => $column) {
+            $groups = $this->getJson("/api/v1/studies/{$study->slug}/opportunities/groups?by={$by}")->assertOk()->json();
+            self::assertSame($rows->count(), array_sum(array_column($groups, 'keywords')), $by);
+            self::assertEqualsWithDelta($rows->sum('expected_gain'), array_sum(array_column($groups, 'expected_gain')), 1e-6, $by);
+            foreach ($groups as $group) {
+                $own = $rows->where($column, $group['name']);
+                self::assertSame([$own->count(), (int) $own->sum('volume')], [$group['keywords'], $group['volume']]);
+                self::assertEqualsWithDelta($own->whereNotNull('difficulty')->avg('difficulty'), $group['difficulty'], 1e-9);
+            }
+        }
+    }
+
+    public function test_a_tactic_opens_with_and_without_links(): void
+    {
+        [$study, $rows] = $this->weighed();
+        $open = $this->getJson("/api/v1/studies/{$study->slug}/opportunities?show=".urlencode('tactic=new page'))->assertOk()->json('total');
+        self::assertSame($rows->whereIn('tactic', ['new page', 'new page + links'])->count(), $open);
+        self::assertGreaterThan(0, $open);
+    }
+
+    public function test_an_unknown_trait_is_refused_with_those_there_are(): void
+    {
+        [$study] = $this->weighed();
+        $this->getJson("/api/v1/studies/{$study->slug}/opportunities/groups?by=colour")->assertUnprocessable()->assertJsonPath('detail', 'Groups are there by topic, intent, stage, tactic, horizon, page.');
+    }
+
+    public function test_the_map_draws_what_has_both_figures_and_where_the_chance_passes_a_half(): void
+    {
+        [$study, $rows, $comparison] = $this->weighed();
+        $map = $this->getJson("/api/v1/studies/{$study->slug}/opportunities/map?by=keyword")->assertOk()->json();
+        self::assertSame($rows->whereNotNull('difficulty')->whereNotNull('expected_gain')->count(), \count($map['points']) + $map['left_out']);
+        self::assertNotSame([], $map['contours']);
+        $model = $comparison->winModel();
+        self::assertNotNull($model);
+        foreach ($map['contours'] as $contour) {
+            self::assertEqualsWithDelta($contour['chance'], (new WinChance($model))->of(null, $contour['difficulty']), 1e-9);
+        }
+    }
+
+    public function test_steadiness_from_the_database_is_that_of_all_rows(): void
+    {
+        [$study, $rows, $comparison] = $this->weighed();
+        $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['steadiness_draws=60', 'steadiness_top=5']]);
+        $read = (new ReadSteadiness())->execute($comparison, Sentence::parse(''), $study->refresh()->rulebook());
+        self::assertSame([5, 60], [$read['top'], $read['draws']]);
+        self::assertEqualsWithDelta(5.0, array_sum($read['shares']), 1e-9, 'Five places are given in each draw.');
+        $ordered = $rows->whereNotNull('gain')->sort(static fn(\stdClass $a, \stdClass $b): int => $b->gain <=> $a->gain ?: ($a->difficulty ?? INF) <=> ($b->difficulty ?? INF) ?: strcmp($a->keyword, $b->keyword))->values();
+        $scores = $ordered->map(static fn(\stdClass $row): Scores => new Scores($row->score_volume, $row->score_ease, $row->score_gain, $row->score_value, $row->score_intent, $row->score_fit))->all();
+        $all = array_combine($ordered->pluck('keyword')->all(), Steadiness::ofScores(array_values($scores), 60, 5, 1));
+        self::assertEquals(array_filter($all), $read['shares']);
+    }
+
+    /** @return array{Study, Collection<int, \stdClass>, Comparison} */
+    private function weighed(): array
+    {
+        $random = new Randomizer(new Mt19937(23));
+        $study = $this->makeStudy();
+        foreach (['quillfair.example', 'nibhouse.example', 'inkmoor.example'] as $domain) {
+            $lines = ['keyword,position,url,volume,difficulty,cpc'];
+            for ($number = 0; $number < 120; ++$number) {
+                if ($random->getInt(0, 2) > 0) {
+                    $lines[] = implode(',', ["pen word{$number}", $random->getInt(1, 8 + ($number * 7) % 90), "https://{$domain}/p".intdiv($number, 5), 10 * ($number % 40), ($number * 7) % 90, ($number % 30) / 10]);
+                }
+            }
+            $this->import($study, implode("\n", $lines)."\n", options: ['--domain' => $domain, '--date' => '2026-11-01']);
+        }
+        $comparison = app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $this->actingAs($this->makeEditor($study));
+
+        return [$study, DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $comparison->id)->where('is_listed', true)->get(), $comparison];
+    }
+}
