@@ -48,6 +48,8 @@ Route::prefix('api/v1')->group(function (): void {
             Route::get('tasks/{task}', [TaskController::class, 'show'])->whereNumber('task');
             Route::get('tasks/{task}/bad-rows.csv', [TaskController::class, 'badRows'])->whereNumber('task');
             Route::get('rulebook', [RulebookController::class, 'show']);
+            Route::get('rulebook/history', [RulebookController::class, 'history']);
+            Route::post('rulebook/preview', [RulebookController::class, 'preview']);
             Route::get('comparison', [ComparisonController::class, 'show']);
             Route::get('bench', [BenchController::class, 'index']);
             Route::get('bench/summary', [BenchController::class, 'summary']);
@@ -96,6 +98,7 @@ Route::prefix('api/v1')->group(function (): void {
                 Route::post('lenses', [LensController::class, 'store']);
                 Route::delete('lenses/{lens}', [LensController::class, 'destroy'])->whereNumber('lens');
                 Route::patch('rulebook', [RulebookController::class, 'update']);
+                Route::post('rulebook/revert', [RulebookController::class, 'revert']);
             });
         });
         Route::fallback(static fn() => abort(404));

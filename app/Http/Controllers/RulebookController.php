@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Studies\ChangeRulebook;
+use App\Actions\Studies\PreviewRulebook;
+use App\Actions\Studies\RulebookHistory;
 use App\Models\Study;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -18,9 +20,33 @@ final class RulebookController extends Controller
 
     public function update(Request $request, Study $study, ChangeRulebook $change): JsonResponse
     {
+        return new JsonResponse($change->describe($change->execute($study, self::settings($request), $request->user()?->id)));
+    }
+
+    /** What a change would move; nothing is saved. */
+    public function preview(Request $request, Study $study, PreviewRulebook $preview): JsonResponse
+    {
+        return new JsonResponse($preview->execute($study, $this->shown($study), self::settings($request)));
+    }
+
+    public function history(Study $study, RulebookHistory $history): JsonResponse
+    {
+        return new JsonResponse($history->execute($study));
+    }
+
+    public function revert(Request $request, Study $study, RulebookHistory $history, ChangeRulebook $change): JsonResponse
+    {
+        $request->validate(['change' => ['required', 'integer', 'min:1']]);
+
+        return new JsonResponse($change->describe($history->revert($study, $request->integer('change'), $request->user()?->id)));
+    }
+
+    /** @return array<string, string> key → value as a person writes it */
+    private static function settings(Request $request): array
+    {
         /** @var array{settings: array<string, string>} $valid */
         $valid = $request->validate(['settings' => ['required', 'array', 'max:60'], 'settings.*' => ['present', 'string', 'max:20000']]);
 
-        return new JsonResponse($change->describe($change->execute($study, $valid['settings'], $request->user()?->id)));
+        return $valid['settings'];
     }
 }

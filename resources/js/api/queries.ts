@@ -21,6 +21,7 @@ import type {
   OpportunityPage,
   Page,
   PageOneRow,
+  RulebookChange,
   PageRow,
   Person,
   PlanProposal,
@@ -159,6 +160,8 @@ export const mapQuery = (slug: string, comparison: number, show: string, weights
 
 export const steadinessQuery = (slug: string, comparison: number, show: string) =>
   queryOptions({ queryKey: [...studyKey(slug), 'steadiness', comparison, show], queryFn: ({ signal }) => api.get<Steadiness>(`studies/${slug}/opportunities/steadiness`, { show }, signal), placeholderData: (before) => before });
+
+export const rulebookHistoryQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'rulebook-history'], queryFn: ({ signal }) => api.get<RulebookChange[]>(`studies/${slug}/rulebook/history`, {}, signal) });
 
 export const summaryQuery = (slug: string, comparison: number, show: string) =>
   queryOptions({

@@ -238,6 +238,22 @@ export interface WinModel {
   assumed: boolean;
 }
 
+export interface RulebookPreview {
+  keywords: number;
+  horizons: { from: string | null; to: string | null; keywords: number }[];
+  gain: { before: number; after: number };
+  before: string[];
+  after: string[];
+  not_shown: string[];
+}
+
+export interface RulebookChange {
+  change: number;
+  who: string | null;
+  when: string;
+  settings: { key: string; from: string | null; to: string }[];
+}
+
 export interface Advertising {
   domains: { entry: string; day: string | null }[];
   counts: { both: number; only_we: number; only_they: number };

@@ -77,6 +77,54 @@ final class WeighViewsTest extends TestCase
         self::assertEquals(array_filter($all), $read['shares']);
     }
 
+    public function test_a_preview_of_the_rulebook_comes_to_what_the_saved_one_does(): void
+    {
+        [$study, $rows, $comparison] = $this->weighed();
+        $settings = ['target' => '5', 'short_term_chance' => '0.2', 'striking_to' => '30', 'curve' => '2006', 'ease_bands' => '5,10,15,20,25', 'weights' => 'ease:3,gain:1', 'head_start_21_50' => '0.3'];
+        $preview = $this->postJson("/api/v1/studies/{$study->slug}/rulebook/preview", ['settings' => $settings])->assertOk()->json();
+        self::assertSame([], $study->refresh()->rulebook()->changes(), 'Nothing is saved by looking.');
+        self::assertSame($this->firstTwenty($study), $preview['before']);
+        $this->patchJson("/api/v1/studies/{$study->slug}/rulebook", ['settings' => $settings])->assertOk();
+        $new = app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        self::assertNotSame($comparison->id, $new->id);
+        $then = DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $new->id)->get()->keyBy('keyword');
+        $moved = $rows->filter(static fn(\stdClass $row): bool => $row->horizon !== $then[$row->keyword]->horizon)->count();
+        self::assertGreaterThan(0, $moved);
+        self::assertSame($moved, array_sum(array_column($preview['horizons'], 'keywords')));
+        self::assertEqualsWithDelta($then->where('is_listed', true)->sum('gain'), $preview['gain']['after'], 1e-6);
+        self::assertSame($this->firstTwenty($study->refresh()), $preview['after']);
+    }
+
+    public function test_a_preview_refuses_what_saving_would_refuse(): void
+    {
+        [$study] = $this->weighed();
+        foreach (['weights' => 'volume:0', 'ease_bands' => '5,4,3,2,1', 'conversion_rate' => '1.5', 'curve_own' => implode(',', range(0.01, 1, 0.01))] as $key => $value) {
+            $refused = $this->postJson("/api/v1/studies/{$study->slug}/rulebook/preview", ['settings' => [$key => $value]])->assertUnprocessable()->json('detail');
+            self::assertSame($refused, $this->patchJson("/api/v1/studies/{$study->slug}/rulebook", ['settings' => [$key => $value]])->assertUnprocessable()->json('detail'));
+        }
+        self::assertSame([], $study->refresh()->rulebook()->changes());
+    }
+
+    public function test_the_rulebook_goes_back_to_before_a_change_and_tells_who_made_it(): void
+    {
+        [$study] = $this->weighed();
+        foreach ([['target' => '4'], ['target' => '5', 'min_fit' => '2'], ['weights' => 'ease:2']] as $settings) {
+            $this->patchJson("/api/v1/studies/{$study->slug}/rulebook", ['settings' => $settings])->assertOk();
+        }
+        $history = $this->getJson("/api/v1/studies/{$study->slug}/rulebook/history")->assertOk()->json();
+        self::assertSame(['weights', 'target', 'target'], array_map(static fn(array $change): string => $change['settings'][0]['key'], $history));
+        self::assertSame(['4', '5'], [$history[1]['settings'][0]['from'], $history[1]['settings'][0]['to']]);
+        $this->postJson("/api/v1/studies/{$study->slug}/rulebook/revert", ['change' => $history[1]['change']])->assertOk();
+        self::assertSame(['target' => '4'], $study->refresh()->rulebook()->changes());
+        $this->postJson("/api/v1/studies/{$study->slug}/rulebook/revert", ['change' => 999999])->assertUnprocessable();
+    }
+
+    /** @return list<string> */
+    private function firstTwenty(Study $study): array
+    {
+        return array_column($this->getJson("/api/v1/studies/{$study->slug}/opportunities?limit=20")->assertOk()->json('rows'), 'keyword');
+    }
+
     /** @return array{Study, Collection<int, \stdClass>, Comparison} */
     private function weighed(): array
     {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { groups, spelt } from './rulebook.logic';
+import { placesMoved, groups, spelt } from './rulebook.logic';
 
 const setting = (key: string) => ({ key, value: 1, default: 1, bounds: '', meaning: '' });
 
@@ -15,5 +15,13 @@ describe('the rulebook', () => {
     expect(spelt({ volume: 1, ease: 0.5 })).toBe('volume:1,ease:0.5');
     expect(spelt(null)).toBe('');
     expect(spelt(0.02)).toBe('0.02');
+  });
+});
+
+describe('two orders side by side', () => {
+  it('tell what is new, what leaves and how far the others came', () => {
+    const rows = placesMoved(['a', 'b', 'c'], ['c', 'a', 'd']);
+    expect(rows.map((row) => row.moved)).toEqual(['up 2', 'down 1', 'new']);
+    expect(rows.map((row) => [row.leaves, row.isNew])).toEqual([[false, false], [true, false], [false, true]]);
   });
 });

@@ -1,7 +1,7 @@
 import type { Setting } from '../../api/types';
 
 const titles: [string, RegExp][] = [
-  ['What is compared', /^(within|striking_|topic_|negatives|metric_)/],
+  ['What is compared', /^(within|striking_|topic_|negatives|metric_|volume_sources|difficulty_sources|cpc_sources)/],
   ['Visits and value', /^(curve|target|conversion|value_per)/],
   ['What can be won', /^(comfort|peer|win_|head_|short_term|title_)/],
   ['Intent', /^intent_/],
@@ -31,4 +31,26 @@ export function spelt(value: unknown): string {
       .join(',');
   }
   return typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean' ? String(value) : '';
+}
+
+export interface PlaceMoved {
+  place: number;
+  now: string;
+  then: string;
+  /** What stands here now is not among the first any more. */
+  leaves: boolean;
+  /** What stands here then was not among the first. */
+  isNew: boolean;
+  /** How far what stands here then has come. */
+  moved: string;
+}
+
+/** Two orders side by side, place by place. */
+export function placesMoved(before: string[], after: string[]): PlaceMoved[] {
+  return Array.from({ length: Math.max(before.length, after.length) }, (_, index) => {
+    const [now, then] = [before[index] ?? '', after[index] ?? ''];
+    const from = before.indexOf(then);
+    const by = from - index;
+    return { place: index + 1, now, then, leaves: now !== '' && !after.includes(now), isNew: then !== '' && from < 0, moved: then === '' ? '' : from < 0 ? 'new' : by === 0 ? '' : by > 0 ? `up ${by}` : `down ${-by}` };
+  });
 }

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Studies;
+
+use App\Actions\Bench\ReadOpportunities;
+use App\Actions\Comparisons\KeywordFacts;
+use App\Actions\Comparisons\LearnModels;
+use App\Models\Comparison;
+use App\Models\Study;
+use App\Support\Database\Figures;
+use App\Support\Database\KeyedStream;
+use App\Support\Database\RowStream;
+use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Comparison\ComparisonRow;
+use GreaterReach\Core\Comparison\Standing;
+use GreaterReach\Core\Meaning\BrandMatcher;
+use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Priority\Candidate;
+use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\Opportunity;
+use GreaterReach\Core\Priority\Order;
+use GreaterReach\Core\Priority\Weigher;
+use GreaterReach\Core\Priority\Weights;
+use GreaterReach\Core\Rulebook\Rulebook;
+use GreaterReach\Core\Winning\ComfortDifficulty;
+use GreaterReach\Core\Winning\LinksNeeded;
+use GreaterReach\Core\Winning\WinChance;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What a changed rulebook would move, before it is saved: horizons, and the first twenty before and after. Every listed
+ * row of the comparison on show is weighed anew by the same rules; what is learnt from the whole study stays as it is.
+ */
+final readonly class PreviewRulebook
+{
+    private const TOP = 20;
+
+    /** Settings that show only once the comparison is made anew. */
+    private const LEARNT = ['within', 'comfort_volume', 'win_lambda', 'topic_evidence', 'metric_sources', 'volume_sources', 'difficulty_sources', 'cpc_sources', 'negatives'];
+
+    public function __construct(private ReadOpportunities $opportunities, private LearnModels $learn)
+    {
+    }
+
+    /**
+     * @param array<string, string> $settings key → value as a person writes it
+     *
+     * @return array{keywords: int, horizons: list<array{from: ?string, to: ?string, keywords: int}>, gain: array{before: float, after: float}, before: list<string>, after: list<string>, not_shown: list<string>} gains in visits a month
+     */
+    public function execute(Study $study, Comparison $comparison, array $settings): array
+    {
+        $rulebook = $study->rulebook()->with($settings);
+        $old = $study->rulebook();
+        $first = $this->opportunities->execute($comparison, Sentence::parse(''), Weights::of($old->weights()), $old->int('min_fit'), 0, self::TOP);
+        $moved = DB::transaction(fn(): array => $this->weighAnew($study, $comparison, $rulebook));
+
+        /** @var list<string> $before */
+        $before = array_column($first['rows'], 'keyword');
+
+        $moved['before'] = $before;
+        $moved['not_shown'] = array_values(array_intersect(self::LEARNT, array_keys($settings)));
+
+        return $moved;
+    }
+
+    /** @return array{keywords: int, horizons: list<array{from: ?string, to: ?string, keywords: int}>, gain: array{before: float, after: float}, after: list<string>} */
+    private function weighAnew(Study $study, Comparison $comparison, Rulebook $rulebook): array
+    {
+        $weigher = $this->weigher($study, $comparison, $rulebook);
+        $order = new Order(Weights::of($rulebook->weights()));
+        $judgements = (new KeywordFacts($study->id))->judgements();
+        $top = $changes = [];
+        $keywords = 0;
+        $gain = ['before' => 0.0, 'after' => 0.0];
+        foreach (self::rows($comparison) as $row) {
+            $opportunity = $weigher->weigh(self::candidate($row, $judgements));
+            [$from, $to] = [$row[7], $opportunity->horizon?->value];
+            if ($from !== $to) {
+                $changes[$from.'|'.$to] ??= ['from' => $from, 'to' => $to, 'keywords' => 0];
+                ++$changes[$from.'|'.$to]['keywords'];
+            }
+            ++$keywords;
+            $gain['before'] += (float) $row[8];
+            $gain['after'] += (float) $opportunity->clicks->gain;
+            if (($opportunity->scores->fit ?? 0) >= $rulebook->int('min_fit')) {
+                $top = self::kept($top, $opportunity, $order);
+            }
+        }
+
+        return ['keywords' => $keywords, 'horizons' => array_values($changes), 'gain' => $gain, 'after' => array_map(static fn(Opportunity $one): string => $one->candidate->row->keyword, $top)];
+    }
+
+    /**
+     * @param list<Opportunity> $top the best so far, best first
+     *
+     * @return list<Opportunity>
+     */
+    private static function kept(array $top, Opportunity $one, Order $order): array
+    {
+        if (\count($top) === self::TOP && $order->compare($top[self::TOP - 1], $one) <= 0) {
+            return $top;
+        }
+        $top[] = $one;
+        usort($top, $order->compare(...));
+
+        return \array_slice($top, 0, self::TOP);
+    }
+
+    private function weigher(Study $study, Comparison $comparison, Rulebook $rulebook): Weigher
+    {
+        $comfort = $comparison->summary['comfort'];
+        $links = $comparison->summary['links'];
+        $model = $comparison->winModel() ?? throw new \LogicException('A comparison that was not weighed has nothing to preview.');
+
+        return new Weigher(
+            $rulebook,
+            $this->curve($study, $comparison, $rulebook),
+            ComfortDifficulty::known((float) $comfort['value'], $comfort['keywords'], $comfort['isAssumed']),
+            new WinChance($model, $rulebook->float('head_start_11_20'), $rulebook->float('head_start_21_50')),
+            LinksNeeded::known((float) $links['intercept'], (float) $links['slope'], $links['keywords'], $links['isAssumed']),
+            BrandMatcher::of([]),
+        );
+    }
+
+    private function curve(Study $study, Comparison $comparison, Rulebook $rulebook): CtrCurve
+    {
+        $own = static fn(Rulebook $of): array => [$of->text('curve'), $of->numbers('curve_own'), $of->float('curve_prior')];
+        if ($own($rulebook) === $own($study->rulebook())) {
+            return CtrCurve::ofRates(array_values(array_map(floatval(...), $comparison->summary['curve'])));
+        }
+
+        return $this->learn->curve($rulebook, new KeywordFacts($study->id), $this->learn->brands($study->comparedDomains()));
+    }
+
+    /** @return \Generator<int, list<mixed>> keyword, standing, own position, volume, difficulty, CPC, links to earn, horizon, gain */
+    private static function rows(Comparison $comparison): \Generator
+    {
+        return RowStream::of(<<<'SQL'
+            SELECT keyword, standing, own_position, volume, difficulty, cpc, links_to_earn, horizon, gain
+            FROM comparison_rows WHERE study_id = ? AND comparison_id = ? AND is_listed ORDER BY keyword
+            SQL, [$comparison->study_id, $comparison->id]);
+    }
+
+    /**
+     * @param list<mixed>            $row
+     * @param KeyedStream<Judgement> $judgements
+     */
+    private static function candidate(array $row, KeyedStream $judgements): Candidate
+    {
+        [$keyword, $standing, $position, $volume, $difficulty, $cpc] = $row;
+
+        return new Candidate(
+            new ComparisonRow($keyword, Standing::from($standing), [$position], [null], [], null, null, 0, 0, 0, null),
+            new Metrics($volume, Figures::float($difficulty), Figures::float($cpc)),
+            $judgements->at($keyword) ?? new Judgement(),
+        );
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Studies;
+
+use App\Exceptions\Refused;
+use App\Models\Study;
+use GreaterReach\Core\Rulebook\Rulebook;
+use Illuminate\Support\Facades\DB;
+
+/** Who changed the rulebook of a study when and from what to what; and back to how it stood before a change. */
+final readonly class RulebookHistory
+{
+    private const SHOWN = 100;
+
+    public function __construct(private ChangeRulebook $change)
+    {
+    }
+
+    /** @return list<array{change: int, who: ?string, when: string, settings: list<array{key: string, from: ?string, to: string}>}> newest first; from null where the default stood */
+    public function execute(Study $study): array
+    {
+        $stood = [];
+        $history = [];
+        foreach ($this->changes($study) as $change) {
+            $settings = [];
+            foreach ($change['settings'] as $key => $to) {
+                $settings[] = ['key' => $key, 'from' => $stood[$key] ?? null, 'to' => $to];
+                $stood[$key] = $to;
+            }
+            $history[] = ['change' => $change['id'], 'who' => $change['who'], 'when' => $change['when'], 'settings' => $settings];
+        }
+
+        return \array_slice(array_reverse($history), 0, self::SHOWN);
+    }
+
+    /**
+     * Sets every setting to what it was before a change.
+     *
+     * @throws Refused when the study has no such change
+     */
+    public function revert(Study $study, int $change, ?int $userId): Rulebook
+    {
+        $changes = $this->changes($study);
+        $place = array_search($change, array_column($changes, 'id'), true);
+        if ($place === false) {
+            throw Refused::because('change', 'The rulebook of this study has no such change.');
+        }
+        $before = array_merge([], ...array_column(\array_slice($changes, 0, $place), 'settings'));
+        $since = array_merge([], ...array_column(\array_slice($changes, $place), 'settings'));
+        $standard = Rulebook::standard();
+        $texts = [];
+        foreach (array_keys($since) as $key) {
+            $texts[$key] = $before[$key] ?? $standard->spelt($key);
+        }
+
+        return $this->change->execute($study, $texts, $userId);
+    }
+
+    /** @return list<array{id: int, who: ?string, when: string, settings: array<string, string>}> oldest first */
+    private function changes(Study $study): array
+    {
+        $rows = DB::table('changes')->leftJoin('users', 'users.id', '=', 'changes.user_id')->where('study_id', $study->id)->where('what', 'rulebook')->orderBy('changes.id')
+            ->get(['changes.id', 'users.name', 'changes.created_at', 'detail']);
+
+        return array_values($rows->map(static fn(\stdClass $row): array => [
+            'id' => $row->id, 'who' => $row->name, 'when' => $row->created_at, 'settings' => (array) json_decode($row->detail, true, 4, JSON_THROW_ON_ERROR),
+        ])->all());
+    }
+}

@@ -1,0 +1,50 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api } from '../../api/client';
+import { rulebookHistoryQuery, studyKey } from '../../api/queries';
+import type { Setting, Study } from '../../api/types';
+import { Failed } from '../../shared/Notice';
+import { PlainTable } from '../../shared/PlainTable';
+
+/** Who changed what in the rulebook, and back to before it. */
+export function History({ study }: { study: Study }) {
+  const client = useQueryClient();
+  const history = useQuery(rulebookHistoryQuery(study.slug));
+  const revert = useMutation({
+    mutationFn: (change: number) => api.post<Setting[]>(`studies/${study.slug}/rulebook/revert`, { change }),
+    onSuccess: () => client.invalidateQueries({ queryKey: studyKey(study.slug) }),
+  });
+  if (history.data === undefined || history.data.length === 0) {
+    return null;
+  }
+  return (
+    <Box component="section" sx={{ mt: 3 }}>
+      <Typography variant="h2">What was changed</Typography>
+      {revert.isError && <Failed error={revert.error} />}
+      <PlainTable label="What was changed" headings={['When', 'Who', 'What', '']} numbers={[]}>
+        {history.data.map((change) => (
+          <tr key={change.change}>
+            <td>{change.when.slice(0, 16).replace('T', ' ')}</td>
+            <td>{change.who ?? 'by command'}</td>
+            <td>
+              {change.settings.map((setting) => (
+                <div key={setting.key}>
+                  {setting.key.replaceAll('_', ' ')}: {setting.from ?? 'default'} → {setting.to === '' ? 'none' : setting.to}
+                </div>
+              ))}
+            </td>
+            <td>
+              {study.may_edit && (
+                <Button loading={revert.isPending && revert.variables === change.change} onClick={() => revert.mutate(change.change)} sx={{ py: 0 }}>
+                  Back to before this
+                </Button>
+              )}
+            </td>
+          </tr>
+        ))}
+      </PlainTable>
+    </Box>
+  );
+}

@@ -1,0 +1,43 @@
+import Box from '@mui/material/Box';
+import type { RulebookPreview } from '../../api/types';
+import { estimate, whole } from '../../shared/format';
+import { placesMoved } from './rulebook.logic';
+
+/** What a change would move: horizons, the gain of all, and the first twenty now and then side by side. */
+export function PreviewPart({ preview }: { preview: RulebookPreview }) {
+  const moved = preview.horizons.reduce((sum, change) => sum + change.keywords, 0);
+  const isAlike = preview.before.join() === preview.after.join();
+  return (
+    <Box role="status" aria-label="What would move" sx={{ bgcolor: 'ink.wash', px: 2, py: 1, mt: 0.5, fontSize: '0.88rem' }}>
+      <div>
+        {moved === 0 ? `No horizon changes among ${whole(preview.keywords)} opportunities.` : `${whole(moved)} of ${whole(preview.keywords)} opportunities change their horizon: ${preview.horizons.map((change) => `${whole(change.keywords)} from ${change.from ?? 'unknown'} to ${change.to ?? 'unknown'}`).join(', ')}.`}{' '}
+        The gain of all together: {estimate(preview.gain.before)} now, {estimate(preview.gain.after)} then.
+      </div>
+      {preview.not_shown.length > 0 && <div>This setting changes what is compared or learnt; that shows only once it is saved and the comparison is made anew.</div>}
+      {isAlike ? (
+        <div>The first twenty stay as they are.</div>
+      ) : (
+        <Box component="table" aria-label="The first twenty now and then" sx={{ mt: 0.5, '& td, & th': { pr: 4, textAlign: 'left', fontWeight: 'inherit' }, '& th': { fontWeight: 600 } }}>
+          <thead>
+            <tr>
+              <th scope="col"> </th>
+              <th scope="col">Now</th>
+              <th scope="col">Then</th>
+              <th scope="col">Moved</th>
+            </tr>
+          </thead>
+          <tbody>
+            {placesMoved(preview.before, preview.after).map((row) => (
+              <tr key={row.place}>
+                <td>{row.place}</td>
+                <td>{row.leaves ? <s>{row.now}</s> : row.now}</td>
+                <td>{row.isNew ? <strong>{row.then}</strong> : row.then}</td>
+                <td>{row.moved}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,65 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api } from '../../api/client';
+import { studyKey } from '../../api/queries';
+import type { RulebookPreview, Setting, Study } from '../../api/types';
+import { PreviewPart } from './PreviewPart';
+import { spelt } from './rulebook.logic';
+
+/** One setting: changed in place, first to see what would move, then saved. */
+export function SettingLine({ study, setting }: { study: Study; setting: Setting }) {
+  const client = useQueryClient();
+  const [text, setText] = useState(spelt(setting.value));
+  const isOwn = spelt(setting.value) !== spelt(setting.default);
+  const isChanged = text !== spelt(setting.value);
+  const settings = (value: string) => ({ settings: { [setting.key]: value } });
+  const preview = useMutation({ mutationFn: (value: string) => api.post<RulebookPreview>(`studies/${study.slug}/rulebook/preview`, settings(value)) });
+  const save = useMutation({
+    mutationFn: (value: string) => api.patch<Setting[]>(`studies/${study.slug}/rulebook`, settings(value)),
+    onSuccess: () => client.invalidateQueries({ queryKey: studyKey(study.slug) }),
+  });
+  const error = preview.error ?? save.error;
+  const isSeen = preview.data !== undefined && preview.variables === text;
+  const mayPreview = study.comparison !== null;
+  const edit = (value: string) => {
+    setText(value);
+    preview.reset();
+    save.reset();
+  };
+  return (
+    <Box sx={{ borderBottom: 1, borderColor: 'divider', py: 0.75 }}>
+      <Box
+        component="form"
+        onSubmit={(event) => {
+          event.preventDefault();
+          (isSeen || !mayPreview ? save : preview).mutate(text);
+        }}
+        sx={{ display: 'grid', gridTemplateColumns: '210px minmax(200px, 430px) 1fr', gap: 2, alignItems: 'start' }}
+      >
+        <Box>
+          <Box sx={{ fontWeight: 600, fontSize: '0.9rem' }}>{setting.key.replaceAll('_', ' ')}</Box>
+          <Box sx={{ fontSize: '0.76rem', color: 'text.secondary' }}>{setting.bounds}</Box>
+        </Box>
+        <Box sx={{ display: 'flex', gap: 1 }}>
+          <TextField fullWidth disabled={!study.may_edit} value={text} onChange={(event) => edit(event.target.value)} error={error !== null} slotProps={{ htmlInput: { 'aria-label': setting.key.replaceAll('_', ' ') } }} />
+          {isChanged && (
+            <Button type="submit" variant="contained" loading={save.isPending || preview.isPending} sx={{ whiteSpace: 'nowrap' }}>
+              {isSeen || !mayPreview ? 'Save' : 'What moves?'}
+            </Button>
+          )}
+          {isChanged && <Button onClick={() => edit(spelt(setting.value))}>Back</Button>}
+          {isOwn && study.may_edit && !isChanged && <Button onClick={() => edit(spelt(setting.default))}>Default</Button>}
+        </Box>
+        <Box sx={{ fontSize: '0.86rem' }}>
+          {setting.meaning} {isOwn && <strong>Default: {spelt(setting.default) === '' ? 'none' : spelt(setting.default)}.</strong>}
+          {error !== null && <Alert severity="warning">{error.message}</Alert>}
+        </Box>
+      </Box>
+      {isSeen && isChanged && <PreviewPart preview={preview.data} />}
+    </Box>
+  );
+}
