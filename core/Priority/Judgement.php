@@ -15,6 +15,8 @@ final readonly class Judgement
         /** Business fit, 0…5. */
         public ?int $fit = null,
         public ?Intent $intent = null,
+        /** Name of the topic that the keyword was put in. */
+        public ?string $topic = null,
     ) {
     }
 }

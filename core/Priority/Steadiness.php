@@ -33,7 +33,7 @@ final class Steadiness
             }
         }
 
-        return $shares;
+        return array_values($shares);
     }
 
     /**
@@ -52,7 +52,7 @@ final class Steadiness
             }
         }
 
-        return array_map(static fn(int $times): float => $times / $draws, $stays);
+        return array_values(array_map(static fn(int $times): float => $times / $draws, $stays));
     }
 
     /**

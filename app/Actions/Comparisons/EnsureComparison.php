@@ -126,18 +126,19 @@ final readonly class EnsureComparison
         $weigher = new Weigher($rulebook, $models->curve, $models->comfort, $winChance, $models->links, $models->brands);
 
         return static function (ComparisonRow $row, Metrics $metrics) use ($writer, $weigher, $models, $judgements, $medians, $measured, $links, $topics): void {
-            $topic = $topics->at($row->keyword);
-            $others = ($models->ownPagesByTopic[$topic ?? ''] ?? 0) - (isset($models->ownPages[$row->keyword]) ? 1 : 0);
+            $found = $topics->at($row->keyword);
+            $judgement = $judgements->at($row->keyword) ?? new Judgement();
+            $others = ($models->ownPagesByTopic[$found ?? ''] ?? 0) - (isset($models->ownPages[$row->keyword]) ? 1 : 0);
             $writer->writeWeighed($weigher->weigh(new Candidate(
                 $row,
                 $metrics,
-                $judgements->at($row->keyword) ?? new Judgement(),
+                $judgement,
                 $medians->at($row->keyword),
                 $links[$row->ownUrl() ?? ''] ?? 0,
                 $measured->at($row->keyword),
                 $others > 0,
-                $topic,
-            )));
+                $judgement->topic ?? $found,
+            )), $found);
         };
     }
 

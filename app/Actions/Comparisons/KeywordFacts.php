@@ -22,11 +22,11 @@ final readonly class KeywordFacts
     /** @return KeyedStream<Judgement> */
     public function judgements(): KeyedStream
     {
-        $rows = RowStream::of('SELECT keyword, target, fit, intent FROM decisions WHERE study_id = ? ORDER BY keyword', [$this->study]);
+        $rows = RowStream::of('SELECT keyword, target, fit, intent, topic FROM decisions WHERE study_id = ? ORDER BY keyword', [$this->study]);
 
         return new KeyedStream((static function () use ($rows): \Generator {
-            foreach ($rows as [$keyword, $target, $fit, $intent]) {
-                yield $keyword => new Judgement($target, $fit, $intent === null ? null : Intent::from($intent));
+            foreach ($rows as [$keyword, $target, $fit, $intent, $topic]) {
+                yield $keyword => new Judgement($target, $fit, $intent === null ? null : Intent::from($intent), $topic);
             }
         })());
     }

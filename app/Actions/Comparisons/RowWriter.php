@@ -22,7 +22,7 @@ final class RowWriter
         'advertiser_competition', 'words', 'brands', 'is_listed', 'season', 'peak', 'is_code', 'is_navigational',
     ];
     private const WEIGHED = [
-        'intent', 'topic', 'target', 'visits_now', 'potential', 'gain', 'win_chance', 'expected_gain', 'horizon', 'tactic', 'links_to_earn',
+        'intent', 'topic', 'topic_found', 'target', 'visits_now', 'potential', 'gain', 'win_chance', 'expected_gain', 'horizon', 'tactic', 'links_to_earn',
         'score_volume', 'score_ease', 'score_gain', 'score_value', 'score_intent', 'score_fit',
     ];
 
@@ -33,12 +33,13 @@ final class RowWriter
         $this->copy = new CopyWriter($table, [...self::COMPARED, ...self::WEIGHED]);
     }
 
-    public function writeWeighed(Opportunity $opportunity): void
+    /** @param ?string $found the topic that was found, whatever a person chose */
+    public function writeWeighed(Opportunity $opportunity, ?string $found): void
     {
         $clicks = $opportunity->clicks;
         $this->copy->write([
             ...$this->compared($opportunity->candidate->row, $opportunity->candidate->metrics, $opportunity->brands, $opportunity->isListed),
-            $opportunity->intent->value, $opportunity->candidate->topic, $clicks->target, $clicks->visitsNow, $clicks->potential, $clicks->gain,
+            $opportunity->intent->value, $opportunity->candidate->topic, $found, $clicks->target, $clicks->visitsNow, $clicks->potential, $clicks->gain,
             $opportunity->winChance, $opportunity->expectedGain, $opportunity->horizon?->value, $opportunity->tacticLabel(), $opportunity->linksToEarn,
             ...array_values($opportunity->scores->toArray()),
         ]);

@@ -17,7 +17,7 @@ use GreaterReach\Core\Rulebook\Rulebook;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Lets rows of the comparison on show follow a decision about fit, intent or target at once, by the same rules that made
+ * Lets rows of the comparison on show follow a decision about fit, intent, target or topic at once, by the same rules that made
  * them; the next comparison comes to the same.
  */
 final class Rescore
@@ -32,6 +32,9 @@ final class Rescore
     public function execute(Study $study, array $keywords, array $columns): void
     {
         $comparison = $study->comparison;
+        if ($comparison !== null && \in_array('topic', $columns, true)) {
+            self::moveTopics($comparison, $keywords);
+        }
         if (array_intersect($columns, self::FOLLOWED) === [] || $comparison === null || ! isset($comparison->summary['curve'])) {
             return;
         }
@@ -39,6 +42,19 @@ final class Rescore
         $curve = CtrCurve::ofRates(array_values(array_map(floatval(...), $comparison->summary['curve'])));
         foreach (array_chunk($keywords, self::CHUNK) as $chunk) {
             $this->chunk($comparison, $rulebook, $curve, $chunk);
+        }
+    }
+
+    /**
+     * Into the topic that a person chose, or back into the one that was found.
+     *
+     * @param list<string> $keywords
+     */
+    private static function moveTopics(Comparison $comparison, array $keywords): void
+    {
+        foreach (array_chunk($keywords, self::CHUNK) as $chunk) {
+            DB::update('UPDATE comparison_rows c SET topic = coalesce((SELECT d.topic FROM decisions d WHERE d.study_id = c.study_id AND d.keyword = c.keyword), c.topic_found)
+                WHERE c.study_id = ? AND c.comparison_id = ? AND c.keyword IN (SELECT json_array_elements_text(?::json))', [$comparison->study_id, $comparison->id, json_encode($chunk, JSON_THROW_ON_ERROR)]);
         }
     }
 

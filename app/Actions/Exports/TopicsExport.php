@@ -8,7 +8,10 @@ use App\Models\Comparison;
 use App\Support\Database\RowStream;
 use App\Support\Tabular\Table;
 
-/** Every topic with its keywords: primaries in taking order, each followed by its secondaries in key order. */
+/**
+ * Every topic with its keywords: primaries in taking order, each followed by its secondaries in key order. Where people
+ * gave a topic a name of its own, its keyword with the most volume is the primary one.
+ */
 final class TopicsExport
 {
     private const HEADINGS = ['topic', 'keyword', 'role', 'volume', 'own_url'];
@@ -27,10 +30,13 @@ final class TopicsExport
     private static function rows(Comparison $comparison): \Generator
     {
         yield from RowStream::of(<<<'SQL'
-            SELECT r.topic, r.keyword, CASE WHEN r.keyword = r.topic THEN 'primary' ELSE 'secondary' END, r.volume, r.own_url
-            FROM comparison_rows r JOIN comparison_rows p ON p.study_id = r.study_id AND p.comparison_id = r.comparison_id AND p.keyword = r.topic
-            WHERE r.study_id = ? AND r.comparison_id = ?
-            ORDER BY p.volume DESC NULLS LAST, r.topic, r.keyword <> r.topic, r.keyword
+            SELECT topic, keyword, CASE WHEN keyword = main THEN 'primary' ELSE 'secondary' END, volume, own_url
+            FROM (
+                SELECT topic, keyword, volume, own_url, first_value(keyword) OVER main AS main, first_value(volume) OVER main AS main_volume
+                FROM comparison_rows WHERE study_id = ? AND comparison_id = ? AND topic IS NOT NULL
+                WINDOW main AS (PARTITION BY topic ORDER BY keyword <> topic, volume DESC NULLS LAST, keyword)
+            ) gathered
+            ORDER BY main_volume DESC NULLS LAST, main, keyword <> main, keyword
             SQL, [$comparison->study_id, $comparison->id]);
     }
 }

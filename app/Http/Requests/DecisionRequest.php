@@ -42,6 +42,9 @@ final class DecisionRequest extends FormRequest
         $valid = $this->validated();
         /** @var array{mark?: ?string, reason?: ?string, fit?: ?int, intent?: ?string, target?: ?int, note?: ?string, topic?: ?string} $columns */
         $columns = array_intersect_key($valid, array_flip(self::COLUMNS));
+        if (isset($columns['topic'])) {
+            $columns['topic'] = KeywordKey::of($columns['topic']);
+        }
         $text = fn(string $field): ?string => $this->string($field)->trim()->value() ?: null;
         if ($columns === [] && $text('tag') === null && $text('untag') === null) {
             throw Refused::because('decision', 'Nothing is decided; send a mark, a fit, an intent, a target, a note, a topic or a tag.');

@@ -41,6 +41,7 @@ export function BulkBar({ chosen, isAll, total, sums, onAll, onNone, onDecide }:
       <Button onClick={() => onDecide({ mark: null })}>Take marks away</Button>
       <Typed label="Tag" field="Tag" onSend={(tag) => onDecide({ tag })} />
       <Typed label="Untag" field="Tag" onSend={(untag) => onDecide({ untag })} />
+      <Typed label="Topic" field="Into the topic" mayBeEmpty onSend={(topic) => onDecide({ topic: topic === '' ? null : topic })} />
       <Chosen label="Fit" choices={['0', '1', '2', '3', '4', '5', 'unset']} onChoose={(fit) => onDecide({ fit: fit === 'unset' ? null : Number(fit) })} />
       <Chosen label="Intent" choices={['buy', 'compare', 'learn', 'open', 'by rule']} onChoose={(intent) => onDecide({ intent: intentOf(intent) })} />
     </Box>

@@ -119,6 +119,31 @@ final class WeighViewsTest extends TestCase
         $this->postJson("/api/v1/studies/{$study->slug}/rulebook/revert", ['change' => 999999])->assertUnprocessable();
     }
 
+    public function test_a_topic_named_by_a_person_is_followed_at_once_survives_the_next_comparison_and_can_be_undone(): void
+    {
+        [$study, $rows] = $this->weighed();
+        $topics = $rows->groupBy('topic')->sortByDesc(static fn(Collection $members): int => $members->count())->keys()->all();
+        $named = fn(Study $of): array => DB::table('comparison_rows')->where('study_id', $of->id)->where('comparison_id', $of->comparison_id)->where('topic', 'writing by hand')->orderBy('keyword')->pluck('keyword')->all();
+        $joined = DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $study->refresh()->comparison_id)->whereIn('topic', \array_slice($topics, 0, 2))->orderBy('keyword')->pluck('keyword')->all();
+        self::assertGreaterThan(2, \count($joined));
+        $changes = [];
+        foreach (\array_slice($topics, 0, 2) as $topic) {
+            $changes[] = $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['show' => 'topic='.$topic, 'topic' => ' Writing by Hand '])->assertOk()->json('change');
+        }
+        self::assertSame($joined, $named($study->refresh()), 'Two topics under one name are one.');
+        $study->touchData();
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        self::assertSame($joined, $named($study->refresh()));
+        [, $csv] = $this->command('reach:topics', ['slug' => $study->slug]);
+        $exported = array_values(array_filter(self::readCsv($csv), static fn(array $row): bool => $row['topic'] === 'writing by hand'));
+        self::assertSame(['primary' => 1, 'secondary' => \count($joined) - 1], array_count_values(array_column($exported, 'role')));
+        self::assertSame((string) max([0, ...array_map(intval(...), array_column($exported, 'volume'))]), $exported[0]['volume'], 'The most searched one is primary where the name is no keyword.');
+        foreach ($changes as $change) {
+            $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $change])->assertOk();
+        }
+        self::assertSame([], $named($study->refresh()));
+    }
+
     /** @return list<string> */
     private function firstTwenty(Study $study): array
     {

@@ -43,6 +43,7 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
           </MenuItem>
         ))}
       </TextField>
+      <Topic key={dossier.topic ?? ''} dossier={dossier} mayEdit={mayEdit} onTopic={(topic) => decisions.decide(about, { topic: topic === '' ? null : topic })} />
       <Tags dossier={dossier} mayEdit={mayEdit} onTag={(tag) => decisions.decide(about, { tag })} onUntag={(untag) => decisions.decide(about, { untag })} />
       <Note dossier={dossier} mayEdit={mayEdit} onNote={(note) => decisions.decide(about, { note: note === '' ? null : note })} />
       {dossier.log.map((entry) => (
@@ -59,6 +60,24 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
       ))}
       {dossier.gain !== null && <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }} aria-live="polite">{`Gain ${estimate(dossier.gain)} visits a month`}</Box>}
     </Part>
+  );
+}
+
+/** The topic the keyword is in; emptied, it goes back to where it was found. */
+function Topic({ dossier, mayEdit, onTopic }: { dossier: KeywordDossier; mayEdit: boolean; onTopic: (topic: string) => void }) {
+  const [text, setText] = useState(dossier.topic ?? '');
+  return (
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onTopic(text.trim());
+      }}
+      sx={{ display: 'flex', gap: 0.5, mt: 1 }}
+    >
+      <TextField label="Topic" disabled={!mayEdit} value={text} onChange={(event) => setText(event.target.value)} sx={{ flex: 1 }} />
+      {text.trim() !== (dossier.topic ?? '') && <Button type="submit">{text.trim() === '' ? 'As found' : 'Move'}</Button>}
+    </Box>
   );
 }
 

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { groupsQuery } from '../../api/queries';
@@ -24,10 +25,12 @@ interface Props {
   comparison: Comparison;
   show: string;
   onOpen: (clause: string) => void;
+  /** Puts all keywords of a topic into another one, or gives it another name. */
+  onTopic: (topic: string, into: string) => void;
 }
 
 /** Opportunities gathered by a trait, with sums and means; a group opens into its rows. */
-export function GroupsView({ study, comparison, show, onOpen }: Props) {
+export function GroupsView({ study, comparison, show, onOpen, onTopic }: Props) {
   const [by, setBy] = useState<Grouping>('topic');
   const [sort, setSort] = useState<Figure>('expected_gain');
   const groups = useQuery(groupsQuery(study.slug, comparison.id, show, by));
@@ -76,6 +79,7 @@ export function GroupsView({ study, comparison, show, onOpen }: Props) {
                         {name}
                       </Button>
                     )}
+                    {by === 'topic' && study.may_edit && group.name !== null && <TopicName topic={group.name} others={groups.data.flatMap((other) => other.name ?? [])} onName={onTopic} />}
                   </td>
                   {columns.map((column) => (
                     <td key={column.key}>{column.draw(group)}</td>
@@ -86,6 +90,40 @@ export function GroupsView({ study, comparison, show, onOpen }: Props) {
           </tbody>
         </Box>
       )}
+    </Box>
+  );
+}
+
+/** Renames a topic; with the name of another one the two become one. */
+function TopicName({ topic, others, onName }: { topic: string; others: string[]; onName: (topic: string, into: string) => void }) {
+  const [text, setText] = useState<string | null>(null);
+  if (text === null) {
+    return (
+      <Button aria-label={`Rename ${topic} or join it with another`} onClick={() => setText(topic)} sx={{ py: 0, px: 0.5, minWidth: 0, ml: 1, color: 'text.secondary', fontSize: '0.76rem' }}>
+        rename
+      </Button>
+    );
+  }
+  const into = text.trim();
+  return (
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (into !== '' && into !== topic) {
+          onName(topic, into);
+        }
+        setText(null);
+      }}
+      sx={{ display: 'inline-flex', gap: 0.5, ml: 1 }}
+    >
+      <TextField autoFocus value={text} onChange={(event) => setText(event.target.value)} onKeyDown={(event) => event.key === 'Escape' && setText(null)} slotProps={{ htmlInput: { 'aria-label': 'Name of the topic', list: 'topics' } }} sx={{ width: 200 }} />
+      <datalist id="topics">
+        {others.map((other) => (
+          <option key={other} value={other} />
+        ))}
+      </datalist>
+      <Button type="submit">{others.includes(into) && into !== topic ? 'Join' : 'Rename'}</Button>
     </Box>
   );
 }

@@ -96,7 +96,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
               onShortlist={(keywords) => decisions.mark(keywords, 'shortlisted')}
             />
           )}
-          {view === 'groups' && <GroupsView study={study} comparison={comparison} show={show} onOpen={(clause) => change({ show: show === '' ? clause : `${show};${clause}`, view: null })} />}
+          {view === 'groups' && <GroupsView study={study} comparison={comparison} show={show} onOpen={(clause) => change({ show: show === '' ? clause : `${show};${clause}`, view: null })} onTopic={(topic, into) => decisions.decide({ show: `topic=${topic}` }, { topic: into })} />}
           {view === 'page-one' && <PageOneTable study={study} comparison={comparison} show={show} onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)} />}
           {view === 'model' && <ModelView comparison={comparison} />}
           {view === 'list' && list.isPending && <Waiting what="Ranking the opportunities" />}
