@@ -60,7 +60,7 @@ sort($firstView);
 
 $browser->executeAsyncScript(<<<'JS'
     const [keywords, done] = arguments;
-    const list = document.querySelector('[aria-label="Keywords: rows"]');
+    const list = document.querySelector('[role="table"][aria-label="Keywords"]');
     const row = document.querySelector('[data-keyword]').getBoundingClientRect().height;
     const load = () => {
       list.scrollTop = list.scrollHeight;
@@ -70,7 +70,7 @@ $browser->executeAsyncScript(<<<'JS'
     JS, [KEYWORDS]);
 $scroll = static fn (int $rowsPerSecond): array => $browser->executeAsyncScript(<<<'JS'
     const [rowsPerSecond, seconds, done] = arguments;
-    const list = document.querySelector('[aria-label="Keywords: rows"]');
+    const list = document.querySelector('[role="table"][aria-label="Keywords"]');
     const row = document.querySelector('[data-keyword]').getBoundingClientRect().height;
     const begin = performance.now();
     let [frames, slowest, before] = [0, 0, begin];

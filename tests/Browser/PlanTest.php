@@ -57,8 +57,15 @@ final class PlanTest extends BrowserTestCase
         $this->see('from 0 to 1');
         self::assertSame(.02, $study->refresh()->rulebook()->float('conversion_rate'));
         $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'0.05'.WebDriverKeys::ENTER);
+        $this->see('The first twenty stay as they are.');
+        self::assertSame(.02, $study->refresh()->rulebook()->float('conversion_rate'), 'Looking saves nothing.');
+        $this->clickText('Save', 'button');
         $this->see('Default: 0.02.');
         self::assertSame(.05, $study->refresh()->rulebook()->float('conversion_rate'));
+        $this->see('conversion rate: default → 0.05');
+        $this->clickText('Back to before this', 'button');
+        $this->see('conversion rate: 0.05 → 0.02');
+        self::assertSame(.02, $study->refresh()->rulebook()->float('conversion_rate'));
     }
 
     private function weighed(string $day): Study

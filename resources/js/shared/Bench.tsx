@@ -86,8 +86,8 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
   });
   const press = useCallback((row: Row, isChoice: boolean) => (isChoice ? handlers.current.onChoose?.(row) : handlers.current.onOpen(row)), []);
   return (
-    <Box role="table" aria-label={label} aria-rowcount={total + 1} sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
-      <Box ref={scroller} tabIndex={0} role="presentation" aria-label={`${label}: rows`} sx={{ overflow: 'auto', overflowY: 'scroll', flex: 1, minHeight: 0, scrollbarWidth: 'thin' }}>
+    <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
+      <Box ref={scroller} tabIndex={0} role="table" aria-label={label} aria-rowcount={total + 1} sx={{ overflow: 'auto', overflowY: 'scroll', flex: 1, minHeight: 0, scrollbarWidth: 'thin' }}>
         <Box role="rowgroup" sx={{ position: 'sticky', top: 0, zIndex: 3, minWidth: width, bgcolor: 'background.default' }}>
           <Box role="row" sx={{ display: 'grid', gridTemplateColumns: tracks, height: headingHeight, alignItems: 'center', bgcolor: 'background.default', borderBottom: 1, borderColor: 'divider', color: 'text.secondary', fontSize: '0.78rem', fontWeight: 600 }}>
             {columns.map((column) => (

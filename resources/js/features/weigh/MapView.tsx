@@ -83,8 +83,9 @@ function Drawing({ plot, chosen, selected, onChosen, onOpen }: DrawingProps) {
   const [under, setUnder] = useState<Place | null>(null);
   const frame = useRef<SVGSVGElement>(null);
   const spot = (event: PointerEvent): Spot => {
-    const box = frame.current?.getBoundingClientRect() ?? new DOMRect();
-    return { x: ((event.clientX - box.left) * size.width) / box.width, y: ((event.clientY - box.top) * size.height) / box.height };
+    const seen = frame.current?.getScreenCTM()?.inverse() ?? new DOMMatrix();
+    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(seen);
+    return { x, y };
   };
   const finish = () => {
     if (outline.length > 3) {

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\EnsureComparison;
+use App\Models\Study;
+use Facebook\WebDriver\Interactions\WebDriverActions;
+use Facebook\WebDriver\WebDriverKeys;
+use Illuminate\Support\Facades\DB;
+
+/** Weights, groups, map, topics and the reasons behind, as a person meets them. */
+final class WeighTest extends BrowserTestCase
+{
+    public function test_weights_move_the_order_and_every_figure_says_why(): void
+    {
+        $this->opened('weigh');
+        $this->await(fn(): ?bool => $this->keywords() === ['big pen', 'dear nib', 'how to ink'] ?: null, 'The plain order is another.');
+        $this->clickText('swift', 'button');
+        $this->await(fn(): ?bool => $this->keywords() === ['dear nib', 'how to ink', 'big pen'] ?: null, 'Ease did not move the order.');
+        $this->press('d');
+        $this->await(fn(): ?bool => $this->keywords()[0] === 'big pen' ?: null, 'Without difficulty the larger one should lead.');
+        $this->find('[aria-label="Name for these weights"]')->sendKeys('no hurry'.WebDriverKeys::ENTER);
+        $this->clickText('plain', 'button');
+        $this->clickText('no hurry', 'button');
+        $this->see('no hurry');
+        $this->click('[data-keyword="big pen"]');
+        $this->see('Where the figures come from');
+    }
+
+    public function test_a_line_round_areas_of_the_map_shortlists_them(): void
+    {
+        $study = $this->opened('weigh?view=map');
+        $this->see('Areas go with the volume');
+        $point = $this->find('[data-point="big pen"]');
+        $actions = new WebDriverActions($this->browser);
+        $actions->moveToElement($point, -45, -16)->clickAndHold()->moveByOffset(90, 0)->moveByOffset(0, 60)->moveByOffset(-90, 0)->moveByOffset(0, -40)->release()->perform();
+        $this->clickText('Shortlist 1', 'button');
+        $marked = $this->await(static fn(): ?string => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->value('keyword'), 'Nothing was shortlisted.');
+        self::assertSame('big pen', $marked);
+    }
+
+    public function test_groups_open_and_topics_are_joined(): void
+    {
+        $study = $this->opened('weigh?view=groups');
+        $this->clickText('by stage', 'button');
+        $this->see('The thin stage is');
+        $this->clickText('by topic', 'button');
+        $this->click('[aria-label="Rename dear nib or join it with another"]');
+        $field = $this->find('[aria-label="Name of the topic"]');
+        $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'big pen');
+        $this->clickText('Join', 'button');
+        $this->await(static fn(): ?bool => DB::table('comparison_rows')->where('study_id', $study->id)->where('keyword', 'dear nib')->value('topic') === 'big pen' ?: null, 'The topics were not joined.');
+        $this->clickText('by tactic', 'button');
+        $this->clickText('new page', 'button');
+        $this->await(fn(): ?bool => $this->keywords() === ['dear nib'] ?: null, 'The group did not open into its rows.');
+    }
+
+    public function test_the_win_model_says_when_not_to_trust_it(): void
+    {
+        $this->opened('weigh?view=model');
+        $this->see('Too little is known to learn from');
+        $this->see('When to trust it');
+    }
+
+    private function opened(string $view): Study
+    {
+        $study = $this->makeStudy(['inkmoor.example']);
+        $this->import($study, "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
+        $this->import($study, "keyword,position\nbig pen,3\ndear nib,4\n", options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
+        $this->import($study, "keyword,volume,difficulty\nbig pen,2000,60\ndear nib,90,5\nhow to ink,200,30\n", 'keywords');
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $this->signIn($this->makeEditor($study)->email, 'correct horse');
+        $this->visit("/studies/{$study->slug}/{$view}");
+
+        return $study;
+    }
+}
