@@ -64,7 +64,7 @@ Route::prefix('api/v1')->group(function (): void {
             Route::get('plan', [PlanController::class, 'show']);
             Route::get('plan/proposal', [PlanController::class, 'proposal']);
             Route::get('plan/items/{item}/brief', [PlanController::class, 'brief'])->whereNumber('item');
-            Route::get('plan/items/{item}/brief.md', [PlanController::class, 'briefFile'])->whereNumber('item');
+            Route::get('plan/items/{item}/brief.{format}', [PlanController::class, 'briefFile'])->whereNumber('item')->whereIn('format', ['md', 'html', 'odt']);
             Route::get('track', [PlanController::class, 'track']);
             Route::get('opportunities', [OpportunityController::class, 'index']);
             Route::get('opportunities/groups', [OpportunityController::class, 'groups']);
@@ -73,6 +73,7 @@ Route::prefix('api/v1')->group(function (): void {
             Route::get('keyword', [KeywordController::class, 'show']);
             Route::get('exports/plan.{format}', [ExportController::class, 'plan'])->whereIn('format', ['csv', 'json', 'xlsx', 'ics']);
             Route::get('exports/roadmap.{format}', [ExportController::class, 'roadmap'])->whereIn('format', ['csv', 'json', 'xlsx', 'ics']);
+            Route::get('exports/review.html', [PlanController::class, 'review']);
             Route::get('exports/{export}', [ExportController::class, 'show']);
 
             Route::middleware('can:update,study')->group(function (): void {

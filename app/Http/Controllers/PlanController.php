@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Documents\BriefHtml;
+use App\Actions\Documents\BriefMarkdown;
+use App\Actions\Documents\BriefOdt;
+use App\Actions\Documents\ReviewDocument;
 use App\Actions\Plans\ChangePlan;
 use App\Actions\Plans\ProposePlan;
 use App\Actions\Plans\ReadBrief;
 use App\Actions\Plans\ReadPlan;
+use App\Actions\Plans\ReadSince;
 use App\Actions\Plans\ReadTrack;
-use App\Actions\Plans\WriteBrief;
 use App\Http\Requests\PlanItemRequest;
 use App\Http\Requests\PlanRequest;
 use App\Models\PlanItem;
@@ -18,6 +22,7 @@ use GreaterReach\Core\Keyword\KeywordKey;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Vite;
 
 final class PlanController extends Controller
 {
@@ -88,16 +93,31 @@ final class PlanController extends Controller
         return new JsonResponse($read->execute($study->load('domains'), $this->item($study, $item)));
     }
 
-    public function briefFile(Study $study, int $item, ReadBrief $read): Response
+    /** `md`, `html` or `odt`; the HTML one is shown, the others are saved. */
+    public function briefFile(Study $study, int $item, string $format, ReadBrief $read): Response
     {
         $found = $this->item($study, $item);
+        $brief = $read->execute($study->load('domains'), $found);
+        [$content, $type] = match ($format) {
+            'html' => [BriefHtml::html($brief, (string) Vite::cspNonce()), 'text/html; charset=UTF-8'],
+            'odt' => [BriefOdt::bytes($brief), BriefOdt::MIME],
+            default => [BriefMarkdown::markdown($brief), 'text/markdown; charset=UTF-8'],
+        };
 
-        return new Response(WriteBrief::markdown($read->execute($study->load('domains'), $found)), 200, ['Content-Type' => 'text/markdown; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="brief-'.$found->id.'.md"']);
+        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => ($format === 'html' ? 'inline' : 'attachment').'; filename="brief-'.$found->id.'.'.$format.'"']);
     }
 
-    public function track(Study $study, ReadTrack $read): JsonResponse
+    /** The month in review, to read, print or send. */
+    public function review(Study $study, ReviewDocument $review): Response
     {
-        return new JsonResponse($read->execute($study->load('domains')));
+        return new Response($review->html($study->load('domains'), $this->shown($study), (string) Vite::cspNonce()), 200, ['Content-Type' => 'text/html; charset=UTF-8', 'Content-Disposition' => 'inline; filename="'.$study->slug.'-review.html"']);
+    }
+
+    public function track(Study $study, ReadTrack $read, ReadSince $since): JsonResponse
+    {
+        $track = $read->execute($study->load('domains'));
+
+        return new JsonResponse([...$track, 'since' => $study->comparison === null ? null : $since->execute($study, $study->comparison)]);
     }
 
     private function item(Study $study, int $item): PlanItem

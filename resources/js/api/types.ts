@@ -524,7 +524,26 @@ export interface TrackItem {
   history: { day: string; position: number | null }[];
 }
 
+export interface SinceGap {
+  keyword: string;
+  volume: number | null;
+  own_position: number | null;
+  best_position: number | null;
+  best: string | null;
+}
+
+export interface Since {
+  from: string;
+  to: string;
+  moved: Partial<Record<Movement, number>>;
+  slipped: { keyword: string; before: number | null; after: number | null; volume: number | null }[];
+  opened: { keywords: number; first: SinceGap[] };
+  closed: { keywords: number; first: SinceGap[] };
+  undecided: number;
+}
+
 export interface Track {
+  since: Since | null;
   newest: string | null;
   items: TrackItem[];
   calibration: { items: number; said: number; happened: number; inside: number } | null;

@@ -109,6 +109,9 @@ final class PlanApiTest extends TestCase
         self::assertStringContainsString("# big pen\n", $markdown);
         self::assertStringContainsString('Pens that \*last\*', $markdown);
         self::assertStringContainsString('| big pen | 2000 | 12 |', $markdown);
+        $html = (string) $this->get($this->at($study, "plan/items/{$item->id}/brief.html"))->assertOk()->assertHeader('Content-Type', 'text/html; charset=UTF-8')->getContent();
+        self::assertStringContainsString('Pens that *last*', $html);
+        self::assertStringNotContainsString('<script', $html);
     }
 
     public function test_what_came_of_it_is_told_when_its_ramp_has_passed(): void
@@ -123,6 +126,13 @@ final class PlanApiTest extends TestCase
         $track = $this->getJson($this->at($study, 'track'))->json();
         self::assertSame(['above', 12, 1], [$track['items'][0]['outcome'], $track['items'][0]['position_then'], $track['items'][0]['position_now']]);
         self::assertEqualsWithDelta(2000 * (.325 - .008), $track['items'][0]['added'], 1e-9);
+        self::assertSame(['2026-11-01', '2027-03-01', 1], [$track['since']['from'], $track['since']['to'], $track['since']['moved']['climbed']]);
+        self::assertSame([1, 1, 'dear nib'], [$track['since']['opened']['keywords'], $track['since']['undecided'], $track['since']['opened']['first'][0]['keyword']], 'The competitor has no earlier list, so its keyword is new to us.');
+        $review = (string) $this->get($this->at($study, 'exports/review.html'))->assertOk()->getContent();
+        foreach (['the month in review', 'Since 2026-11-01', 'We climbed for 1 keywords', 'big pen', '12 → 1', 'above'] as $expected) {
+            self::assertStringContainsString($expected, $review);
+        }
+        self::assertSame(2, substr_count($review, 'class="sheet"'));
         self::assertSame(1, $track['calibration']['items']);
         self::assertCount(2, $track['shares']);
         Carbon::setTestNow();

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Support;
 
-use App\Actions\Plans\WriteBrief;
+use App\Actions\Documents\BriefMarkdown;
 use PHPUnit\Framework\TestCase;
 
 final class MarkdownBriefTest extends TestCase
 {
     public function test_every_part_has_its_heading_and_nothing_is_read_as_markdown(): void
     {
-        $markdown = WriteBrief::markdown([
+        $markdown = BriefMarkdown::markdown([
             'item' => ['keyword' => 'a|b [pen]', 'tactic' => 'new page', 'month' => '2026-12', 'owner' => '', 'due' => null, 'links_to_earn' => 2, 'effort_days' => 3.0],
             'publish_by' => null, 'our_page' => null, 'our_position' => null, 'target' => 3, 'gain' => 12.6, 'intent' => 'buy', 'stage' => 'bottom',
             'written' => ['notes' => "# not a heading\nsecond line"], 'traffic_leader' => 'pen',

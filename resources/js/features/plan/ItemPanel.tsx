@@ -56,10 +56,14 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
       {brief.isError && <Failed error={brief.error} onRetry={() => void brief.refetch()} />}
       {brief.data !== undefined && <BriefView brief={brief.data} item={item} mayEdit={study.may_edit} onWrite={(written) => onChange({ brief: written })} />}
       <Box sx={{ display: 'flex', gap: 1, mt: 2 }} className="no-print">
-        <Button component="a" href={address(`studies/${study.slug}/plan/items/${item.id}/brief.md`)} download>
-          Brief as Markdown
+        <Button component="a" href={address(`studies/${study.slug}/plan/items/${item.id}/brief.html`)} target="_blank" rel="noopener">
+          Print
         </Button>
-        <Button onClick={() => window.print()}>Print</Button>
+        {(['odt', 'md'] as const).map((format) => (
+          <Button key={format} component="a" href={address(`studies/${study.slug}/plan/items/${item.id}/brief.${format}`)} download>
+            {format === 'odt' ? 'Text document' : 'Markdown'}
+          </Button>
+        ))}
         <Box sx={{ flex: 1 }} />
         {study.may_edit && item.status !== 'done' && (
           <Button color="warning" onClick={onRemove}>

@@ -11,6 +11,7 @@ import { useStudy } from '../studies';
 import { OutcomeBand } from './OutcomeBand';
 import { PositionLine } from './PositionLine';
 import { ShareChart } from './ShareChart';
+import { SincePart } from './SincePart';
 
 /** What came of it: every finished item against what was said, and how the share of clicks moved. */
 export function TrackPage() {
@@ -22,9 +23,10 @@ export function TrackPage() {
   if (track.isError) {
     return <Failed error={track.error} onRetry={() => void track.refetch()} />;
   }
-  const { items, calibration, shares, published, newest } = track.data;
+  const { items, calibration, shares, published, newest, since } = track.data;
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 4 }}>
+      <SincePart study={study} since={since} />
       {study.comparison !== null && shares.length > 1 && (
         <>
           <Typography variant="h2" sx={{ mt: 1.5 }}>

@@ -2,27 +2,21 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Plans;
+namespace App\Actions\Documents;
 
 /** A brief as Markdown, to hand to a writer. */
-final class WriteBrief
+final class BriefMarkdown
 {
     /** @param array<string, mixed> $brief as ReadBrief gives it */
     public static function markdown(array $brief): string
     {
         $item = $brief['item'];
-        $written = (array) $brief['written'];
-        $facts = ['Tactic' => $item['tactic'], 'Month' => $item['month'], 'Publish by' => $brief['publish_by'], 'Owner' => $item['owner'], 'Due' => $item['due'], 'Our page' => $brief['our_page'] ?? 'a new one', 'Our position' => $brief['our_position'] ?? 'absent', 'Aim' => $brief['target'], 'Gain, visits a month' => (string) round((float) $brief['gain']), 'Intent' => $brief['intent'], 'Funnel stage' => $brief['stage'] ?? 'unset', 'Links to earn' => $item['links_to_earn']];
         $lines = ['# '.self::plain((string) $item['keyword']), ''];
-        foreach ($facts as $name => $value) {
-            if ($value !== null && $value !== '') {
-                $lines[] = "- **{$name}**: ".self::plain((string) $value);
-            }
+        foreach (BriefFacts::of($brief) as $name => $value) {
+            $lines[] = "- **{$name}**: ".self::plain($value);
         }
-        foreach (['angle' => 'Angle', 'call_to_action' => 'Call to action', 'notes' => 'Notes'] as $field => $heading) {
-            if (($written[$field] ?? '') !== '') {
-                array_push($lines, '', '## '.$heading, '', self::plain((string) $written[$field]));
-            }
+        foreach (BriefFacts::written($brief) as $heading => $text) {
+            array_push($lines, '', '## '.$heading, '', self::plain($text));
         }
         array_push($lines, '', '## Keywords', '', 'The one that would bring most: **'.self::plain((string) $brief['traffic_leader']).'**', '', '| keyword | volume | we |', '|---|---:|---:|');
         foreach ($brief['keywords'] as $keyword) {

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Documents;
+
+/** The facts and the written parts of a brief with the names they have in every document. */
+final class BriefFacts
+{
+    /**
+     * @param array<string, mixed> $brief as ReadBrief gives it
+     *
+     * @return array<string, string> name → value, what is unknown left out
+     */
+    public static function of(array $brief): array
+    {
+        $item = $brief['item'];
+        $facts = [
+            'Tactic' => $item['tactic'], 'Month' => $item['month'], 'Publish by' => $brief['publish_by'], 'Owner' => $item['owner'], 'Due' => $item['due'],
+            'Our page' => $brief['our_page'] ?? 'a new one', 'Our position' => $brief['our_position'] ?? 'absent', 'Aim' => $brief['target'],
+            'Gain, visits a month' => (string) round((float) $brief['gain']), 'Intent' => $brief['intent'], 'Funnel stage' => $brief['stage'] ?? 'unset', 'Links to earn' => $item['links_to_earn'],
+        ];
+
+        return array_map(strval(...), array_filter($facts, static fn(mixed $value): bool => $value !== null && $value !== ''));
+    }
+
+    /**
+     * @param array<string, mixed> $brief
+     *
+     * @return array<string, string> heading → text, empty ones left out
+     */
+    public static function written(array $brief): array
+    {
+        $written = (array) $brief['written'];
+        $parts = ['Angle' => $written['angle'] ?? '', 'Call to action' => $written['call_to_action'] ?? '', 'Notes' => $written['notes'] ?? ''];
+
+        return array_filter(array_map(strval(...), $parts), static fn(string $text): bool => $text !== '');
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Documents;
+
+/** A brief as an HTML document that needs nothing beside it, and prints well. */
+final class BriefHtml
+{
+    /** @param array<string, mixed> $brief as ReadBrief gives it */
+    public static function html(array $brief, string $nonce): string
+    {
+        return view('brief', ['brief' => $brief, 'facts' => BriefFacts::of($brief), 'written' => BriefFacts::written($brief), 'nonce' => $nonce])->render();
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Documents;
+
+use App\Actions\Plans\ReadPlan;
+use App\Actions\Plans\ReadSince;
+use App\Actions\Plans\ReadTrack;
+use App\Models\Comparison;
+use App\Models\Study;
+
+/** The month in review on two printed sheets: what moved, what came of the work, what comes next. */
+final readonly class ReviewDocument
+{
+    private const ITEMS = 14;
+    private const NEXT = 10;
+    private const WIDTH = 640;
+    private const HEIGHT = 150;
+
+    public function __construct(private ReadTrack $track, private ReadSince $since, private ReadPlan $plan)
+    {
+    }
+
+    /** @return string an HTML document that needs nothing beside it */
+    public function html(Study $study, Comparison $comparison, string $nonce): string
+    {
+        $track = $this->track->execute($study);
+        $plan = $this->plan->execute($study);
+        $ahead = array_values(array_filter($plan['items'], static fn(array $item): bool => $item['month'] !== null && \in_array($item['status'], ['planned', 'writing', 'published'], true)));
+        usort($ahead, static fn(array $one, array $other): int => $one['month'] <=> $other['month']);
+
+        return view('review', [
+            'nonce' => $nonce,
+            'study' => $study,
+            'comparison' => $comparison,
+            'since' => $this->since->execute($study, $comparison),
+            'track' => $track,
+            'items' => \array_slice(array_reverse($track['items']), 0, self::ITEMS),
+            'ahead' => \array_slice($ahead, 0, self::NEXT),
+            'forecast' => \array_slice($plan['forecast'], 0, 6),
+            'lines' => self::lines($track['shares'], \count($comparison->domains)),
+            'width' => self::WIDTH,
+            'height' => self::HEIGHT,
+        ])->render();
+    }
+
+    /**
+     * @param list<array{day: string, shares: list<?float>}> $shares
+     *
+     * @return list<string> points of a line per domain, ours first; empty where nothing is known
+     */
+    private static function lines(array $shares, int $domains): array
+    {
+        $most = max([.01, ...array_filter(array_merge([], ...array_column($shares, 'shares')), static fn(?float $share): bool => $share !== null)]);
+        $lines = [];
+        for ($domain = 0; $domain < $domains; ++$domain) {
+            $points = [];
+            foreach ($shares as $number => $day) {
+                $share = $day['shares'][$domain] ?? null;
+                if ($share !== null) {
+                    $points[] = sprintf('%.1f,%.1f', self::WIDTH * $number / max(1, \count($shares) - 1), self::HEIGHT * (1 - $share / $most));
+                }
+            }
+            $lines[] = implode(' ', $points);
+        }
+
+        return $lines;
+    }
+}

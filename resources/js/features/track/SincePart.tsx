@@ -1,0 +1,91 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link, useNavigate } from 'react-router';
+import { address, api } from '../../api/client';
+import { sourcesQuery, studyKey } from '../../api/queries';
+import type { Since, SinceGap, Study, Task } from '../../api/types';
+import { position, whole } from '../../shared/format';
+import { PlainTable } from '../../shared/PlainTable';
+
+/** What is different since last time, what needs a decision, and the step into the next month. */
+export function SincePart({ study, since }: { study: Study; since: Since | null }) {
+  const compare = (show: string) => `/studies/${study.slug}/compare?show=${encodeURIComponent(show)}`;
+  return (
+    <>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 1.5, flexWrap: 'wrap' }}>
+        <Typography variant="h2">{since === null ? 'The first month' : `Since ${since.from}`}</Typography>
+        <Box sx={{ flex: 1 }} />
+        {study.comparison !== null && (
+          <Button component="a" href={address(`studies/${study.slug}/exports/review.html`, {})} target="_blank" rel="noopener">
+            Month in review
+          </Button>
+        )}
+        {study.may_edit && <NewMonth study={study} />}
+      </Box>
+      {since !== null && (
+        <>
+          <Typography>
+            We climbed for {whole(since.moved.climbed ?? 0)} keywords, slipped for {whole(since.moved.slipped ?? 0)}, entered for {whole(since.moved.entered ?? 0)} and left {whole(since.moved.left ?? 0)}.{' '}
+            {since.undecided > 0 && (
+              <Link to={compare('gaps=opened;brands=hide;mark=open')}>
+                {whole(since.undecided)} new gaps wait for a decision.
+              </Link>
+            )}
+          </Typography>
+          <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(330px, 1fr))', gap: 3, mt: 1 }}>
+            <Gaps title={`${whole(since.opened.keywords)} gaps opened`} gaps={since.opened.first} to={compare('gaps=opened;brands=hide;mark=kept')} />
+            <Gaps title={`${whole(since.closed.keywords)} gaps closed`} gaps={since.closed.first} to={compare('gaps=closed')} />
+          </Box>
+        </>
+      )}
+    </>
+  );
+}
+
+function Gaps({ title, gaps, to }: { title: string; gaps: SinceGap[]; to: string }) {
+  return (
+    <Box>
+      <Link to={to}>{title}</Link>
+      {gaps.length > 0 && (
+        <PlainTable label={title} headings={['Keyword', 'Volume', 'We', 'Best competitor']} numbers={[1, 2]}>
+          {gaps.map((gap) => (
+            <tr key={gap.keyword}>
+              <td>{gap.keyword}</td>
+              <td>{whole(gap.volume)}</td>
+              <td>{position(gap.own_position)}</td>
+              <td>
+                {position(gap.best_position)} {gap.best}
+              </td>
+            </tr>
+          ))}
+        </PlainTable>
+      )}
+    </Box>
+  );
+}
+
+/** Pulls the newest rankings of all domains; where no source is connected it leads to the files. The comparison follows by itself. */
+function NewMonth({ study }: { study: Study }) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const sources = useQuery(sourcesQuery());
+  const source = sources.data?.[0];
+  const pull = useMutation({
+    mutationFn: () => api.post<Task>(`studies/${study.slug}/pulls`, { source, domain: null, date: null, snapshots: 1 }),
+    onSuccess: async () => {
+      await client.invalidateQueries({ queryKey: [...studyKey(study.slug), 'tasks'] });
+      await navigate(`/studies/${study.slug}/gather`);
+    },
+  });
+  return (
+    <>
+      <Button variant="contained" disabled={sources.isPending} loading={pull.isPending} onClick={() => (source === undefined ? void navigate(`/studies/${study.slug}/gather`) : pull.mutate())}>
+        New month
+      </Button>
+      {pull.isError && <Alert severity="warning">{pull.error.message}</Alert>}
+    </>
+  );
+}

@@ -1,0 +1,51 @@
+@extends('document')
+@section('title', 'Brief: '.$brief['item']['keyword'])
+@section('content')
+<section class="sheet">
+    <h1>{{ $brief['item']['keyword'] }}</h1>
+    <dl>
+        @foreach ($facts as $name => $value)
+            <dt class="muted">{{ $name }}</dt><dd>{{ $value }}</dd>
+        @endforeach
+    </dl>
+    @foreach ($written as $heading => $text)
+        <h2>{{ $heading }}</h2>
+        @foreach (explode("\n", $text) as $paragraph)
+            <p>{{ $paragraph }}</p>
+        @endforeach
+    @endforeach
+    <h2>Keywords</h2>
+    <p>The one that would bring most: <strong>{{ $brief['traffic_leader'] }}</strong></p>
+    <table>
+        <tr><th>Keyword</th><th class="n">Volume</th><th class="n">We</th></tr>
+        @foreach ($brief['keywords'] as $keyword)
+            <tr><td>{{ $keyword->keyword }}</td><td class="n">{{ $keyword->volume ?? '·' }}</td><td class="n">{{ $keyword->own_position ?? '·' }}</td></tr>
+        @endforeach
+    </table>
+    @if ($brief['questions'] !== [])
+        <h2>Questions to answer</h2>
+        <ul>
+            @foreach ($brief['questions'] as $question)
+                <li>{{ $question }}</li>
+            @endforeach
+        </ul>
+    @endif
+    @foreach ($brief['rivals'] as $rival)
+        <h2>To beat: {{ $rival['url'] }}</h2>
+        <ul>
+            @foreach ($rival['headings'] as $heading)
+                <li>{{ $heading }}</li>
+            @endforeach
+        </ul>
+    @endforeach
+    @if ($brief['page_one'] !== [])
+        <h2>Page one</h2>
+        <table>
+            <tr><th class="n">Place</th><th>Page</th><th class="n">Strength</th><th class="n">Referring domains</th></tr>
+            @foreach ($brief['page_one'] as $result)
+                <tr><td class="n">{{ $result['position'] }}</td><td>{{ $result['url'] }}</td><td class="n">{{ $result['page_strength'] ?? '·' }}</td><td class="n">{{ $result['referring_domains'] ?? '·' }}</td></tr>
+            @endforeach
+        </table>
+    @endif
+</section>
+@endsection

@@ -1,0 +1,88 @@
+@extends('document')
+@php
+    $number = static fn (int|float|null $value): string => $value === null ? '·' : number_format((float) $value, 0, '.', "\u{202F}");
+    $percent = static fn (?float $value): string => $value === null ? '·' : round(100 * $value).' %';
+    $place = static fn (?int $value): string => $value === null ? 'absent' : (string) $value;
+    $dashes = ['', '7 3', '2 3', '8 2 2 2', '4 4', '1 2', '10 4', '3 1', '6 1', '1 4', '9 1 1 1'];
+    $first = $track['shares'][0] ?? null;
+    $last = $track['shares'] === [] ? null : $track['shares'][count($track['shares']) - 1];
+@endphp
+@section('title', $study->name.': the month in review')
+@section('content')
+<section class="sheet">
+    <h1>{{ $study->name }}: the month in review</h1>
+    <p class="muted">{{ $comparison->domains[0]['entry'] }} against {{ implode(', ', $comparison->competitors()) }}. Rankings of {{ $track['newest'] ?? 'no day yet' }}.</p>
+    <h2>Share of clicks</h2>
+    @if ($first === null || $first === $last)
+        <p>There is only one day of rankings so far.</p>
+    @else
+        <svg viewBox="0 0 {{ $width }} {{ $height }}" role="img" aria-label="Share of clicks by day">
+            <line x1="0" y1="{{ $height }}" x2="{{ $width }}" y2="{{ $height }}" stroke="#b9b7a4" />
+            @foreach ($lines as $domain => $points)
+                <polyline points="{{ $points }}" fill="none" stroke="#12302d" stroke-width="{{ $domain === 0 ? 3 : 1.2 }}" stroke-dasharray="{{ $dashes[$domain] ?? '' }}" />
+            @endforeach
+        </svg>
+        <table>
+            <tr><th></th><th>Domain</th><th class="n">{{ $first['day'] }}</th><th class="n">{{ $last['day'] }}</th></tr>
+            @foreach ($comparison->domains as $index => $domain)
+                <tr>
+                    <td><svg viewBox="0 0 40 6" width="40" height="6" aria-hidden="true"><line x1="0" y1="3" x2="40" y2="3" stroke="#12302d" stroke-width="{{ $index === 0 ? 3 : 1.2 }}" stroke-dasharray="{{ $dashes[$index] ?? '' }}" /></svg></td>
+                    <td>{{ $domain['entry'] }}</td><td class="n">{{ $percent($first['shares'][$index] ?? null) }}</td><td class="n">{{ $percent($last['shares'][$index] ?? null) }}</td>
+                </tr>
+            @endforeach
+        </table>
+    @endif
+    @if ($since !== null)
+        <h2>Since {{ $since['from'] }}</h2>
+        <p>We climbed for {{ $number($since['moved']['climbed'] ?? 0) }} keywords, slipped for {{ $number($since['moved']['slipped'] ?? 0) }}, entered for {{ $number($since['moved']['entered'] ?? 0) }} and left {{ $number($since['moved']['left'] ?? 0) }}.
+            {{ $number($since['opened']['keywords']) }} gaps opened and {{ $number($since['closed']['keywords']) }} closed; {{ $number($since['undecided']) }} of the new ones wait for a decision.</p>
+        <div class="pair">
+            @foreach (['Gaps that opened' => $since['opened']['first'], 'Gaps that closed' => $since['closed']['first']] as $heading => $gaps)
+                <table>
+                    <tr><th>{{ $heading }}</th><th class="n">Volume</th><th class="n">We</th><th class="n">Best</th></tr>
+                    @forelse ($gaps as $gap)
+                        <tr><td>{{ $gap['keyword'] }}</td><td class="n">{{ $number($gap['volume']) }}</td><td class="n">{{ $place($gap['own_position']) }}</td><td class="n">{{ $place($gap['best_position']) }}</td></tr>
+                    @empty
+                        <tr><td colspan="4">None.</td></tr>
+                    @endforelse
+                </table>
+            @endforeach
+        </div>
+    @endif
+</section>
+<section class="sheet">
+    <h2>Said and happened</h2>
+    @if ($items === [])
+        <p>Nothing on the roadmap is done yet.</p>
+    @else
+        @if ($track['calibration'] !== null)
+            <p>Of {{ $track['calibration']['items'] }} items that had their full time, {{ $percent($track['calibration']['happened']) }} are on page one where {{ $percent($track['calibration']['said']) }} was said; {{ $percent($track['calibration']['inside']) }} lie inside their band, where eight of ten should.</p>
+        @endif
+        <table>
+            <tr><th>Item</th><th>Done</th><th class="n">Position</th><th class="n">Visits added</th><th class="n">Band, 10 to 90</th><th>Outcome</th></tr>
+            @foreach ($items as $item)
+                <tr><td>{{ $item['keyword'] }}<br><span class="muted">{{ $item['tactic'] }}</span></td><td>{{ $item['done_month'] }}</td><td class="n">{{ $place($item['position_then']) }} → {{ $place($item['position_now']) }}</td><td class="n">{{ $number($item['added']) }}</td><td class="n">{{ $number($item['p10']) }} to {{ $number($item['p90']) }}</td><td>{{ $item['outcome'] ?? 'no rankings yet' }}</td></tr>
+            @endforeach
+        </table>
+    @endif
+    <h2>What comes next</h2>
+    @if ($ahead === [])
+        <p>The roadmap is empty.</p>
+    @else
+        <table>
+            <tr><th>Month</th><th>Item</th><th>Tactic</th><th>Owner</th><th>Status</th><th class="n">Days</th></tr>
+            @foreach ($ahead as $item)
+                <tr><td>{{ $item['month'] }}</td><td>{{ $item['keyword'] }}</td><td>{{ $item['tactic'] }}</td><td>{{ $item['owner'] }}</td><td>{{ $item['status'] }}</td><td class="n">{{ $item['effort_days'] }}</td></tr>
+            @endforeach
+        </table>
+        <h2>What it may add</h2>
+        <table>
+            <tr><th>Visits a month</th>@foreach ($forecast as $month)<th class="n">{{ $month['month'] }}</th>@endforeach</tr>
+            @foreach (['p10' => 'one in ten lies below', 'p50' => 'middle', 'p90' => 'one in ten lies above'] as $key => $name)
+                <tr><td>{{ $name }}</td>@foreach ($forecast as $month)<td class="n">{{ $number($month[$key]) }}</td>@endforeach</tr>
+            @endforeach
+        </table>
+        <p class="muted">Items are won independently of each other; a win brings the visits of the position aimed at.</p>
+    @endif
+</section>
+@endsection
