@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import Anchor from '@mui/material/Link';
 import { Link, useNavigate } from 'react-router';
 import { address, api } from '../../api/client';
 import { sourcesQuery, studyKey } from '../../api/queries';
@@ -30,9 +31,9 @@ export function SincePart({ study, since }: { study: Study; since: Since | null 
           <Typography>
             We climbed for {whole(since.moved.climbed ?? 0)} keywords, slipped for {whole(since.moved.slipped ?? 0)}, entered for {whole(since.moved.entered ?? 0)} and left {whole(since.moved.left ?? 0)}.{' '}
             {since.undecided > 0 && (
-              <Link to={compare('gaps=opened;brands=hide;mark=open')}>
+              <Anchor component={Link} to={compare('gaps=opened;brands=hide;mark=open')}>
                 {whole(since.undecided)} new gaps wait for a decision.
-              </Link>
+              </Anchor>
             )}
           </Typography>
           <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(330px, 1fr))', gap: 3, mt: 1 }}>
@@ -48,7 +49,9 @@ export function SincePart({ study, since }: { study: Study; since: Since | null 
 function Gaps({ title, gaps, to }: { title: string; gaps: SinceGap[]; to: string }) {
   return (
     <Box>
-      <Link to={to}>{title}</Link>
+      <Anchor component={Link} to={to}>
+        {title}
+      </Anchor>
       {gaps.length > 0 && (
         <PlainTable label={title} headings={['Keyword', 'Volume', 'We', 'Best competitor']} numbers={[1, 2]}>
           {gaps.map((gap) => (
