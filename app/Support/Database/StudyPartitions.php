@@ -11,6 +11,9 @@ final class StudyPartitions
 {
     private const TABLES = ['rankings', 'metrics', 'results', 'performance'];
 
+    /** The orders in which people look at a comparison most: with an index the first page needs no reading of all rows. */
+    private const ORDERS = ['volume' => 'DESC', 'gain' => 'DESC', 'difficulty' => 'ASC', 'own_position' => 'ASC'];
+
     public function createFor(int $study): void
     {
         foreach (self::TABLES as $table) {
@@ -32,6 +35,9 @@ final class StudyPartitions
     public function attach(int $study, int $comparison): void
     {
         $table = $this->tableOf($comparison);
+        foreach (self::ORDERS as $column => $order) {
+            DB::statement("CREATE INDEX ON {$table} ({$column} {$order} NULLS LAST, keyword)");
+        }
         DB::statement("ALTER TABLE comparison_rows_s{$study} ATTACH PARTITION {$table} FOR VALUES IN ({$comparison})");
         DB::statement("ALTER TABLE {$table} DROP CONSTRAINT {$table}_bounds");
         DB::statement("ANALYZE {$table}");
