@@ -40,6 +40,11 @@ final class WeighTest extends BrowserTestCase
         $this->clickText('Shortlist 1', 'button');
         $marked = $this->await(static fn(): ?string => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->value('keyword'), 'Nothing was shortlisted.');
         self::assertSame('big pen', $marked);
+        $this->clickText('Shortlist', 'button');
+        $this->see('1 chosen');
+        $this->see('no reason given');
+        $this->click('[aria-label="Take big pen off the shortlist"]');
+        $this->see('Nothing is shortlisted yet');
     }
 
     public function test_groups_open_and_topics_are_joined(): void

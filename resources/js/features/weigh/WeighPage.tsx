@@ -22,9 +22,10 @@ import { opportunityColumns } from './columns';
 import { GroupsView } from './GroupsView';
 import { MapView } from './MapView';
 import { ModelView } from './ModelView';
+import { ShortlistView } from './ShortlistView';
 import { spellWeights, type Weights } from './weights.logic';
 
-const views = { list: 'List', map: 'Map', groups: 'Groups', 'page-one': 'Page one', model: 'Win model' };
+const views = { list: 'List', map: 'Map', groups: 'Groups', shortlist: 'Shortlist', 'page-one': 'Page one', model: 'Win model' };
 const startSentence = 'mark=kept';
 const plain: Weights = { volume: 1, ease: 1, gain: 1, value: 0, intent: 0, fit: 0 };
 
@@ -72,7 +73,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
         hidden={0}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end', maxWidth: 320, flexShrink: 0 }}>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end', maxWidth: 400, flexShrink: 0 }}>
         <LensMenu study={study} show={show} onChoose={(next) => change({ show: next })} />
         <Button component="a" href={address(`studies/${study.slug}/exports/weigh.csv`, { show, weights: asked })} download sx={{ whiteSpace: 'nowrap' }}>
           Export CSV
@@ -97,6 +98,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
             />
           )}
           {view === 'groups' && <GroupsView study={study} comparison={comparison} show={show} onOpen={(clause) => change({ show: show === '' ? clause : `${show};${clause}`, view: null })} onTopic={(topic, into) => decisions.decide({ show: `topic=${topic}` }, { topic: into })} />}
+          {view === 'shortlist' && <ShortlistView study={study} comparison={comparison} weights={asked} onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)} onTake={(chosen) => decisions.mark([chosen], null)} onPageOne={(chosen) => change({ show: chosen, view: 'page-one' })} />}
           {view === 'page-one' && <PageOneTable study={study} comparison={comparison} show={show} onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)} />}
           {view === 'model' && <ModelView comparison={comparison} />}
           {view === 'list' && list.isPending && <Waiting what="Ranking the opportunities" />}
