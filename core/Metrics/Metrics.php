@@ -30,6 +30,12 @@ final readonly class Metrics
         return new self();
     }
 
+    /** The same with a difficulty (0…100) that a person set; as it is where none was. */
+    public function corrected(?float $difficulty): self
+    {
+        return $difficulty === null ? $this : new self($this->volume, $difficulty, $this->cpc, $this->advertiserCompetition, $this->monthly, $this->volumeIsDerived);
+    }
+
     public function hasWholeYear(): bool
     {
         return $this->monthly !== null && \count($this->monthly) === self::MONTHS && ! \in_array(null, $this->monthly, true);

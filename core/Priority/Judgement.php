@@ -17,6 +17,8 @@ final readonly class Judgement
         public ?Intent $intent = null,
         /** Name of the topic that the keyword was put in. */
         public ?string $topic = null,
+        /** Difficulty, 0…100, that stands in for the sources'. */
+        public ?float $difficulty = null,
     ) {
     }
 }

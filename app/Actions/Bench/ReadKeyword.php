@@ -65,7 +65,11 @@ final readonly class ReadKeyword
         $parts = [];
         foreach (\is_array($set) ? $set : [] as $column => $value) {
             if ($column !== 'reason' || $value !== null) {
-                $parts[] = $column.': '.($value ?? 'none');
+                $parts[] = $column.': '.match (true) {
+                    $value === null => 'none',
+                    \is_bool($value) => $value ? 'yes' : 'no',
+                    default => $value,
+                };
             }
         }
         foreach (['tag' => $row->tag, 'untag' => $row->untag] as $what => $tag) {

@@ -11,7 +11,7 @@ use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Weights;
 
-/** One page of the ranked list, ordered by the weights given, with the parts of every priority. */
+/** One page of the ranked list, what is pinned first, then ordered by the weights given, with the parts of every priority. */
 final class ReadOpportunities
 {
     /** @return array{rows: list<array<string, mixed>>, next: ?string, total: int} */
@@ -20,7 +20,7 @@ final class ReadOpportunities
         $source = new ComparisonRows($comparison);
         $rows = $source->query($sentence)->where('is_listed', true)->when($minFit > 0, static fn($query) => $query->where('score_fit', '>=', $minFit));
         $total = $rows->clone()->count();
-        $page = $rows->select('comparison_rows.*')->selectRaw(PrioritySql::expression($weights).' AS priority')->orderByRaw(PrioritySql::order($weights))->offset($offset)->limit($limit)->get()->all();
+        $page = $rows->select('comparison_rows.*')->selectRaw(PrioritySql::expression($weights).' AS priority')->orderByRaw('keyword IN (SELECT keyword FROM decisions WHERE decisions.study_id = ? AND pinned) DESC', [$comparison->study_id])->orderByRaw(PrioritySql::order($weights))->offset($offset)->limit($limit)->get()->all();
         $ranked = [];
         foreach ($source->presentAll(array_values($page)) as $number => $presented) {
             $row = $page[$number];

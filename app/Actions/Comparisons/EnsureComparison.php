@@ -131,7 +131,7 @@ final readonly class EnsureComparison
             $others = ($models->ownPagesByTopic[$found ?? ''] ?? 0) - (isset($models->ownPages[$row->keyword]) ? 1 : 0);
             $writer->writeWeighed($weigher->weigh(new Candidate(
                 $row,
-                $metrics,
+                $metrics->corrected($judgement->difficulty),
                 $judgement,
                 $medians->at($row->keyword),
                 $links[$row->ownUrl() ?? ''] ?? 0,

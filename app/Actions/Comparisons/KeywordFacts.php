@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Comparisons;
 
+use App\Support\Database\Figures;
 use App\Support\Database\KeyedStream;
 use App\Support\Database\RowStream;
 use GreaterReach\Core\Meaning\Intent;
@@ -22,11 +23,11 @@ final readonly class KeywordFacts
     /** @return KeyedStream<Judgement> */
     public function judgements(): KeyedStream
     {
-        $rows = RowStream::of('SELECT keyword, target, fit, intent, topic FROM decisions WHERE study_id = ? ORDER BY keyword', [$this->study]);
+        $rows = RowStream::of('SELECT keyword, target, fit, intent, topic, difficulty FROM decisions WHERE study_id = ? ORDER BY keyword', [$this->study]);
 
         return new KeyedStream((static function () use ($rows): \Generator {
-            foreach ($rows as [$keyword, $target, $fit, $intent, $topic]) {
-                yield $keyword => new Judgement($target, $fit, $intent === null ? null : Intent::from($intent), $topic);
+            foreach ($rows as [$keyword, $target, $fit, $intent, $topic, $difficulty]) {
+                yield $keyword => new Judgement($target, $fit, $intent === null ? null : Intent::from($intent), $topic, Figures::float($difficulty));
             }
         })());
     }

@@ -32,6 +32,10 @@ final class Rescore
     public function execute(Study $study, array $keywords, array $columns): void
     {
         $comparison = $study->comparison;
+        if (\in_array('difficulty', $columns, true)) {
+            // Chance, horizon, links and tactic hang on it: the comparison is made anew.
+            $study->touchData();
+        }
         if ($comparison !== null && \in_array('topic', $columns, true)) {
             self::moveTopics($comparison, $keywords);
         }

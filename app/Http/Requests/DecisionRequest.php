@@ -16,7 +16,7 @@ use Illuminate\Foundation\Http\FormRequest;
 final class DecisionRequest extends FormRequest
 {
     private const MOST = 50_000;
-    private const COLUMNS = ['mark', 'reason', 'fit', 'intent', 'target', 'note', 'topic'];
+    private const COLUMNS = ['mark', 'reason', 'fit', 'intent', 'target', 'note', 'topic', 'pinned', 'difficulty'];
 
     /** @return array<string, list<string>> */
     public function rules(): array
@@ -32,6 +32,8 @@ final class DecisionRequest extends FormRequest
             'target' => ['sometimes', 'nullable', 'integer', 'between:1,100'],
             'note' => ['sometimes', 'nullable', 'string', 'max:5000'],
             'topic' => ['sometimes', 'nullable', 'string', 'max:400'],
+            'pinned' => ['sometimes', 'nullable', 'boolean'],
+            'difficulty' => ['sometimes', 'nullable', 'numeric', 'between:0,100'],
             'tag' => ['sometimes', 'string', 'min:1', 'max:60'],
             'untag' => ['sometimes', 'string', 'max:60'],
         ];
@@ -40,14 +42,14 @@ final class DecisionRequest extends FormRequest
     public function order(?Comparison $comparison): DecisionOrder
     {
         $valid = $this->validated();
-        /** @var array{mark?: ?string, reason?: ?string, fit?: ?int, intent?: ?string, target?: ?int, note?: ?string, topic?: ?string} $columns */
+        /** @var array{mark?: ?string, reason?: ?string, fit?: ?int, intent?: ?string, target?: ?int, note?: ?string, topic?: ?string, pinned?: ?bool, difficulty?: ?float} $columns */
         $columns = array_intersect_key($valid, array_flip(self::COLUMNS));
         if (isset($columns['topic'])) {
             $columns['topic'] = KeywordKey::of($columns['topic']);
         }
         $text = fn(string $field): ?string => $this->string($field)->trim()->value() ?: null;
         if ($columns === [] && $text('tag') === null && $text('untag') === null) {
-            throw Refused::because('decision', 'Nothing is decided; send a mark, a fit, an intent, a target, a note, a topic or a tag.');
+            throw Refused::because('decision', 'Nothing is decided; send a mark, a fit, an intent, a target, a note, a topic, a pin, a difficulty or a tag.');
         }
 
         return new DecisionOrder($this->has('keywords') ? $this->keywordKeys() : self::shown($comparison, $this->string('show')->value()), $columns, $text('tag'), $text('untag'));

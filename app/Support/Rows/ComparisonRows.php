@@ -36,7 +36,7 @@ final readonly class ComparisonRows
      */
     public function presentAll(array $rows): array
     {
-        $decisions = DB::table('decisions')->where('study_id', $this->comparison->study_id)->whereIn('keyword', array_column($rows, 'keyword'))->get(['keyword', 'mark', 'reason', 'fit', 'note', 'target', 'intent'])->keyBy('keyword');
+        $decisions = DB::table('decisions')->where('study_id', $this->comparison->study_id)->whereIn('keyword', array_column($rows, 'keyword'))->get(['keyword', 'mark', 'reason', 'fit', 'note', 'target', 'intent', 'pinned', 'difficulty'])->keyBy('keyword');
         $tags = DB::table('tags')->where('study_id', $this->comparison->study_id)->whereIn('keyword', array_column($rows, 'keyword'))->orderBy('tag')->get(['keyword', 'tag'])->groupBy('keyword');
 
         return array_map(static fn(\stdClass $row): array => [...self::present($row, $decisions->get($row->keyword)), 'tags' => $tags->get($row->keyword)?->pluck('tag')->all() ?? []], $rows);
@@ -83,6 +83,8 @@ final readonly class ComparisonRows
             'note' => $decision?->note,
             'wanted_target' => $decision?->target,
             'own_intent' => $decision?->intent,
+            'pinned' => $decision->pinned ?? false,
+            'own_difficulty' => $float($decision->difficulty ?? null),
         ];
     }
 }

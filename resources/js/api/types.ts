@@ -140,6 +140,8 @@ export interface KeywordRow {
   note: string | null;
   wanted_target: number | null;
   own_intent: Intent | null;
+  pinned: boolean;
+  own_difficulty: number | null;
   tags: string[];
 }
 
@@ -287,6 +289,8 @@ export interface Decision {
   target?: number | null;
   note?: string | null;
   topic?: string | null;
+  pinned?: boolean;
+  difficulty?: number | null;
   tag?: string;
   untag?: string;
 }

@@ -14,7 +14,7 @@ interface Order {
 export function useDecisions(study: string) {
   const client = useQueryClient();
   const history = useRef<number[]>([]);
-  const settle = () => Promise.all(['bench', 'opportunities', 'keyword', 'itself', 'summary', 'tags', 'page-one', 'groups', 'map', 'steadiness'].map((list) => client.invalidateQueries({ queryKey: [...studyKey(study), list] })));
+  const settle = () => Promise.all(['bench', 'opportunities', 'keyword', 'itself', 'summary', 'tags', 'page-one', 'groups', 'map', 'steadiness', 'comparison'].map((list) => client.invalidateQueries({ queryKey: [...studyKey(study), list] })));
   const patch = ({ about, decision }: Order) => {
     const { mark } = decision;
     if (!('keywords' in about) || mark === undefined) {

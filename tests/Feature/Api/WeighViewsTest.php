@@ -144,6 +144,28 @@ final class WeighViewsTest extends TestCase
         self::assertSame([], $named($study->refresh()));
     }
 
+    public function test_a_pin_stands_above_the_order_and_a_difficulty_of_ones_own_moves_chance_and_horizon(): void
+    {
+        [$study, $rows] = $this->weighed();
+        $first = $this->firstTwenty($study);
+        $pinned = $first[15];
+        $change = $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => [$pinned], 'pinned' => true])->assertOk()->json('change');
+        self::assertSame($pinned, $this->firstTwenty($study)[0]);
+        [, $csv] = $this->command('reach:weigh', ['slug' => $study->slug]);
+        self::assertSame(\array_slice($first, 0, 3), \array_slice(array_column(self::readCsv($csv), 'keyword'), 0, 3), 'The export keeps the order of the rules.');
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $change])->assertOk();
+        self::assertSame($first, $this->firstTwenty($study));
+
+        $row = $rows->whereNull('own_position')->where('difficulty', '>', 50)->where('volume', '>', 100)->firstOrFail();
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => [$row->keyword], 'difficulty' => 1])->assertOk();
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $now = DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $study->refresh()->comparison_id)->where('keyword', $row->keyword)->first();
+        self::assertNotNull($now);
+        self::assertSame([1.0, 5], [(float) $now->difficulty, $now->score_ease]);
+        self::assertGreaterThan($row->win_chance, $now->win_chance);
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => [$row->keyword], 'difficulty' => 101])->assertUnprocessable();
+    }
+
     /** @return list<string> */
     private function firstTwenty(Study $study): array
     {

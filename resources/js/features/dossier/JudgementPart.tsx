@@ -43,6 +43,12 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
           </MenuItem>
         ))}
       </TextField>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 1 }}>
+        <OwnDifficulty key={String(dossier.own_difficulty)} dossier={dossier} mayEdit={mayEdit} onDifficulty={(difficulty) => decisions.decide(about, { difficulty })} />
+        <Button disabled={!mayEdit} aria-pressed={dossier.pinned} variant={dossier.pinned ? 'outlined' : 'text'} onClick={() => decisions.decide(about, { pinned: !dossier.pinned })}>
+          {dossier.pinned ? 'Pinned above the order' : 'Pin above the order'}
+        </Button>
+      </Box>
       <Topic key={dossier.topic ?? ''} dossier={dossier} mayEdit={mayEdit} onTopic={(topic) => decisions.decide(about, { topic: topic === '' ? null : topic })} />
       <Tags dossier={dossier} mayEdit={mayEdit} onTag={(tag) => decisions.decide(about, { tag })} onUntag={(untag) => decisions.decide(about, { untag })} />
       <Note dossier={dossier} mayEdit={mayEdit} onNote={(note) => decisions.decide(about, { note: note === '' ? null : note })} />
@@ -60,6 +66,30 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
       ))}
       {dossier.gain !== null && <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }} aria-live="polite">{`Gain ${estimate(dossier.gain)} visits a month`}</Box>}
     </Part>
+  );
+}
+
+/** A difficulty that stands in for the sources'; emptied, theirs counts again. */
+function OwnDifficulty({ dossier, mayEdit, onDifficulty }: { dossier: KeywordDossier; mayEdit: boolean; onDifficulty: (difficulty: number | null) => void }) {
+  const kept = dossier.own_difficulty === null ? '' : String(dossier.own_difficulty);
+  const [text, setText] = useState(kept);
+  const number = Number(text.replace(',', '.'));
+  const isRight = text === '' || (number >= 0 && number <= 100);
+  return (
+    <TextField
+      label="Difficulty of our own"
+      disabled={!mayEdit}
+      value={text}
+      error={!isRight}
+      helperText={isRight ? undefined : 'From 0 to 100'}
+      onChange={(event) => setText(event.target.value.trim())}
+      onBlur={() => {
+        if (isRight && text !== kept) {
+          onDifficulty(text === '' ? null : number);
+        }
+      }}
+      sx={{ width: 170 }}
+    />
   );
 }
 

@@ -9,7 +9,7 @@ import type { Weights } from './weights.logic';
 /** Columns of the ranked list; with the dossier open only those that fit beside it. */
 export function opportunityColumns(weights: Weights, steadiness: Steadiness | undefined, isNarrow: boolean): Column<Opportunity>[] {
   const all: Column<Opportunity>[] = [
-    { key: 'rank', heading: '', track: '44px', isNumber: true, cell: (row) => whole(row.rank) },
+    { key: 'rank', heading: '', track: '44px', isNumber: true, cell: (row) => (row.pinned ? <strong title="Pinned above the order">pin</strong> : whole(row.rank)) },
     { key: 'mark', heading: '', track: '36px', cell: (row) => <MarkSign mark={row.mark} /> },
     { key: 'keyword', heading: 'Keyword', track: 'minmax(146px, 1fr)', cell: (row) => <span title={row.keyword}>{row.keyword}</span> },
     { key: 'priority', heading: 'Priority, 0–5', track: '150px', cell: (row) => <PriorityBar priority={row.priority} scores={row.scores} weights={weights} /> },
