@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { pageOneQuery } from '../api/queries';
 import type { Comparison, PageOneRow, Study } from '../api/types';
 import { decimal, position, whole } from './format';
+import { KeywordButton } from './KeywordButton';
 import { Empty, Failed, Waiting } from './Notice';
 import { PlainTable } from './PlainTable';
 
@@ -30,9 +30,7 @@ export function PageOneTable({ study, comparison, show, onKeyword }: Props) {
           {rows.data.map((row) => (
             <tr key={row.keyword}>
               <td>
-                <Button onClick={() => onKeyword(row.keyword)} sx={{ py: 0, px: 0, minWidth: 0, justifyContent: 'flex-start', textAlign: 'left' }}>
-                  {row.keyword}
-                </Button>
+                <KeywordButton keyword={row.keyword} onOpen={onKeyword} />
               </td>
               <td>{whole(row.volume)}</td>
               <td>{decimal(row.difficulty)}</td>

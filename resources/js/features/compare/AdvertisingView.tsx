@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { advertisingQuery } from '../../api/queries';
 import type { Comparison, Study } from '../../api/types';
 import { decimal, position, whole } from '../../shared/format';
+import { KeywordButton } from '../../shared/KeywordButton';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 
@@ -45,9 +46,7 @@ export function AdvertisingView({ study, comparison, show, onKeyword, onClause }
           {rows.map((row) => (
             <tr key={row.keyword}>
               <td>
-                <Button onClick={() => onKeyword(row.keyword)} sx={{ py: 0, px: 0, minWidth: 0, justifyContent: 'flex-start', textAlign: 'left' }}>
-                  {row.keyword}
-                </Button>
+                <KeywordButton keyword={row.keyword} onOpen={onKeyword} />
               </td>
               <td>{whole(row.volume)}</td>
               <td>{decimal(row.cpc, 2)}</td>

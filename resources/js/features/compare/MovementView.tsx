@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { movementQuery } from '../../api/queries';
 import type { Comparison, Movement, Study } from '../../api/types';
 import { position, whole } from '../../shared/format';
+import { KeywordButton } from '../../shared/KeywordButton';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 
@@ -64,9 +65,7 @@ export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
             {moved.data.rows.map((row) => (
               <tr key={row.keyword}>
                 <td>
-                  <Button onClick={() => onKeyword(row.keyword)} sx={{ py: 0, px: 0, minWidth: 0, justifyContent: 'flex-start' }}>
-                    {row.keyword}
-                  </Button>
+                  <KeywordButton keyword={row.keyword} onOpen={onKeyword} />
                 </td>
                 <td>{row.movement}</td>
                 <td>{position(row.before)}</td>

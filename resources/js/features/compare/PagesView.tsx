@@ -7,6 +7,7 @@ import { pagesQuery } from '../../api/queries';
 import type { Comparison, Study } from '../../api/types';
 import { DomainShape } from '../../shared/DomainShape';
 import { estimate, pathOf, percent, whole } from '../../shared/format';
+import { KeywordButton } from '../../shared/KeywordButton';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 
@@ -52,9 +53,7 @@ export function PagesView({ study, comparison, show, domain, onDomain, onPage, o
               <td>{estimate(page.visits)}</td>
               <td>{percent(page.share)}</td>
               <td>
-                <Button onClick={() => onKeyword(page.traffic_leader)} sx={{ py: 0, px: 0, justifyContent: 'flex-start' }}>
-                  {page.traffic_leader}
-                </Button>
+                <KeywordButton keyword={page.traffic_leader} onOpen={onKeyword} />
               </td>
               <td>{whole(page.we_lack)}</td>
               <td>

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import type { Brief, RoadmapItem } from '../../api/types';
 import { decimal, estimate, position, whole } from '../../shared/format';
+import { KeptText } from '../../shared/KeptText';
 import { PlainTable } from '../../shared/PlainTable';
 import { monthName } from './months.logic';
 
@@ -43,7 +43,7 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
         <dd>{brief.publish_by === null ? 'any month: steady' : monthName(brief.publish_by)}</dd>
       </Box>
       {fields.map(([field, label]) => (
-        <Written key={field} label={label} value={brief.written[field] ?? ''} disabled={!mayEdit} onKeep={(text) => onWrite({ ...brief.written, [field]: text })} />
+        <KeptText key={field} multiline fullWidth maxRows={8} sx={{ mt: 1.25 }} label={label} value={brief.written[field] ?? ''} disabled={!mayEdit} onKeep={(text) => onWrite({ ...brief.written, [field]: text })} />
       ))}
       <Heading>Keywords of the topic</Heading>
       <Typography variant="body2">Most visits by: {brief.traffic_leader}</Typography>
@@ -100,26 +100,5 @@ function Heading({ children }: { children: ReactNode }) {
     <Typography variant="h3" sx={{ mt: 1.5, overflowWrap: 'anywhere' }}>
       {children}
     </Typography>
-  );
-}
-
-function Written({ label, value, disabled, onKeep }: { label: string; value: string; disabled: boolean; onKeep: (text: string) => void }) {
-  const [text, setText] = useState(value);
-  return (
-    <TextField
-      multiline
-      fullWidth
-      maxRows={8}
-      label={label}
-      disabled={disabled}
-      value={text}
-      onChange={(event) => setText(event.target.value)}
-      onBlur={() => {
-        if (text.trim() !== value) {
-          onKeep(text.trim());
-        }
-      }}
-      sx={{ mt: 1.25 }}
-    />
   );
 }

@@ -3,10 +3,10 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
 import { address } from '../../api/client';
 import { briefQuery } from '../../api/queries';
 import type { ItemStatus, RoadmapItem, Study } from '../../api/types';
+import { KeptText } from '../../shared/KeptText';
 import { Failed, Waiting } from '../../shared/Notice';
 import { SidePanel } from '../../shared/SidePanel';
 import { BriefView } from './BriefView';
@@ -45,9 +45,9 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
             </MenuItem>
           ))}
         </TextField>
-        <Kept label="Owner" value={item.owner} disabled={!study.may_edit} onKeep={(owner) => onChange({ owner })} />
-        <Kept label="Days of work" type="number" value={String(item.effort_days)} disabled={isFixed} onKeep={(days) => onChange({ effort_days: Math.max(0, Number(days)) })} />
-        <Kept label="Due" type="date" value={item.due ?? ''} disabled={!study.may_edit} onKeep={(due) => onChange({ due: due === '' ? null : due })} />
+        <KeptText label="Owner" value={item.owner} disabled={!study.may_edit} onKeep={(owner) => onChange({ owner })} />
+        <KeptText label="Days of work" type="number" value={String(item.effort_days)} disabled={isFixed} onKeep={(days) => onChange({ effort_days: Math.max(0, Number(days)) })} />
+        <KeptText label="Due" type="date" slotProps={{ inputLabel: { shrink: true } }} value={item.due ?? ''} disabled={!study.may_edit} onKeep={(due) => onChange({ due: due === '' ? null : due })} />
         <Button disabled={!study.may_edit} aria-pressed={item.is_pinned} variant={item.is_pinned ? 'outlined' : 'text'} onClick={() => onChange({ is_pinned: !item.is_pinned })}>
           {item.is_pinned ? 'Pinned: planned first' : 'Pin: plan it first'}
         </Button>
@@ -72,25 +72,5 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
         )}
       </Box>
     </SidePanel>
-  );
-}
-
-/** A field whose value is kept when one leaves it. */
-function Kept({ label, value, type = 'text', disabled, onKeep }: { label: string; value: string; type?: string; disabled: boolean; onKeep: (value: string) => void }) {
-  const [text, setText] = useState(value);
-  return (
-    <TextField
-      label={label}
-      type={type}
-      disabled={disabled}
-      value={text}
-      onChange={(event) => setText(event.target.value)}
-      onBlur={() => {
-        if (text.trim() !== value) {
-          onKeep(text.trim());
-        }
-      }}
-      slotProps={{ inputLabel: { shrink: true } }}
-    />
   );
 }

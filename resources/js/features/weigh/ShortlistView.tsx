@@ -5,6 +5,7 @@ import { address } from '../../api/client';
 import { opportunitiesQuery } from '../../api/queries';
 import type { Comparison, Study } from '../../api/types';
 import { decimal, estimate, percent, position, whole } from '../../shared/format';
+import { KeywordButton } from '../../shared/KeywordButton';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 import { sharedTopics } from './groups.logic';
@@ -56,9 +57,7 @@ export function ShortlistView({ study, comparison, weights, onKeyword, onTake, o
           <tr key={row.keyword}>
             <td>{row.rank}</td>
             <td>
-              <Button onClick={() => onKeyword(row.keyword)} sx={{ py: 0, px: 0, minWidth: 0, textAlign: 'left' }}>
-                {row.keyword}
-              </Button>
+              <KeywordButton keyword={row.keyword} onOpen={onKeyword} />
             </td>
             <td>{row.reason ?? <Box component="span" sx={{ color: 'text.secondary' }}>no reason given</Box>}</td>
             <td>
