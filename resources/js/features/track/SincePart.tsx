@@ -85,7 +85,7 @@ function NewMonth({ study }: { study: Study }) {
   });
   return (
     <>
-      <Button variant="contained" disabled={sources.isPending} loading={pull.isPending} onClick={() => (source === undefined ? void navigate(`/studies/${study.slug}/gather`) : pull.mutate())}>
+      <Button variant="contained" loading={pull.isPending} onClick={() => (source === undefined ? void navigate(`/studies/${study.slug}/gather`) : pull.mutate())}>
         New month
       </Button>
       {pull.isError && <Alert severity="warning">{pull.error.message}</Alert>}
