@@ -15,12 +15,12 @@ use GreaterReach\Core\Priority\Weights;
 final class ReadOpportunities
 {
     /** @return array{rows: list<array<string, mixed>>, next: ?string, total: int} */
-    public function execute(Comparison $comparison, Sentence $sentence, Weights $weights, int $minFit, int $offset, int $limit): array
+    public function execute(Comparison $comparison, Sentence $sentence, Weights $weights, int $minFit, int $offset, int $limit, bool $pinsFirst = true): array
     {
         $source = new ComparisonRows($comparison);
         $rows = $source->query($sentence)->where('is_listed', true)->when($minFit > 0, static fn($query) => $query->where('score_fit', '>=', $minFit));
         $total = $rows->clone()->count();
-        $page = $rows->select('comparison_rows.*')->selectRaw(PrioritySql::expression($weights).' AS priority')->orderByRaw('keyword IN (SELECT keyword FROM decisions WHERE decisions.study_id = ? AND pinned) DESC', [$comparison->study_id])->orderByRaw(PrioritySql::order($weights))->offset($offset)->limit($limit)->get()->all();
+        $page = $rows->select('comparison_rows.*')->selectRaw(PrioritySql::expression($weights).' AS priority')->when($pinsFirst, static fn($query) => $query->orderByRaw('keyword IN (SELECT keyword FROM decisions WHERE decisions.study_id = ? AND pinned) DESC', [$comparison->study_id]))->orderByRaw(PrioritySql::order($weights))->offset($offset)->limit($limit)->get()->all();
         $ranked = [];
         foreach ($source->presentAll(array_values($page)) as $number => $presented) {
             $row = $page[$number];

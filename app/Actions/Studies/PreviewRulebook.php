@@ -54,7 +54,7 @@ final readonly class PreviewRulebook
     {
         $rulebook = $study->rulebook()->with($settings);
         $old = $study->rulebook();
-        $first = $this->opportunities->execute($comparison, Sentence::parse(''), Weights::of($old->weights()), $old->int('min_fit'), 0, self::TOP);
+        $first = $this->opportunities->execute($comparison, Sentence::parse(''), Weights::of($old->weights()), $old->int('min_fit'), 0, self::TOP, pinsFirst: false);
         $moved = DB::transaction(fn(): array => $this->weighAnew($study, $comparison, $rulebook));
 
         /** @var list<string> $before */
@@ -77,13 +77,14 @@ final readonly class PreviewRulebook
         $gain = ['before' => 0.0, 'after' => 0.0];
         foreach (self::rows($comparison) as $row) {
             $opportunity = $weigher->weigh(self::candidate($row, $judgements));
-            [$from, $to] = [$row[7], $opportunity->horizon?->value];
+            [6 => $from, 7 => $gained] = $row;
+            $to = $opportunity->horizon?->value;
             if ($from !== $to) {
                 $changes[$from.'|'.$to] ??= ['from' => $from, 'to' => $to, 'keywords' => 0];
                 ++$changes[$from.'|'.$to]['keywords'];
             }
             ++$keywords;
-            $gain['before'] += (float) $row[8];
+            $gain['before'] += (float) $gained;
             $gain['after'] += (float) $opportunity->clicks->gain;
             if (($opportunity->scores->fit ?? 0) >= $rulebook->int('min_fit')) {
                 $top = self::kept($top, $opportunity, $order);
@@ -135,11 +136,11 @@ final readonly class PreviewRulebook
         return $this->learn->curve($rulebook, new KeywordFacts($study->id), $this->learn->brands($study->comparedDomains()));
     }
 
-    /** @return \Generator<int, list<mixed>> keyword, standing, own position, volume, difficulty, CPC, links to earn, horizon, gain */
+    /** @return \Generator<int, list<mixed>> keyword, standing, own position, volume, difficulty, CPC, horizon, gain */
     private static function rows(Comparison $comparison): \Generator
     {
         return RowStream::of(<<<'SQL'
-            SELECT keyword, standing, own_position, volume, difficulty, cpc, links_to_earn, horizon, gain
+            SELECT keyword, standing, own_position, volume, difficulty, cpc, horizon, gain
             FROM comparison_rows WHERE study_id = ? AND comparison_id = ? AND is_listed ORDER BY keyword
             SQL, [$comparison->study_id, $comparison->id]);
     }
