@@ -21,8 +21,12 @@ final class ReadPlan
     /** Months after the plan's end that the forecast goes on. */
     private const BEYOND = 6;
 
-    /** @return array<string, mixed> */
-    public function execute(Study $study): array
+    /**
+     * @param ?int $without item that the forecast leaves out, to show what it brings
+     *
+     * @return array<string, mixed>
+     */
+    public function execute(Study $study, ?int $without = null): array
     {
         $frame = self::frame($study);
         /** @var list<PlanItem> $items */
@@ -30,7 +34,7 @@ final class ReadPlan
         $facts = PlanFacts::of($study, $study->comparison, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
         $months = array_map(static fn(int $step): Month => $frame['start']->plus($step), range(0, $frame['months'] + self::BEYOND - 1));
         $rulebook = $study->rulebook();
-        $alive = array_values(array_filter($items, static fn(PlanItem $item): bool => $item->isAlive() && $item->month !== null));
+        $alive = array_values(array_filter($items, static fn(PlanItem $item): bool => $item->isAlive() && $item->month !== null && $item->id !== $without));
         $promises = array_map(static fn(PlanItem $item): ForecastItem => self::promise($item, $facts), $alive);
         $bands = (new Forecast($rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'), $rulebook->int('seed')))->bands($promises, $months);
         $value = $rulebook->optionalFloat('value_per_conversion');

@@ -26,9 +26,11 @@ use Illuminate\Support\Facades\Vite;
 
 final class PlanController extends Controller
 {
-    public function show(Study $study, ReadPlan $read): JsonResponse
+    public function show(Request $request, Study $study, ReadPlan $read): JsonResponse
     {
-        return new JsonResponse($read->execute($study->load('domains')));
+        $request->validate(['without' => ['nullable', 'integer']]);
+
+        return new JsonResponse($read->execute($study->load('domains'), $request->integer('without') ?: null));
     }
 
     public function update(PlanRequest $request, Study $study, ChangePlan $change, ReadPlan $read): JsonResponse

@@ -123,6 +123,10 @@ export const tagsQuery = (slug: string) => queryOptions({ queryKey: [...studyKey
 
 export const planQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'plan'], queryFn: ({ signal }) => api.get<Roadmap>(`studies/${slug}/plan`, {}, signal), placeholderData: (before) => before });
 
+/** The same roadmap with a forecast that leaves one item out. */
+export const planWithoutQuery = (slug: string, item: number | undefined) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'plan', 'without', item], queryFn: ({ signal }) => api.get<Roadmap>(`studies/${slug}/plan`, { without: item ?? '' }, signal), enabled: item !== undefined });
+
 export const proposalQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'proposal'], queryFn: ({ signal }) => api.get<PlanProposal>(`studies/${slug}/plan/proposal`, {}, signal), staleTime: 0, gcTime: 0 });
 
 export const briefQuery = (slug: string, item: number) => queryOptions({ queryKey: [...studyKey(slug), 'brief', item], queryFn: ({ signal }) => api.get<Brief>(`studies/${slug}/plan/items/${item}/brief`, {}, signal) });

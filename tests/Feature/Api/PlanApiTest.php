@@ -87,6 +87,21 @@ final class PlanApiTest extends TestCase
         self::assertSame([], $calendar->validate());
     }
 
+    public function test_a_forecast_without_an_item_lacks_just_what_it_brings(): void
+    {
+        $study = $this->weighed();
+        $item = $this->planned($study, 'big pen');
+        foreach ([$item, $this->planned($study, 'dear nib')] as $one) {
+            $this->patchJson($this->at($study, "plan/items/{$one->id}"), ['version' => $one->version, 'month' => now('UTC')->format('Y-m')])->assertOk();
+        }
+        $mean = fn(string $query): array => array_column($this->getJson($this->at($study, 'plan').$query)->assertOk()->json('forecast'), 'mean');
+        $all = $mean('');
+        $rest = $mean('?without='.$item->id);
+        $this->deleteJson($this->at($study, "plan/items/{$item->id}"))->assertOk();
+        self::assertEquals($mean(''), $rest);
+        self::assertGreaterThan(array_sum($rest), array_sum($all));
+    }
+
     public function test_bad_plans_are_refused(): void
     {
         $study = $this->weighed();

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { address } from '../../api/client';
-import { planQuery } from '../../api/queries';
+import { planQuery, planWithoutQuery } from '../../api/queries';
 import type { Roadmap, Study } from '../../api/types';
 import { whole } from '../../shared/format';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
@@ -40,6 +40,7 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
   const actions = usePlan(study);
   const columns = columnsOf(plan);
   const chosen = plan.items.find((item) => String(item.id) === params.get('item'));
+  const without = useQuery(planWithoutQuery(study.slug, chosen?.id));
   const move = (step: 1 | -1) => {
     const to = chosen === undefined ? undefined : neighbour(columns, chosen.month, step);
     if (chosen !== undefined && to !== undefined && study.may_edit) {
@@ -68,7 +69,7 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
       {actions.error !== null && <Failed error={actions.error} />}
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
-          <ForecastBand plan={plan} currency={study.currency} />
+          <ForecastBand plan={plan} currency={study.currency} without={chosen === undefined || without.data === undefined ? null : { name: chosen.keyword, months: without.data.forecast }} />
           {plan.items.length === 0 ? (
             <Empty title="The roadmap is empty">Shortlist keywords in Compare or Weigh (key s) and add them here, or let the auto-plan propose what brings most within the capacity (key a).</Empty>
           ) : (
