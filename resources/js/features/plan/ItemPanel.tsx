@@ -55,13 +55,13 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
       {brief.isPending && <Waiting what="Gathering the brief" />}
       {brief.isError && <Failed error={brief.error} onRetry={() => void brief.refetch()} />}
       {brief.data !== undefined && <BriefView brief={brief.data} item={item} mayEdit={study.may_edit} onWrite={(written) => onChange({ brief: written })} />}
-      <Box sx={{ display: 'flex', gap: 1, mt: 2 }} className="no-print">
+      <Box sx={{ display: 'flex', gap: 0.5, mt: 2, '& > *': { whiteSpace: 'nowrap' } }} className="no-print">
         <Button component="a" href={address(`studies/${study.slug}/plan/items/${item.id}/brief.html`)} target="_blank" rel="noopener">
           Print
         </Button>
         {(['odt', 'md'] as const).map((format) => (
           <Button key={format} component="a" href={address(`studies/${study.slug}/plan/items/${item.id}/brief.${format}`)} download>
-            {format === 'odt' ? 'Text document' : 'Markdown'}
+            {format === 'odt' ? 'ODT' : 'Markdown'}
           </Button>
         ))}
         <Box sx={{ flex: 1 }} />
