@@ -19,6 +19,7 @@ final readonly class WinModel
     public const FEWEST_ROWS = 50;
     private const FALLBACK_SPREAD = 8.0;
     private const BINS = 10;
+    private const HARDEST = 100;
 
     /**
      * @param list<Bin> $calibration
@@ -68,6 +69,24 @@ final readonly class WinModel
     public function chanceAt(float $difficulty): float
     {
         return $this->chance($difficulty, $this->ownAuthority);
+    }
+
+    /**
+     * The difficulty at which our domain's chance passes a value: the chance falls on one straight line of its logarithmic odds.
+     *
+     * @param float $chance between 0 and 1, neither of the two
+     *
+     * @return ?float 0…100; null where the chance does not pass that value there, or does not depend on the difficulty
+     */
+    public function difficultyAt(float $chance): ?float
+    {
+        if ($this->difficultySlope === 0.0) {
+            return null;
+        }
+        $others = $this->intercept + ($this->authoritySlope ?? 0.0) * (float) $this->ownAuthority;
+        $difficulty = (log($chance / (1 - $chance)) - $others) / $this->difficultySlope;
+
+        return $difficulty >= 0 && $difficulty <= self::HARDEST ? $difficulty : null;
     }
 
     private static function assumed(ComfortDifficulty $comfort, int $rows): self

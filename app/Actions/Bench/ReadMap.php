@@ -8,7 +8,6 @@ use App\Models\Comparison;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
-use GreaterReach\Core\Winning\WinModel;
 
 /** Where the opportunities of a sentence lie between difficulty and expected gain, as keywords or as topics. */
 final class ReadMap
@@ -48,25 +47,12 @@ final class ReadMap
         }
         $contours = [];
         foreach (self::CONTOURS as $chance) {
-            $difficulty = self::difficultyAt($model, $chance);
+            $difficulty = $model->difficultyAt($chance);
             if ($difficulty !== null) {
                 $contours[] = ['chance' => $chance, 'difficulty' => $difficulty];
             }
         }
 
         return $contours;
-    }
-
-    /** The chance falls with the difficulty on one straight line of its logarithmic odds. */
-    private static function difficultyAt(WinModel $model, float $chance): ?float
-    {
-        $odds = static fn(float $p): float => log($p / (1 - $p));
-        [$at0, $at100] = [$odds($model->chanceAt(0.0)), $odds($model->chanceAt(100.0))];
-        if ($at0 === $at100) {
-            return null;
-        }
-        $difficulty = 100 * ($at0 - $odds($chance)) / ($at0 - $at100);
-
-        return $difficulty >= 0 && $difficulty <= 100 ? $difficulty : null;
     }
 }

@@ -84,6 +84,19 @@ final class WinningTest extends TestCase
         self::assertEquals($fit($rows), $fit(array_reverse($rows)));
     }
 
+    public function test_the_difficulty_at_a_chance_is_where_the_chance_is_just_that(): void
+    {
+        $model = WinModel::known(1.5, -.06, .02, 500, false, 38.0);
+        foreach ([.9, .5, .25, .1] as $chance) {
+            $difficulty = $model->difficultyAt($chance);
+            self::assertNotNull($difficulty);
+            self::assertEqualsWithDelta($chance, $model->chanceAt($difficulty), 1e-12);
+        }
+        self::assertNull($model->difficultyAt(.999), 'No difficulty from 0 on is that easy.');
+        self::assertNull($model->difficultyAt(.001), 'None up to 100 is that hard.');
+        self::assertNull(WinModel::known(0.0, 0.0, null, 500, false, null)->difficultyAt(.5), 'A chance that does not depend on it passes nothing.');
+    }
+
     public function test_a_head_start_lifts_the_chance(): void
     {
         $chance = new WinChance(WinModel::fit(new WinObservations([0]), [null], 1.0, ComfortDifficulty::fromDifficulties([])));
