@@ -9,7 +9,7 @@ final readonly class Source
 {
     public function __construct(
         public int $id,
-        /** keywords or rankings. */
+        /** keywords or rankings; lists or pulls for figures about domains. */
         public string $kind,
         /** YYYY-MM-DD. */
         public string $day,

@@ -13,6 +13,7 @@ final class Settings
     private const COMPARE = ['best', 'top', 'review', 'vs', 'versus', 'compare', 'comparison', 'alternative', 'cheap', 'cheapest'];
     private const LEARN = ['how', 'what', 'why', 'when', 'guide', 'tutorial', 'tip', 'idea', 'way to', 'learn', 'meaning', 'example', 'diy'];
     private const SOURCES = ['keywords', 'rankings'];
+    private const DOMAIN_SOURCES = ['lists', 'pulls'];
     private const MANY = 1e9;
 
     /** @var ?array<string, Setting> */
@@ -120,6 +121,7 @@ final class Settings
             Setting::ordering('volume_sources', [], self::SOURCES, 'Which source of the volume wins, best first; empty for metric_sources.'),
             Setting::ordering('difficulty_sources', [], self::SOURCES, 'Which source of the difficulty wins, best first; empty for metric_sources.'),
             Setting::ordering('cpc_sources', [], self::SOURCES, 'Which source of CPC and advertiser competition wins, best first; empty for metric_sources.'),
+            Setting::ordering('authority_sources', [], self::DOMAIN_SOURCES, 'Which source of authority and referring domains wins, best first: lists brought in, or pulls; empty for the newest.'),
         ];
     }
 }

@@ -27,6 +27,34 @@ final class GatherTest extends BrowserTestCase
         $this->await(fn(): ?bool => DB::table('live_snapshots')->where('study_id', $study->id)->count() === 1 ?: null, 'The import was not taken back.');
     }
 
+    /** R, Python, LibreOffice Calc and psql in several locales: each file by hand, one after the other. */
+    public function test_files_of_other_programs_all_bring_the_same_list(): void
+    {
+        $study = $this->makeStudy(['inkmoor.example']);
+        $this->signIn($this->makeEditor($study)->email, 'correct horse');
+        $this->visit("/studies/{$study->slug}/gather");
+        foreach (glob(__DIR__.'/../Fixtures/made-elsewhere/*-*') ?: [] as $path) {
+            $name = basename($path);
+            $this->find('[data-testid="file"]')->sendKeys((string) realpath($path));
+            $this->see('4 rows to keep');
+            $this->await(fn(): ?bool => $this->findText('Import', 'button')->getAttribute('disabled') === null ?: null, $name.' cannot be imported.');
+            $this->clickText('Import', 'button');
+            $this->await(static fn(): ?bool => DB::table('imports')->where('study_id', $study->id)->latest('id')->value('file_name') === $name ?: null, $name.' was not imported.');
+            $this->seeNot('4 rows to keep');
+            self::assertSame([['1984', 7, 12500, 61.25], ['blotting paper', 45, null, 9.0], ['café chairs', 3, 1234, 20.5], ['ink, black', 12, 880, 35.0]], self::kept($study->id), $name);
+        }
+    }
+
+    /** @return list<array{string, int, ?int, ?float}> keyword, position, volume, difficulty */
+    private static function kept(int $study): array
+    {
+        $rows = DB::table('rankings')->join('live_snapshots', 'live_snapshots.id', '=', 'snapshot_id')->leftJoin('live_sources', 'live_sources.snapshot_id', '=', 'live_snapshots.id')
+            ->leftJoin('metrics', static fn($join) => $join->on('metrics.source_id', '=', 'live_sources.id')->on('metrics.keyword', '=', 'rankings.keyword'))
+            ->where('rankings.study_id', $study)->orderBy('rankings.keyword')->get(['rankings.keyword', 'position', 'volume', 'difficulty']);
+
+        return array_values($rows->map(static fn(\stdClass $row): array => [$row->keyword, $row->position, $row->volume, $row->difficulty === null ? null : (float) $row->difficulty])->all());
+    }
+
     public function test_words_are_found_in_a_text_and_put_into_the_list(): void
     {
         $study = $this->makeStudy(['inkmoor.example']);

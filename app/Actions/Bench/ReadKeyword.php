@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
+use App\Actions\Studies\ReadDomainFigures;
 use App\Models\Comparison;
+use App\Models\Study;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
@@ -14,7 +16,7 @@ use Illuminate\Support\Facades\DB;
 /** Everything about one keyword, for its dossier. */
 final readonly class ReadKeyword
 {
-    public function __construct(private ExplainKeyword $explain)
+    public function __construct(private ExplainKeyword $explain, private ReadDomainFigures $figures)
     {
     }
 
@@ -38,6 +40,7 @@ final readonly class ReadKeyword
             'history' => $this->history($comparison, $keyword),
             'pages' => $this->pages($comparison, $keyword),
             'sources' => $sources,
+            'disputed_authority' => $this->figures->disputed(Study::query()->findOrFail($comparison->study_id), array_column($comparison->domains, 'id')),
             'monthly' => $this->monthly($comparison->study_id, $keyword),
             'topic_keywords' => $this->topicKeywords($comparison, (string) $row->topic),
             'page_one' => $pageOne,

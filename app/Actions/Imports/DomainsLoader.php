@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
+use App\Actions\Studies\ChooseDomainFigures;
 use App\Models\Domain;
+use App\Models\DomainFigure;
 use App\Models\Import;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\BadCell;
@@ -17,13 +19,12 @@ final class DomainsLoader implements Loader
 {
     private const MOST = 10_000;
 
-    /** What an undo puts back. */
-    private const KEPT = ['authority', 'referring_domains', 'backlinks', 'brand_terms', 'metrics_date'];
+    private const FIGURES = ['authority', 'referring_domains', 'backlinks'];
 
     /** @var list<array<string, mixed>> */
     private array $rows = [];
 
-    public function __construct(private readonly ImportOrder $order, private readonly DomainFinder $domains, private readonly PublicSuffixList $suffixes)
+    public function __construct(private readonly ImportOrder $order, private readonly DomainFinder $domains, private readonly PublicSuffixList $suffixes, private readonly ChooseDomainFigures $choose)
     {
     }
 
@@ -60,19 +61,19 @@ final class DomainsLoader implements Loader
         $before = [];
         foreach ($this->rows as $row) {
             $targets = $this->targets((string) $row['domain']);
-            $known = array_filter(array_intersect_key($row, array_flip(['authority', 'referring_domains', 'backlinks', 'brand_terms'])), static fn(mixed $value): bool => $value !== null);
             foreach ($targets as $domain) {
-                $before[$domain->id] ??= $domain->only(self::KEPT);
-                $domain->update([...$known, 'metrics_date' => $this->order->day]);
+                $before[$domain->id] ??= $domain->only('brand_terms');
+                $this->keep($import, $domain, $row);
                 ++$updated;
             }
             if ($targets === []) {
-                $candidate = $this->addCandidate((string) $row['domain'], $known);
+                $candidate = $this->addCandidate((string) $row['domain']);
                 $before[$candidate->id] ??= null;
+                $this->keep($import, $candidate, $row);
                 ++$added;
             }
         }
-
+        $this->choose->execute($this->order->study, array_keys($before));
         $import->update(['before' => $before]);
 
         return [sprintf('%d domains of the study were updated, %d kept as candidates.', $updated, $added)];
@@ -101,14 +102,26 @@ final class DomainsLoader implements Loader
         )->all());
     }
 
-    /** @param array<string, mixed> $known */
-    private function addCandidate(string $text, array $known): Domain
+    /**
+     * What the row says stands beside what other sources say; brand terms belong to the domain itself.
+     *
+     * @param array<string, mixed> $row
+     */
+    private function keep(Import $import, Domain $domain, array $row): void
+    {
+        if (isset($row['brand_terms'])) {
+            $domain->update(['brand_terms' => $row['brand_terms']]);
+        }
+        DomainFigure::query()->create(['study_id' => $domain->study_id, 'domain_id' => $domain->id, 'import_id' => $import->id, 'kind' => $this->order->origin, 'day' => $this->order->day, ...array_intersect_key($row, array_flip(self::FIGURES))]);
+    }
+
+    private function addCandidate(string $text): Domain
     {
         $entry = DomainEntry::of($text, $this->suffixes);
 
         return Domain::query()->updateOrCreate(
             ['study_id' => $this->order->study->id, 'entry' => $entry->label],
-            ['role' => Domain::CANDIDATE, 'place' => 0, 'scope' => $entry->scope, ...$known, 'metrics_date' => $this->order->day],
+            ['role' => Domain::CANDIDATE, 'place' => 0, 'scope' => $entry->scope],
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
+use App\Actions\Studies\ChooseDomainFigures;
 use App\Exceptions\ImportRefused;
 use App\Exceptions\Refused;
 use App\Models\Import;
@@ -26,7 +27,7 @@ final readonly class ImportFile
     /** Rows whose numbers are looked at before the reading begins. */
     private const SAMPLE = 1000;
 
-    public function __construct(private PublicSuffixList $suffixes, private TableReader $reader, private Mappings $mappings, private ForgetImport $forget)
+    public function __construct(private PublicSuffixList $suffixes, private TableReader $reader, private Mappings $mappings, private ForgetImport $forget, private ChooseDomainFigures $choose)
     {
     }
 
@@ -118,7 +119,7 @@ final readonly class ImportFile
             ImportKind::Keywords => new KeywordsLoader($order),
             ImportKind::Results => new ResultsLoader($order),
             ImportKind::Performance => new PerformanceLoader($order),
-            ImportKind::Domains => new DomainsLoader($order, $domains, $this->suffixes),
+            ImportKind::Domains => new DomainsLoader($order, $domains, $this->suffixes, $this->choose),
         };
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use App\Models\Domain;
+use App\Models\DomainFigure;
 use App\Models\Snapshot;
 use App\Models\Study;
 use GreaterReach\Core\Intake\ImportKind;
@@ -29,6 +30,8 @@ final readonly class ImportOrder
         /** Do everything but keep nothing. */
         public bool $isDryRun = false,
         public ?int $userId = null,
+        /** Whether a person's list or a connected source says it: `lists` or `pulls`. */
+        public string $origin = DomainFigure::LISTS,
     ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
+use App\Actions\Studies\ChooseDomainFigures;
 use App\Exceptions\Refused;
 use App\Models\Domain;
 use App\Models\Import;
@@ -14,7 +15,7 @@ use Illuminate\Support\Facades\DB;
 /** Takes an import back: what it brought goes, and what it had replaced counts again. */
 final readonly class UndoImport
 {
-    public function __construct(private ForgetImport $forget)
+    public function __construct(private ForgetImport $forget, private ChooseDomainFigures $choose)
     {
     }
 
@@ -27,6 +28,7 @@ final readonly class UndoImport
                 $this->restoreDomains($study, $import);
             }
             $this->forget->execute($import);
+            $this->choose->execute($study, array_map(intval(...), array_keys($import->before ?? [])));
             $study->touchData();
         });
     }
@@ -41,7 +43,7 @@ final readonly class UndoImport
             if ($before === null) {
                 $domain?->role === Domain::CANDIDATE ? $domain->delete() : null;
             } else {
-                $domain?->update($before);
+                $domain?->update(['brand_terms' => $before['brand_terms']]);
             }
         }
     }

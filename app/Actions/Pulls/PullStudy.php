@@ -7,6 +7,7 @@ namespace App\Actions\Pulls;
 use App\Actions\Imports\ImportFile;
 use App\Actions\Imports\ImportOrder;
 use App\Models\Domain;
+use App\Models\DomainFigure;
 use App\Models\Snapshot;
 use App\Support\Sources\RankingSource;
 use App\Support\Sources\SourceMarket;
@@ -190,7 +191,7 @@ final readonly class PullStudy
             foreach ($parts as $number => $part) {
                 $tell($part->title, \count($parts) + $number, 2 * \count($parts));
                 if (! $folder->isEmpty($part->name)) {
-                    $outcome = $this->import->execute(new ImportOrder($order->study, $part->kind, $folder->path($part->name), $part->title, $part->day, $part->domain, $part->channel, userId: $order->userId));
+                    $outcome = $this->import->execute(new ImportOrder($order->study, $part->kind, $folder->path($part->name), $part->title, $part->day, $part->domain, $part->channel, userId: $order->userId, origin: DomainFigure::PULLS));
                     $rows += $outcome->kept;
                     $notes = [...$notes, ...$outcome->notes];
                 }

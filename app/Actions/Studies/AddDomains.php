@@ -6,6 +6,7 @@ namespace App\Actions\Studies;
 
 use App\Exceptions\Refused;
 use App\Models\Domain;
+use App\Models\DomainFigure;
 use App\Models\Study;
 use App\Support\Sources\SourceProblem;
 use App\Support\Sources\Sources;
@@ -19,7 +20,7 @@ final readonly class AddDomains
     private const MOST = 500;
     private const FIGURES = ['authority', 'referring_domains', 'backlinks'];
 
-    public function __construct(private PublicSuffixList $suffixes, private Sources $sources)
+    public function __construct(private PublicSuffixList $suffixes, private Sources $sources, private ChooseDomainFigures $choose)
     {
     }
 
@@ -33,14 +34,20 @@ final readonly class AddDomains
     public function execute(Study $study, array $lines, ?string $source): int
     {
         $added = 0;
+        $spokenOf = [];
         foreach ($this->entries($lines) as $entry) {
             $known = $study->domains->contains(fn(Domain $domain): bool => $domain->toEntry($this->suffixes)->isSameAs($entry));
             if (! $known) {
                 $figures = $source === null ? [] : $this->sources->get($source)->domain($entry->host) ?? [];
-                Domain::query()->create(['study_id' => $study->id, 'role' => Domain::CANDIDATE, 'place' => 0, 'entry' => $entry->label, 'scope' => $entry->scope, 'metrics_date' => $figures === [] ? null : now('UTC'), ...array_intersect_key($figures, array_flip(self::FIGURES))]);
+                $domain = Domain::query()->create(['study_id' => $study->id, 'role' => Domain::CANDIDATE, 'place' => 0, 'entry' => $entry->label, 'scope' => $entry->scope]);
+                if ($figures !== []) {
+                    DomainFigure::query()->create(['study_id' => $study->id, 'domain_id' => $domain->id, 'kind' => DomainFigure::PULLS, 'day' => now('UTC')->toDateString(), ...array_intersect_key($figures, array_flip(self::FIGURES))]);
+                    $spokenOf[] = $domain->id;
+                }
                 ++$added;
             }
         }
+        $this->choose->execute($study, $spokenOf);
 
         return $added;
     }

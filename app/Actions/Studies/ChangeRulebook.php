@@ -10,8 +10,12 @@ use GreaterReach\Core\Rulebook\Settings;
 use Illuminate\Support\Facades\DB;
 
 /** Changes settings of a study's rulebook, all or none, and logs who did. */
-final class ChangeRulebook
+final readonly class ChangeRulebook
 {
+    public function __construct(private ChooseDomainFigures $choose)
+    {
+    }
+
     /**
      * @param array<string, string> $settings key → value as a person writes it
      */
@@ -25,6 +29,9 @@ final class ChangeRulebook
                 DB::table('rulebook_settings')->insert(['study_id' => $study->id, 'key' => $key, 'value' => $value]);
             }
             DB::table('changes')->insert(['study_id' => $study->id, 'user_id' => $userId, 'what' => 'rulebook', 'detail' => json_encode($settings, JSON_THROW_ON_ERROR)]);
+            if (\array_key_exists('authority_sources', $settings)) {
+                $this->choose->execute($study);
+            }
             $study->touchData();
 
             return $rulebook;

@@ -39,7 +39,7 @@ final readonly class PreviewRulebook
     private const TOP = 20;
 
     /** Settings that show only once the comparison is made anew. */
-    private const LEARNT = ['within', 'comfort_volume', 'win_lambda', 'topic_evidence', 'metric_sources', 'volume_sources', 'difficulty_sources', 'cpc_sources', 'negatives'];
+    private const LEARNT = ['within', 'comfort_volume', 'win_lambda', 'topic_evidence', 'metric_sources', 'volume_sources', 'difficulty_sources', 'cpc_sources', 'authority_sources', 'negatives'];
 
     public function __construct(private ReadOpportunities $opportunities, private LearnModels $learn)
     {

@@ -10,8 +10,12 @@ use App\Models\Study;
 use GreaterReach\Core\Winning\Peer;
 
 /** The domains of a study as a ledger: scope, authority, what they hold, and a timeline of their snapshots. */
-final class ReadLedger
+final readonly class ReadLedger
 {
+    public function __construct(private ReadDomainFigures $figures)
+    {
+    }
+
     /** @return list<array<string, mixed>> ours first, then the competitors, then the candidates */
     public function execute(Study $study): array
     {
@@ -23,6 +27,7 @@ final class ReadLedger
         $places = array_flip(array_column($study->comparison->domains ?? [], 'id'));
         $band = $study->rulebook()->float('peer_band');
         $own = $study->domains->first()?->authority;
+        $said = $this->figures->execute($study);
         $ledger = [];
         foreach ($study->domains as $domain) {
             $place = $places[$domain->id] ?? null;
@@ -34,6 +39,7 @@ final class ReadLedger
                 'authority' => $domain->authority,
                 'peer' => $domain->role === Domain::OWN ? null : Peer::of($domain->authority, $own, $band)?->value,
                 'referring_domains' => $domain->referring_domains,
+                'said' => $said[$domain->id] ?? [],
                 'brand_terms' => $domain->brand_terms,
                 'keywords' => $place === null ? null : $summary['ranking'][$place] ?? null,
                 'first_page' => $place === null ? null : $summary['first_page'][$place] ?? null,

@@ -86,6 +86,15 @@ export interface StudyDraft {
   as_of?: string;
 }
 
+/** What one source says about a domain. */
+export interface DomainSaid {
+  kind: 'lists' | 'pulls';
+  day: string;
+  file: string | null;
+  authority: number | null;
+  referring_domains: number | null;
+}
+
 export interface LedgerRow {
   id: number;
   role: 'own' | 'competitor' | 'candidate';
@@ -94,6 +103,7 @@ export interface LedgerRow {
   authority: number | null;
   peer: 'comparable' | 'giant' | 'stronger' | 'weaker' | null;
   referring_domains: number | null;
+  said: DomainSaid[];
   brand_terms: string[];
   keywords: number | null;
   first_page: number | null;
@@ -331,6 +341,7 @@ export interface KeywordDossier extends KeywordRow {
   history: { domain: number; day: string; position: number | null }[];
   pages: { domain: number; day: string; position: number; url: string | null }[];
   sources: { kind: string; day: string; domain: string | null; file: string; volume: number | null; difficulty: number | null; cpc: number | null }[];
+  disputed_authority: { domain: number; said: DomainSaid[] }[];
   monthly: (number | null)[] | null;
   topic_keywords: { keyword: string; volume: number | null; own_position: number | null }[];
   page_one: PageOneResult[];

@@ -8,6 +8,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { keywordQuery } from '../../api/queries';
 import type { Comparison, KeywordDossier, Mark, Study } from '../../api/types';
+import { DomainSaidLines } from '../../shared/DomainSaidLines';
 import { domainLetter, DomainShape } from '../../shared/DomainShape';
 import { decimal, estimate, pathOf, percent, position, whole } from '../../shared/format';
 import { Failed, Waiting } from '../../shared/Notice';
@@ -52,7 +53,7 @@ export function Dossier({ study, comparison, keyword, onClose, decisions, onTopi
           <Positions dossier={dossier.data} comparison={comparison} />
           <Topic dossier={dossier.data} onTopic={onTopic} />
           <PageOne dossier={dossier.data} />
-          <Sources dossier={dossier.data} />
+          <Sources dossier={dossier.data} comparison={comparison} />
         </>
       )}
     </Box>
@@ -66,7 +67,7 @@ function Marks({ dossier, mayEdit, onMark }: { dossier: KeywordDossier; mayEdit:
         {dossier.mark === 'shortlisted' ? 'On the shortlist' : 'Shortlist'}
       </Button>
       <Button variant={dossier.mark === 'set aside' ? 'contained' : 'text'} disabled={!mayEdit} onClick={() => onMark(dossier.mark === 'set aside' ? null : 'set aside')}>
-        {dossier.mark === 'set aside' ? 'Set aside' : 'Set aside'}
+        Set aside
       </Button>
     </Box>
   );
@@ -103,7 +104,7 @@ function Figures({ dossier, currency }: { dossier: KeywordDossier; currency: str
   return (
     <Part title="Figures">
       <Box sx={{ mb: 0.5 }}>
-        <StandingWord standing={dossier.standing} /> · {dossier.competitors_ranking} competitors rank, {dossier.competitors_above} above us
+        <StandingWord standing={dossier.standing} /> · {dossier.competitors_ranking} {dossier.competitors_ranking === 1 ? 'competitor ranks' : 'competitors rank'}, {dossier.competitors_above} above us
         {dossier.movement !== null && ` · we ${dossier.movement === 'steady' ? 'are steady' : dossier.movement}`}
       </Box>
       <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', m: 0, rowGap: 0.25, fontSize: '0.86rem' }}>
@@ -248,7 +249,7 @@ function disputed(sources: KeywordDossier['sources']): string[] {
   return figures.filter((figure) => new Set(figure.values.filter((value) => value !== null)).size > 1).map((figure) => figure.name);
 }
 
-function Sources({ dossier }: { dossier: KeywordDossier }) {
+function Sources({ dossier, comparison }: { dossier: KeywordDossier; comparison: Comparison }) {
   const names = disputed(dossier.sources);
   return (
     <Part title="Where the figures come from">
@@ -264,6 +265,12 @@ function Sources({ dossier }: { dossier: KeywordDossier }) {
         </Box>
       ))}
       {dossier.sources.length === 0 && <Typography variant="body2">No source says anything about it; bring in a keyword list.</Typography>}
+      {dossier.disputed_authority.map((domain) => (
+        <Box key={domain.domain} sx={{ mt: 0.75 }}>
+          <Typography variant="body2">Sources disagree about the authority of {comparison.domains.find((one) => one.id === domain.domain)?.entry}; the first is used.</Typography>
+          <DomainSaidLines said={domain.said} />
+        </Box>
+      ))}
     </Part>
   );
 }

@@ -11,8 +11,9 @@ import TableRow from '@mui/material/TableRow';
 import { useState } from 'react';
 import type { LedgerRow, Study } from '../../api/types';
 import { domainLetter, DomainShape } from '../../shared/DomainShape';
-import { decimal, estimate, percent, whole } from '../../shared/format';
+import { estimate, percent, whole } from '../../shared/format';
 import { AddDomains } from './AddDomains';
+import { Authority } from './Authority';
 import { BrandTerms } from './BrandTerms';
 import { peerRemark } from './peers.logic';
 import { rowActions } from './roles.logic';
@@ -55,7 +56,9 @@ export function Ledger({ study, rows, isNarrow }: Props) {
               <TableCell>
                 <Name study={study} row={row} number={number} />
               </TableCell>
-              <TableCell align="right">{decimal(row.authority, 0)}</TableCell>
+              <TableCell align="right">
+                <Authority row={row} />
+              </TableCell>
               {!isNarrow && <TableCell align="right">{whole(row.referring_domains)}</TableCell>}
               <TableCell align="right">{whole(row.keywords)}</TableCell>
               {!isNarrow && <TableCell align="right">{whole(row.first_page)}</TableCell>}

@@ -1,4 +1,4 @@
-import type { LedgerRow } from '../../api/types';
+import type { DomainSaid, LedgerRow } from '../../api/types';
 
 const remarks = {
   comparable: 'comparable to us',
@@ -10,4 +10,9 @@ const remarks = {
 /** What a domain's authority against ours means, in words. */
 export function peerRemark(peer: LedgerRow['peer']): string {
   return peer === null ? 'authority unknown; bring in figures about domains' : remarks[peer];
+}
+
+/** Whether sources that know the authority tell it differently. */
+export function isDisputed(said: DomainSaid[]): boolean {
+  return new Set(said.map((source) => source.authority).filter((authority) => authority !== null)).size > 1;
 }

@@ -1,7 +1,7 @@
 import type { Setting } from '../../api/types';
 
 const titles: [string, RegExp][] = [
-  ['What is compared', /^(within|striking_|topic_|negatives|metric_|volume_sources|difficulty_sources|cpc_sources)/],
+  ['What is compared', /^(within|striking_|topic_|negatives|metric_|volume_sources|difficulty_sources|cpc_sources|authority_sources)/],
   ['Visits and value', /^(curve|target|conversion|value_per)/],
   ['What can be won', /^(comfort|peer|win_|head_|short_term|title_)/],
   ['Intent', /^intent_/],
