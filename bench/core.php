@@ -8,7 +8,6 @@ use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Keyword\Stemmer;
 use GreaterReach\Core\Meaning\BrandMatcher;
-use GreaterReach\Core\Meaning\PageRanking;
 use GreaterReach\Core\Meaning\TopicBuilder;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\AutoPlan;
@@ -86,7 +85,7 @@ $topics = static function () use ($count, $metrics): void {
         $keyword = sprintf('some keyword number %07d', $number);
         $pages = [];
         for ($domain = 0; $domain < 3; ++$domain) {
-            $pages[] = new PageRanking($keyword, $domain, "https://domain-{$domain}.example/page-".intdiv($number, 8), 1 + ($number + $domain) % 20);
+            $pages[] = [new Ranking($keyword, 1 + ($number + $domain) % 20, "https://domain-{$domain}.example/page-".intdiv($number, 8))];
         }
         $builder->add($keyword, $metrics($number)->volume, $pages);
     }

@@ -31,6 +31,25 @@ final readonly class Comparator
      */
     public function rows(array $current, array $previous, iterable $listed): \Generator
     {
+        $moves = isset($previous[0]);
+        foreach (self::gather($current, $previous, $listed) as $gathered) {
+            yield $this->row($gathered, $moves);
+        }
+    }
+
+    /**
+     * The merging alone, for who wants to compare later or more than once.
+     *
+     * @param list<iterable<Ranking>>  $current
+     * @param list<?iterable<Ranking>> $previous
+     * @param iterable<string>         $listed
+     *
+     * @return \Generator<int, Gathered>
+     *
+     * @throws Misuse as rows()
+     */
+    public static function gather(array $current, array $previous, iterable $listed): \Generator
+    {
         if (\count($current) !== \count($previous)) {
             throw Misuse::because('Every domain needs a current and a previous stream, even an empty one.');
         }
@@ -39,44 +58,40 @@ final readonly class Comparator
         $list = SnapshotStream::over(self::asRankings($listed));
         $all = [...$now, $list];
         while (($keyword = self::smallest($all)) !== null) {
-            $list->take($keyword, Ranking::WORST_POSITION);
-            yield $this->row($keyword, $now, $before);
+            $list->take($keyword);
+            $rankings = $positions = [];
+            foreach ($now as $domain => $stream) {
+                $rankings[] = $stream->take($keyword);
+                $positions[] = $before[$domain]?->seek($keyword)[0]->position ?? null;
+            }
+            yield new Gathered($keyword, $rankings, $positions);
         }
+    }
+
+    /** @param bool $moves whether our domain has a previous snapshot */
+    public function row(Gathered $gathered, bool $moves): ComparisonRow
+    {
+        $own = $gathered->rankings[0] ?? [];
+        if ($this->within === Ranking::WORST_POSITION) {
+            return self::summarise($gathered->keyword, $gathered->positions(), $gathered->previous, $own, $moves);
+        }
+        $counts = fn(?int $position): ?int => $position === null || $position > $this->within ? null : $position;
+
+        return self::summarise(
+            $gathered->keyword,
+            array_map($counts, $gathered->positions()),
+            array_map($counts, $gathered->previous),
+            array_values(array_filter($own, fn(Ranking $ranking): bool => $ranking->position <= $this->within)),
+            $moves,
+        );
     }
 
     /**
-     * @param list<SnapshotStream>  $now
-     * @param list<?SnapshotStream> $before
+     * @param list<?int>    $positions
+     * @param list<?int>    $previous
+     * @param list<Ranking> $own
      */
-    private function row(string $keyword, array $now, array $before): ComparisonRow
-    {
-        $positions = $previous = [];
-        $own = $now[0]->take($keyword, $this->within);
-        foreach ($now as $domain => $stream) {
-            $rankings = $domain === 0 ? $own : $stream->take($keyword, $this->within);
-            $positions[] = isset($rankings[0]) ? $rankings[0]->position : null;
-            $previous[] = $before[$domain] === null ? null : $this->positionIn($before[$domain], $keyword);
-        }
-
-        return $this->summarise($keyword, $positions, $previous, $own, $before[0] !== null);
-    }
-
-    private function positionIn(SnapshotStream $stream, string $keyword): ?int
-    {
-        while ($stream->keyword !== null && strcmp($stream->keyword, $keyword) < 0) {
-            $stream->take($stream->keyword, 0);
-        }
-        $rankings = $stream->take($keyword, $this->within);
-
-        return isset($rankings[0]) ? $rankings[0]->position : null;
-    }
-
-    /**
-     * @param list<?int>           $positions
-     * @param list<?int>           $previous
-     * @param list<Ranking>        $own
-     */
-    private function summarise(string $keyword, array $positions, array $previous, array $own, bool $moves): ComparisonRow
+    private static function summarise(string $keyword, array $positions, array $previous, array $own, bool $moves): ComparisonRow
     {
         $p0 = $positions[0] ?? null;
         $presence = $p0 === null ? 0 : 1;

@@ -36,19 +36,30 @@ final class SnapshotStream
      *
      * @return list<Ranking> the best one first, the others in the order they came
      */
-    public function take(string $keyword, int $within): array
+    public function take(string $keyword): array
     {
         $taken = [];
         while ($this->keyword === $keyword) {
-            $ranking = $this->head;
-            \assert($ranking !== null);
-            if ($ranking->position <= $within) {
-                $taken[] = $ranking;
-            }
+            \assert($this->head !== null);
+            $taken[] = $this->head;
             $this->advance();
         }
 
         return isset($taken[1]) ? self::bestFirst($taken) : $taken;
+    }
+
+    /**
+     * Takes the rankings of a keyword, passing over those of keywords before it.
+     *
+     * @return list<Ranking> the best one first
+     */
+    public function seek(string $keyword): array
+    {
+        while ($this->keyword !== null && strcmp($this->keyword, $keyword) < 0) {
+            $this->advance();
+        }
+
+        return $this->take($keyword);
     }
 
     private function advance(): void

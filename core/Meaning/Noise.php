@@ -20,6 +20,9 @@ final class Noise
     public static function isCode(array $words): bool
     {
         foreach ($words as $word) {
+            if (strpbrk($word, '0123456789') === false) {
+                continue;
+            }
             $digits = preg_match_all('/\d/', $word);
             $isMixed = $digits >= 2 && preg_match('/\pL/u', $word) === 1;
             $isLong = $digits >= self::FEWEST_DIGITS && $digits === \strlen($word) && preg_match('/^(?:19|20)\d\d$/D', $word) !== 1;

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Meaning;
 
+use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Keyword\Stemmer;
 use GreaterReach\Core\Keyword\Words;
+use GreaterReach\Core\Meaning\Internal\PageGraph;
 use GreaterReach\Core\Site\UrlKey;
 
 /**
@@ -17,29 +19,24 @@ use GreaterReach\Core\Site\UrlKey;
  * keyword and takes every unassigned keyword with enough evidence to it; then a primary that took nobody joins the
  * first primary, in taking order, with the same set of word stems.
  *
- * Holds the whole graph: under 900 bytes for each keyword with three pages, 0.83 GB for a million keywords.
+ * Holds the whole graph, in flat lists: some 350 bytes for each keyword with three pages.
  */
 final class TopicBuilder
 {
     private const TOP = 20;
+    private const UNASSIGNED = -1;
+
+    /** A keyword's number fits into so many bits. */
+    private const NUMBER_BITS = 31;
+
+    /** Keywords whose words are stemmed at a time, so that their vocabulary stays small. */
+    private const STEMMED_AT_ONCE = 50_000;
 
     /** @var list<string> */
     private array $keywords = [];
 
-    /** @var list<?int> */
+    /** @var list<int> unknown as -1 */
     private array $volumes = [];
-
-    /** @var array<string, int> */
-    private array $pageNumbers = [];
-
-    /** @var list<int> */
-    private array $pageDomains = [];
-
-    /** @var array<int, list<int>> page → keywords, in key order */
-    private array $keywordsOf = [];
-
-    /** @var array<int, list<int>> keyword → pages */
-    private array $pagesOf = [];
 
     /** @var array<int, true> */
     private array $domainsWithUrls = [];
@@ -47,152 +44,137 @@ final class TopicBuilder
     /** @var array<int, int> */
     private array $primaryOf = [];
 
+    private PageGraph $graph;
+
     /** @param int $evidence domains that must rank one page for both keywords */
     public function __construct(private readonly int $evidence, private readonly Stemmer $stemmer)
     {
+        $this->graph = new PageGraph();
     }
 
     /**
      * Adds the next keyword of the universe, in key order.
      *
-     * @param iterable<PageRanking> $rankings every page of every compared domain for it, at whatever position
+     * @param list<list<Ranking>> $rankings every page of every compared domain for it, ours first, at whatever position
      *
      * @throws Misuse when keywords do not come in key order
      */
-    public function add(string $keyword, ?int $volume, iterable $rankings): void
+    public function add(string $keyword, ?int $volume, array $rankings): void
     {
         $number = \count($this->keywords);
         if ($number > 0 && strcmp($keyword, $this->keywords[$number - 1]) <= 0) {
             throw Misuse::because('Keywords must be added in key order, each once.');
         }
         $this->keywords[] = $keyword;
-        $this->volumes[] = $volume;
-        foreach ($rankings as $ranking) {
-            $this->domainsWithUrls[$ranking->domain] = true;
-            if ($ranking->position <= self::TOP && ! UrlKey::isHomePage($ranking->url)) {
-                $page = $this->pageNumber($ranking);
-                $this->keywordsOf[$page][] = $number;
-                $this->pagesOf[$number][] = $page;
+        $this->volumes[] = $volume ?? -1;
+        foreach ($rankings as $domain => $pages) {
+            foreach ($pages as $page) {
+                if ($page->url !== null) {
+                    $this->domainsWithUrls[$domain] = true;
+                    if ($page->position <= self::TOP && ! UrlKey::isHomePage($page->url)) {
+                        $this->graph->addEdge($domain, $page->url);
+                    }
+                }
             }
         }
+        $this->graph->endKeyword();
     }
 
+    /** Comes once: the graph is used up. */
     public function build(): Topics
     {
+        $this->graph->close();
         $needed = \count($this->domainsWithUrls) < 2 ? 1 : $this->evidence;
-        $taken = [];
+        $this->primaryOf = array_fill(0, \count($this->keywords), self::UNASSIGNED);
+        $primaries = [];
+        $hasTaken = '';
         foreach ($this->takingOrder() as $number) {
-            if (! isset($this->primaryOf[$number])) {
+            if ($this->primaryOf[$number] === self::UNASSIGNED) {
                 $this->primaryOf[$number] = $number;
-                $taken[$number] = $this->take($number, $needed);
+                $primaries[] = $number;
+                $hasTaken .= $this->take($number, $needed) > 0 ? '1' : '0';
             }
         }
+        $this->graph = new PageGraph();
+        $staying = $this->joinByStems($primaries, $hasTaken);
 
-        $members = $this->joinByStems($taken);
-
-        return new Topics($this->keywords, $this->primaryOf, $members);
+        return new Topics($this->keywords, $this->primaryOf, $staying);
     }
 
-    private function pageNumber(PageRanking $ranking): int
-    {
-        $key = $ranking->domain.' '.$ranking->url;
-        if (! isset($this->pageNumbers[$key])) {
-            $this->pageNumbers[$key] = \count($this->pageDomains);
-            $this->pageDomains[] = $ranking->domain;
-        }
-
-        return $this->pageNumbers[$key];
-    }
-
-    /** @return list<int> */
+    /**
+     * Sorts plain whole numbers, the rank of the volume above the number of the keyword, which is far quicker than
+     * comparing keywords two by two.
+     *
+     * @return list<int> by falling volume, then in key order
+     */
     private function takingOrder(): array
     {
-        $order = array_keys($this->keywords);
-        $volumes = $this->volumes;
-        usort($order, static fn(int $a, int $b): int => ($volumes[$b] ?? -1) <=> ($volumes[$a] ?? -1) ?: $a <=> $b);
+        $volumes = array_keys(array_flip($this->volumes));
+        rsort($volumes, SORT_NUMERIC);
+        $ranks = array_flip($volumes);
+        $order = [];
+        foreach ($this->volumes as $number => $volume) {
+            $order[] = $ranks[$volume] << self::NUMBER_BITS | $number;
+        }
+        $this->volumes = [];
+        sort($order, SORT_NUMERIC);
+        foreach ($order as $place => $key) {
+            $order[$place] = $key & (1 << self::NUMBER_BITS) - 1;
+        }
 
         return $order;
     }
 
-    /** @return list<int> the keywords taken, in key order */
-    private function take(int $primary, int $needed): array
+    /** @return int keywords taken */
+    private function take(int $primary, int $needed): int
     {
         $domains = [];
-        foreach ($this->pagesOf[$primary] ?? [] as $page) {
-            $bit = 1 << $this->pageDomains[$page];
-            foreach ($this->unassignedOn($page) as $number) {
+        foreach ($this->graph->pagesOf($primary) as $page) {
+            $bit = 1 << $this->graph->domainOf($page);
+            foreach ($this->graph->freeKeywordsOf($page, $this->primaryOf) as $number) {
                 $domains[$number] = ($domains[$number] ?? 0) | $bit;
             }
         }
-        $taken = [];
+        $taken = 0;
         foreach ($domains as $number => $mask) {
             if (substr_count(decbin($mask), '1') >= $needed) {
                 $this->primaryOf[$number] = $primary;
-                $taken[] = $number;
+                ++$taken;
             }
         }
-        sort($taken);
 
         return $taken;
     }
 
     /**
-     * Keywords of a page that no topic has yet; those that have one are forgotten here, as they never come free again.
+     * @param list<int> $primaries in taking order
+     * @param string    $hasTaken  a `1` for each of them that took somebody, a `0` for the others: a byte instead of sixteen
      *
-     * @return list<int>
+     * @return list<int> the primaries that stay, in taking order
      */
-    private function unassignedOn(int $page): array
+    private function joinByStems(array $primaries, string $hasTaken): array
     {
-        return $this->keywordsOf[$page] = array_values(array_filter($this->keywordsOf[$page], fn(int $number): bool => ! isset($this->primaryOf[$number])));
-    }
-
-    /**
-     * @param array<int, list<int>> $taken primary → its secondaries, primaries in taking order
-     *
-     * @return array<int, non-empty-list<int>>
-     */
-    private function joinByStems(array $taken): array
-    {
-        $stems = $this->stemsOf(array_keys($taken));
-        $firstWith = [];
-        $joined = [];
-        foreach ($taken as $primary => $secondaries) {
-            $set = $stems[$primary];
+        $firstWith = $staying = $stems = [];
+        foreach ($primaries as $place => $primary) {
+            if ($place % self::STEMMED_AT_ONCE === 0) {
+                $stems = $this->stemsOf(\array_slice($primaries, $place, self::STEMMED_AT_ONCE));
+            }
+            $set = $this->stemSet($primary, $stems);
             $first = $set === '' ? $primary : ($firstWith[$set] ??= $primary);
-            if ($secondaries === [] && $first !== $primary) {
+            if ($first === $primary || $hasTaken[$place] === '1') {
+                $staying[] = $primary;
+            } else {
                 $this->primaryOf[$primary] = $first;
-                $joined[$first][] = $primary;
             }
         }
 
-        return self::members($taken, $joined, $this->primaryOf);
-    }
-
-    /**
-     * @param array<int, list<int>> $taken
-     * @param array<int, list<int>> $joined
-     * @param array<int, int>       $primaryOf
-     *
-     * @return array<int, non-empty-list<int>>
-     */
-    private static function members(array $taken, array $joined, array $primaryOf): array
-    {
-        $members = [];
-        foreach ($taken as $primary => $secondaries) {
-            if ($primaryOf[$primary] === $primary) {
-                $all = [...$secondaries, ...$joined[$primary] ?? []];
-                sort($all);
-                $members[$primary] = [$primary, ...$all];
-            }
-        }
-
-        return $members;
+        return $staying;
     }
 
     /**
      * @param list<int> $numbers
      *
-     * @return array<int, string> keyword number → its set of word stems, spelt as one string
+     * @return array<string, string> word → stem, for all words of some keywords
      */
     private function stemsOf(array $numbers): array
     {
@@ -202,14 +184,16 @@ final class TopicBuilder
                 $vocabulary[$word] = true;
             }
         }
-        $stems = $this->stemmer->stems(array_map(strval(...), array_keys($vocabulary)));
-        $sets = [];
-        foreach ($numbers as $number) {
-            $set = array_unique(array_map(static fn(string $word): string => $stems[$word], Words::of($this->keywords[$number])));
-            sort($set, SORT_STRING);
-            $sets[$number] = implode(' ', $set);
-        }
 
-        return $sets;
+        return $this->stemmer->stems(array_map(strval(...), array_keys($vocabulary)));
+    }
+
+    /** @param array<string, string> $stems */
+    private function stemSet(int $number, array $stems): string
+    {
+        $set = array_unique(array_map(static fn(string $word): string => $stems[$word], Words::of($this->keywords[$number])));
+        sort($set, SORT_STRING);
+
+        return implode(' ', $set);
     }
 }

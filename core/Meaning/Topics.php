@@ -8,26 +8,31 @@ namespace GreaterReach\Core\Meaning;
 final readonly class Topics
 {
     /**
-     * @param list<string>              $keywords  in key order
-     * @param array<int, int>           $primaryOf keyword number → number of its topic's primary keyword
-     * @param array<int, non-empty-list<int>> $members primary keyword → its topic's keywords, the primary first, then
-     *                                             secondaries in key order; primaries in taking order
+     * @param list<string>    $keywords  in key order
+     * @param array<int, int> $primaryOf keyword → its topic's primary keyword
+     * @param list<int>       $primaries in taking order
      */
-    public function __construct(private array $keywords, private array $primaryOf, private array $members)
+    public function __construct(private array $keywords, private array $primaryOf, private array $primaries)
     {
     }
 
-    /** @return \Generator<string, list<string>> primary keyword → its secondary keywords, primaries in taking order */
+    /** @return \Generator<string, list<string>> primary keyword → its secondary keywords in key order, primaries in taking order */
     public function all(): \Generator
     {
-        foreach ($this->members as $primary => $members) {
-            yield $this->keywords[$primary] => array_map(fn(int $number): string => $this->keywords[$number], \array_slice($members, 1));
+        $secondaries = [];
+        foreach ($this->primaryOf as $number => $primary) {
+            if ($number !== $primary) {
+                $secondaries[$primary][] = $this->keywords[$number];
+            }
+        }
+        foreach ($this->primaries as $primary) {
+            yield $this->keywords[$primary] => $secondaries[$primary] ?? [];
         }
     }
 
     public function count(): int
     {
-        return \count($this->members);
+        return \count($this->primaries);
     }
 
     /** @return \Generator<string, string> keyword → topic, in key order */

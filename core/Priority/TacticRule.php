@@ -12,7 +12,7 @@ use GreaterReach\Core\Comparison\Ranking;
 final readonly class TacticRule
 {
     /** Beyond this position a page of ours does not count as ranking for the choice of a tactic. */
-    public const OWN_PAGE_WITHIN = 50;
+    private const OWN_PAGE_WITHIN = 50;
     private const FIRST_PAGE = 10;
     private const SLIPPED_BY = 3;
     private const LINKS_BELOW_CHANCE = .35;
@@ -31,11 +31,17 @@ final readonly class TacticRule
 
         return match (true) {
             self::hasPageConflict($row) => Tactic::MergePages,
-            $position === null || $position > self::OWN_PAGE_WITHIN => $candidate->topicHasOwnPage ? Tactic::ExtendPage : Tactic::NewPage,
+            $position === null || ! self::isOwnPage($position) => $candidate->topicHasOwnPage ? Tactic::ExtendPage : Tactic::NewPage,
             $this->isClickedTooLittle($position, $candidate->measured) => Tactic::TestTitle,
             self::hasSlipped($position, $row->previous[0]) => Tactic::RefreshPage,
             default => Tactic::ImprovePage,
         };
+    }
+
+    /** Whether at that position one of our pages can be extended for another keyword of its topic. */
+    public static function isOwnPage(?int $position): bool
+    {
+        return $position !== null && $position <= self::OWN_PAGE_WITHIN;
     }
 
     /** Links stand beside a tactic when there are some to earn and the chance without them is known to be low. */

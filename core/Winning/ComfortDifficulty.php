@@ -49,9 +49,9 @@ final readonly class ComfortDifficulty
         return new self($value, $keywords, $isAssumed, null, null, null);
     }
 
-    /** Whether a keyword is one of those that the comfort difficulty is read from. */
-    public static function counts(?int $ownPosition, ?int $volume, bool $isBranded, int $minimumVolume): bool
+    /** Whether a keyword without any brand is one of those that the comfort difficulty is read from. */
+    public static function counts(?int $ownPosition, ?int $volume, int $minimumVolume): bool
     {
-        return $ownPosition !== null && $ownPosition <= self::FIRST_PAGE && $volume !== null && $volume >= $minimumVolume && ! $isBranded;
+        return $ownPosition !== null && $ownPosition <= self::FIRST_PAGE && $volume !== null && $volume >= $minimumVolume;
     }
 }

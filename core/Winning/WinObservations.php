@@ -10,8 +10,14 @@ namespace GreaterReach\Core\Winning;
  */
 final class WinObservations
 {
-    /** @var array<string, array{domain: int, difficulty: float, trials: int, successes: int}> */
-    private array $groups = [];
+    /** @var array<array-key, float> difficulty as text → as it came */
+    private array $difficulties = [];
+
+    /** @var array<array-key, int> difficulty → keywords */
+    private array $trials = [];
+
+    /** @var array<int, array<array-key, int>> domain → difficulty → keywords on page one */
+    private array $successes = [];
 
     /** @param list<int> $domains numbers of the compared domains that have a snapshot */
     public function __construct(private readonly array $domains)
@@ -24,20 +30,27 @@ final class WinObservations
         if ($difficulty === null) {
             return;
         }
+        $key = (string) $difficulty;
+        $this->difficulties[$key] ??= $difficulty;
+        $this->trials[$key] = ($this->trials[$key] ?? 0) + 1;
         foreach ($this->domains as $domain) {
-            $key = $domain.'|'.$difficulty;
-            $this->groups[$key] ??= ['domain' => $domain, 'difficulty' => $difficulty, 'trials' => 0, 'successes' => 0];
-            ++$this->groups[$key]['trials'];
-            $position = $positions[$domain];
-            $this->groups[$key]['successes'] += $position !== null && $position <= ComfortDifficulty::FIRST_PAGE ? 1 : 0;
+            if ($positions[$domain] !== null && $positions[$domain] <= ComfortDifficulty::FIRST_PAGE) {
+                $this->successes[$domain][$key] = ($this->successes[$domain][$key] ?? 0) + 1;
+            }
         }
     }
 
     /** @return list<array{domain: int, difficulty: float, trials: int, successes: int}> in one order whatever order they came in */
     public function groups(): array
     {
-        ksort($this->groups, SORT_STRING);
+        $groups = [];
+        foreach ($this->domains as $domain) {
+            foreach ($this->trials as $difficulty => $trials) {
+                $groups[$domain.'|'.$difficulty] = ['domain' => $domain, 'difficulty' => $this->difficulties[$difficulty], 'trials' => $trials, 'successes' => $this->successes[$domain][$difficulty] ?? 0];
+            }
+        }
+        ksort($groups, SORT_STRING);
 
-        return array_values($this->groups);
+        return array_values($groups);
     }
 }

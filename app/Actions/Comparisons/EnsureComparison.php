@@ -12,10 +12,13 @@ use App\Support\Database\StudyPartitions;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Comparison\Comparator;
 use GreaterReach\Core\Comparison\ComparisonRow;
+use GreaterReach\Core\Comparison\Gathered;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Metrics\SourcePrecedence;
 use GreaterReach\Core\Priority\Candidate;
 use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\Opportunity;
+use GreaterReach\Core\Priority\TacticRule;
 use GreaterReach\Core\Priority\Weigher;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\WinChance;
@@ -77,16 +80,13 @@ final readonly class EnsureComparison
             'data_version' => $study->data_version, 'domains' => $snapshots->describe(), 'summary' => [],
         ]);
         $writer = new RowWriter($this->partitions->createDetached($study->id, $comparison->id), $study->id, $comparison->id);
-        $models = $order->channel === Snapshot::ORGANIC ? $this->learn->execute($study, $rulebook, $snapshots) : null;
-        $tally = new Tally(\count($snapshots->domains), $models->curve ?? CtrCurve::default());
-        $write = $models === null ? $this->compareInto($writer, $snapshots) : $this->weighInto($writer, $study, $rulebook, $models);
-        $done = 0;
-        foreach ($this->rows($order, $rulebook, $snapshots) as [$row, $metrics]) {
-            $tally->add($row, $metrics);
-            $write($row, $metrics);
-            if ($progress !== null && ++$done % 5000 === 0) {
-                $progress($done);
-            }
+        $isWeighed = $order->channel === Snapshot::ORGANIC;
+        // What is weighed goes by twice.
+        $tell = self::everyFewThousand($progress, $isWeighed ? 2 : 1);
+        if ($isWeighed) {
+            [$models, $tally] = $this->weighInto($writer, $order, $rulebook, $snapshots, $tell);
+        } else {
+            [$models, $tally] = [null, $this->compareInto($writer, $order, $rulebook, $snapshots, $tell)];
         }
         $writer->finish();
         $this->partitions->attach($study->id, $comparison->id);
@@ -95,50 +95,96 @@ final readonly class EnsureComparison
         return $comparison;
     }
 
-    /** @return \Generator<int, array{ComparisonRow, Metrics}> */
-    private function rows(ComparisonOrder $order, Rulebook $rulebook, ComparedSnapshots $snapshots): \Generator
+    /**
+     * @param ?\Closure(int): void $progress
+     *
+     * @param positive-int          $passes   how often each keyword goes by
+     *
+     * @return \Closure(): void to be called each time
+     */
+    private static function everyFewThousand(?\Closure $progress, int $passes): \Closure
     {
-        $metrics = MetricsStream::open($order->study->id, $snapshots->domains, SourcePrecedence::of($rulebook));
+        $done = 0;
+
+        return static function () use ($progress, $passes, &$done): void {
+            if (++$done % (5000 * $passes) === 0 && $progress !== null) {
+                $progress(intdiv($done, $passes));
+            }
+        };
+    }
+
+    /** @param \Closure(): void $tell */
+    private function compareInto(RowWriter $writer, ComparisonOrder $order, Rulebook $rulebook, ComparedSnapshots $snapshots, \Closure $tell): Tally
+    {
+        $tally = new Tally(\count($snapshots->domains), CtrCurve::default());
+        $brands = $this->learn->brands($snapshots->domains);
+        $known = MetricsStream::open($order->study->id, $snapshots->domains, SourcePrecedence::of($rulebook));
         $listed = (new KeywordFacts($order->study->id))->listedKeywords();
         foreach ((new Comparator($order->within))->rows($snapshots->currentStreams(), $snapshots->previousStreams(), $listed) as $row) {
-            yield [$row, $metrics->of($row->keyword)];
+            $metrics = $known->of($row->keyword);
+            $tally->add($row, $metrics);
+            $writer->write($row, $metrics, $brands->domainsIn($row->keyword));
+            $tell();
         }
+
+        return $tally;
     }
 
-    /** @return \Closure(ComparisonRow, Metrics): void */
-    private function compareInto(RowWriter $writer, ComparedSnapshots $snapshots): \Closure
+    /**
+     * The lists are read once: what is learnt from all keywords must be known before the first of them can be weighed, so
+     * everything gathered waits in a spool meanwhile.
+     *
+     * @param \Closure(): void $tell
+     *
+     * @return array{Models, Tally}
+     */
+    private function weighInto(RowWriter $writer, ComparisonOrder $order, Rulebook $rulebook, ComparedSnapshots $snapshots, \Closure $tell): array
     {
-        $brands = $this->learn->brands($snapshots->domains);
+        $spool = new KeywordSpool();
+        $models = $this->learn->execute($order->study, $rulebook, $snapshots, static function (Gathered $gathered, Metrics $metrics, ?float $median) use ($spool, $tell): void {
+            $spool->add($gathered, $metrics, $median);
+            $tell();
+        });
+        $tally = new Tally(\count($snapshots->domains), $models->curve);
+        $weigh = $this->weigher($order->study, $rulebook, $models);
+        $topics = new KeyedStream($models->topics->byKeyword());
+        $comparator = new Comparator($order->within);
+        foreach ($spool->read() as [$gathered, $metrics, $median]) {
+            $row = $comparator->row($gathered, $snapshots->previous[0] !== null);
+            $found = $topics->at($row->keyword);
+            $tally->add($row, $metrics);
+            $writer->writeWeighed($weigh($row, $metrics, $median, $found, $gathered->positions()[0]), $found);
+            $tell();
+        }
 
-        return static fn(ComparisonRow $row, Metrics $metrics) => $writer->write($row, $metrics, $brands->domainsIn($row->keyword));
+        return [$models, $tally];
     }
 
-    /** @return \Closure(ComparisonRow, Metrics): void */
-    private function weighInto(RowWriter $writer, Study $study, Rulebook $rulebook, Models $models): \Closure
+    /** @return \Closure(ComparisonRow, Metrics, ?float, ?string, ?int): Opportunity row, metrics, median of referring domains on page one, topic found, own position whatever `within` is */
+    private function weigher(Study $study, Rulebook $rulebook, Models $models): \Closure
     {
         $facts = new KeywordFacts($study->id);
         $judgements = $facts->judgements();
-        $medians = $facts->pageOneMedians();
         $measured = $facts->measuredClicks();
         $links = $facts->pageLinks();
-        $topics = new KeyedStream($models->topics->byKeyword());
         $winChance = new WinChance($models->winModel, $rulebook->float('head_start_11_20'), $rulebook->float('head_start_21_50'));
         $weigher = new Weigher($rulebook, $models->curve, $models->comfort, $winChance, $models->links, $models->brands);
+        $none = new Judgement();
 
-        return static function (ComparisonRow $row, Metrics $metrics) use ($writer, $weigher, $models, $judgements, $medians, $measured, $links, $topics): void {
-            $found = $topics->at($row->keyword);
-            $judgement = $judgements->at($row->keyword) ?? new Judgement();
-            $others = ($models->ownPagesByTopic[$found ?? ''] ?? 0) - (isset($models->ownPages[$row->keyword]) ? 1 : 0);
-            $writer->writeWeighed($weigher->weigh(new Candidate(
+        return static function (ComparisonRow $row, Metrics $metrics, ?float $median, ?string $found, ?int $own) use ($weigher, $models, $judgements, $measured, $links, $none): Opportunity {
+            $judgement = $judgements->at($row->keyword) ?? $none;
+            $others = ($models->ownPagesByTopic[$found ?? ''] ?? 0) - (TacticRule::isOwnPage($own) ? 1 : 0);
+
+            return $weigher->weigh(new Candidate(
                 $row,
                 $metrics->corrected($judgement->difficulty),
                 $judgement,
-                $medians->at($row->keyword),
+                $median,
                 $links[$row->ownUrl() ?? ''] ?? 0,
                 $measured->at($row->keyword),
                 $others > 0,
                 $judgement->topic ?? $found,
-            )), $found);
+            ));
         };
     }
 

@@ -6,16 +6,14 @@ namespace App\Actions\Comparisons;
 
 use App\Models\Domain;
 use App\Models\Study;
-use App\Support\Database\KeyedStream;
-use App\Support\Database\RowStream;
 use App\Support\PostgresStemmer;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\CurveFit;
 use GreaterReach\Core\Comparison\Comparator;
-use GreaterReach\Core\Comparison\ComparisonRow;
+use GreaterReach\Core\Comparison\Gathered;
 use GreaterReach\Core\Meaning\BrandMatcher;
-use GreaterReach\Core\Meaning\PageRanking;
 use GreaterReach\Core\Meaning\TopicBuilder;
+use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Metrics\SourcePrecedence;
 use GreaterReach\Core\Priority\TacticRule;
 use GreaterReach\Core\Rulebook\Rulebook;
@@ -32,32 +30,34 @@ final readonly class LearnModels
     {
     }
 
-    public function execute(Study $study, Rulebook $rulebook, ComparedSnapshots $snapshots): Models
+    /** @param \Closure(Gathered, Metrics, ?float): void $keep told everything gathered of each keyword, in key order; last its median of referring domains on page one */
+    public function execute(Study $study, Rulebook $rulebook, ComparedSnapshots $snapshots, \Closure $keep): Models
     {
         $facts = new KeywordFacts($study->id);
         $brands = $this->brands($snapshots->domains);
         $metrics = MetricsStream::open($study->id, $snapshots->domains, SourcePrecedence::of($rulebook));
         $medians = $facts->pageOneMedians();
-        $pages = new KeyedStream(KeyedStream::grouped($this->pageRows($snapshots)));
         $observations = new WinObservations($snapshots->domainsWithSnapshot());
         $topics = new TopicBuilder($rulebook->int('topic_evidence'), new PostgresStemmer($study->language));
-        $comfort = $linkDifficulties = $linkMedians = $ownPages = [];
-        $none = array_fill(0, \count($snapshots->domains), null);
-        foreach ((new Comparator())->rows($snapshots->currentStreams(), $none, $facts->listedKeywords()) as $row) {
-            $known = $metrics->of($row->keyword);
-            $median = $medians->at($row->keyword);
-            $observations->add($known->difficulty, $row->positions);
-            $topics->add($row->keyword, $known->volume, self::pageRankings($pages->at($row->keyword)));
-            if ($known->difficulty !== null && ComfortDifficulty::counts($row->ownPosition(), $known->volume, $brands->domainsIn($row->keyword) !== 0, $rulebook->int('comfort_volume'))) {
+        $comfort = $linkDifficulties = $linkMedians = [];
+        $ownPages = '';
+        $comfortVolume = $rulebook->int('comfort_volume');
+        foreach (Comparator::gather($snapshots->currentStreams(), $snapshots->previousStreams(), $facts->listedKeywords()) as $gathered) {
+            $keyword = $gathered->keyword;
+            $known = $metrics->of($keyword);
+            $median = $medians->at($keyword);
+            $positions = $gathered->positions();
+            $keep($gathered, $known, $median);
+            $observations->add($known->difficulty, $positions);
+            $topics->add($keyword, $known->volume, $gathered->rankings);
+            if ($known->difficulty !== null && ComfortDifficulty::counts($positions[0], $known->volume, $comfortVolume) && $brands->domainsIn($keyword) === 0) {
                 $comfort[] = $known->difficulty;
             }
             if ($known->difficulty !== null && $median !== null) {
                 $linkDifficulties[] = $known->difficulty;
                 $linkMedians[] = $median;
             }
-            if (self::hasOwnPage($row)) {
-                $ownPages[$row->keyword] = true;
-            }
+            $ownPages .= TacticRule::isOwnPage($positions[0]) ? '1' : '0';
         }
         $comfortDifficulty = ComfortDifficulty::fromDifficulties($comfort);
         $authorities = array_map(static fn(Domain $domain): ?float => $domain->authority, $snapshots->domains);
@@ -71,7 +71,6 @@ final readonly class LearnModels
             LinksNeeded::fit($linkDifficulties, $linkMedians),
             $built,
             self::countByTopic($built->byKeyword(), $ownPages),
-            $ownPages,
         );
     }
 
@@ -103,51 +102,18 @@ final readonly class LearnModels
         return $fit;
     }
 
-    private static function hasOwnPage(ComparisonRow $row): bool
-    {
-        return $row->ownPosition() !== null && $row->ownPosition() <= TacticRule::OWN_PAGE_WITHIN;
-    }
-
-    /** @return \Generator<int, list<mixed>> keyword, number of the domain, URL, position */
-    private function pageRows(ComparedSnapshots $snapshots): \Generator
-    {
-        $numbers = [];
-        foreach ($snapshots->current as $number => $snapshot) {
-            if ($snapshot !== null) {
-                $numbers[] = "({$snapshot->id}::bigint, {$number})";
-            }
-        }
-        if ($numbers === []) {
-            return;
-        }
-        $values = implode(', ', $numbers);
-        yield from RowStream::of(<<<SQL
-            SELECT keyword, number, url, position FROM rankings JOIN (VALUES {$values}) compared (snapshot_id, number) USING (snapshot_id)
-            WHERE study_id = ? AND url IS NOT NULL ORDER BY keyword
-            SQL, [$snapshots->study]);
-    }
-
     /**
-     * @param ?list<list<mixed>> $rows
-     *
-     * @return list<PageRanking>
-     */
-    private static function pageRankings(?array $rows): array
-    {
-        return array_map(static fn(array $row): PageRanking => new PageRanking($row[0], $row[1], $row[2], $row[3]), $rows ?? []);
-    }
-
-    /**
-     * @param iterable<string, string> $topicOf
-     * @param array<string, true>      $ownPages
+     * @param iterable<string, string> $topicOf  keyword → topic, in key order
+     * @param string                   $ownPages a `1` for each keyword in that order for which one of our pages ranks near
      *
      * @return array<string, int>
      */
-    private static function countByTopic(iterable $topicOf, array $ownPages): array
+    private static function countByTopic(iterable $topicOf, string $ownPages): array
     {
         $counts = [];
-        foreach ($topicOf as $keyword => $topic) {
-            if (isset($ownPages[$keyword])) {
+        $number = 0;
+        foreach ($topicOf as $topic) {
+            if ($ownPages[$number++] === '1') {
                 $counts[$topic] = ($counts[$topic] ?? 0) + 1;
             }
         }

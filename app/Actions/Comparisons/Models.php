@@ -23,8 +23,6 @@ final readonly class Models
         public Topics $topics,
         /** @var array<string, int> topic → keywords for which one of our URLs ranks within 50 */
         public array $ownPagesByTopic,
-        /** @var array<string, true> keywords for which one of our URLs ranks within 50 */
-        public array $ownPages,
     ) {
     }
 }

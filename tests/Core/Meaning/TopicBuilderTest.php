@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Meaning;
 
+use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Keyword\Stemmer;
 use GreaterReach\Core\Keyword\Words;
-use GreaterReach\Core\Meaning\PageRanking;
 use GreaterReach\Core\Meaning\TopicBuilder;
 use GreaterReach\Core\Site\UrlKey;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -101,7 +101,7 @@ final class TopicBuilderTest extends TestCase
         ksort($universe, SORT_STRING);
         $builder = new TopicBuilder($evidence, self::stemmer());
         foreach ($universe as $keyword => [$volume, $pages]) {
-            $builder->add($keyword, $volume, array_map(static fn(array $page): PageRanking => new PageRanking($keyword, $page[0], 'https://d'.$page[0].'.example'.$page[1], $page[2]), $pages));
+            $builder->add($keyword, $volume, self::byDomain($keyword, $pages));
         }
 
         $topics = $builder->build();
@@ -111,6 +111,21 @@ final class TopicBuilderTest extends TestCase
         }
 
         return $all;
+    }
+
+    /**
+     * @param list<array{int, string, int}> $pages domain, path, position
+     *
+     * @return list<list<Ranking>>
+     */
+    private static function byDomain(string $keyword, array $pages): array
+    {
+        $rankings = [[], [], [], []];
+        foreach ($pages as [$domain, $path, $position]) {
+            $rankings[$domain][] = new Ranking($keyword, $position, 'https://d'.$domain.'.example'.$path);
+        }
+
+        return array_values($rankings);
     }
 
     /**

@@ -29,11 +29,10 @@ final class WinningTest extends TestCase
 
     public function test_comfort_counts_our_first_page_with_enough_volume_and_no_brand(): void
     {
-        self::assertTrue(ComfortDifficulty::counts(10, 100, false, 100));
-        self::assertFalse(ComfortDifficulty::counts(11, 100, false, 100));
-        self::assertFalse(ComfortDifficulty::counts(1, 99, false, 100));
-        self::assertFalse(ComfortDifficulty::counts(1, null, false, 100));
-        self::assertFalse(ComfortDifficulty::counts(1, 100, true, 100));
+        self::assertTrue(ComfortDifficulty::counts(10, 100, 100));
+        self::assertFalse(ComfortDifficulty::counts(11, 100, 100));
+        self::assertFalse(ComfortDifficulty::counts(1, 99, 100));
+        self::assertFalse(ComfortDifficulty::counts(1, null, 100));
     }
 
     public function test_with_too_little_to_learn_the_curve_stands_around_the_comfort(): void
