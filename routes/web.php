@@ -22,6 +22,7 @@ use App\Http\Controllers\StudyController;
 use App\Http\Controllers\TaskController;
 use App\Http\Controllers\UploadController;
 use App\Http\Controllers\ViewController;
+use App\Http\Controllers\WeightPresetController;
 use App\Http\Controllers\WorkbenchController;
 use Illuminate\Support\Facades\Route;
 
@@ -60,6 +61,7 @@ Route::prefix('api/v1')->group(function (): void {
             Route::get('bench/page-one', [ViewController::class, 'pageOne']);
             Route::get('bench/noise', [ViewController::class, 'noise']);
             Route::get('lenses', [LensController::class, 'index']);
+            Route::get('weight-presets', [WeightPresetController::class, 'index']);
             Route::get('tags', [DecisionController::class, 'tags']);
             Route::get('plan', [PlanController::class, 'show']);
             Route::get('plan/proposal', [PlanController::class, 'proposal']);
@@ -96,6 +98,8 @@ Route::prefix('api/v1')->group(function (): void {
                 Route::post('plan/apply', [PlanController::class, 'apply']);
                 Route::post('plan/undo', [PlanController::class, 'undo']);
                 Route::post('decisions/undo', [DecisionController::class, 'undo']);
+                Route::post('weight-presets', [WeightPresetController::class, 'store']);
+                Route::delete('weight-presets/{preset}', [WeightPresetController::class, 'destroy'])->whereNumber('preset');
                 Route::post('lenses', [LensController::class, 'store']);
                 Route::delete('lenses/{lens}', [LensController::class, 'destroy'])->whereNumber('lens');
                 Route::patch('rulebook', [RulebookController::class, 'update']);

@@ -30,6 +30,17 @@ final readonly class ComparisonRow
     ) {
     }
 
+    /** How many competitors rank at a position or better. */
+    public function competitorsIn(int $top): int
+    {
+        $count = 0;
+        foreach ($this->positions as $domain => $position) {
+            $count += $domain > 0 && $position !== null && $position <= $top ? 1 : 0;
+        }
+
+        return $count;
+    }
+
     public function ownPosition(): ?int
     {
         return $this->positions[0];

@@ -12,6 +12,20 @@ namespace GreaterReach\Core\Priority;
  */
 final class Steadiness
 {
+    private const SAFE = .8;
+    private const OPEN = .3;
+
+    /** What a share of the draws (0…1) means; the bounds are a choice of our own. */
+    public static function meaning(float $share): string
+    {
+        return match (true) {
+            $share >= self::SAFE => 'a safe choice whatever the weights',
+            $share >= self::OPEN => 'depends on the weights',
+            $share > 0.0 => 'in the top with few weights only',
+            default => 'not in the top with any weights drawn',
+        };
+    }
+
     /**
      * @param list<Opportunity> $opportunities
      * @param int               $draws ≥ 1

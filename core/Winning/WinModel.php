@@ -101,6 +101,12 @@ final readonly class WinModel
         return LogisticRegression::sigmoid($score + ($this->authoritySlope === null ? 0.0 : $this->authoritySlope * (float) $authority));
     }
 
+    /** By what so many points more of a feature multiply the odds of page one: e to the power of slope times points. */
+    public static function oddsRatio(float $slope, float $points): float
+    {
+        return exp($slope * $points);
+    }
+
     /**
      * @param list<Group>                $groups
      * @param array<string, list<float>> $columns

@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\DB;
 final class ReadSteadiness
 {
     /**
-     * @return array{top: int, draws: int, shares: array<string, float>} keyword → share of the draws in which it stays in the top; who is not named never comes there
+     * @return array{top: int, draws: int, shares: array<string, array{share: float, meaning: string}>, otherwise: string} keyword → share of the draws in which it stays in the top, and what that means; who is not named never comes there
      */
     public function execute(Comparison $comparison, Sentence $sentence, Rulebook $rulebook): array
     {
@@ -31,6 +31,6 @@ final class ReadSteadiness
         $scores = array_map(static fn(\stdClass $row): Scores => new Scores(...array_combine(Criterion::names(), array_map(static fn(string $name): ?int => $row->{$name}, $names))), array_values($rows));
         $shares = array_combine(array_map(static fn(\stdClass $row): string => $row->keyword, $rows), Steadiness::ofScores($scores, $draws, $top, $rulebook->int('seed')));
 
-        return ['top' => $top, 'draws' => $draws, 'shares' => array_filter($shares)];
+        return ['top' => $top, 'draws' => $draws, 'shares' => array_map(static fn(float $share): array => ['share' => $share, 'meaning' => Steadiness::meaning($share)], array_filter($shares)), 'otherwise' => Steadiness::meaning(0.0)];
     }
 }

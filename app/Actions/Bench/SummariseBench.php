@@ -7,11 +7,14 @@ namespace App\Actions\Bench;
 use App\Models\Comparison;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
-use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Collection;
 
 /** Counts beside the bench: how many rows, of which standing, which combinations, their sums, and what brands hide. */
 final class SummariseBench
 {
+    /** Clauses that one of the counts leaves out, so that its picture shows what else there is. */
+    private const LEFT_OUT = ['brands', 'standing', 'combination'];
+
     /** @return list<array{clause: string, keywords: int}> what each clause of a sentence that shows nothing leaves, up to the one that takes the last row */
     private static function steps(ComparisonRows $rows, Sentence $sentence): array
     {
@@ -31,21 +34,63 @@ final class SummariseBench
     public function execute(Comparison $comparison, Sentence $sentence): array
     {
         $rows = new ComparisonRows($comparison);
-        $totals = $rows->query($sentence)->selectRaw('count(*) AS keywords, sum(volume)::bigint AS volume, sum(visits_now) AS visits_now, sum(gain) AS gain')->first();
-        $hidden = $sentence->has('brands') ? $rows->query($sentence->without('brands'))->count() - (int) ($totals->keywords ?? 0) : 0;
-        $standings = $rows->query($sentence->without('standing'))->groupBy('standing')->select('standing', DB::raw('count(*) AS keywords'))->pluck('keywords', 'standing');
-        $overlap = $rows->query($sentence->without('combination'))->where('presence', '>', 0)->groupBy('presence')->orderByDesc('keywords')->orderBy('presence')->get([DB::raw('presence AS combination'), DB::raw('count(*) AS keywords')]);
+        $cells = self::cells($rows, $sentence);
+        $shown = $cells->where('fits_brands', true)->where('fits_standing', true)->where('fits_combination', true);
+        $keywords = (int) $shown->sum('keywords');
+        $count = static fn(Collection $cells): int => (int) $cells->sum('keywords');
 
         return [
-            'keywords' => (int) ($totals->keywords ?? 0),
+            'keywords' => $keywords,
             'of' => $comparison->summary['keywords'] ?? 0,
-            'volume' => $totals->volume ?? null,
-            'visits_now' => isset($totals->visits_now) ? (float) $totals->visits_now : null,
-            'gain' => isset($totals->gain) ? (float) $totals->gain : null,
-            'hidden_brands' => $hidden,
-            'standings' => (object) $standings->all(),
-            'overlap' => $overlap->all(),
-            'steps' => (int) ($totals->keywords ?? 0) === 0 ? self::steps($rows, $sentence) : [],
+            'volume' => self::sum($shown, 'volume'),
+            'visits_now' => self::sum($shown, 'visits_now'),
+            'gain' => self::sum($shown, 'gain'),
+            'hidden_brands' => $count($cells->where('fits_standing', true)->where('fits_combination', true)) - $keywords,
+            'standings' => (object) $cells->where('fits_brands', true)->where('fits_combination', true)->groupBy('standing')->map($count)->all(),
+            'overlap' => self::overlap($cells->where('fits_brands', true)->where('fits_standing', true)->where('presence', '>', 0)->groupBy('presence')->map($count)),
+            'steps' => $keywords === 0 ? self::steps($rows, $sentence) : [],
         ];
+    }
+
+    /**
+     * One reading of the rows for all counts: those that the rest of the sentence lets through, by standing, combination
+     * and whether the clauses about brands, standing and combination hold, each of which one of the counts leaves out.
+     *
+     * @return Collection<int, \stdClass>
+     */
+    private static function cells(ComparisonRows $rows, Sentence $sentence): Collection
+    {
+        $query = $rows->query(array_reduce(self::LEFT_OUT, static fn(Sentence $rest, string $name): Sentence => $rest->without($name), $sentence));
+        $query->select('standing', 'presence');
+        foreach (self::LEFT_OUT as $name) {
+            $fits = $rows->fits($sentence->only($name), 'fits_'.$name);
+            $query->selectRaw($fits->sql, $fits->bindings);
+        }
+
+        return $query->selectRaw('count(*) AS keywords, sum(volume)::bigint AS volume, sum(visits_now) AS visits_now, sum(gain) AS gain')
+            ->groupByRaw('1, 2, 3, 4, 5')->orderBy('presence')->get();
+    }
+
+    /**
+     * @param Collection<int, \stdClass> $cells
+     *
+     * @return int|float|null null where none is known
+     */
+    private static function sum(Collection $cells, string $figure): int|float|null
+    {
+        $known = $cells->pluck($figure)->reject(null);
+
+        return $known->isEmpty() ? null : $known->sum();
+    }
+
+    /**
+     * @param Collection<array-key, int> $counts combination → keywords, by combination
+     *
+     * @return list<array{combination: int, keywords: int}> the most frequent first
+     */
+    private static function overlap(Collection $counts): array
+    {
+        return array_values($counts->map(static fn(int $keywords, int|string $combination): array => ['combination' => (int) $combination, 'keywords' => $keywords])
+            ->sortByDesc('keywords')->all());
     }
 }

@@ -20,6 +20,7 @@ final class RowWriter
         'study_id', 'comparison_id', 'keyword', 'standing', 'own_position', 'own_url', 'best_competitor', 'best_position', 'competitors_ranking',
         'competitors_above', 'positions', 'previous', 'presence', 'movement', 'page_conflict', 'volume', 'volume_derived', 'difficulty', 'cpc',
         'advertiser_competition', 'words', 'brands', 'is_listed', 'season', 'peak', 'is_code', 'is_navigational',
+        'competitors_in_10', 'competitors_in_20', 'competitors_in_50',
     ];
     private const WEIGHED = [
         'intent', 'topic', 'topic_found', 'target', 'visits_now', 'potential', 'gain', 'win_chance', 'expected_gain', 'horizon', 'tactic', 'links_to_earn',
@@ -69,6 +70,7 @@ final class RowWriter
             TacticRule::hasPageConflict($row), $metrics->volume, $metrics->volumeIsDerived, $metrics->difficulty, $metrics->cpc,
             $metrics->advertiserCompetition, \count($words), $brands, $isListed,
             $season === null ? null : ($season->isSeasonal() ? 'seasonal' : 'steady'), $season?->peak(), Noise::isCode($words), Noise::isNavigational($words),
+            $row->competitorsIn(10), $row->competitorsIn(20), $row->competitorsIn(50),
         ];
     }
 }

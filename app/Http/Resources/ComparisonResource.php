@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\Comparison;
+use GreaterReach\Core\Winning\WinModel;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -20,8 +21,19 @@ final class ComparisonResource extends JsonResource
             'within' => $this->resource->within,
             'as_of' => $this->resource->as_of?->toDateString(),
             'domains' => $this->resource->domains,
-            'summary' => $this->resource->summary,
+            'summary' => [...$this->resource->summary, 'odds' => $this->odds()],
             'made_at' => $this->resource->created_at->toIso8601ZuluString(),
+        ];
+    }
+
+    /** @return ?array{difficulty: float, authority: ?float} by what ten points more multiply the odds of page one */
+    private function odds(): ?array
+    {
+        $model = $this->resource->winModel();
+
+        return $model === null ? null : [
+            'difficulty' => WinModel::oddsRatio($model->difficultySlope, 10),
+            'authority' => $model->authoritySlope === null ? null : WinModel::oddsRatio($model->authoritySlope, 10),
         ];
     }
 }

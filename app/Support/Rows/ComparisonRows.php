@@ -26,7 +26,21 @@ final readonly class ComparisonRows
             ->where('comparison_rows.study_id', $this->comparison->study_id)
             ->where('comparison_id', $this->comparison->id);
 
-        return (new SentenceCompiler(SentenceContext::of($this->comparison)))->apply($rows, $sentence);
+        return $this->compiler()->apply($rows, $sentence);
+    }
+
+    /** A column that says of each row whether a sentence lets it through. */
+    public function fits(Sentence $sentence, string $name): FittingColumn
+    {
+        $conditions = $this->compiler()->apply(DB::table('comparison_rows'), $sentence);
+        $sql = preg_replace('/^where /', '', $conditions->getGrammar()->compileWheres($conditions));
+
+        return new FittingColumn($sql === '' ? "true AS {$name}" : "({$sql}) IS TRUE AS {$name}", $conditions->getBindings());
+    }
+
+    private function compiler(): SentenceCompiler
+    {
+        return new SentenceCompiler(SentenceContext::of($this->comparison));
     }
 
     /**

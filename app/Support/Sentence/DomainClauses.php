@@ -45,10 +45,13 @@ final readonly class DomainClauses
         if (preg_match('/^(\d{1,2})(?:@(10|20|50|100))?$/D', $clause->value, $part) !== 1) {
             throw SentenceProblem::in((string) $clause, 'must be a number of competitors, and perhaps @10, @20, @50 or @100');
         }
-        $within = (int) ($part[2] ?? 100);
-        $ranking = array_map(static fn(int $place): string => "coalesce((positions[{$place}] <= {$within})::int, 0)", $this->context->competitors === 0 ? [] : range(2, $this->context->competitors + 1));
+        $top = $part[2] ?? '100';
+        if ($top === '100') {
+            return $rows->where('competitors_ranking', $clause->operator, (int) $part[1]);
+        }
+        $ranking = array_map(static fn(int $place): string => "coalesce((positions[{$place}] <= {$top})::int, 0)", $this->context->competitors === 0 ? [] : range(2, $this->context->competitors + 1));
 
-        return $rows->whereRaw('('.implode(' + ', $ranking === [] ? ['0'] : $ranking).") {$clause->operator} ?", [(int) $part[1]]);
+        return $rows->whereRaw("coalesce(competitors_in_{$top}, ".implode(' + ', $ranking === [] ? ['0'] : $ranking).") {$clause->operator} ?", [(int) $part[1]]);
     }
 
     /** `own<=20`, `p2=absent`. */

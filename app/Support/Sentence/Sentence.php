@@ -38,6 +38,12 @@ final readonly class Sentence
         return new self(array_values(array_filter($this->clauses, static fn(Clause|Alternatives $clause): bool => $clause->name !== $name)));
     }
 
+    /** The clauses of one name alone. */
+    public function only(string $name): self
+    {
+        return new self(array_values(array_filter($this->clauses, static fn(Clause|Alternatives $clause): bool => $clause->name === $name)));
+    }
+
     /** The sentence with one clause more. */
     public function with(string $clause): self
     {

@@ -30,6 +30,7 @@ import type {
   Setting,
   Study,
   Task,
+  WeightPreset,
   Track,
   Steadiness,
 } from './types';
@@ -116,6 +117,8 @@ export const advertisingQuery = (slug: string, comparison: number, show: string)
 
 export const noiseQuery = (slug: string, comparison: number, show: string) =>
   queryOptions({ queryKey: [...studyKey(slug), 'noise', comparison, show], queryFn: ({ signal }) => api.get<Noise>(`studies/${slug}/bench/noise`, { show }, signal) });
+
+export const weightPresetsQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'weight-presets'], queryFn: ({ signal }) => api.get<WeightPreset[]>(`studies/${slug}/weight-presets`, {}, signal) });
 
 export const lensesQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'lenses'], queryFn: ({ signal }) => api.get<Lenses>(`studies/${slug}/lenses`, {}, signal) });
 

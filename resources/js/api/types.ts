@@ -49,6 +49,8 @@ export interface Comparison {
     similarity: (number | null)[][];
     comfort?: Comfort;
     win_model?: WinModel;
+    /** By what ten points more multiply the odds of page one. */
+    odds: { difficulty: number; authority: number | null } | null;
     topics?: number;
   };
   made_at: string;
@@ -237,7 +239,9 @@ export interface OpportunityMap {
 export interface Steadiness {
   top: number;
   draws: number;
-  shares: Record<string, number>;
+  shares: Record<string, { share: number; meaning: string }>;
+  /** What it means for the others, which never come into the top. */
+  otherwise: string;
 }
 
 export interface WinModel {
@@ -580,3 +584,10 @@ export interface ComparisonState {
   comparison: Comparison | null;
 }
 
+
+/** Weights that people of a study keep under a name. */
+export interface WeightPreset {
+  id: number;
+  name: string;
+  weights: Record<CriterionName, number>;
+}

@@ -62,6 +62,13 @@ final class ComparatorTest extends TestCase
         self::assertCount(4, $rows[0]->ownRankings);
     }
 
+    public function test_competitors_near_the_top_are_counted_without_us(): void
+    {
+        $at = static fn(int $position): array => [new Ranking('pen', $position)];
+        $row = $this->compare([$at(1), $at(10), $at(11), [], $at(20)], [null, null, null, null, null], 100, [])[0];
+        self::assertSame([0, 1, 3, 3], array_map($row->competitorsIn(...), [9, 10, 20, 100]));
+    }
+
     public function test_keywords_are_ordered_by_code_point(): void
     {
         $keywords = ['2026', 'Z', 'a', 'z', 'é', 'ﬀ', '😀'];

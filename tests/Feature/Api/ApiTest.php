@@ -8,6 +8,8 @@ use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Study;
 use GreaterReach\Core\Explanation\Explanation;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -90,6 +92,43 @@ final class ApiTest extends TestCase
         $exported = array_column(self::readCsv($this->get("/api/v1/studies/{$study->slug}/exports/compare.csv{$query}")->streamedContent()), 'keyword');
         sort($keywords);
         self::assertSame($keywords, $exported);
+    }
+
+    public function test_a_comparison_made_before_the_counts_were_kept_answers_alike(): void
+    {
+        $study = $this->compared();
+        $this->actingAs($this->makeEditor($study));
+        $ask = fn(string $show): array => array_column($this->getJson("/api/v1/studies/{$study->slug}/bench?".http_build_query(['show' => $show]))->json('rows'), 'keyword');
+        $sentences = ['competitors>=1@10', 'competitors=0@20', 'competitors<=1@50', 'competitors>=2'];
+        $kept = array_map($ask, $sentences);
+        DB::table('comparison_rows')->where('study_id', $study->id)->update(['competitors_in_10' => null, 'competitors_in_20' => null, 'competitors_in_50' => null]);
+        self::assertSame($kept, array_map($ask, $sentences));
+    }
+
+    /** Each picture leaves its own clause out; held to a plain count over the rows. */
+    #[DataProvider('narrowings')]
+    public function test_the_counts_beside_the_bench_leave_their_own_clause_out(string $standing, string $combination, string $rest): void
+    {
+        $study = $this->compared();
+        $this->actingAs($this->makeEditor($study));
+        $rows = fn(string ...$clauses): Collection => new Collection($this->getJson("/api/v1/studies/{$study->slug}/bench?".http_build_query(['show' => implode(';', array_filter($clauses)), 'limit' => 300]))->assertOk()->json('rows'));
+        $counts = $this->getJson("/api/v1/studies/{$study->slug}/bench/summary?".http_build_query(['show' => implode(';', array_filter([$standing, $combination, 'brands=hide', $rest]))]))->assertOk();
+        $shown = $rows($standing, $combination, 'brands=hide', $rest);
+        self::assertSame([$shown->count(), $rows($standing, $combination, $rest)->count() - $shown->count()], [$counts->json('keywords'), $counts->json('hidden_brands')]);
+        self::assertEqualsCanonicalizing($rows($combination, 'brands=hide', $rest)->countBy('standing')->all(), $counts->json('standings'));
+        self::assertSame((int) $shown->sum('volume'), (int) $counts->json('volume'));
+        self::assertEqualsWithDelta($shown->sum('gain'), (float) $counts->json('gain'), 1e-9);
+        $present = $rows($standing, 'brands=hide', $rest)->countBy(static fn(array $row): int => array_sum(array_map(static fn(int $domain): int => 1 << $domain, array_keys(array_filter(array_values($row['positions']))))));
+        self::assertEqualsCanonicalizing($present->except([0])->map(static fn(int $keywords, int $mask): array => ['combination' => $mask, 'keywords' => $keywords])->values()->all(), $counts->json('overlap'));
+    }
+
+    /** @return iterable<string, array{string, string, string}> standing, combination, the rest */
+    public static function narrowings(): iterable
+    {
+        yield 'all' => ['', '', ''];
+        yield 'a standing' => ['standing=gap', '', ''];
+        yield 'a combination' => ['', 'combination=3', ''];
+        yield 'all three beside others' => ['standing=behind,ahead', 'combination=1,3', 'volume>=100'];
     }
 
     /** @return iterable<string, array{string, string}> */

@@ -70,11 +70,39 @@ final class WeighViewsTest extends TestCase
         $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['steadiness_draws=60', 'steadiness_top=5']]);
         $read = (new ReadSteadiness())->execute($comparison, Sentence::parse(''), $study->refresh()->rulebook());
         self::assertSame([5, 60], [$read['top'], $read['draws']]);
-        self::assertEqualsWithDelta(5.0, array_sum($read['shares']), 1e-9, 'Five places are given in each draw.');
+        $shares = array_map(static fn(array $one): float => $one['share'], $read['shares']);
+        self::assertEqualsWithDelta(5.0, array_sum($shares), 1e-9, 'Five places are given in each draw.');
         $ordered = $rows->whereNotNull('gain')->sort(static fn(\stdClass $a, \stdClass $b): int => $b->gain <=> $a->gain ?: ($a->difficulty ?? INF) <=> ($b->difficulty ?? INF) ?: strcmp($a->keyword, $b->keyword))->values();
         $scores = $ordered->map(static fn(\stdClass $row): Scores => new Scores($row->score_volume, $row->score_ease, $row->score_gain, $row->score_value, $row->score_intent, $row->score_fit))->all();
         $all = array_combine($ordered->pluck('keyword')->all(), Steadiness::ofScores(array_values($scores), 60, 5, 1));
-        self::assertEquals(array_filter($all), $read['shares']);
+        self::assertEquals(array_filter($all), $shares);
+        foreach ($read['shares'] as ['share' => $share, 'meaning' => $meaning]) {
+            self::assertSame(Steadiness::meaning($share), $meaning);
+        }
+    }
+
+    public function test_weights_are_kept_in_the_study_for_all_its_people(): void
+    {
+        $study = $this->makeStudy();
+        $path = "/api/v1/studies/{$study->slug}/weight-presets";
+        $this->actingAs($this->makeEditor($study));
+        $this->postJson($path, ['name' => 'money first', 'weights' => 'value:3,ease:1'])->assertCreated();
+        $id = $this->postJson($path, ['name' => 'money first', 'weights' => 'value:2'])->assertCreated()->json('id');
+        $this->postJson($path, ['name' => 'nothing', 'weights' => 'value:0'])->assertUnprocessable();
+        $this->actingAs($this->makeEditor($study, 'reader'));
+        $this->getJson($path)->assertOk()->assertExactJson([['id' => $id, 'name' => 'money first', 'weights' => ['volume' => 0, 'ease' => 0, 'gain' => 0, 'value' => 2, 'intent' => 0, 'fit' => 0]]]);
+        $this->postJson($path, ['name' => 'mine', 'weights' => 'ease:1'])->assertForbidden();
+        $this->deleteJson("{$path}/{$id}")->assertForbidden();
+        $this->actingAs($this->makeEditor($study))->deleteJson("{$path}/{$id}")->assertOk();
+        $this->getJson($path)->assertExactJson([]);
+    }
+
+    public function test_the_model_tells_by_what_ten_points_multiply_the_odds(): void
+    {
+        [$study, , $comparison] = $this->weighed();
+        $slope = (float) $comparison->summary['win_model']['difficulty'];
+        $odds = $this->getJson("/api/v1/studies/{$study->slug}/comparison")->assertOk()->json('comparison.summary.odds.difficulty');
+        self::assertEqualsWithDelta(\M_E ** (10 * $slope), $odds, 1e-12);
     }
 
     public function test_a_preview_of_the_rulebook_comes_to_what_the_saved_one_does(): void

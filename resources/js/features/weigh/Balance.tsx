@@ -2,11 +2,13 @@ import Box from '@mui/material/Box';
 import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import type { Study } from '../../api/types';
 import { criterionFill } from './PriorityBar';
 import { Presets } from './Presets';
 import { criteria, type Weights } from './weights.logic';
 
 interface Props {
+  study: Study;
   weights: Weights;
   presets: Record<string, Weights>;
   onChange: (weights: Weights) => void;
@@ -24,7 +26,7 @@ const meanings: Record<keyof Weights, string> = {
 const most = 5;
 
 /** How much each criterion counts; the list re-orders when a handle is let go. */
-export function Balance({ weights, presets, onChange }: Props) {
+export function Balance({ study, weights, presets, onChange }: Props) {
   const [draft, setDraft] = useState<Weights | null>(null);
   const shown = draft ?? weights;
   const sum = criteria.reduce((total, name) => total + shown[name], 0);
@@ -69,7 +71,7 @@ export function Balance({ weights, presets, onChange }: Props) {
           At least one must count.
         </Typography>
       )}
-      <Presets weights={weights} ready={presets} onChoose={onChange} />
+      <Presets study={study} weights={weights} ready={presets} onChoose={onChange} />
     </Box>
   );
 }

@@ -37,12 +37,12 @@ export function ModelView({ comparison }: { comparison: Comparison }) {
             <tr>
               <td>difficulty</td>
               <td>{decimal(model.difficulty, 4)}</td>
-              <td>{`each 10 points more multiply the odds by ${decimal(Math.exp(10 * model.difficulty), 2)}`}</td>
+              <td>{`each 10 points more multiply the odds by ${decimal(comparison.summary.odds?.difficulty ?? null, 2)}`}</td>
             </tr>
             <tr>
               <td>authority</td>
               <td>{model.authority === null ? '·' : decimal(model.authority, 4)}</td>
-              <td>{model.authority === null ? 'not in the model: not every compared domain has one' : `each 10 points more multiply the odds by ${decimal(Math.exp(10 * model.authority), 2)}${authority === null ? '' : `; ours is ${decimal(authority)}`}`}</td>
+              <td>{model.authority === null ? 'not in the model: not every compared domain has one' : `each 10 points more multiply the odds by ${decimal(comparison.summary.odds?.authority ?? null, 2)}${authority === null ? '' : `; ours is ${decimal(authority)}`}`}</td>
             </tr>
           </PlainTable>
           <Typography variant="h3" sx={{ mt: 2 }}>

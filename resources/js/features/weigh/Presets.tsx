@@ -2,27 +2,29 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useStored } from '../../shared/useStored';
-import { criteria, spellWeights, type Weights } from './weights.logic';
-
-interface Own {
-  name: string;
-  weights: Weights;
-}
-
-const isOwn = (value: unknown): value is Own[] => Array.isArray(value) && value.every((item: unknown) => typeof item === 'object' && item !== null && 'name' in item && typeof item.name === 'string' && 'weights' in item);
+import { api } from '../../api/client';
+import { weightPresetsQuery } from '../../api/queries';
+import type { Study } from '../../api/types';
+import { spellWeights, type Weights } from './weights.logic';
 
 interface Props {
+  study: Study;
   weights: Weights;
   ready: Record<string, Weights>;
   onChoose: (weights: Weights) => void;
 }
 
-/** Ready-made weights, and those a person keeps under a name in this browser. */
-export function Presets({ weights, ready, onChoose }: Props) {
-  const [own, setOwn] = useStored<Own[]>('reach-weights', [], isOwn);
+/** Ready-made weights, and those that people of this study keep under a name. */
+export function Presets({ study, weights, ready, onChoose }: Props) {
+  const client = useQueryClient();
   const [name, setName] = useState('');
+  const presets = weightPresetsQuery(study.slug);
+  const own = useQuery(presets).data ?? [];
+  const refresh = { onSettled: () => client.invalidateQueries({ queryKey: presets.queryKey }) };
+  const keep = useMutation({ mutationFn: () => api.post(`studies/${study.slug}/weight-presets`, { name, weights: spellWeights(weights) }), onSuccess: () => setName(''), ...refresh });
+  const forget = useMutation({ mutationFn: (id: number) => api.delete(`studies/${study.slug}/weight-presets/${id}`), ...refresh });
   const pressed = (other: Weights) => spellWeights(other) === spellWeights(weights);
   const button = { py: 0.1, px: 0.75, minWidth: 0 };
   return (
@@ -37,32 +39,33 @@ export function Presets({ weights, ready, onChoose }: Props) {
           </Button>
         ))}
         {own.map((kept) => (
-          <Box key={kept.name} component="span" sx={{ whiteSpace: 'nowrap' }}>
+          <Box key={kept.id} component="span" sx={{ whiteSpace: 'nowrap' }}>
             <Button aria-pressed={pressed(kept.weights)} variant={pressed(kept.weights) ? 'outlined' : 'text'} onClick={() => onChoose(kept.weights)} sx={button}>
               {kept.name}
             </Button>
-            <Button aria-label={`Forget ${kept.name}`} onClick={() => setOwn(own.filter((other) => other !== kept))} sx={{ ...button, px: 0.25 }}>
-              ×
-            </Button>
+            {study.may_edit && (
+              <Button aria-label={`Forget ${kept.name}`} onClick={() => forget.mutate(kept.id)} sx={{ ...button, px: 0.25 }}>
+                ×
+              </Button>
+            )}
           </Box>
         ))}
       </Box>
-      <Box
-        component="form"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (name.trim() !== '') {
-            setOwn([...own.filter((other) => other.name !== name.trim()), { name: name.trim(), weights: Object.fromEntries(criteria.map((criterion) => [criterion, weights[criterion]])) as Weights }]);
-            setName('');
-          }
-        }}
-        sx={{ display: 'flex', gap: 0.5, mt: 0.5 }}
-      >
-        <TextField value={name} onChange={(event) => setName(event.target.value)} placeholder="Keep these as" slotProps={{ htmlInput: { 'aria-label': 'Name for these weights', maxLength: 24 } }} />
-        <Button type="submit" disabled={name.trim() === ''} sx={{ minWidth: 0 }}>
-          Keep
-        </Button>
-      </Box>
+      {study.may_edit && (
+        <Box
+          component="form"
+          onSubmit={(event) => {
+            event.preventDefault();
+            keep.mutate();
+          }}
+          sx={{ display: 'flex', gap: 0.5, mt: 0.5 }}
+        >
+          <TextField value={name} onChange={(event) => setName(event.target.value)} placeholder="Keep these as" error={keep.isError} helperText={keep.error?.message} slotProps={{ htmlInput: { 'aria-label': 'Name for these weights', maxLength: 24 } }} />
+          <Button type="submit" disabled={name.trim() === '' || keep.isPending} sx={{ minWidth: 0 }}>
+            Keep
+          </Button>
+        </Box>
+      )}
     </Box>
   );
 }

@@ -1,20 +1,21 @@
+import type { Steadiness } from '../../api/types';
 import { percent } from '../../shared/format';
 
 const frame = { display: 'inline-block', width: 40, height: 11, border: '1px solid currentColor', verticalAlign: '-1px' } as const;
 
 interface Props {
-  /** Share of the draws of random weights in which the place in the top stays; null while it is reckoned. */
-  share: number | null;
-  top: number;
+  /** Undefined while it is reckoned. */
+  steadiness: Steadiness | undefined;
+  keyword: string;
 }
 
 /** How solid a place is: the fuller the box, the less it depends on the weights. */
-export function SteadySign({ share, top }: Props) {
-  if (share === null) {
+export function SteadySign({ steadiness, keyword }: Props) {
+  if (steadiness === undefined) {
     return <span>·</span>;
   }
-  const words = share >= 0.8 ? 'a safe choice whatever the weights' : share >= 0.3 ? 'depends on the weights' : share > 0 ? 'in the top with few weights only' : 'not in the top with any weights drawn';
-  const spelt = `In the top ${top} in ${percent(share)} of all draws of weights: ${words}.`;
+  const { share, meaning } = steadiness.shares[keyword] ?? { share: 0, meaning: steadiness.otherwise };
+  const spelt = `In the top ${steadiness.top} in ${percent(share)} of all draws of weights: ${meaning}.`;
   return (
     <span role="img" aria-label={spelt} title={spelt} style={frame}>
       <span style={{ display: 'block', height: '100%', width: `${100 * share}%`, background: 'currentColor' }} />

@@ -83,7 +83,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
       </SentenceBar>
       {decisions.error !== null && <Failed error={decisions.error} />}
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
-        {!isOpen && view === 'list' && <Balance weights={weights} presets={first?.presets ?? {}} onChange={setWeights} />}
+        {!isOpen && view === 'list' && <Balance study={study} weights={weights} presets={first?.presets ?? {}} onChange={setWeights} />}
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
           {view === 'map' && (
             <MapView

@@ -13,7 +13,7 @@ export function opportunityColumns(weights: Weights, steadiness: Steadiness | un
     { key: 'mark', heading: '', track: '36px', cell: (row) => <MarkSign mark={row.mark} /> },
     { key: 'keyword', heading: 'Keyword', track: 'minmax(146px, 1fr)', cell: (row) => <span title={row.keyword}>{row.keyword}</span> },
     { key: 'priority', heading: 'Priority, 0–5', track: '150px', cell: (row) => <PriorityBar priority={row.priority} scores={row.scores} weights={weights} /> },
-    { key: 'steady', heading: 'Steady', track: '58px', cell: (row) => <SteadySign share={steadiness === undefined ? null : (steadiness.shares[row.keyword] ?? 0)} top={steadiness?.top ?? 0} /> },
+    { key: 'steady', heading: 'Steady', track: '58px', cell: (row) => <SteadySign steadiness={steadiness} keyword={row.keyword} /> },
     { key: 'move', heading: 'We → target', track: '84px', isNumber: true, cell: (row) => `${position(row.positions[0])} → ${position(row.target)}` },
     { key: 'volume', heading: 'Volume', track: '66px', isNumber: true, cell: (row) => whole(row.volume) },
     { key: 'difficulty', heading: 'Difficulty', track: '72px', isNumber: true, cell: (row) => decimal(row.difficulty) },
