@@ -9,6 +9,7 @@ use GreaterReach\Core\Clicks\Potential;
 use GreaterReach\Core\Comparison\Standing;
 use GreaterReach\Core\Keyword\Words;
 use GreaterReach\Core\Meaning\BrandMatcher;
+use GreaterReach\Core\Meaning\FitRules;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Meaning\IntentRules;
 use GreaterReach\Core\Rulebook\Rulebook;
@@ -26,6 +27,7 @@ final readonly class Weigher
     private StrikingDistance $striking;
     private TacticRule $tactics;
     private IntentRules $intents;
+    private FitRules $fits;
     private Bands $volumeBands;
     private Bands $easeBands;
     private Bands $gainBands;
@@ -44,6 +46,7 @@ final readonly class Weigher
         $this->striking = new StrikingDistance($rulebook->int('striking_from'), $rulebook->int('striking_to'));
         $this->tactics = new TacticRule($curve, $rulebook->float('title_ctr_ratio'));
         $this->intents = IntentRules::of($rulebook->words('intent_buy'), $rulebook->words('intent_compare'), $rulebook->words('intent_learn'));
+        $this->fits = FitRules::of($rulebook->fits());
         $this->volumeBands = Bands::of($rulebook->numbers('volume_bands'));
         $this->easeBands = Bands::of($rulebook->numbers('ease_bands'));
         $this->gainBands = Bands::of($rulebook->numbers('gain_bands'));
@@ -72,7 +75,7 @@ final readonly class Weigher
             $this->horizon($position, $metrics->difficulty, $chance),
             $this->tactics->of($candidate),
             TacticRule::needsLinks($linksToEarn, $chance),
-            $this->scores($candidate, $clicks, $intent),
+            $this->scores($candidate, $clicks, $intent, $words),
             $brands,
             $position !== 1 && $candidate->row->standing !== Standing::Unclaimed && ! BrandMatcher::isForeign($brands),
         );
@@ -96,7 +99,8 @@ final readonly class Weigher
         return $chance >= $this->shortTermChance ? Horizon::ShortTerm : Horizon::LongTerm;
     }
 
-    private function scores(Candidate $candidate, Potential $clicks, Intent $intent): Scores
+    /** @param list<string> $words */
+    private function scores(Candidate $candidate, Potential $clicks, Intent $intent, array $words): Scores
     {
         return new Scores(
             $this->volumeBands->rising($candidate->metrics->volume),
@@ -104,7 +108,7 @@ final readonly class Weigher
             $this->gainBands->rising($clicks->gain),
             $this->valueBands->rising($candidate->metrics->cpc),
             self::intentScore($intent),
-            $candidate->judgement->fit,
+            $candidate->judgement->fit ?? $this->fits->fitOf($words, $candidate->topic),
         );
     }
 }

@@ -97,6 +97,12 @@ final readonly class Rulebook
         return $weights;
     }
 
+    /** @return array<array-key, int> phrase → fit 0…5, the first rule first */
+    public function fits(): array
+    {
+        return array_map(intval(...), $this->list('fit_rules'));
+    }
+
     /** The value as a person would write it to set it again. */
     public function spelt(string $key): string
     {
@@ -104,7 +110,8 @@ final readonly class Rulebook
         if (! \is_array($value)) {
             return (string) $value;
         }
-        $pairs = array_is_list($value) ? $value : array_map(static fn(int|string $name, float|string $weight): string => $name.':'.$weight, array_keys($value), $value);
+        $isPaired = \in_array(Settings::all()[$key]->type, [SettingType::Weights, SettingType::Fits], true);
+        $pairs = ! $isPaired ? $value : array_map(static fn(int|string $name, float|string $weight): string => $name.':'.$weight, array_keys($value), $value);
 
         return implode(',', $pairs);
     }

@@ -68,6 +68,11 @@ final readonly class Setting
         return new self($key, SettingType::Ordering, $default, null, null, $choices, $meaning);
     }
 
+    public static function fits(string $key, string $meaning): self
+    {
+        return new self($key, SettingType::Fits, [], 0, 5, [], $meaning);
+    }
+
     /** @param array<string, float> $default */
     public static function weights(string $key, array $default, string $meaning): self
     {
@@ -88,6 +93,7 @@ final readonly class Setting
             SettingType::Words => 'words or phrases separated by commas, or empty',
             SettingType::Ordering => 'each of '.implode(', ', $this->choices).' at most once, best first',
             SettingType::Weights => 'criterion:weight pairs, each weight from '.$range.', not all zero',
+            SettingType::Fits => 'phrase:fit pairs separated by commas, each fit a whole number from '.$range.', the first that matches holds; or empty',
         };
     }
 }

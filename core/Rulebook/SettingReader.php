@@ -7,6 +7,7 @@ namespace GreaterReach\Core\Rulebook;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Keyword\KeywordKey;
+use GreaterReach\Core\Keyword\Words;
 use GreaterReach\Core\Priority\Bands;
 use GreaterReach\Core\Priority\Weights;
 
@@ -35,6 +36,7 @@ final class SettingReader
             SettingType::Words => array_map(KeywordKey::of(...), self::parts($trimmed)),
             SettingType::Ordering => self::ordering($setting, $trimmed),
             SettingType::Weights => array_filter(Weights::parse($trimmed)->toArray()),
+            SettingType::Fits => self::fits($setting, $trimmed),
         };
     }
 
@@ -86,6 +88,20 @@ final class SettingReader
         }
 
         return $parts;
+    }
+
+    /** @return array<string, float> phrase → fit, in the order given; of a phrase given twice the first holds */
+    private static function fits(Setting $setting, string $text): array
+    {
+        $fits = [];
+        foreach (self::parts($text) as $part) {
+            if (preg_match('/^(.+):\s*([0-5])$/Du', $part, $match) !== 1 || Words::of(KeywordKey::of($match[1])) === []) {
+                throw self::refused($setting, $text);
+            }
+            $fits[KeywordKey::of($match[1])] ??= (float) $match[2];
+        }
+
+        return $fits;
     }
 
     /** @return list<string> */

@@ -15,4 +15,5 @@ enum SettingType: string
     case Words = 'words';
     case Ordering = 'ordering';
     case Weights = 'weights';
+    case Fits = 'fits';
 }

@@ -75,6 +75,7 @@ final class Settings
             Setting::bands('gain_bands', [5, 20, 75, 250, 1000], self::MANY, 'Gains from which the criterion gain gets a point each.'),
             Setting::bands('value_bands', [.25, .75, 1.5, 3, 6], self::MANY, 'CPCs from which the criterion value gets a point each.'),
             Setting::weights('weights', Weights::PRESETS['plain'], 'How much each criterion counts in the priority.'),
+            Setting::fits('fit_rules', 'Business fit of keywords with a phrase in them, or in the name of their topic; what a person says of a keyword beats it.'),
             Setting::int('min_fit', 0, 0, 5, 'Smallest business fit on the list; 0 lets all through.'),
             Setting::int('steadiness_draws', 500, 1, 100_000, 'Draws of random weights for the steadiness.'),
             Setting::int('steadiness_top', 20, 1, 1000, 'How many places count as the top for the steadiness.'),

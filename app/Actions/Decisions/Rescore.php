@@ -9,6 +9,8 @@ use App\Models\Study;
 use App\Support\Database\Figures;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\Potential;
+use GreaterReach\Core\Keyword\Words;
+use GreaterReach\Core\Meaning\FitRules;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Meaning\IntentRules;
 use GreaterReach\Core\Priority\Bands;
@@ -23,7 +25,7 @@ use Illuminate\Support\Facades\DB;
 final class Rescore
 {
     private const CHUNK = 1000;
-    private const FOLLOWED = ['fit', 'intent', 'target'];
+    private const FOLLOWED = ['fit', 'intent', 'target', 'topic'];
 
     /**
      * @param list<string> $keywords
@@ -66,9 +68,10 @@ final class Rescore
     private function chunk(Comparison $comparison, Rulebook $rulebook, CtrCurve $curve, array $keywords): void
     {
         $decisions = DB::table('decisions')->where('study_id', $comparison->study_id)->whereIn('keyword', $keywords)->get(['keyword', 'fit', 'intent', 'target'])->keyBy('keyword');
-        $rows = DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id)->whereIn('keyword', $keywords)->get(['keyword', 'volume', 'own_position', 'win_chance']);
+        $rows = DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id)->whereIn('keyword', $keywords)->get(['keyword', 'volume', 'own_position', 'win_chance', 'topic']);
         $gainBands = Bands::of($rulebook->numbers('gain_bands'));
         $intents = IntentRules::of($rulebook->words('intent_buy'), $rulebook->words('intent_compare'), $rulebook->words('intent_learn'));
+        $fits = FitRules::of($rulebook->fits());
         $values = $bindings = [];
         foreach ($rows as $row) {
             $decision = $decisions[$row->keyword] ?? null;
@@ -78,7 +81,7 @@ final class Rescore
             $expected = $chance === null || $clicks->gain === null ? null : $chance * $clicks->gain;
             $values[] = '(?, ?::smallint, ?::float8, ?::float8, ?::smallint, ?, ?::smallint, ?::smallint)';
             // Floats as text: the driver would cut them short.
-            array_push($bindings, $row->keyword, $clicks->target, self::exact($clicks->gain), self::exact($expected), $gainBands->rising($clicks->gain), $intent->value, Weigher::intentScore($intent), $decision->fit ?? null);
+            array_push($bindings, $row->keyword, $clicks->target, self::exact($clicks->gain), self::exact($expected), $gainBands->rising($clicks->gain), $intent->value, Weigher::intentScore($intent), $decision->fit ?? $fits->fitOf(Words::of($row->keyword), $row->topic));
         }
         if ($values !== []) {
             DB::update('UPDATE comparison_rows c SET target = v.target, gain = v.gain, expected_gain = v.expected_gain, score_gain = v.score_gain, intent = v.intent, score_intent = v.score_intent, score_fit = v.score_fit

@@ -136,11 +136,11 @@ final readonly class PreviewRulebook
         return $this->learn->curve($rulebook, new KeywordFacts($study->id), $this->learn->brands($study->comparedDomains()));
     }
 
-    /** @return \Generator<int, list<mixed>> keyword, standing, own position, volume, difficulty, CPC, horizon, gain */
+    /** @return \Generator<int, list<mixed>> keyword, standing, own position, volume, difficulty, CPC, horizon, gain, topic */
     private static function rows(Comparison $comparison): \Generator
     {
         return RowStream::of(<<<'SQL'
-            SELECT keyword, standing, own_position, volume, difficulty, cpc, horizon, gain
+            SELECT keyword, standing, own_position, volume, difficulty, cpc, horizon, gain, topic
             FROM comparison_rows WHERE study_id = ? AND comparison_id = ? AND is_listed ORDER BY keyword
             SQL, [$comparison->study_id, $comparison->id]);
     }
@@ -151,12 +151,13 @@ final readonly class PreviewRulebook
      */
     private static function candidate(array $row, KeyedStream $judgements): Candidate
     {
-        [$keyword, $standing, $position, $volume, $difficulty, $cpc] = $row;
+        [$keyword, $standing, $position, $volume, $difficulty, $cpc, , , $topic] = $row;
 
         return new Candidate(
             new ComparisonRow($keyword, Standing::from($standing), [$position], [null], [], null, null, 0, 0, 0, null),
             new Metrics($volume, Figures::float($difficulty), Figures::float($cpc)),
             $judgements->at($keyword) ?? new Judgement(),
+            topic: $topic,
         );
     }
 }

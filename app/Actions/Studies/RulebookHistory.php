@@ -18,18 +18,19 @@ final readonly class RulebookHistory
     {
     }
 
-    /** @return list<array{change: int, who: ?string, when: string, settings: list<array{key: string, from: ?string, to: string}>}> newest first; from null where the default stood */
+    /** @return list<array{change: int, who: ?string, when: string, settings: list<array{key: string, from: ?string, to: string}>, restores: array<string, string>}> newest first; from null where the default stood; restores: what would bring back the rulebook from before */
     public function execute(Study $study): array
     {
         $stood = [];
         $history = [];
-        foreach ($this->changes($study) as $change) {
+        $changes = $this->changes($study);
+        foreach ($changes as $place => $change) {
             $settings = [];
             foreach ($change['settings'] as $key => $to) {
                 $settings[] = ['key' => $key, 'from' => $stood[$key] ?? null, 'to' => $to];
                 $stood[$key] = $to;
             }
-            $history[] = ['change' => $change['id'], 'who' => $change['who'], 'when' => $change['when'], 'settings' => $settings];
+            $history[] = ['change' => $change['id'], 'who' => $change['who'], 'when' => $change['when'], 'settings' => $settings, 'restores' => self::before($changes, $place)];
         }
 
         return \array_slice(array_reverse($history), 0, self::SHOWN);
@@ -47,6 +48,17 @@ final readonly class RulebookHistory
         if ($place === false) {
             throw Refused::because('change', 'The rulebook of this study has no such change.');
         }
+
+        return $this->change->execute($study, self::before($changes, (int) $place), $userId);
+    }
+
+    /**
+     * @param list<array{id: int, who: ?string, when: string, settings: array<string, string>}> $changes oldest first
+     *
+     * @return array<string, string> every setting changed since, as it stood before the change at a place
+     */
+    private static function before(array $changes, int $place): array
+    {
         $before = array_merge([], ...array_column(\array_slice($changes, 0, $place), 'settings'));
         $since = array_merge([], ...array_column(\array_slice($changes, $place), 'settings'));
         $standard = Rulebook::standard();
@@ -55,7 +67,7 @@ final readonly class RulebookHistory
             $texts[$key] = $before[$key] ?? $standard->spelt($key);
         }
 
-        return $this->change->execute($study, $texts, $userId);
+        return $texts;
     }
 
     /** @return list<array{id: int, who: ?string, when: string, settings: array<string, string>}> oldest first */

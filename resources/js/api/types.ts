@@ -268,6 +268,8 @@ export interface RulebookChange {
   who: string | null;
   when: string;
   settings: { key: string; from: string | null; to: string }[];
+  /** What would bring back the rulebook from before the change. */
+  restores: Record<string, string>;
 }
 
 export interface Advertising {

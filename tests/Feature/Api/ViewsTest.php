@@ -160,6 +160,23 @@ final class ViewsTest extends TestCase
         self::assertSame([], $this->getJson($url.'?show='.urlencode('paid=we'))->assertOk()->json('rows'));
     }
 
+    public function test_fit_by_rule_holds_until_a_person_says_otherwise_and_follows_the_topic(): void
+    {
+        $comparison = $this->small();
+        $study = Study::query()->findOrFail($comparison->study_id);
+        $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['fit_rules=nib:1,pen:4']]);
+        $comparison = app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        self::assertSame(['ab1234 pen', 'big pen', 'pen login'], $this->shown($comparison, 'fit>=4'));
+        self::assertSame(['dear nib'], $this->shown($comparison, 'fit<=1'));
+        $this->actingAs($this->makeEditor($study));
+        $decide = fn(array $set) => $this->postJson("/api/v1/studies/{$study->slug}/decisions", $set)->assertOk();
+        $decide(['keywords' => ['big pen'], 'fit' => 0]);
+        self::assertSame(['big pen', 'dear nib'], $this->shown($comparison, 'fit<=1'), 'A person beats the rule.');
+        $decide(['keywords' => ['how to ink'], 'topic' => 'dear nib']);
+        self::assertSame(['big pen', 'dear nib', 'how to ink'], $this->shown($comparison, 'fit<=1'), 'The rule follows the topic.');
+        $this->sameAsComputedAnew($study);
+    }
+
     private function sameAsComputedAnew(Study $study): void
     {
         $columns = ['keyword', 'target', 'gain', 'expected_gain', 'score_gain', 'intent', 'score_intent', 'score_fit'];

@@ -12,6 +12,7 @@ use App\Models\Study;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Steadiness;
+use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\WinChance;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -108,7 +109,7 @@ final class WeighViewsTest extends TestCase
     public function test_a_preview_of_the_rulebook_comes_to_what_the_saved_one_does(): void
     {
         [$study, $rows, $comparison] = $this->weighed();
-        $settings = ['target' => '5', 'short_term_chance' => '0.2', 'striking_to' => '30', 'curve' => '2006', 'ease_bands' => '5,10,15,20,25', 'weights' => 'ease:3,gain:1', 'head_start_21_50' => '0.3'];
+        $settings = ['fit_rules' => 'word1:5,word20:0', 'target' => '5', 'short_term_chance' => '0.2', 'striking_to' => '30', 'curve' => '2006', 'ease_bands' => '5,10,15,20,25', 'weights' => 'ease:3,gain:1,fit:2', 'head_start_21_50' => '0.3'];
         $preview = $this->postJson("/api/v1/studies/{$study->slug}/rulebook/preview", ['settings' => $settings])->assertOk()->json();
         self::assertSame([], $study->refresh()->rulebook()->changes(), 'Nothing is saved by looking.');
         self::assertSame($this->firstTwenty($study), $preview['before']);
@@ -142,6 +143,7 @@ final class WeighViewsTest extends TestCase
         $history = $this->getJson("/api/v1/studies/{$study->slug}/rulebook/history")->assertOk()->json();
         self::assertSame(['weights', 'target', 'target'], array_map(static fn(array $change): string => $change['settings'][0]['key'], $history));
         self::assertSame(['4', '5'], [$history[1]['settings'][0]['from'], $history[1]['settings'][0]['to']]);
+        self::assertSame(['target' => '4', 'min_fit' => '0', 'weights' => Rulebook::standard()->spelt('weights')], $history[1]['restores'], 'What is held against it side by side is what going back restores.');
         $this->postJson("/api/v1/studies/{$study->slug}/rulebook/revert", ['change' => $history[1]['change']])->assertOk();
         self::assertSame(['target' => '4'], $study->refresh()->rulebook()->changes());
         $this->postJson("/api/v1/studies/{$study->slug}/rulebook/revert", ['change' => 999999])->assertUnprocessable();

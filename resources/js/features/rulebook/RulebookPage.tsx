@@ -8,6 +8,7 @@ import { useStudy } from '../studies';
 import { History } from './History';
 import { groups, spelt } from './rulebook.logic';
 import { SettingLine } from './SettingLine';
+import { SideBySide } from './SideBySide';
 
 /** Every number behind the figures, readable from top to bottom, changeable in place. */
 export function RulebookPage() {
@@ -41,6 +42,7 @@ export function RulebookPage() {
           ))}
         </Box>
       ))}
+      <SideBySide study={study} settings={rulebook.data} />
       <History study={study} />
     </Box>
   );

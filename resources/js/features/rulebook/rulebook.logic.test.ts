@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { placesMoved, groups, spelt } from './rulebook.logic';
+import { groups, others, placesMoved, spelt } from './rulebook.logic';
 
 const setting = (key: string) => ({ key, value: 1, default: 1, bounds: '', meaning: '' });
 
@@ -15,6 +15,16 @@ describe('the rulebook', () => {
     expect(spelt({ volume: 1, ease: 0.5 })).toBe('volume:1,ease:0.5');
     expect(spelt(null)).toBe('');
     expect(spelt(0.02)).toBe('0.02');
+  });
+});
+
+describe('other rulebooks', () => {
+  it('are the one as it comes, those with another curve, and those from before each change', () => {
+    const target = { ...setting('target'), value: 5, default: 3 };
+    const curve = { ...setting('curve'), value: '2006', default: 'default' };
+    const change = { change: 1, who: null, when: '2026-11-02T10:00:00', settings: [{ key: 'target', from: null, to: '5' }], restores: { target: '3' } };
+    expect(others([target, curve], [change]).map((other) => other.settings)).toEqual([{ target: '3', curve: 'default' }, { curve: 'default' }, { curve: 'fitted' }, { target: '3' }]);
+    expect(others([setting('target')], []).map((other) => other.title)).not.toContain('the rulebook as it comes');
   });
 });
 

@@ -1,11 +1,11 @@
-import type { Setting } from '../../api/types';
+import type { RulebookChange, Setting } from '../../api/types';
 
 const titles: [string, RegExp][] = [
   ['What is compared', /^(within|striking_|topic_|negatives|metric_|volume_sources|difficulty_sources|cpc_sources|authority_sources)/],
   ['Visits and value', /^(curve|target|conversion|value_per)/],
   ['What can be won', /^(comfort|peer|win_|head_|short_term|title_)/],
   ['Intent', /^intent_/],
-  ['Priority', /_bands$|^(weights|min_fit|steadiness)/],
+  ['Priority', /_bands$|^(weights|fit_rules|min_fit|steadiness)/],
   ['Effort and time to pay', /^(effort_|ramp_)/],
   ['Forecast', /^(forecast|seed)/],
 ];
@@ -31,6 +31,22 @@ export function spelt(value: unknown): string {
       .join(',');
   }
   return typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean' ? String(value) : '';
+}
+
+export interface Other {
+  title: string;
+  settings: Record<string, string>;
+}
+
+/** Rulebooks that this one can be held against: as it comes, with another curve, and as it stood before each change. */
+export function others(settings: Setting[], history: RulebookChange[]): Other[] {
+  const own = settings.filter((setting) => spelt(setting.value) !== spelt(setting.default));
+  const curve = spelt(settings.find((setting) => setting.key === 'curve')?.value);
+  return [
+    ...(own.length === 0 ? [] : [{ title: 'the rulebook as it comes', settings: Object.fromEntries(own.map((setting) => [setting.key, spelt(setting.default)])) }]),
+    ...['default', '2006', 'fitted'].filter((other) => other !== curve).map((other) => ({ title: `this one with the ${other} CTR curve`, settings: { curve: other } })),
+    ...history.map((change) => ({ title: `as it stood before ${change.when.slice(0, 16).replace('T', ' ')} (${change.settings.map((setting) => setting.key.replaceAll('_', ' ')).join(', ')})`, settings: change.restores })),
+  ];
 }
 
 export interface PlaceMoved {

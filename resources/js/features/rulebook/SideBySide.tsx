@@ -1,0 +1,48 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api } from '../../api/client';
+import { rulebookHistoryQuery } from '../../api/queries';
+import type { RulebookPreview, Setting, Study } from '../../api/types';
+import { Failed, Waiting } from '../../shared/Notice';
+import { PreviewPart } from './PreviewPart';
+import { others } from './rulebook.logic';
+
+/** This rulebook beside another on the same data: the order of both, and who moves. Nothing is saved by looking. */
+export function SideBySide({ study, settings }: { study: Study; settings: Setting[] }) {
+  const history = useQuery(rulebookHistoryQuery(study.slug));
+  const [chosen, setChosen] = useState('');
+  const compare = useMutation({ mutationFn: (other: Record<string, string>) => api.post<RulebookPreview>(`studies/${study.slug}/rulebook/preview`, { settings: other }) });
+  const choices = others(settings, history.data ?? []);
+  if (study.comparison === null || choices.length === 0) {
+    return null;
+  }
+  return (
+    <Box component="section" sx={{ mt: 3 }}>
+      <Typography variant="h2">Side by side</Typography>
+      <Typography color="text.secondary">This rulebook now, and another then, on the same data. Nothing is saved by looking.</Typography>
+      <TextField
+        select
+        label="Hold it against"
+        value={chosen}
+        onChange={(event) => {
+          setChosen(event.target.value);
+          compare.mutate(choices.find((other) => other.title === event.target.value)?.settings ?? {});
+        }}
+        sx={{ minWidth: 420, mt: 1.5, maxWidth: '100%' }}
+      >
+        {choices.map((other) => (
+          <MenuItem key={other.title} value={other.title}>
+            {other.title}
+          </MenuItem>
+        ))}
+      </TextField>
+      {compare.isPending && <Waiting what="Weighing by the other rulebook" />}
+      {compare.isError && <Failed error={compare.error} />}
+      {compare.data !== undefined && <PreviewPart preview={compare.data} />}
+    </Box>
+  );
+}
