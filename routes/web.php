@@ -14,6 +14,7 @@ use App\Http\Controllers\LensController;
 use App\Http\Controllers\OpenApiController;
 use App\Http\Controllers\OpportunityController;
 use App\Http\Controllers\PlanController;
+use App\Http\Controllers\PlanDraftController;
 use App\Http\Controllers\PullController;
 use App\Http\Controllers\RulebookController;
 use App\Http\Controllers\SessionController;
@@ -95,6 +96,10 @@ Route::prefix('api/v1')->group(function (): void {
                 Route::post('plan/items', [PlanController::class, 'add']);
                 Route::patch('plan/items/{item}', [PlanController::class, 'change'])->whereNumber('item');
                 Route::delete('plan/items/{item}', [PlanController::class, 'remove'])->whereNumber('item');
+                Route::post('plan/drafts', [PlanDraftController::class, 'store']);
+                Route::patch('plan/drafts/{draft}', [PlanDraftController::class, 'update'])->whereNumber('draft');
+                Route::delete('plan/drafts/{draft}', [PlanDraftController::class, 'destroy'])->whereNumber('draft');
+                Route::post('plan/drafts/{draft}/agree', [PlanDraftController::class, 'agree'])->whereNumber('draft');
                 Route::post('plan/apply', [PlanController::class, 'apply']);
                 Route::post('plan/undo', [PlanController::class, 'undo']);
                 Route::post('decisions/undo', [DecisionController::class, 'undo']);

@@ -48,6 +48,19 @@ final readonly class Forecast
     }
 
     /**
+     * The exact means without any draws.
+     *
+     * @param list<ForecastItem> $items
+     * @param list<Month>        $months
+     *
+     * @return list<float> one per month
+     */
+    public function means(array $items, array $months): array
+    {
+        return array_map(fn(Month $month): float => $this->mean($items, array_map(static fn(ForecastItem $item): float => $item->visitsIn($month), $items)), $months);
+    }
+
+    /**
      * The mean over all draws there could be: Σ win chance · visits · e^(sigma² ÷ 2), the mean of a lognormal.
      *
      * @param list<ForecastItem> $items

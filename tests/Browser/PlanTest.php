@@ -6,6 +6,8 @@ namespace Tests\Browser;
 
 use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
+use App\Actions\Plans\ChangePlan;
+use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
 use Facebook\WebDriver\WebDriverKeys;
@@ -45,6 +47,35 @@ final class PlanTest extends BrowserTestCase
         $this->see('12 → 1');
         $this->clickText('above', 'button');
         $this->see('visits were added');
+    }
+
+    public function test_a_draft_is_tried_beside_the_plan_agreed_on_and_undone(): void
+    {
+        $study = $this->weighed('2026-11-01');
+        $editor = $this->makeEditor($study);
+        app(ChangePlan::class)->add($study->refresh()->load('domains'), ['big pen'], $editor->id);
+        $id = PlanItem::query()->where('study_id', $study->id)->firstOrFail()->id;
+        $month = static fn(): ?string => PlanItem::query()->findOrFail($id)->month;
+        $this->signIn($editor->email, 'correct horse');
+        $this->visit("/studies/{$study->slug}/plan");
+        $this->clickText('Drafts (0)', 'button');
+        $this->find('[role="dialog"] form input')->sendKeys('spring push');
+        $this->clickText('Copy the agreed plan', 'button');
+        $this->see('Draft: spring push');
+        $this->see('not agreed');
+        $this->clickText('big pen', 'button');
+        $this->see('Keywords of the topic');
+        $this->press(']');
+        $draft = $this->await(static fn(): ?PlanDraft => PlanDraft::query()->where('study_id', $study->id)->where('version', 2)->first(), 'The card did not move in the draft.');
+        self::assertArrayHasKey($id, $draft->placements);
+        self::assertNull($month(), 'The agreed plan stays as it is.');
+        $this->press(WebDriverKeys::ESCAPE);
+        $this->clickText('Draft: spring push', 'button');
+        $this->clickText('Agree on it', 'button');
+        $this->await(static fn(): ?bool => $month() === $draft->placements[$id] ?: null, 'The draft was not agreed on.');
+        $this->see('Drafts (1)');
+        $this->press('u');
+        $this->await(static fn(): ?bool => $month() === null ?: null, 'It was not undone.');
     }
 
     public function test_the_rulebook_refuses_in_place_and_keeps_what_is_right(): void

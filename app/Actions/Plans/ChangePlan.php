@@ -77,12 +77,13 @@ final readonly class ChangePlan
      * Puts many items into months at once, and remembers where they were.
      *
      * @param array<string, ?string> $months keyword → YYYY-MM, or null for none
+     * @param ?PlanFrame             $frame  of the plan from now on; null leaves it
      *
      * @return int number of the change, for an undo
      */
-    public function apply(Study $study, array $months, int $user): int
+    public function apply(Study $study, array $months, int $user, ?PlanFrame $frame = null): int
     {
-        return DB::transaction(function () use ($study, $months, $user): int {
+        return DB::transaction(function () use ($study, $months, $user, $frame): int {
             $known = PlanItem::query()->where('study_id', $study->id)->whereIn('keyword', array_keys($months))->lockForUpdate()->get()->keyBy('keyword');
             $new = array_values(array_filter(array_map(strval(...), array_keys($months)), static fn(string $keyword): bool => ! $known->has($keyword)));
             $this->add($study, $new, $user);
@@ -95,7 +96,14 @@ final readonly class ChangePlan
                 }
             }
 
-            return DB::table('changes')->insertGetId(['study_id' => $study->id, 'user_id' => $user, 'what' => 'plan', 'detail' => json_encode(['before' => $before], JSON_THROW_ON_ERROR)]);
+            $agreed = PlanFrame::agreed($study);
+            $detail = ['before' => $before];
+            if ($frame !== null) {
+                $detail['frame'] = ['start' => (string) $agreed->start, 'months' => $agreed->months, 'capacity' => $agreed->capacity];
+                $this->setFrame($study, $frame->start, $frame->months, $frame->capacity);
+            }
+
+            return DB::table('changes')->insertGetId(['study_id' => $study->id, 'user_id' => $user, 'what' => 'plan', 'detail' => json_encode($detail, JSON_THROW_ON_ERROR)]);
         });
     }
 
@@ -107,11 +115,14 @@ final readonly class ChangePlan
             if ($row === null) {
                 throw Refused::because('change', 'There is no such change to undo, or it was undone already.');
             }
-            /** @var array{before: array<string, string|false|null>} $detail */
+            /** @var array{before: array<string, string|false|null>, frame?: array{start: string, months: int, capacity: float|int}} $detail */
             $detail = json_decode((string) $row->detail, true, 16, JSON_THROW_ON_ERROR);
             foreach ($detail['before'] as $keyword => $month) {
                 $item = PlanItem::query()->where('study_id', $study->id)->where('keyword', (string) $keyword)->where('status', '!=', 'done');
                 $month === false ? $item->delete() : $item->update(['month' => $month, 'version' => DB::raw('version + 1'), 'updated_by' => $user]);
+            }
+            if (isset($detail['frame'])) {
+                $this->setFrame($study, Month::parse($detail['frame']['start']), $detail['frame']['months'], (float) $detail['frame']['capacity']);
             }
             DB::table('changes')->where('id', $change)->update(['undone_at' => now()]);
         });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Plans;
 
 use App\Exceptions\Refused;
+use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
 use GreaterReach\Core\Plan\AutoPlan;
@@ -25,22 +26,22 @@ final readonly class ProposePlan
      *
      * @throws Refused when nothing has been compared
      */
-    public function execute(Study $study): array
+    public function execute(Study $study, ?PlanDraft $draft = null): array
     {
         $comparison = $study->comparison ?? throw Refused::because('comparison', 'Nothing has been compared yet; bring in rankings first.');
-        $frame = ReadPlan::frame($study);
-        /** @var list<PlanItem> $items */
-        $items = PlanItem::query()->where('study_id', $study->id)->whereNotIn('status', ['done', 'dropped'])->orderBy('id')->get()->all();
-        if ($items === []) {
-            $rows = $this->make->execute($study, $comparison, $frame['months'], $frame['capacity'], $frame['start']);
+        $frame = $draft === null ? PlanFrame::agreed($study) : PlanFrame::ofDraft($draft);
+        $items = array_values(array_filter($frame->items($study), static fn(PlanItem $item): bool => ! \in_array($item->status, ['done', 'dropped'], true)));
+        usort($items, static fn(PlanItem $a, PlanItem $b): int => $a->id <=> $b->id);
+        if ($items === [] && $draft === null) {
+            $rows = $this->make->execute($study, $comparison, $frame->months, $frame->capacity, $frame->start);
 
             return ['changes' => array_map(static fn(array $row): array => ['keyword' => $row['item'], 'from' => null, 'to' => $row['month'], 'tactic' => $row['tactic'], 'effort_days' => $row['effort_days'], 'expected_gain' => $row['expected_gain']], $rows), 'unchanged' => 0, 'left_out' => 0];
         }
         $facts = PlanFacts::of($study, $comparison, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
         $work = array_map(static fn(PlanItem $item): Work => new Work($item->keyword, $item->effort_days, $facts->gain($item->keyword) * $facts->winChance($item->keyword), $item->is_pinned), $items);
         $months = [];
-        foreach ((new AutoPlan($frame['months'], $frame['capacity']))->place($work) as $placement) {
-            $months[$placement->item->keyword] = (string) $frame['start']->plus($placement->begins);
+        foreach ((new AutoPlan($frame->months, $frame->capacity))->place($work) as $placement) {
+            $months[$placement->item->keyword] = (string) $frame->start->plus($placement->begins);
         }
         $changes = [];
         foreach ($items as $number => $item) {

@@ -41,7 +41,7 @@ final readonly class ReadBrief
             'keywords' => $keywords, 'traffic_leader' => $keywords[0]->keyword ?? $item->keyword,
             'page_one' => $results, 'rivals' => $this->rivals($study, $results),
             'questions' => $this->questions($study, $item->keyword),
-            'publish_by' => $facts->season($item->keyword)->publishBy(ReadPlan::frame($study)['start'], $facts->effort()->ramp(PlanFacts::tactic($item->tactic)))?->__toString(),
+            'publish_by' => $facts->season($item->keyword)->publishBy(PlanFrame::agreed($study)->start, $facts->effort()->ramp(PlanFacts::tactic($item->tactic)))?->__toString(),
             'written' => (object) $item->brief,
         ];
     }

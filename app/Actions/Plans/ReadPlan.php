@@ -4,65 +4,64 @@ declare(strict_types=1);
 
 namespace App\Actions\Plans;
 
+use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
 use GreaterReach\Core\Plan\Band;
 use GreaterReach\Core\Plan\Forecast;
 use GreaterReach\Core\Plan\ForecastItem;
 use GreaterReach\Core\Plan\Month;
-use Illuminate\Support\Facades\DB;
+use GreaterReach\Core\Plan\Workload;
 
 /** The roadmap: its items, how full each month is, and what it is forecast to bring, month by month. */
 final class ReadPlan
 {
-    public const START_CAPACITY = 10.0;
-    public const START_MONTHS = 6;
-
     /** Months after the plan's end that the forecast goes on. */
     private const BEYOND = 6;
 
     /**
-     * @param ?int $without item that the forecast leaves out, to show what it brings
+     * @param ?int       $without item that the forecast leaves out, to show what it brings
+     * @param ?PlanDraft $draft   read instead of the agreed plan
      *
      * @return array<string, mixed>
      */
-    public function execute(Study $study, ?int $without = null): array
+    public function execute(Study $study, ?int $without = null, ?PlanDraft $draft = null): array
     {
-        $frame = self::frame($study);
-        /** @var list<PlanItem> $items */
-        $items = PlanItem::query()->where('study_id', $study->id)->orderBy('month')->orderBy('id')->get()->all();
+        $frame = $draft === null ? PlanFrame::agreed($study) : PlanFrame::ofDraft($draft);
+        $items = $frame->items($study);
         $facts = PlanFacts::of($study, $study->comparison, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
-        $months = array_map(static fn(int $step): Month => $frame['start']->plus($step), range(0, $frame['months'] + self::BEYOND - 1));
+        $months = array_map(static fn(int $step): Month => $frame->start->plus($step), range(0, $frame->months + self::BEYOND - 1));
         $rulebook = $study->rulebook();
-        $alive = array_values(array_filter($items, static fn(PlanItem $item): bool => $item->isAlive() && $item->month !== null && $item->id !== $without));
-        $promises = array_map(static fn(PlanItem $item): ForecastItem => self::promise($item, $facts), $alive);
-        $bands = (new Forecast($rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'), $rulebook->int('seed')))->bands($promises, $months);
-        $value = $rulebook->optionalFloat('value_per_conversion');
+        $work = self::workload($items, $frame->capacity);
+        $promises = self::promises(array_values(array_filter($items, static fn(PlanItem $item): bool => $item->id !== $without)), $facts, $work);
+        $bands = self::forecast($study)->bands($promises, $months);
 
         return [
-            'start' => (string) $frame['start'],
-            'months' => $frame['months'],
-            'capacity' => $frame['capacity'],
-            'loads' => self::loads($items),
-            'items' => array_map(static fn(PlanItem $item): array => self::describe($item, $facts, $frame['start']), $items),
+            'start' => (string) $frame->start,
+            'months' => $frame->months,
+            'capacity' => $frame->capacity,
+            'draft' => $draft?->only(['id', 'name', 'version']),
+            'plans' => $without === null ? $this->plans($study, $facts) : [],
+            'loads' => (object) $work->loads(),
+            'items' => array_map(static fn(PlanItem $item): array => [...self::describe($item, $facts, $frame->start), 'spread' => (object) $work->partsOf($item->id)], $items),
             'forecast' => array_map(static fn(Month $month, Band $band): array => ['month' => (string) $month, 'p10' => $band->p10, 'p50' => $band->p50, 'p90' => $band->p90, 'mean' => $band->mean], $months, $bands),
             'conversion_rate' => $rulebook->float('conversion_rate'),
-            'value_per_conversion' => $value,
-            'assumptions' => ['Items are won independently of each other.', 'A win brings the visits of the position aimed at.', sprintf('Volumes scatter by a sigma of %s; %d draws.', $rulebook->float('forecast_sigma'), $rulebook->int('forecast_draws'))],
+            'value_per_conversion' => $rulebook->optionalFloat('value_per_conversion'),
+            'assumptions' => ['Items are won independently of each other.', 'A win brings the visits of the position aimed at.', 'Work larger than a month pays from the end of its last month.', sprintf('Volumes scatter by a sigma of %s; %d draws.', $rulebook->float('forecast_sigma'), $rulebook->int('forecast_draws'))],
         ];
     }
 
-    /** @return array{start: Month, months: int, capacity: float} */
-    public static function frame(Study $study): array
+    public static function forecast(Study $study): Forecast
     {
-        $kept = DB::table('plans')->where('study_id', $study->id)->first();
+        $rulebook = $study->rulebook();
 
-        return ['start' => Month::parse($kept->start ?? now('UTC')->format('Y-m')), 'months' => $kept->months ?? self::START_MONTHS, 'capacity' => (float) ($kept->capacity ?? self::START_CAPACITY)];
+        return new Forecast($rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'), $rulebook->int('seed'));
     }
 
-    public static function promise(PlanItem $item, PlanFacts $facts): ForecastItem
+    /** @param ?Month $ends month at whose end the work is done; null takes the month it was done in */
+    public static function promise(PlanItem $item, PlanFacts $facts, ?Month $ends = null): ForecastItem
     {
-        $done = Month::parse($item->done_month ?? $item->month ?? '0001-01');
+        $done = $item->done_month === null ? $ends ?? Month::parse((string) $item->month) : Month::parse($item->done_month);
         $gain = $item->promise['gain'] ?? $facts->gain($item->keyword);
         $chance = $item->promise['win_chance'] ?? $facts->winChance($item->keyword);
 
@@ -70,20 +69,56 @@ final class ReadPlan
     }
 
     /**
-     * @param list<PlanItem> $items
+     * The agreed plan and its drafts beside each other.
      *
-     * @return array<string, float> month → days of work
+     * @return list<array{id: ?int, name: string, items: int, days: float, last: string, visits: float}> visits: mean added in the last month of the plan
      */
-    private static function loads(array $items): array
+    private function plans(Study $study, PlanFacts $facts): array
     {
-        $loads = [];
+        /** @var list<PlanDraft> $drafts */
+        $drafts = PlanDraft::query()->where('study_id', $study->id)->orderBy('id')->get()->all();
+        $plans = [self::sum($study, null, 'agreed', PlanFrame::agreed($study), $facts)];
+        foreach ($drafts as $draft) {
+            $plans[] = self::sum($study, $draft->id, $draft->name, PlanFrame::ofDraft($draft), $facts);
+        }
+
+        return $plans;
+    }
+
+    /** @return array{id: ?int, name: string, items: int, days: float, last: string, visits: float} */
+    private static function sum(Study $study, ?int $id, string $name, PlanFrame $frame, PlanFacts $facts): array
+    {
+        $items = $frame->items($study);
+        $work = self::workload($items, $frame->capacity);
+        $promises = self::promises($items, $facts, $work);
+        $last = $frame->start->plus($frame->months - 1);
+
+        return ['id' => $id, 'name' => $name, 'items' => \count($promises), 'days' => array_sum($work->loads()), 'last' => (string) $last, 'visits' => self::forecast($study)->means($promises, [$last])[0]];
+    }
+
+    /** @param list<PlanItem> $items */
+    private static function workload(array $items, float $capacity): Workload
+    {
+        $work = [];
         foreach ($items as $item) {
             if ($item->month !== null && $item->isAlive()) {
-                $loads[$item->month] = ($loads[$item->month] ?? 0.0) + $item->effort_days;
+                $work[$item->id] = ['begins' => Month::parse($item->month), 'days' => $item->effort_days];
             }
         }
 
-        return $loads;
+        return Workload::of($work, $capacity);
+    }
+
+    /**
+     * @param list<PlanItem> $items
+     *
+     * @return list<ForecastItem> of those that have a month and were not dropped
+     */
+    private static function promises(array $items, PlanFacts $facts, Workload $work): array
+    {
+        $planned = array_filter($items, static fn(PlanItem $item): bool => $item->isAlive() && $item->month !== null);
+
+        return array_values(array_map(static fn(PlanItem $item): ForecastItem => self::promise($item, $facts, $work->endOf($item->id)), $planned));
     }
 
     /** @return array<string, mixed> */

@@ -11,7 +11,6 @@ use App\Support\Database\Figures;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\ShareOfClicks;
 use GreaterReach\Core\Explanation\StudyExplainer;
-use GreaterReach\Core\Plan\Forecast;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
 use Illuminate\Support\Facades\DB;
@@ -29,23 +28,26 @@ final class ReadTrack
         $facts = PlanFacts::of($study, $study->comparison, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
         $newest = Snapshot::query()->where('domain_id', $study->comparedDomains()[0]->id)->where('channel', Snapshot::ORGANIC)->max('day');
         $now = $newest === null ? null : Month::parse(substr((string) $newest, 0, 7));
-        $outcomes = array_map(fn(PlanItem $item): array => $this->outcome($study, $item, $facts, $now), $items);
+        $clicks = self::measured($study, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
+        $outcomes = array_map(fn(PlanItem $item): array => $this->outcome($study, $item, $facts, $now, $clicks), $items);
 
         return ['newest' => $newest, 'items' => $outcomes, 'calibration' => self::calibration($outcomes), 'shares' => $this->shares($study), 'published' => array_values(array_unique(array_map(static fn(PlanItem $item): string => (string) $item->done_month, $items)))];
     }
 
-    /** @return array<string, mixed> */
-    private function outcome(Study $study, PlanItem $item, PlanFacts $facts, ?Month $now): array
+    /**
+     * @param array<string, list<array{day: string, clicks: int, impressions: int}>> $clicks
+     *
+     * @return array<string, mixed>
+     */
+    private function outcome(Study $study, PlanItem $item, PlanFacts $facts, ?Month $now, array $clicks): array
     {
-        $rulebook = $study->rulebook();
         $done = Month::parse((string) $item->done_month);
         $ramp = $facts->effort()->ramp(PlanFacts::tactic($item->tactic));
         $row = $facts->row($item->keyword);
         $added = (Figures::float($row->visits_now ?? null) ?? 0.0) - (float) ($item->promise['visits_then'] ?? 0.0);
-        $forecast = new Forecast($rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'), $rulebook->int('seed'));
         [$band, $outcome] = [null, null];
         if ($now !== null) {
-            $band = $forecast->bands([ReadPlan::promise($item, $facts)], [$now])[0];
+            $band = ReadPlan::forecast($study)->bands([ReadPlan::promise($item, $facts)], [$now])[0];
             $outcome = Outcome::of($added, $band, $done, $now, $ramp);
         }
 
@@ -56,7 +58,33 @@ final class ReadTrack
             'added' => $added, 'p10' => $band?->p10, 'p50' => $band?->p50, 'p90' => $band?->p90,
             'outcome' => $outcome?->value, 'why' => $outcome === null ? null : StudyExplainer::outcome($outcome, $added, $band, $done, $ramp),
             'history' => $this->history($study, $item->keyword),
+            'clicks' => $clicks[$item->keyword] ?? [],
         ];
+    }
+
+    /**
+     * What our own performance data measured, month by month: of lists that tell the same month the newest counts, and
+     * rows without a day of their own belong to the day of their list.
+     *
+     * @param list<string> $keywords
+     *
+     * @return array<string, list<array{day: string, clicks: int, impressions: int}>> keyword → the earliest first
+     */
+    private static function measured(Study $study, array $keywords): array
+    {
+        $rows = DB::select(<<<'SQL'
+            SELECT DISTINCT ON (p.query, date_trunc('month', coalesce(p.day, i.day)))
+                p.query, max(coalesce(p.day, i.day)) AS day, sum(p.clicks)::bigint AS clicks, sum(p.impressions)::bigint AS impressions
+            FROM live_performance p JOIN imports i ON i.id = p.import_id
+            WHERE p.study_id = ? AND p.query IN (SELECT json_array_elements_text(?::json))
+            GROUP BY p.query, i.id, date_trunc('month', coalesce(p.day, i.day)) ORDER BY p.query, date_trunc('month', coalesce(p.day, i.day)), i.id DESC
+            SQL, [$study->id, json_encode($keywords, JSON_THROW_ON_ERROR)]);
+        $measured = [];
+        foreach ($rows as $row) {
+            $measured[$row->query][] = ['day' => $row->day, 'clicks' => $row->clicks, 'impressions' => $row->impressions];
+        }
+
+        return array_map(static fn(array $days): array => \array_slice($days, -self::DAYS), $measured);
     }
 
     /** @return list<array{day: string, position: ?int}> ours on each of our days, the earliest first */

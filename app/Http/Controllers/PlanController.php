@@ -16,6 +16,7 @@ use App\Actions\Plans\ReadSince;
 use App\Actions\Plans\ReadTrack;
 use App\Http\Requests\PlanItemRequest;
 use App\Http\Requests\PlanRequest;
+use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
 use GreaterReach\Core\Keyword\KeywordKey;
@@ -28,9 +29,9 @@ final class PlanController extends Controller
 {
     public function show(Request $request, Study $study, ReadPlan $read): JsonResponse
     {
-        $request->validate(['without' => ['nullable', 'integer']]);
+        $request->validate(['without' => ['nullable', 'integer'], 'draft' => ['nullable', 'integer']]);
 
-        return new JsonResponse($read->execute($study->load('domains'), $request->integer('without') ?: null));
+        return new JsonResponse($read->execute($study->load('domains'), $request->integer('without') ?: null, self::draft($request, $study)));
     }
 
     public function update(PlanRequest $request, Study $study, ChangePlan $change, ReadPlan $read): JsonResponse
@@ -66,9 +67,11 @@ final class PlanController extends Controller
         return new JsonResponse(['gone' => $item]);
     }
 
-    public function proposal(Study $study, ProposePlan $propose): JsonResponse
+    public function proposal(Request $request, Study $study, ProposePlan $propose): JsonResponse
     {
-        return new JsonResponse($propose->execute($study->load('domains')));
+        $request->validate(['draft' => ['nullable', 'integer']]);
+
+        return new JsonResponse($propose->execute($study->load('domains'), self::draft($request, $study)));
     }
 
     public function apply(Request $request, Study $study, ChangePlan $change): JsonResponse
@@ -120,6 +123,12 @@ final class PlanController extends Controller
         $track = $read->execute($study->load('domains'));
 
         return new JsonResponse([...$track, 'since' => $study->comparison === null ? null : $since->execute($study, $study->comparison)]);
+    }
+
+    /** The draft that is asked for; null for the agreed plan. */
+    private static function draft(Request $request, Study $study): ?PlanDraft
+    {
+        return $request->integer('draft') === 0 ? null : PlanDraftController::draft($study, $request->integer('draft'));
     }
 
     private function item(Study $study, int $item): PlanItem

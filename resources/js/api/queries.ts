@@ -124,13 +124,16 @@ export const lensesQuery = (slug: string) => queryOptions({ queryKey: [...studyK
 
 export const tagsQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'tags'], queryFn: ({ signal }) => api.get<{ tag: string; keywords: number }[]>(`studies/${slug}/tags`, {}, signal) });
 
-export const planQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'plan'], queryFn: ({ signal }) => api.get<Roadmap>(`studies/${slug}/plan`, {}, signal), placeholderData: (before) => before });
+/** The agreed plan, or a draft by its number. */
+export const planQuery = (slug: string, draft: string | null = null) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'plan', draft], queryFn: ({ signal }) => api.get<Roadmap>(`studies/${slug}/plan`, { draft: draft ?? '' }, signal), placeholderData: (before) => before });
 
 /** The same roadmap with a forecast that leaves one item out. */
-export const planWithoutQuery = (slug: string, item: number | undefined) =>
-  queryOptions({ queryKey: [...studyKey(slug), 'plan', 'without', item], queryFn: ({ signal }) => api.get<Roadmap>(`studies/${slug}/plan`, { without: item ?? '' }, signal), enabled: item !== undefined });
+export const planWithoutQuery = (slug: string, item: number | undefined, draft: string | null) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'plan', draft, 'without', item], queryFn: ({ signal }) => api.get<Roadmap>(`studies/${slug}/plan`, { without: item ?? '', draft: draft ?? '' }, signal), enabled: item !== undefined });
 
-export const proposalQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'proposal'], queryFn: ({ signal }) => api.get<PlanProposal>(`studies/${slug}/plan/proposal`, {}, signal), staleTime: 0, gcTime: 0 });
+export const proposalQuery = (slug: string, draft: string | null) =>
+  queryOptions({ queryKey: [...studyKey(slug), 'proposal', draft], queryFn: ({ signal }) => api.get<PlanProposal>(`studies/${slug}/plan/proposal`, { draft: draft ?? '' }, signal), staleTime: 0, gcTime: 0 });
 
 export const briefQuery = (slug: string, item: number) => queryOptions({ queryKey: [...studyKey(slug), 'brief', item], queryFn: ({ signal }) => api.get<Brief>(`studies/${slug}/plan/items/${item}/brief`, {}, signal) });
 

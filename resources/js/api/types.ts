@@ -480,6 +480,8 @@ export interface RoadmapItem {
   own_position: number | null;
   own_url: string | null;
   publish_by: string | null;
+  /** Month → days of work; more than one month when it is larger than a month. */
+  spread: Record<string, number>;
 }
 
 export interface ForecastMonth {
@@ -490,10 +492,24 @@ export interface ForecastMonth {
   mean: number;
 }
 
+/** The agreed plan (id null) or a draft, in short. */
+export interface PlanSum {
+  id: number | null;
+  name: string;
+  items: number;
+  days: number;
+  last: string;
+  /** Mean visits added in the last month of the plan. */
+  visits: number;
+}
+
 export interface Roadmap {
   start: string;
   months: number;
   capacity: number;
+  /** The draft that is shown; null for the agreed plan. */
+  draft: { id: number; name: string; version: number } | null;
+  plans: PlanSum[];
   loads: Partial<Record<string, number>>;
   items: RoadmapItem[];
   forecast: ForecastMonth[];
@@ -543,6 +559,8 @@ export interface TrackItem {
   outcome: 'above' | 'inside' | 'below' | 'too early' | null;
   why: Explanation | null;
   history: { day: string; position: number | null }[];
+  /** Our own clicks and impressions by month, each of them as of its newest day, the earliest first. */
+  clicks: { day: string; clicks: number; impressions: number }[];
 }
 
 export interface SinceGap {

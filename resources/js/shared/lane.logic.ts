@@ -1,5 +1,16 @@
 /** Geometry of the rank lane. */
 
+/** Heights pushed apart so far that labels at them do not cover each other, their order kept. */
+export function spreadOut(heights: number[], gap: number): number[] {
+  const spread = [...heights];
+  const order = heights.map((_, index) => index).sort((a, b) => (heights[a] ?? 0) - (heights[b] ?? 0));
+  order.reduce<number | null>((above, index) => {
+    spread[index] = above === null ? (heights[index] ?? 0) : Math.max(heights[index] ?? 0, above + gap);
+    return spread[index] ?? 0;
+  }, null);
+  return spread;
+}
+
 export const worstPosition = 100;
 const inset = 10;
 const gutter = 64;

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { useState, type DragEvent } from 'react';
 import type { Roadmap, RoadmapItem } from '../../api/types';
 import { decimal, estimate } from '../../shared/format';
-import { isLate, monthName } from './months.logic';
+import { continuedIn, endOf, isLate, monthName } from './months.logic';
 
 interface Props {
   plan: Roadmap;
@@ -41,6 +41,11 @@ export function Board({ plan, columns, chosen, mayEdit, onChoose, onMove }: Prop
             sx={{ width: 186, flexShrink: 0, borderRight: 1, borderColor: 'divider', px: 1, pb: 2, bgcolor: over === month ? 'ink.wash' : 'transparent' }}
           >
             <ColumnHead month={month} load={month === null ? null : (plan.loads[month] ?? 0)} capacity={plan.capacity} count={items.length} />
+            {continuedIn(plan.items, month).map(({ item, days }) => (
+              <Box key={item.id} sx={{ mt: 0.75, px: 0.75, py: 0.25, borderLeft: 4, borderLeftColor: 'primary.main', borderTop: '1px dashed', borderTopColor: 'divider', fontSize: '0.76rem', color: 'text.secondary' }}>
+                {item.keyword} goes on: {decimal(days, 1)} days
+              </Box>
+            ))}
             {items.map((item) => (
               <Card key={item.id} item={item} isChosen={item.id === chosen} mayEdit={mayEdit} onChoose={() => onChoose(item)} />
             ))}
@@ -90,6 +95,7 @@ function Card({ item, isChosen, mayEdit, onChoose }: { item: RoadmapItem; isChos
       <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: '0.76rem', fontVariantNumeric: 'tabular-nums' }}>
         <span>
           {String(item.effort_days)} {item.effort_days === 1 ? 'day' : 'days'}
+          {endOf(item) !== item.month && ` until ${monthName(endOf(item) ?? '')}`}
         </span>
         <span title="expected gain, visits a month">+{estimate(item.expected_gain)}</span>
       </Box>

@@ -14,13 +14,15 @@ import { Board } from './Board';
 import { ForecastBand } from './ForecastBand';
 import { ItemPanel } from './ItemPanel';
 import { columnsOf, neighbour } from './months.logic';
+import { Drafts } from './Drafts';
 import { PlanFrame } from './PlanFrame';
 import { ProposalDialog } from './ProposalDialog';
 import { usePlan } from './usePlan';
 
 export function PlanPage() {
   const study = useStudy();
-  const plan = useQuery(planQuery(study.slug));
+  const [params] = useUrlState();
+  const plan = useQuery(planQuery(study.slug, params.get('draft')));
   if (study.comparison === null) {
     return <Empty title="Nothing to plan yet">A plan is made of opportunities, and these come from a comparison: bring in rankings in Gather first.</Empty>;
   }
@@ -37,10 +39,11 @@ export function PlanPage() {
 function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
   const [params, change] = useUrlState();
   const [isProposing, setProposing] = useState(false);
-  const actions = usePlan(study);
+  const draft = params.get('draft');
+  const actions = usePlan(study, draft);
   const columns = columnsOf(plan);
   const chosen = plan.items.find((item) => String(item.id) === params.get('item'));
-  const without = useQuery(planWithoutQuery(study.slug, chosen?.id));
+  const without = useQuery(planWithoutQuery(study.slug, chosen?.id, draft));
   const move = (step: 1 | -1) => {
     const to = chosen === undefined ? undefined : neighbour(columns, chosen.month, step);
     if (chosen !== undefined && to !== undefined && study.may_edit) {
@@ -53,14 +56,15 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
     <>
       <Box component="section" aria-label="What is shown" sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, pt: 1.5, pb: 0.75, borderBottom: 1, borderColor: 'divider', flexWrap: 'wrap' }}>
         <PlanFrame key={`${plan.start} ${plan.months} ${plan.capacity}`} plan={plan} mayEdit={study.may_edit} onChange={actions.setFrame} />
+        <Drafts study={study} plan={plan} onShow={(id) => change({ draft: id === null ? null : String(id) }, true)} onAgreed={actions.remember} />
         <Box sx={{ flex: 1 }} />
-        {study.may_edit && shortlisted > 0 && <Button onClick={actions.addShortlist}>Add the shortlist ({whole(shortlisted)})</Button>}
+        {study.may_edit && draft === null && shortlisted > 0 && <Button onClick={actions.addShortlist}>Add the shortlist ({whole(shortlisted)})</Button>}
         {study.may_edit && (
           <Button variant="contained" onClick={() => setProposing(true)}>
             Auto-plan
           </Button>
         )}
-        {(['csv', 'xlsx', 'ics'] as const).map((format) => (
+        {draft === null && (['csv', 'xlsx', 'ics'] as const).map((format) => (
           <Button key={format} component="a" href={address(`studies/${study.slug}/exports/roadmap.${format}`)} download>
             {format === 'ics' ? 'Calendar' : format.toUpperCase()}
           </Button>
@@ -78,7 +82,7 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
         </Box>
         {chosen !== undefined && <ItemPanel key={chosen.id} study={study} item={chosen} columns={columns} onChange={(changes) => actions.change(chosen, changes)} onRemove={() => { actions.remove(chosen.id); change({ item: null }, true); }} onClose={() => change({ item: null }, true)} />}
       </Box>
-      {isProposing && <ProposalDialog study={study} isApplying={actions.isApplying} onApply={(changes) => { actions.apply(changes); setProposing(false); }} onClose={() => setProposing(false)} />}
+      {isProposing && <ProposalDialog study={study} draft={draft} isApplying={actions.isApplying} onApply={(changes) => { actions.apply(changes); setProposing(false); }} onClose={() => setProposing(false)} />}
     </>
   );
 }

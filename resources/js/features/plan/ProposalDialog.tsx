@@ -13,14 +13,15 @@ import { monthName } from './months.logic';
 
 interface Props {
   study: Study;
+  draft: string | null;
   isApplying: boolean;
   onApply: (changes: PlanProposal['changes']) => void;
   onClose: () => void;
 }
 
 /** What the auto-plan would do, against what stands; nothing moves before a person agrees. */
-export function ProposalDialog({ study, isApplying, onApply, onClose }: Props) {
-  const proposal = useQuery(proposalQuery(study.slug));
+export function ProposalDialog({ study, draft, isApplying, onApply, onClose }: Props) {
+  const proposal = useQuery(proposalQuery(study.slug, draft));
   const changes = proposal.data?.changes ?? [];
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="proposal-title">

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { Roadmap, RoadmapItem } from '../../api/types';
-import { columnsOf, isLate, monthAfter, monthName, neighbour } from './months.logic';
+import { columnsOf, continuedIn, endOf, isLate, monthAfter, monthName, neighbour } from './months.logic';
 
-const item = (month: string | null, publishBy: string | null = null): RoadmapItem => ({ id: 1, keyword: 'pen', month, status: 'planned', tactic: 'new page', effort_days: 3, links_to_earn: null, owner: '', due: null, is_pinned: false, brief: {}, done_month: null, version: 1, topic: null, gain: 0, win_chance: null, expected_gain: null, own_position: null, own_url: null, publish_by: publishBy });
-const plan = (items: RoadmapItem[]): Roadmap => ({ start: '2026-11', months: 3, capacity: 10, loads: {}, items, forecast: [], conversion_rate: 0.02, value_per_conversion: null, assumptions: [] });
+const item = (month: string | null, publishBy: string | null = null): RoadmapItem => ({ id: 1, keyword: 'pen', month, status: 'planned', tactic: 'new page', effort_days: 3, links_to_earn: null, owner: '', due: null, is_pinned: false, brief: {}, done_month: null, version: 1, topic: null, gain: 0, win_chance: null, expected_gain: null, own_position: null, own_url: null, publish_by: publishBy, spread: month === null ? {} : { [month]: 3 } });
+const plan = (items: RoadmapItem[]): Roadmap => ({ start: '2026-11', months: 3, capacity: 10, draft: null, plans: [], loads: {}, items, forecast: [], conversion_rate: 0.02, value_per_conversion: null, assumptions: [] });
 
 describe('months of a plan', () => {
   it('counts over the turn of the year', () => {
@@ -16,6 +16,15 @@ describe('months of a plan', () => {
     expect(columnsOf(plan([item('2026-09'), item(null)]))).toEqual([null, '2026-09', '2026-11', '2026-12', '2027-01']);
     expect(neighbour([null, '2026-11'], null, 1)).toBe('2026-11');
     expect(neighbour([null, '2026-11'], '2026-11', 1)).toBeUndefined();
+  });
+
+  it('shows work that is larger than a month where it goes on', () => {
+    const large = { ...item('2027-01', '2027-01'), spread: { '2027-01': 10, '2027-02': 4 } };
+    expect(columnsOf(plan([large]))).toContain('2027-02');
+    expect(continuedIn([large, item('2027-02')], '2027-02').map((part) => part.days)).toEqual([4]);
+    expect(continuedIn([large], '2027-01')).toEqual([]);
+    expect(endOf(large)).toBe('2027-02');
+    expect(isLate(large)).toBe(true);
   });
 
   it('tells what comes out too late for its season', () => {

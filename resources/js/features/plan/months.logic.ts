@@ -15,13 +15,24 @@ export function monthName(month: string): string {
 /** The columns of the board: what waits, the months of the plan, and any other month that holds an item. */
 export function columnsOf(plan: Roadmap): (string | null)[] {
   const planned = Array.from({ length: plan.months }, (_, step) => monthAfter(plan.start, step));
-  const others = plan.items.flatMap((item) => (item.month !== null && !planned.includes(item.month) ? [item.month] : []));
+  const others = plan.items.flatMap((item) => [...(item.month === null ? [] : [item.month]), ...Object.keys(item.spread)]);
   return [null, ...[...new Set([...others, ...planned])].sort()];
+}
+
+/** Items that go on in a month after the one they began in, with the days they take there. */
+export function continuedIn(items: RoadmapItem[], month: string | null): { item: RoadmapItem; days: number }[] {
+  return items.flatMap((item) => (month !== null && month !== item.month && item.spread[month] !== undefined ? [{ item, days: item.spread[month] }] : []));
+}
+
+/** The month in which the work on an item ends. */
+export function endOf(item: RoadmapItem): string | null {
+  return Object.keys(item.spread).sort().at(-1) ?? item.month;
 }
 
 /** Published later than the month in which it should be out for its season. */
 export function isLate(item: RoadmapItem): boolean {
-  return item.publish_by !== null && item.month !== null && item.month > item.publish_by && item.status !== 'done';
+  const end = endOf(item);
+  return item.publish_by !== null && end !== null && end > item.publish_by && item.status !== 'done';
 }
 
 /** The column to the left or right of where an item stands. */

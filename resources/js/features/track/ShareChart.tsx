@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import type { Track } from '../../api/types';
 import { domainLetter, useDomainInk } from '../../shared/DomainShape';
 import { percent } from '../../shared/format';
+import { spreadOut } from '../../shared/lane.logic';
 
 const width = 900;
 const height = 190;
@@ -14,6 +15,7 @@ export function ShareChart({ shares, domains, published }: { shares: Track['shar
   const x = (index: number) => left + ((width - left - 40) * index) / Math.max(1, shares.length - 1);
   const y = (share: number) => 8 + (height - 30) * (1 - share / most);
   const last = shares.at(-1);
+  const labels = spreadOut(domains.map((_, number) => y(last?.shares[number] ?? 0)), 12);
   return (
     <Box component="svg" role="img" aria-label={`Share of clicks on ${last?.day ?? ''}: ${domains.map((domain, number) => `${domain} ${percent(last?.shares[number])}`).join(', ')}`} viewBox={`0 0 ${width} ${height}`} sx={{ width: '100%', maxWidth: 1100, '& text': { fontSize: 11, fill: 'var(--mui-palette-text-secondary)' } }}>
       {[0, 0.5, 1].map((part) => (
@@ -37,7 +39,7 @@ export function ShareChart({ shares, domains, published }: { shares: Track['shar
           <polyline points={shares.flatMap((day, index) => (day.shares[number] == null ? [] : [`${x(index).toFixed(1)},${y(day.shares[number]).toFixed(1)}`])).join(' ')} fill="none" stroke={ink(number)} strokeWidth={number === 0 ? 2.6 : 1.3}>
             <title>{domain}</title>
           </polyline>
-          <text x={width - 30} y={y(last?.shares[number] ?? 0) + 4}>
+          <text x={width - 30} y={(labels[number] ?? 0) + 4}>
             {domainLetter(number)}
           </text>
         </g>

@@ -8,6 +8,7 @@ import { decimal, estimate, percent, position } from '../../shared/format';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 import { useStudy } from '../studies';
+import { MeasuredClicks } from './MeasuredClicks';
 import { OutcomeBand } from './OutcomeBand';
 import { PositionLine } from './PositionLine';
 import { ShareChart } from './ShareChart';
@@ -47,7 +48,7 @@ export function TrackPage() {
               ? `Measured against the rankings of ${newest ?? 'no day yet'}. Nothing has had its full time yet.`
               : `Of ${calibration.items} items that had their full time, ${percent(calibration.happened)} are on page one; ${percent(calibration.said)} was said. ${percent(calibration.inside)} lie inside their band; eight of ten should, if the model is right.`}
           </Typography>
-          <PlainTable label="Finished items" headings={['Item', 'Done', 'Position', 'Since', 'Win chance', 'Visits added', 'Against the band', 'Outcome']} numbers={[4, 5]}>
+          <PlainTable label="Finished items" headings={['Item', 'Done', 'Position', 'Since', 'Win chance', 'Visits added', 'Measured clicks', 'Against the band', 'Outcome']} numbers={[4, 5, 6]}>
             {items.map((item) => (
               <Line key={item.id} item={item} />
             ))}
@@ -77,6 +78,9 @@ function Line({ item }: { item: TrackItem }) {
         <td>{percent(item.win_chance)}</td>
         <td>{decimal(item.added, 1)}</td>
         <td>
+          <MeasuredClicks clicks={item.clicks} done={item.done_month} />
+        </td>
+        <td>
           <OutcomeBand item={item} />
         </td>
         <td>
@@ -87,7 +91,7 @@ function Line({ item }: { item: TrackItem }) {
       </tr>
       {isOpen && item.why !== null && (
         <tr>
-          <td colSpan={8}>
+          <td colSpan={9}>
             <Box sx={{ fontSize: '0.84rem' }}>
               {item.why.rule} {item.why.steps.join(' ')} Promised: {estimate(item.promised_gain)} visits a month if won.
             </Box>

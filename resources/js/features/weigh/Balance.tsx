@@ -20,7 +20,7 @@ const meanings: Record<keyof Weights, string> = {
   gain: 'visits to win',
   value: 'cost per click',
   intent: 'buy before compare before learn',
-  fit: 'business fit, set by hand',
+  fit: 'business fit, by hand or by rule',
 };
 
 const most = 5;

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plans;
+
+use App\Exceptions\Refused;
+use App\Models\PlanDraft;
+use App\Models\PlanItem;
+use App\Models\Study;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
+
+/** Makes drafts of the plan, lays their items elsewhere, and agrees on one of them. */
+final readonly class ChangeDraft
+{
+    private const MOST = 12;
+
+    public function __construct(private ChangePlan $plan)
+    {
+    }
+
+    /** A draft that begins as a copy of the agreed plan, or of another draft. */
+    public function create(Study $study, string $name, ?PlanDraft $from, int $user): PlanDraft
+    {
+        if (PlanDraft::query()->where('study_id', $study->id)->count() >= self::MOST) {
+            throw Refused::because('name', 'A study keeps up to twelve drafts; throw one away first.');
+        }
+        if (PlanDraft::query()->where('study_id', $study->id)->where('name', $name)->exists()) {
+            throw Refused::because('name', sprintf('There is a draft "%s" already; give this one another name.', $name));
+        }
+        $frame = $from === null ? PlanFrame::agreed($study) : PlanFrame::ofDraft($from);
+
+        return PlanDraft::query()->create(['study_id' => $study->id, 'user_id' => $user, 'name' => $name, 'start' => (string) $frame->start, 'months' => $frame->months, 'capacity' => $frame->capacity, 'placements' => self::placements($frame->items($study)), 'version' => 1]);
+    }
+
+    /**
+     * @param array<string, mixed>   $frame  start, months, capacity, as far as they change
+     * @param array<string, ?string> $months keyword → YYYY-MM, or null for none
+     *
+     * @throws ConflictHttpException when somebody else has changed it meanwhile
+     */
+    public function change(Study $study, int $id, array $frame, array $months, int $version): PlanDraft
+    {
+        return DB::transaction(static function () use ($study, $id, $frame, $months, $version): PlanDraft {
+            /** @var PlanDraft $draft */
+            $draft = PlanDraft::query()->where('study_id', $study->id)->where('id', $id)->lockForUpdate()->firstOrFail();
+            if ($draft->version !== $version) {
+                throw new ConflictHttpException('Somebody else has changed this draft meanwhile. Look at it as it is now, then change it again.');
+            }
+            $placements = $draft->placements;
+            foreach (PlanItem::query()->where('study_id', $study->id)->whereIn('keyword', array_keys($months))->where('status', '!=', 'done')->get() as $item) {
+                $placements[$item->id] = $months[$item->keyword];
+            }
+            $draft->fill([...$frame, 'placements' => array_filter($placements), 'version' => $version + 1])->save();
+
+            return $draft;
+        });
+    }
+
+    /** @return int number of the change, for an undo */
+    public function agree(Study $study, PlanDraft $draft, int $user): int
+    {
+        return DB::transaction(function () use ($study, $draft, $user): int {
+            $frame = PlanFrame::ofDraft($draft);
+            $months = [];
+            foreach ($frame->items($study) as $item) {
+                $months[$item->keyword] = $item->month;
+            }
+
+            return $this->plan->apply($study, $months, $user, $frame);
+        });
+    }
+
+    /**
+     * @param list<PlanItem> $items
+     *
+     * @return array<int, string>
+     */
+    private static function placements(array $items): array
+    {
+        $placements = [];
+        foreach ($items as $item) {
+            if ($item->month !== null && $item->status !== 'done') {
+                $placements[$item->id] = $item->month;
+            }
+        }
+
+        return $placements;
+    }
+}

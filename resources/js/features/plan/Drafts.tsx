@@ -1,0 +1,117 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Popover from '@mui/material/Popover';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api } from '../../api/client';
+import { studyKey } from '../../api/queries';
+import type { Roadmap, Study } from '../../api/types';
+import { decimal, estimate, whole } from '../../shared/format';
+import { Failed } from '../../shared/Notice';
+import { PlainTable } from '../../shared/PlainTable';
+import { monthName } from './months.logic';
+
+interface Props {
+  study: Study;
+  plan: Roadmap;
+  onShow: (draft: number | null) => void;
+  /** Told the number of the change when a draft became the agreed plan. */
+  onAgreed: (change: number) => void;
+}
+
+/** The agreed plan and its drafts beside each other; another draft is begun as a copy of what is shown. */
+export function Drafts({ study, plan, onShow, onAgreed }: Props) {
+  const client = useQueryClient();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const [name, setName] = useState('');
+  const path = `studies/${study.slug}/plan/drafts`;
+  const settle = { onSettled: () => client.invalidateQueries({ queryKey: studyKey(study.slug) }) };
+  const show = (id: number | null) => {
+    setAnchor(null);
+    onShow(id);
+  };
+  const begin = useMutation({
+    mutationFn: () => api.post<{ id: number }>(path, { name, from: plan.draft?.id ?? null }),
+    onSuccess: (draft) => {
+      setName('');
+      show(draft.id);
+    },
+    ...settle,
+  });
+  const discard = useMutation({ mutationFn: (id: number) => api.delete(`${path}/${id}`), onSuccess: () => show(null), ...settle });
+  const agree = useMutation({
+    mutationFn: (id: number) => api.post<{ change: number }>(`${path}/${id}/agree`, {}),
+    onSuccess: ({ change }) => {
+      onAgreed(change);
+      show(null);
+    },
+    ...settle,
+  });
+  const error = begin.error ?? discard.error ?? agree.error;
+  const draft = plan.draft;
+  return (
+    <>
+      <Button aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)} sx={{ whiteSpace: 'nowrap' }}>
+        {draft === null ? `Drafts (${whole(plan.plans.length - 1)})` : `Draft: ${draft.name}`}
+      </Button>
+      {draft !== null && (
+        <Typography component="span" variant="body2" sx={{ color: 'warning.main', whiteSpace: 'nowrap' }}>
+          not agreed
+        </Typography>
+      )}
+      <Popover open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}>
+        <Box role="dialog" aria-label="Plans beside each other" sx={{ p: 2, maxWidth: 720 }}>
+          <PlainTable label="Plans beside each other" headings={['Plan', 'Items', 'Days', 'Visits added, mean of the last month', '']} numbers={[1, 2, 3]}>
+            {plan.plans.map((one) => (
+              <tr key={one.id ?? 'agreed'}>
+                <td>
+                  <Button aria-pressed={one.id === (draft?.id ?? null)} variant={one.id === (draft?.id ?? null) ? 'outlined' : 'text'} onClick={() => show(one.id)} sx={{ py: 0 }}>
+                    {one.name}
+                  </Button>
+                </td>
+                <td>{whole(one.items)}</td>
+                <td>{decimal(one.days, 1)}</td>
+                <td>
+                  {estimate(one.visits)} in {monthName(one.last)}
+                </td>
+                <td>
+                  {one.id !== null && study.may_edit && (
+                    <Box sx={{ display: 'flex' }}>
+                      <Button loading={agree.isPending && agree.variables === one.id} onClick={() => one.id !== null && agree.mutate(one.id)} sx={{ py: 0 }}>
+                        Agree on it
+                      </Button>
+                      <Button color="warning" aria-label={`Throw the draft ${one.name} away`} onClick={() => one.id !== null && discard.mutate(one.id)} sx={{ py: 0 }}>
+                        Throw away
+                      </Button>
+                    </Box>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </PlainTable>
+          {error !== null && <Failed error={error} />}
+          {study.may_edit && (
+            <Box
+              component="form"
+              onSubmit={(event) => {
+                event.preventDefault();
+                begin.mutate();
+              }}
+              sx={{ display: 'flex', gap: 1, mt: 1.5, alignItems: 'center' }}
+            >
+              <TextField label="A new draft, called" value={name} onChange={(event) => setName(event.target.value)} slotProps={{ htmlInput: { maxLength: 60 } }} sx={{ flex: 1 }} />
+              <Button type="submit" disabled={name.trim() === ''} loading={begin.isPending} sx={{ whiteSpace: 'nowrap' }}>
+                Copy {draft === null ? 'the agreed plan' : `“${draft.name}”`}
+              </Button>
+            </Box>
+          )}
+          <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+            A draft lays the same items over the months another way. Agreeing on one moves the cards of the agreed plan; that can be undone with u.
+          </Typography>
+        </Box>
+      </Popover>
+    </>
+  );
+}
