@@ -14,6 +14,9 @@ final class StudyPartitions
     /** The orders in which people look at a comparison most: with an index the first page needs no reading of all rows. */
     private const ORDERS = ['volume' => 'DESC', 'gain' => 'DESC', 'difficulty' => 'ASC', 'own_position' => 'ASC'];
 
+    /** The best rows of each combination of scores, for the ranked list under any weights. */
+    private const SCORES = ['score_volume', 'score_ease', 'score_gain', 'score_value', 'score_intent', 'score_fit'];
+
     public function createFor(int $study): void
     {
         foreach (self::TABLES as $table) {
@@ -38,6 +41,7 @@ final class StudyPartitions
         foreach (self::ORDERS as $column => $order) {
             DB::statement("CREATE INDEX ON {$table} ({$column} {$order} NULLS LAST, keyword)");
         }
+        DB::statement("CREATE INDEX ON {$table} (".implode(', ', self::SCORES).', gain DESC NULLS LAST, difficulty, keyword) WHERE is_listed');
         DB::statement("ALTER TABLE comparison_rows_s{$study} ATTACH PARTITION {$table} FOR VALUES IN ({$comparison})");
         DB::statement("ALTER TABLE {$table} DROP CONSTRAINT {$table}_bounds");
         DB::statement("ANALYZE {$table}");

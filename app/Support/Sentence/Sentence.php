@@ -38,6 +38,12 @@ final readonly class Sentence
         return new self(array_values(array_filter($this->clauses, static fn(Clause|Alternatives $clause): bool => $clause->name !== $name)));
     }
 
+    /** As it would be written, in one spelling. */
+    public function __toString(): string
+    {
+        return implode(';', array_map(strval(...), $this->clauses));
+    }
+
     /** The clauses of one name alone. */
     public function only(string $name): self
     {

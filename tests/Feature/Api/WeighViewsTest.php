@@ -9,9 +9,12 @@ use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Comparison;
 use App\Models\Study;
+use App\Support\Rows\RankedRows;
 use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Steadiness;
+use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\WinChance;
 use Illuminate\Support\Collection;
@@ -44,6 +47,39 @@ final class WeighViewsTest extends TestCase
         $open = $this->getJson("/api/v1/studies/{$study->slug}/opportunities?show=".urlencode('tactic=new page'))->assertOk()->json('total');
         self::assertSame($rows->whereIn('tactic', ['new page', 'new page + links'])->count(), $open);
         self::assertGreaterThan(0, $open);
+    }
+
+    /** From the best scores downwards comes to the same as sorting all rows, whatever the weights. */
+    public function test_the_top_of_the_list_is_that_of_sorting_everything(): void
+    {
+        [$study, $rows, $comparison] = $this->weighed();
+        $random = new Randomizer(new Mt19937(5));
+        foreach ($rows->pluck('keyword')->all() as $number => $keyword) {
+            if ($number % 4 === 0) {
+                $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => [$keyword], 'fit' => $number % 6, ...($number % 20 === 0 ? ['pinned' => true] : [])])->assertOk();
+            }
+        }
+        $seen = 0;
+        foreach (range(1, 40) as $round) {
+            $weights = Weights::of([...array_map(static fn(): float => $random->getInt(0, 3) * .5, array_flip(array_filter(Criterion::names(), static fn(): bool => $random->getInt(0, 1) === 1))), 'gain' => 1.0]);
+            $list = new RankedRows($comparison, Sentence::parse(['', 'standing=gap,behind', 'volume>=100;difficulty<=60'][$round % 3]), $round % 5 === 0 ? 2 : 0, $round % 2 === 0);
+            [$offset, $limit] = [$random->getInt(0, 40), $random->getInt(1, 60)];
+            $sorted = $list->sorted($weights, $offset, $limit);
+            $seen += \count($sorted);
+            self::assertEquals($sorted, $list->fromTheTop($weights, $offset, $limit), "{$weights}, from {$offset}");
+        }
+        self::assertGreaterThan(400, $seen);
+    }
+
+    public function test_the_length_of_the_list_follows_decisions_and_their_undoing(): void
+    {
+        [$study, $rows] = $this->weighed();
+        $length = fn(): int => $this->getJson("/api/v1/studies/{$study->slug}/opportunities?show=".urlencode('mark=kept'))->assertOk()->json('total');
+        self::assertSame($rows->count(), $length());
+        $change = $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => [$rows->firstOrFail()->keyword], 'mark' => 'set aside', 'reason' => 'not ours'])->assertOk()->json('change');
+        self::assertSame($rows->count() - 1, $length());
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $change])->assertOk();
+        self::assertSame($rows->count(), $length());
     }
 
     public function test_an_unknown_trait_is_refused_with_those_there_are(): void
