@@ -9,6 +9,7 @@ use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Priority\Tactic;
 
 /** Explains the figures that stand for a whole study, a plan or a season rather than for one keyword's position. */
@@ -32,13 +33,37 @@ final class StudyExplainer
         ], [$step], ['Keywords of unknown volume are left out.']);
     }
 
+    /**
+     * @param int   $keywords for which the domain ranks
+     * @param float $visits   a month
+     */
+    public static function visits(string $domain, int $keywords, float $visits): Explanation
+    {
+        return new Explanation('visits', 'Σ volume × click-through rate at the domain\'s best position, over its keywords.', [new Input('keywords of '.$domain, $keywords)], [
+            \sprintf('Over %s keywords that comes to %s visits a month.', Explanation::number($keywords), Explanation::number($visits)),
+        ], ['Keywords of unknown volume are left out.', 'Every searcher is taken to click as the CTR curve in use says.']);
+    }
+
+    /**
+     * @param float $visits a month
+     * @param float $value  a month, in the market's currency
+     */
+    public static function value(string $domain, float $visits, float $value): Explanation
+    {
+        return new Explanation('value', 'Σ visits × CPC over the domain\'s keywords: what the same clicks would cost as advertising.', [new Input('visits of '.$domain, $visits, 'a month')], [
+            $visits > 0.0
+                ? \sprintf('%s a month, on average %s for each of its %s visits.', Explanation::number($value), Explanation::number($value / $visits), Explanation::number($visits))
+                : 'There are no visits, so there is no value.',
+        ], ['Keywords of unknown CPC or volume are left out.']);
+    }
+
     /** @param float $share of draws, 0…1 */
     public static function steadiness(float $share, int $draws, int $top): Explanation
     {
         return new Explanation('steadiness', 'The share of draws of random weights in which the item stays in the top.', [
             new Input('draws', $draws),
             new Input('places that count as the top', $top),
-        ], [\sprintf('%s of %s draws kept it in the top %d: %s.', Explanation::number((int) round($share * $draws)), Explanation::number($draws), $top, $share >= .5 ? 'a safe choice' : 'its place depends on the weights')]);
+        ], [\sprintf('%s of %s draws kept it in the top %d: %s.', Explanation::number((int) round($share * $draws)), Explanation::number($draws), $top, Steadiness::meaning($share))]);
     }
 
     public static function season(Season $season): Explanation

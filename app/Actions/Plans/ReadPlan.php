@@ -7,6 +7,7 @@ namespace App\Actions\Plans;
 use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
+use GreaterReach\Core\Explanation\StudyExplainer;
 use GreaterReach\Core\Plan\Band;
 use GreaterReach\Core\Plan\Forecast;
 use GreaterReach\Core\Plan\ForecastItem;
@@ -45,6 +46,7 @@ final class ReadPlan
             'loads' => (object) $work->loads(),
             'items' => array_map(static fn(PlanItem $item): array => [...self::describe($item, $facts, $frame->start), 'spread' => (object) $work->partsOf($item->id)], $items),
             'forecast' => array_map(static fn(Month $month, Band $band): array => ['month' => (string) $month, 'p10' => $band->p10, 'p50' => $band->p50, 'p90' => $band->p90, 'mean' => $band->mean], $months, $bands),
+            'why' => $bands === [] ? null : StudyExplainer::forecast($months[\count($months) - 1], $bands[\count($bands) - 1], \count($promises), $rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma')),
             'conversion_rate' => $rulebook->float('conversion_rate'),
             'value_per_conversion' => $rulebook->optionalFloat('value_per_conversion'),
             'assumptions' => ['Items are won independently of each other.', 'A win brings the visits of the position aimed at.', 'Work larger than a month pays from the end of its last month.', sprintf('Volumes scatter by a sigma of %s; %d draws.', $rulebook->float('forecast_sigma'), $rulebook->int('forecast_draws'))],
@@ -133,6 +135,7 @@ final class ReadPlan
             'is_pinned' => $item->is_pinned, 'brief' => (object) $item->brief, 'done_month' => $item->done_month, 'version' => $item->version,
             'topic' => $row?->topic, 'gain' => $facts->gain($item->keyword), 'win_chance' => $row === null || $row->win_chance === null ? null : $chance,
             'expected_gain' => $row === null || $row->expected_gain === null ? null : (float) $row->expected_gain, 'own_position' => $row?->own_position, 'own_url' => $row?->own_url,
+            'why' => ['effort' => StudyExplainer::effort($facts->effort(), PlanFacts::tactic($item->tactic), $item->links_to_earn), 'season' => StudyExplainer::season($facts->season($item->keyword))],
             'publish_by' => $facts->season($item->keyword)->publishBy($start, $facts->effort()->ramp(PlanFacts::tactic($item->tactic)))?->__toString(),
         ];
     }

@@ -7,6 +7,8 @@ namespace App\Actions\Studies;
 use App\Models\Domain;
 use App\Models\Snapshot;
 use App\Models\Study;
+use GreaterReach\Core\Explanation\Explanation;
+use GreaterReach\Core\Explanation\StudyExplainer;
 use GreaterReach\Core\Winning\Peer;
 
 /** The domains of a study as a ledger: scope, authority, what they hold, and a timeline of their snapshots. */
@@ -46,11 +48,28 @@ final readonly class ReadLedger
                 'visits' => $place === null ? null : $summary['visits'][$place] ?? null,
                 'value' => $place === null ? null : $summary['value'][$place] ?? null,
                 'share_of_clicks' => $place === null ? null : $summary['share_of_clicks'][$place] ?? null,
+                'why' => $place === null ? null : self::explain($domain->entry, $summary, $place),
                 'snapshots' => self::timeline($snapshots[$domain->id] ?? []),
             ];
         }
 
         return $ledger;
+    }
+
+    /**
+     * @param array<string, mixed> $summary of the comparison on show
+     *
+     * @return array<string, Explanation> figure → why it is what it is
+     */
+    private static function explain(string $entry, array $summary, int $place): array
+    {
+        $visits = (float) ($summary['visits'][$place] ?? 0);
+
+        return [
+            'visits' => StudyExplainer::visits($entry, (int) ($summary['ranking'][$place] ?? 0), $visits),
+            'value' => StudyExplainer::value($entry, $visits, (float) ($summary['value'][$place] ?? 0)),
+            'share_of_clicks' => StudyExplainer::shareOfClicks($entry, $visits, (float) array_sum($summary['visits'] ?? [])),
+        ];
     }
 
     /**

@@ -112,6 +112,7 @@ export interface LedgerRow {
   visits: number | null;
   value: number | null;
   share_of_clicks: number | null;
+  why: Record<'visits' | 'value' | 'share_of_clicks', Explanation> | null;
   snapshots: { day: string; channel: string; keywords: number }[];
 }
 
@@ -480,6 +481,7 @@ export interface RoadmapItem {
   own_position: number | null;
   own_url: string | null;
   publish_by: string | null;
+  why: { effort: Explanation; season: Explanation };
   /** Month → days of work; more than one month when it is larger than a month. */
   spread: Record<string, number>;
 }
@@ -513,6 +515,8 @@ export interface Roadmap {
   loads: Partial<Record<string, number>>;
   items: RoadmapItem[];
   forecast: ForecastMonth[];
+  /** Why the forecast of the last month is what it is. */
+  why: Explanation | null;
   conversion_rate: number;
   value_per_conversion: number | null;
   assumptions: string[];

@@ -11,6 +11,7 @@ use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Rulebook\Rulebook;
 use PHPUnit\Framework\TestCase;
@@ -23,10 +24,19 @@ final class StudyExplainerTest extends TestCase
         self::assertSame(['Nobody gets a click, so there is no share.'], StudyExplainer::shareOfClicks('a.example', 0.0, 0.0)->steps);
     }
 
+    public function test_visits_and_their_value_are_told_by_domain(): void
+    {
+        self::assertSame(["Over 1\u{2009}200 keywords that comes to 340.5 visits a month."], StudyExplainer::visits('a.example', 1200, 340.5)->steps);
+        self::assertSame(['85 a month, on average 0.25 for each of its 340 visits.'], StudyExplainer::value('a.example', 340.0, 85.0)->steps);
+        self::assertSame(['There are no visits, so there is no value.'], StudyExplainer::value('a.example', 0.0, 0.0)->steps);
+    }
+
     public function test_steadiness_says_what_it_means(): void
     {
-        self::assertSame(['450 of 500 draws kept it in the top 20: a safe choice.'], StudyExplainer::steadiness(.9, 500, 20)->steps);
-        self::assertSame(['10 of 500 draws kept it in the top 20: its place depends on the weights.'], StudyExplainer::steadiness(.02, 500, 20)->steps);
+        self::assertSame(['450 of 500 draws kept it in the top 20: a safe choice whatever the weights.'], StudyExplainer::steadiness(.9, 500, 20)->steps);
+        self::assertSame('in the top with few weights only', Steadiness::meaning(.02));
+        self::assertSame(['depends on the weights', 'not in the top with any weights drawn'], [Steadiness::meaning(.3), Steadiness::meaning(0.0)]);
+        self::assertSame(['10 of 500 draws kept it in the top 20: in the top with few weights only.'], StudyExplainer::steadiness(.02, 500, 20)->steps);
     }
 
     public function test_a_season_names_its_peak(): void

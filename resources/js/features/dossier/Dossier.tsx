@@ -18,7 +18,7 @@ import { HistoryChart } from './HistoryChart';
 import { JudgementPart } from './JudgementPart';
 import { MonthBars } from './MonthBars';
 import { Part } from './Part';
-import { Why } from './Why';
+import { Why } from '../../shared/Why';
 
 interface Props {
   study: Study;

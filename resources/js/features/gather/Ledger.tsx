@@ -12,6 +12,7 @@ import { useState } from 'react';
 import type { LedgerRow, Study } from '../../api/types';
 import { domainLetter, DomainShape } from '../../shared/DomainShape';
 import { estimate, percent, whole } from '../../shared/format';
+import { WhyFigure } from '../../shared/WhyFigure';
 import { AddDomains } from './AddDomains';
 import { Authority } from './Authority';
 import { BrandTerms } from './BrandTerms';
@@ -62,9 +63,23 @@ export function Ledger({ study, rows, isNarrow }: Props) {
               {!isNarrow && <TableCell align="right">{whole(row.referring_domains)}</TableCell>}
               <TableCell align="right">{whole(row.keywords)}</TableCell>
               {!isNarrow && <TableCell align="right">{whole(row.first_page)}</TableCell>}
-              <TableCell align="right">{estimate(row.visits)}</TableCell>
-              {!isNarrow && <TableCell align="right">{estimate(row.value)}</TableCell>}
-              <TableCell align="right">{percent(row.share_of_clicks)}</TableCell>
+              <TableCell align="right">
+                <WhyFigure name={`the visits of ${row.entry}`} explanation={row.why?.visits}>
+                  {estimate(row.visits)}
+                </WhyFigure>
+              </TableCell>
+              {!isNarrow && (
+                <TableCell align="right">
+                  <WhyFigure name={`the value of the visits of ${row.entry}`} explanation={row.why?.value}>
+                    {estimate(row.value)}
+                  </WhyFigure>
+                </TableCell>
+              )}
+              <TableCell align="right">
+                <WhyFigure name={`the share of clicks of ${row.entry}`} explanation={row.why?.share_of_clicks}>
+                  {percent(row.share_of_clicks)}
+                </WhyFigure>
+              </TableCell>
               {!isNarrow && (
                 <TableCell>
                   <Timeline snapshots={row.snapshots} months={months} />

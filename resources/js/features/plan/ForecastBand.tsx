@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import type { Roadmap } from '../../api/types';
 import { estimate } from '../../shared/format';
+import { WhyFigure } from '../../shared/WhyFigure';
 import { monthName } from './months.logic';
 
 const width = 760;
@@ -45,7 +46,13 @@ export function ForecastBand({ plan, currency, without }: Props) {
       <Box sx={{ width: 270, fontSize: '0.82rem' }}>
         {last === undefined ? null : (
           <>
-            By {monthName(last.month)} <strong>+{estimate(last.p10)} to +{estimate(last.p90)}</strong> visits a month, half the draws below {estimate(last.p50)}; the mean is {estimate(last.mean)}: {estimate(conversions)} conversions
+            By {monthName(last.month)}{' '}
+            <WhyFigure name={`the forecast for ${monthName(last.month)}`} explanation={plan.why}>
+              <strong>
+                +{estimate(last.p10)} to +{estimate(last.p90)}
+              </strong>
+            </WhyFigure>{' '}
+            visits a month, half the draws below {estimate(last.p50)}; the mean is {estimate(last.mean)}: {estimate(conversions)} conversions
             {plan.value_per_conversion === null ? '' : `, ${currency} ${estimate(conversions * plan.value_per_conversion)}`}.
             {without !== null && lastWithout !== undefined && (
               <div>

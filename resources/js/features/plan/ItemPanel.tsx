@@ -52,6 +52,9 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
           {item.is_pinned ? 'Pinned: planned first' : 'Pin: plan it first'}
         </Button>
       </Box>
+      <Box sx={{ fontSize: '0.8rem', color: 'text.secondary', mt: 0.5 }}>
+        {item.why.effort.steps.join(' ')} {item.why.season.steps.join(' ')}
+      </Box>
       {brief.isPending && <Waiting what="Gathering the brief" />}
       {brief.isError && <Failed error={brief.error} onRetry={() => void brief.refetch()} />}
       {brief.data !== undefined && <BriefView brief={brief.data} item={item} mayEdit={study.may_edit} onWrite={(written) => onChange({ brief: written })} />}

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import type { Explanation } from '../../api/types';
+import type { Explanation } from '../api/types';
 
 /** Why a figure is what it is: its rule, its own numbers, where they came from, and what was assumed. */
 export function Why({ explanation }: { explanation: Explanation }) {
