@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Exceptions\ProblemDetails;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\TextOnly;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -16,7 +17,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // The front end comes from the same origin, so no cross-origin requests are answered.
         $middleware->remove(HandleCors::class);
-        $middleware->append(SecurityHeaders::class);
+        // The outermost, so that what is refused at the door has them, too.
+        $middleware->prepend([SecurityHeaders::class, TextOnly::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

@@ -176,10 +176,15 @@ abstract class ReachCommand extends Command
         }
     }
 
-    /** @param iterable<string> $pieces */
+    /**
+     * A file appears only when it is complete; what is no file, such as a pipe or a device, is written to as it is.
+     *
+     * @param iterable<string> $pieces
+     */
     private static function save(string $path, iterable $pieces): void
     {
-        $unfinished = $path.'.part';
+        $isFile = ! file_exists($path) || is_file($path);
+        $unfinished = $isFile ? $path.'.part' : $path;
         $file = @fopen($unfinished, 'wb') ?: throw Refused::because('out', sprintf('The file "%s" cannot be written; is there such a folder?', InvalidValue::quote($path)));
         foreach ($pieces as $piece) {
             if (fwrite($file, $piece) === false) {
@@ -187,6 +192,8 @@ abstract class ReachCommand extends Command
             }
         }
         fclose($file);
-        rename($unfinished, $path);
+        if ($isFile) {
+            rename($unfinished, is_link($path) ? (string) realpath($path) : $path);
+        }
     }
 }

@@ -104,4 +104,19 @@ final class CommandsTest extends TestCase
         [, $paid] = $this->command('reach:compare', ['slug' => $study->slug, '--channel' => 'paid']);
         self::assertSame([['pen'], ['nib']], [array_column(self::readCsv($organic), 'keyword'), array_column(self::readCsv($paid), 'keyword')]);
     }
+
+    /** Written to as it is: a finished file moved into its place would take a device away from the whole machine. */
+    public function test_what_is_no_file_is_written_to_and_stays_what_it_is(): void
+    {
+        $study = $this->makeStudy();
+        $this->import($study, "keyword,position\npen,5\n", options: ['--domain' => 'quillfair.example']);
+        [$code] = $this->command('reach:compare', ['slug' => $study->slug, '--out' => '/dev/null']);
+        self::assertSame([0, 'char'], [$code, filetype('/dev/null')]);
+        self::assertFileDoesNotExist('/dev/null.part');
+        $target = $this->makeFile('', 'target.csv');
+        symlink($target, $target.'.link');
+        [$code] = $this->command('reach:compare', ['slug' => $study->slug, '--out' => $target.'.link']);
+        self::assertSame([0, 'link'], [$code, filetype($target.'.link')]);
+        self::assertSame(['pen'], array_column(self::readCsv((string) file_get_contents($target)), 'keyword'));
+    }
 }

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Comparisons;
+
+use App\Actions\Comparisons\KeywordSpool;
+use GreaterReach\Core\Comparison\Comparator;
+use GreaterReach\Core\Comparison\Gathered;
+use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Metrics\Metrics;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\TestCase;
+
+/** What is put into the spool comes out as it was, to the last digit, in the same order. */
+final class KeywordSpoolTest extends TestCase
+{
+    public function test_every_figure_comes_back_to_the_last_digit(): void
+    {
+        $year = [1, 2, null, 4, 5, 6, 7, 8, 9, 10, 11, 12];
+        $given = [
+            [new Gathered('1984', [[new Ranking('1984', 3, 'https://a.example/é'), new Ranking('1984', 40)], [], [new Ranking('1984', 100)]], [null, 7, 1]), new Metrics(12, 100 / 3, .1 + .2, 1e-7, $year, true), 2.5],
+            [new Gathered("ink \\ \"black\"\u{2028}", [[], [new Ranking("ink \\ \"black\"\u{2028}", 1)], []], [null, null, null]), Metrics::unknown(), null],
+            [new Gathered('whole', [[], [], []], [null, null, null]), new Metrics(9_007_199_254_740_993, 30.0, 2.0), 0.0],
+        ];
+        $spool = new KeywordSpool();
+        foreach ($given as [$gathered, $metrics, $median]) {
+            $spool->add($gathered, $metrics, $median);
+        }
+        $read = iterator_to_array($spool->read(), false);
+        self::assertEquals($given, $read);
+        foreach ($read as $place => [, $metrics]) {
+            self::assertSame([$given[$place][1]->difficulty, $given[$place][1]->cpc], [$metrics->difficulty, $metrics->cpc], 'A float stays the very same float.');
+        }
+        self::assertEquals($read, iterator_to_array($spool->read(), false), 'It can be read again.');
+    }
+
+    public function test_rows_compared_from_the_spool_are_those_compared_at_once(): void
+    {
+        foreach (range(1, 12) as $seed) {
+            $random = new Randomizer(new Mt19937($seed));
+            $current = array_map(fn(): array => self::snapshot($random), range(0, 3));
+            $previous = array_map(fn(int $domain): ?array => $domain === 2 ? null : self::snapshot($random), range(0, 3));
+            $within = [10, 20, 50, 100][$seed % 4];
+            $atOnce = iterator_to_array((new Comparator($within))->rows($current, $previous, ['k07', 'k99']), false);
+            $spool = new KeywordSpool();
+            foreach (Comparator::gather($current, $previous, ['k07', 'k99']) as $gathered) {
+                $spool->add($gathered, Metrics::unknown(), null);
+            }
+            $later = [];
+            foreach ($spool->read() as [$gathered]) {
+                $later[] = (new Comparator($within))->row($gathered, true);
+            }
+            self::assertEquals($atOnce, $later, "seed {$seed}");
+        }
+    }
+
+    /** @return list<Ranking> in keyword order */
+    private static function snapshot(Randomizer $random): array
+    {
+        $rankings = [];
+        for ($number = 0; $number < 30; ++$number) {
+            for ($pages = $random->getInt(0, 3); $pages > 0; --$pages) {
+                $rankings[] = new Ranking(sprintf('k%02d', $number), $random->getInt(1, 100), $random->getInt(0, 3) === 0 ? null : 'https://a.example/'.$random->getInt(1, 5));
+            }
+        }
+
+        return $rankings;
+    }
+}
