@@ -3,11 +3,13 @@
 declare(strict_types=1);
 
 use App\Exceptions\ProblemDetails;
+use App\Http\Middleware\CsrfUnlessToken;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\TextOnly;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 
@@ -19,6 +21,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         // The outermost, so that what is refused at the door has them, too.
         $middleware->prepend([SecurityHeaders::class, TextOnly::class]);
+        $middleware->web(replace: [ValidateCsrfToken::class => CsrfUnlessToken::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

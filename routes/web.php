@@ -21,19 +21,24 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SourceController;
 use App\Http\Controllers\StudyController;
 use App\Http\Controllers\TaskController;
+use App\Http\Controllers\TokenController;
 use App\Http\Controllers\UploadController;
 use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WeightPresetController;
 use App\Http\Controllers\WorkbenchController;
+use App\Http\Middleware\TokenAbilities;
 use Illuminate\Support\Facades\Route;
 
 Route::prefix('api/v1')->group(function (): void {
     Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
     Route::get('session', [SessionController::class, 'show']);
 
-    Route::middleware('auth')->group(function (): void {
+    Route::middleware(['auth:web,sanctum', TokenAbilities::class])->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
         Route::get('openapi.json', [OpenApiController::class, 'show']);
+        Route::get('tokens', [TokenController::class, 'index']);
+        Route::post('tokens', [TokenController::class, 'store']);
+        Route::delete('tokens/{token}', [TokenController::class, 'destroy'])->whereNumber('token');
         Route::get('sources', [SourceController::class, 'index']);
         Route::get('studies', [StudyController::class, 'index']);
         Route::post('studies', [StudyController::class, 'store']);

@@ -65,7 +65,7 @@ final class ProblemDetails
     private static function detail(HttpExceptionInterface $error): string
     {
         return match ($error->getStatusCode()) {
-            403 => 'Your role in this study does not allow that.',
+            403 => $error->getPrevious() instanceof AuthorizationException || $error->getMessage() === '' ? 'Your role in this study does not allow that.' : $error->getMessage(),
             404 => 'There is nothing here, or you may not see it.',
             419 => 'Reload the page and try again.',
             429 => 'Wait a minute, then try again.',

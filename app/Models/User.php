@@ -6,6 +6,8 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Laravel\Sanctum\HasApiTokens;
+use Laravel\Sanctum\PersonalAccessToken;
 
 /**
  * @property int    $id
@@ -15,6 +17,9 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  */
 final class User extends Authenticatable
 {
+    /** @use HasApiTokens<PersonalAccessToken> */
+    use HasApiTokens;
+
     protected $fillable = ['name', 'email', 'password', 'is_administrator'];
 
     protected $hidden = ['password'];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Middleware\TokenAbilities;
 use App\Http\Requests\SignInRequest;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
@@ -30,7 +31,9 @@ final class SessionController
 
     public function destroy(Request $request): JsonResponse
     {
-        Auth::logout();
+        if (! TokenAbilities::isByToken()) {
+            Auth::logout();
+        }
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 

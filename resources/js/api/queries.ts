@@ -30,6 +30,7 @@ import type {
   Setting,
   Study,
   Task,
+  Token,
   WeightPreset,
   Track,
   Steadiness,
@@ -123,6 +124,8 @@ export const weightPresetsQuery = (slug: string) => queryOptions({ queryKey: [..
 export const lensesQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'lenses'], queryFn: ({ signal }) => api.get<Lenses>(`studies/${slug}/lenses`, {}, signal) });
 
 export const tagsQuery = (slug: string) => queryOptions({ queryKey: [...studyKey(slug), 'tags'], queryFn: ({ signal }) => api.get<{ tag: string; keywords: number }[]>(`studies/${slug}/tags`, {}, signal) });
+
+export const tokensQuery = () => queryOptions({ queryKey: ['tokens'], queryFn: ({ signal }) => api.get<Token[]>('tokens', {}, signal) });
 
 /** The agreed plan, or a draft by its number. */
 export const planQuery = (slug: string, draft: string | null = null) =>

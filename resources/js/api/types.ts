@@ -615,3 +615,12 @@ export interface WeightPreset {
   name: string;
   weights: Record<CriterionName, number>;
 }
+
+/** A personal token for scripts, without the token itself. */
+export interface Token {
+  id: number;
+  name: string;
+  abilities: string[];
+  last_used_at: string | null;
+  expires_at: string | null;
+}

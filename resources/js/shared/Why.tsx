@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import type { Explanation } from '../api/types';
+import { told } from './format';
 
 /** Why a figure is what it is: its rule, its own numbers, where they came from, and what was assumed. */
 export function Why({ explanation }: { explanation: Explanation }) {
@@ -9,7 +10,7 @@ export function Why({ explanation }: { explanation: Explanation }) {
       <Box component="ul" sx={{ m: 0, pl: 2 }}>
         {explanation.inputs.map((input) => (
           <li key={input.name}>
-            {input.name}: <strong>{input.value ?? 'unknown'}</strong> {input.unit}
+            {input.name}: <strong>{told(input.value)}</strong> {input.unit}
             {input.source !== '' && <Box component="span" sx={{ color: 'text.secondary' }}>{` — ${input.source}`}</Box>}
           </li>
         ))}

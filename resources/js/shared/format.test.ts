@@ -1,7 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { decimal, estimate, pathOf, percent, unknown, whole } from './format';
+import { decimal, estimate, pathOf, percent, told, unknown, whole } from './format';
 
 describe('format', () => {
+  it('tells the inputs of an explanation without needless digits', () => {
+    expect([told(16205.6999), told(1234), told(0.14531), told(12.5), told(null), told('rulebook')]).toEqual(['16\u2009206', '1\u2009234', '0.1453', '12.5', 'unknown', 'rulebook']);
+  });
+
   it('groups thousands with a thin space', () => {
     expect(whole(1234567)).toBe('1\u2009234\u2009567');
     expect(whole(999)).toBe('999');

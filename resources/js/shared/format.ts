@@ -38,3 +38,14 @@ function group(digits: string): string {
 export function pathOf(url: string): string {
   return url.replace(/^https?:\/\/[^/]+/, '');
 }
+
+/** An input of an explanation: numbers with at most four significant digits, texts as they are. */
+export function told(value: number | string | null): string {
+  if (value === null) {
+    return 'unknown';
+  }
+  if (typeof value === 'string' || Number.isInteger(value)) {
+    return typeof value === 'string' ? value : whole(value);
+  }
+  return Math.abs(value) >= 1000 ? whole(Math.round(value)) : String(Number(value.toPrecision(4)));
+}

@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../../api/client';
 import { sessionQuery } from '../../api/queries';
+import { TokensDialog } from './TokensDialog';
 
 interface Props {
   onKeys?: () => void;
@@ -15,6 +16,7 @@ interface Props {
 
 export function PersonMenu({ onKeys }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const [hasTokens, setTokens] = useState(false);
   const { mode, setMode } = useColorScheme();
   const session = useQuery(sessionQuery());
   const client = useQueryClient();
@@ -45,8 +47,17 @@ export function PersonMenu({ onKeys }: Props) {
             {scheme === 'system' ? 'Light or dark as the machine says' : scheme === 'dark' ? 'Dark' : 'Light'}
           </MenuItem>
         ))}
+        <MenuItem
+          onClick={() => {
+            setAnchor(null);
+            setTokens(true);
+          }}
+        >
+          Tokens for scripts
+        </MenuItem>
         <MenuItem onClick={() => void signOut()}>Sign out</MenuItem>
       </Menu>
+      {hasTokens && <TokensDialog onClose={() => setTokens(false)} />}
     </Box>
   );
 }
