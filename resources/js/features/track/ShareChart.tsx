@@ -39,6 +39,7 @@ export function ShareChart({ shares, domains, published }: { shares: Track['shar
           <polyline points={shares.flatMap((day, index) => (day.shares[number] == null ? [] : [`${x(index).toFixed(1)},${y(day.shares[number]).toFixed(1)}`])).join(' ')} fill="none" stroke={ink(number)} strokeWidth={number === 0 ? 2.6 : 1.3}>
             <title>{domain}</title>
           </polyline>
+          <line x1={width - 40} y1={y(last?.shares[number] ?? 0)} x2={width - 32} y2={labels[number] ?? 0} stroke={ink(number)} strokeWidth={0.8} />
           <text x={width - 30} y={(labels[number] ?? 0) + 4}>
             {domainLetter(number)}
           </text>
