@@ -78,7 +78,7 @@ final class SummariseBench
      */
     private static function sum(Collection $cells, string $figure): int|float|null
     {
-        $known = $cells->pluck($figure)->reject(null);
+        $known = $cells->pluck($figure)->filter(static fn(mixed $value): bool => $value !== null);
 
         return $known->isEmpty() ? null : $known->sum();
     }

@@ -105,6 +105,18 @@ final class ApiTest extends TestCase
         self::assertSame($kept, array_map($ask, $sentences));
     }
 
+    public function test_a_sum_of_noughts_is_known_and_a_sum_of_nothing_is_not(): void
+    {
+        $study = $this->makeStudy(['inkmoor.example']);
+        $this->import($study, "keyword,position,volume\npen,5,0\nink,7,\n", options: ['--domain' => 'quillfair.example']);
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $this->actingAs($this->makeEditor($study));
+        $sums = fn(string $show): array => array_intersect_key($this->getJson("/api/v1/studies/{$study->slug}/bench/summary?show=".urlencode($show))->assertOk()->json(), ['volume' => 0, 'gain' => 0]);
+        self::assertEquals(['volume' => 0, 'gain' => 0], $sums('text=pen'));
+        self::assertNotNull($sums('text=pen')['volume']);
+        self::assertSame(['volume' => null, 'gain' => null], $sums('text=ink'));
+    }
+
     /** Each picture leaves its own clause out; held to a plain count over the rows. */
     #[DataProvider('narrowings')]
     public function test_the_counts_beside_the_bench_leave_their_own_clause_out(string $standing, string $combination, string $rest): void
