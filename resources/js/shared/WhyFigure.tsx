@@ -6,7 +6,7 @@ import type { Explanation } from '../api/types';
 import { Why } from './Why';
 
 interface Props {
-  /** What the figure is, for who cannot see where it stands. */
+  /** What the figure is, told beside its number. */
   name: string;
   explanation: Explanation | null | undefined;
   children: ReactNode;
@@ -20,7 +20,7 @@ export function WhyFigure({ name, explanation, children }: Props) {
   }
   return (
     <>
-      <Link component="button" type="button" color="inherit" underline="hover" aria-label={`Why ${name}?`} onClick={(event) => setAnchor(event.currentTarget)} sx={{ minHeight: 24, minWidth: 24, font: 'inherit', verticalAlign: 'baseline' }}>
+      <Link component="button" type="button" color="inherit" underline="hover" title={`Why ${name}?`} onClick={(event) => setAnchor(event.currentTarget)} sx={{ minHeight: 24, minWidth: 24, font: 'inherit', verticalAlign: 'baseline' }}>
         {children}
       </Link>
       <Popover open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}>

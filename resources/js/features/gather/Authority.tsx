@@ -17,7 +17,7 @@ export function Authority({ row }: { row: LedgerRow }) {
   const disputed = isDisputed(row.said);
   return (
     <>
-      <Link component="button" type="button" color="inherit" underline="hover" aria-label={`Where the authority of ${row.entry} comes from`} onClick={(event) => setAnchor(event.currentTarget)} sx={{ minHeight: 24, minWidth: 24 }}>
+      <Link component="button" type="button" color="inherit" underline="hover" title={`Where the authority of ${row.entry} comes from`} onClick={(event) => setAnchor(event.currentTarget)} sx={{ minHeight: 24, minWidth: 24 }}>
         {disputed && (
           <Box component="span" role="img" aria-label="sources disagree" sx={{ color: 'warning.main', pr: 0.5 }}>
             ≠
