@@ -47,6 +47,9 @@ final readonly class EnsureComparison
 
                 return $this->compute($order, $progress);
             });
+            if ($comparison->wasRecentlyCreated) {
+                $this->partitions->settle($comparison->id);
+            }
         } finally {
             DB::statement('SELECT pg_advisory_unlock(hashtextextended(?, 0))', ['comparison '.$order->study->id]);
         }

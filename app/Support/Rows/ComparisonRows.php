@@ -6,6 +6,7 @@ namespace App\Support\Rows;
 
 use App\Models\Comparison;
 use App\Support\Database\Figures;
+use App\Support\Database\StudyPartitions;
 use App\Support\Sentence\Sentence;
 use App\Support\Sentence\SentenceCompiler;
 use App\Support\Sentence\SentenceContext;
@@ -22,11 +23,7 @@ final readonly class ComparisonRows
 
     public function query(Sentence $sentence): Builder
     {
-        $rows = DB::table('comparison_rows')
-            ->where('comparison_rows.study_id', $this->comparison->study_id)
-            ->where('comparison_id', $this->comparison->id);
-
-        return $this->compiler()->apply($rows, $sentence);
+        return $this->compiler()->apply(DB::table(StudyPartitions::rowsOf($this->comparison->id), 'comparison_rows'), $sentence);
     }
 
     /** A column that says of each row whether a sentence lets it through. */

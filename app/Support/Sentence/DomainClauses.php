@@ -23,7 +23,7 @@ final readonly class DomainClauses
     public function apply(Builder $rows, Clause $clause): ?Builder
     {
         return match (true) {
-            $clause->name === 'competitors' => $this->competitors($rows, $clause),
+            $clause->name === 'competitors' => self::competitors($rows, $clause),
             $clause->name === 'own' => self::position($rows, $clause, 'own_position'),
             preg_match('/^p([1-9]\d?)$/D', $clause->name) === 1 => self::position($rows, $clause, 'positions['.($this->domain($clause) + 1).']'),
             preg_match('/^m\d\d?$/D', $clause->name) === 1 => $this->movement($rows, $clause),
@@ -40,18 +40,14 @@ final readonly class DomainClauses
     }
 
     /** `competitors>=2@20`: at least two competitors within the top 20. */
-    private function competitors(Builder $rows, Clause $clause): Builder
+    private static function competitors(Builder $rows, Clause $clause): Builder
     {
         if (preg_match('/^(\d{1,2})(?:@(10|20|50|100))?$/D', $clause->value, $part) !== 1) {
             throw SentenceProblem::in((string) $clause, 'must be a number of competitors, and perhaps @10, @20, @50 or @100');
         }
         $top = $part[2] ?? '100';
-        if ($top === '100') {
-            return $rows->where('competitors_ranking', $clause->operator, (int) $part[1]);
-        }
-        $ranking = array_map(static fn(int $place): string => "coalesce((positions[{$place}] <= {$top})::int, 0)", $this->context->competitors === 0 ? [] : range(2, $this->context->competitors + 1));
 
-        return $rows->whereRaw("coalesce(competitors_in_{$top}, ".implode(' + ', $ranking === [] ? ['0'] : $ranking).") {$clause->operator} ?", [(int) $part[1]]);
+        return $rows->where($top === '100' ? 'competitors_ranking' : "competitors_in_{$top}", $clause->operator, (int) $part[1]);
     }
 
     /** `own<=20`, `p2=absent`. */
