@@ -117,7 +117,7 @@ start_postgres() {
     fi
     PGPORT=$(free_port "$wanted")
     as_postgres "$(pg_bin pg_ctl)" -D "$dir/data" -w -t 60 -l "$dir/server.log" \
-        -o "-p $PGPORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=512MB -c work_mem=64MB -c maintenance_work_mem=256MB -c max_wal_size=4GB -c synchronous_commit=on -c random_page_cost=1.1 -c jit=off -c wal_level=minimal -c max_wal_senders=0" \
+        -o "-p $PGPORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=512MB -c work_mem=64MB -c maintenance_work_mem=256MB -c max_wal_size=4GB -c max_locks_per_transaction=256 -c synchronous_commit=on -c random_page_cost=1.1 -c jit=off -c wal_level=minimal -c max_wal_senders=0" \
         start >/dev/null 2>&1 || die "PostgreSQL did not start; see $dir/server.log"
 }
 
