@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Fidry\CpuCoreCounter\CpuCoreCounter;
+
 return [
     // The Public Suffix List as it ships with the application.
     'public_suffix_list' => resource_path('data/public_suffix_list.dat'),
@@ -14,6 +16,12 @@ return [
 
     // Bytes that one row of a file may have, so that a quote never closed cannot fill the memory.
     'max_record' => 1024 * 1024,
+
+    // A comparison of fewer rankings than these is made by one process.
+    'rankings_alone' => 200_000,
+
+    // Processes that make a larger one together; by default as many as there are processors.
+    'comparison_processes' => max(1, (int) env('REACH_COMPARISON_PROCESSES', (new CpuCoreCounter())->getCountWithFallback(1))),
 
     // Comparisons of a study that are kept beside the one it shows.
     'kept_comparisons' => 3,

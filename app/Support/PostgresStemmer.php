@@ -27,7 +27,11 @@ final readonly class PostgresStemmer implements Stemmer
     {
         $stems = [];
         $dictionary = $this->dictionary();
-        foreach (array_chunk($words, self::BATCH) as $chunk) {
+        // Numbers are their own stems, and a list of keywords may hold very many.
+        foreach (array_filter($words, ctype_digit(...)) as $number) {
+            $stems[$number] = $number;
+        }
+        foreach (array_chunk(array_filter($words, static fn(string $word): bool => ! ctype_digit($word)), self::BATCH) as $chunk) {
             foreach (DB::select("SELECT word, (ts_lexize('{$dictionary}', word))[1] AS stem FROM json_array_elements_text(?::json) word", [json_encode($chunk, JSON_THROW_ON_ERROR)]) as $row) {
                 $stems[$row->word] = $row->stem ?? $row->word;
             }

@@ -18,15 +18,16 @@ final class MetricResolver
     {
         $byVolume = self::inOrder($sources, $ranks['volume'] ?? null);
         $byCpc = self::inOrder($sources, $ranks['cpc'] ?? null);
-        $volume = self::first($byVolume, static fn(Metrics $source): ?int => $source->volume);
-        $monthly = self::first($byVolume, static fn(Metrics $source): ?array => $source->hasWholeYear() ? $source->monthly : null);
+        /** @var ?int $volume */
+        $volume = self::firstKnown($byVolume, 'volume');
+        $monthly = self::firstWholeYear($byVolume);
         $derived = $volume === null && $monthly !== null;
 
         return new Metrics(
             $derived ? self::meanVolume($monthly) : $volume,
-            self::first(self::inOrder($sources, $ranks['difficulty'] ?? null), static fn(Metrics $source): ?float => $source->difficulty),
-            self::first($byCpc, static fn(Metrics $source): ?float => $source->cpc),
-            self::first($byCpc, static fn(Metrics $source): ?float => $source->advertiserCompetition),
+            self::firstKnown(self::inOrder($sources, $ranks['difficulty'] ?? null), 'difficulty'),
+            self::firstKnown($byCpc, 'cpc'),
+            self::firstKnown($byCpc, 'advertiserCompetition'),
             $monthly,
             $derived,
         );
@@ -48,19 +49,30 @@ final class MetricResolver
     }
 
     /**
-     * @template T
-     *
-     * @param array<int, Metrics>   $sources
-     * @param \Closure(Metrics): ?T $metric
-     *
-     * @return ?T the first that is known
+     * @param array<int, Metrics>                                   $sources
+     * @param 'volume'|'difficulty'|'cpc'|'advertiserCompetition' $metric
      */
-    private static function first(array $sources, \Closure $metric): mixed
+    private static function firstKnown(array $sources, string $metric): int|float|null
     {
         foreach ($sources as $source) {
-            $value = $metric($source);
-            if ($value !== null) {
-                return $value;
+            if ($source->{$metric} !== null) {
+                return $source->{$metric};
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param array<int, Metrics> $sources
+     *
+     * @return ?list<?int>
+     */
+    private static function firstWholeYear(array $sources): ?array
+    {
+        foreach ($sources as $source) {
+            if ($source->monthly !== null && $source->hasWholeYear()) {
+                return $source->monthly;
             }
         }
 

@@ -6,6 +6,7 @@ namespace App\Actions\Comparisons;
 
 use App\Models\Domain;
 use App\Models\Snapshot;
+use App\Support\Database\KeyRange;
 use App\Support\Database\RowStream;
 use GreaterReach\Core\Comparison\Ranking;
 
@@ -38,15 +39,15 @@ final readonly class ComparedSnapshots
     }
 
     /** @return list<iterable<Ranking>> one stream per domain, in keyword order */
-    public function currentStreams(): array
+    public function currentStreams(KeyRange $range): array
     {
-        return array_map(fn(?Snapshot $snapshot): iterable => $snapshot === null ? [] : $this->stream($snapshot, false), $this->current);
+        return array_map(fn(?Snapshot $snapshot): iterable => $snapshot === null ? [] : $this->stream($snapshot, $range, false), $this->current);
     }
 
     /** @return list<?iterable<Ranking>> */
-    public function previousStreams(): array
+    public function previousStreams(KeyRange $range): array
     {
-        return array_map(fn(?Snapshot $snapshot): ?iterable => $snapshot === null ? null : $this->stream($snapshot, true), $this->previous);
+        return array_map(fn(?Snapshot $snapshot): ?iterable => $snapshot === null ? null : $this->stream($snapshot, $range, true), $this->previous);
     }
 
     /** @return list<array{id: int, entry: string, authority: ?float, snapshot: ?string, previous: ?string}> */
@@ -73,12 +74,12 @@ final readonly class ComparedSnapshots
     }
 
     /** @return \Generator<int, Ranking> */
-    private function stream(Snapshot $snapshot, bool $onlyBest): \Generator
+    private function stream(Snapshot $snapshot, KeyRange $range, bool $onlyBest): \Generator
     {
         // Other pages of a domain are read for the current snapshots alone: only their best counts before.
         $best = $onlyBest ? 'AND ordinal = 1' : '';
-        $sql = "SELECT keyword, position, url FROM rankings WHERE study_id = ? AND snapshot_id = ? {$best} ORDER BY keyword, ordinal";
-        foreach (RowStream::of($sql, [$this->study, $snapshot->id]) as [$keyword, $position, $url]) {
+        $sql = "SELECT keyword, position, url FROM rankings WHERE study_id = ? AND snapshot_id = ? {$best}{$range->andKeyword()} ORDER BY keyword, ordinal";
+        foreach (RowStream::of($sql, [$this->study, $snapshot->id, ...$range->bindings()]) as [$keyword, $position, $url]) {
             yield new Ranking($keyword, $position, $url);
         }
     }

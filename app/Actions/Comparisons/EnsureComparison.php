@@ -7,21 +7,14 @@ namespace App\Actions\Comparisons;
 use App\Models\Comparison;
 use App\Models\Snapshot;
 use App\Models\Study;
-use App\Support\Database\KeyedStream;
+use App\Support\Database\CopyWriter;
+use App\Support\Database\KeyRange;
 use App\Support\Database\StudyPartitions;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Comparison\Comparator;
-use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Comparison\Gathered;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Metrics\SourcePrecedence;
-use GreaterReach\Core\Priority\Candidate;
-use GreaterReach\Core\Priority\Judgement;
-use GreaterReach\Core\Priority\Opportunity;
-use GreaterReach\Core\Priority\TacticRule;
-use GreaterReach\Core\Priority\Weigher;
-use GreaterReach\Core\Rulebook\Rulebook;
-use GreaterReach\Core\Winning\WinChance;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -76,24 +69,19 @@ final readonly class EnsureComparison
     private function compute(ComparisonOrder $order, ?\Closure $progress): Comparison
     {
         $study = $order->study;
-        $rulebook = $study->rulebook();
         $snapshots = ComparedSnapshots::of($order);
         $comparison = Comparison::query()->create([
             'study_id' => $study->id, 'channel' => $order->channel, 'within' => $order->within, 'as_of' => $order->asOf,
             'data_version' => $study->data_version, 'domains' => $snapshots->describe(), 'summary' => [],
         ]);
-        $writer = new RowWriter($this->partitions->createDetached($study->id, $comparison->id), $study->id, $comparison->id);
+        $copy = new CopyWriter($this->partitions->createDetached($study->id, $comparison->id), RowLines::columns());
         $isWeighed = $order->channel === Snapshot::ORGANIC;
         // What is weighed goes by twice.
         $tell = self::everyFewThousand($progress, $isWeighed ? 2 : 1);
-        if ($isWeighed) {
-            [$models, $tally] = $this->weighInto($writer, $order, $rulebook, $snapshots, $tell);
-        } else {
-            [$models, $tally] = [null, $this->compareInto($writer, $order, $rulebook, $snapshots, $tell)];
-        }
-        $writer->finish();
+        $summary = $isWeighed ? $this->weighInto($copy, $order, $snapshots, $comparison->id, $tell) : $this->compareInto($copy, $order, $snapshots, $comparison->id, $tell);
+        $copy->flush();
         $this->partitions->attach($study->id, $comparison->id);
-        $comparison->update(['summary' => [...$tally->summary(), ...self::describeModels($models)]]);
+        $comparison->update(['summary' => $summary]);
 
         return $comparison;
     }
@@ -116,90 +104,68 @@ final readonly class EnsureComparison
         };
     }
 
-    /** @param \Closure(): void $tell */
-    private function compareInto(RowWriter $writer, ComparisonOrder $order, Rulebook $rulebook, ComparedSnapshots $snapshots, \Closure $tell): Tally
+    /**
+     * @param \Closure(): void $tell
+     *
+     * @return array<string, mixed> the summary
+     */
+    private function compareInto(CopyWriter $copy, ComparisonOrder $order, ComparedSnapshots $snapshots, int $comparison, \Closure $tell): array
     {
         $tally = new Tally(\count($snapshots->domains), CtrCurve::default());
+        $rows = new RowLines($snapshots->study, $comparison);
         $brands = $this->learn->brands($snapshots->domains);
-        $known = MetricsStream::open($order->study->id, $snapshots->domains, SourcePrecedence::of($rulebook));
-        $listed = (new KeywordFacts($order->study->id))->listedKeywords();
-        foreach ((new Comparator($order->within))->rows($snapshots->currentStreams(), $snapshots->previousStreams(), $listed) as $row) {
+        $range = KeyRange::whole();
+        $known = MetricsStream::open($snapshots->study, $snapshots->domains, SourcePrecedence::of($order->study->rulebook()));
+        $listed = (new KeywordFacts($snapshots->study))->listedKeywords();
+        foreach ((new Comparator($order->within))->rows($snapshots->currentStreams($range), $snapshots->previousStreams($range), $listed) as $row) {
             $metrics = $known->of($row->keyword);
             $tally->add($row, $metrics);
-            $writer->write($row, $metrics, $brands->domainsIn($row->keyword));
+            $copy->add($rows->compared($row, $metrics, $brands->domainsIn($row->keyword)));
             $tell();
         }
 
-        return $tally;
+        return $tally->summary();
     }
 
     /**
      * The lists are read once: what is learnt from all keywords must be known before the first of them can be weighed, so
-     * everything gathered waits in a spool meanwhile.
+     * everything gathered waits in files meanwhile.
      *
      * @param \Closure(): void $tell
      *
-     * @return array{Models, Tally}
+     * @return array<string, mixed> the summary
      */
-    private function weighInto(RowWriter $writer, ComparisonOrder $order, Rulebook $rulebook, ComparedSnapshots $snapshots, \Closure $tell): array
+    private function weighInto(CopyWriter $copy, ComparisonOrder $order, ComparedSnapshots $snapshots, int $comparison, \Closure $tell): array
     {
-        $spool = new KeywordSpool();
-        $models = $this->learn->execute($order->study, $rulebook, $snapshots, static function (Gathered $gathered, Metrics $metrics, ?float $median) use ($spool, $tell): void {
-            $spool->add($gathered, $metrics, $median);
-            $tell();
-        });
-        $tally = new Tally(\count($snapshots->domains), $models->curve);
-        $weigh = $this->weigher($order->study, $rulebook, $models);
-        $topics = new KeyedStream($models->topics->byKeyword());
+        $study = $order->study;
+        $curve = $this->learn->curve($study->rulebook(), new KeywordFacts($study->id), $this->learn->brands($snapshots->domains));
+        $tally = new Tally(\count($snapshots->domains), $curve);
         $comparator = new Comparator($order->within);
-        foreach ($spool->read() as [$gathered, $metrics, $median]) {
-            $row = $comparator->row($gathered, $snapshots->previous[0] !== null);
-            $found = $topics->at($row->keyword);
-            $tally->add($row, $metrics);
-            $writer->writeWeighed($weigh($row, $metrics, $median, $found, $gathered->positions()[0]), $found);
-            $tell();
+        $moves = $snapshots->previous[0] !== null;
+        $parts = ComparisonParts::open($order, $snapshots, $comparison);
+        try {
+            [$models, $topics] = $this->learn->execute($study, $snapshots, $curve, $parts->gathered(), static function (Gathered $gathered, Metrics $metrics) use ($tally, $comparator, $moves, $tell): void {
+                $tally->add($comparator->row($gathered, $moves), $metrics);
+                $tell();
+            });
+            $summary = [...$tally->summary(), 'topics' => $topics->count(), ...self::describeModels($models)];
+            $parts->teach($models, $topics);
+            unset($topics);
+            foreach ($parts->weighed() as $line) {
+                $copy->add($line);
+                $tell();
+            }
+        } finally {
+            $parts->close();
         }
 
-        return [$models, $tally];
-    }
-
-    /** @return \Closure(ComparisonRow, Metrics, ?float, ?string, ?int): Opportunity row, metrics, median of referring domains on page one, topic found, own position whatever `within` is */
-    private function weigher(Study $study, Rulebook $rulebook, Models $models): \Closure
-    {
-        $facts = new KeywordFacts($study->id);
-        $judgements = $facts->judgements();
-        $measured = $facts->measuredClicks();
-        $links = $facts->pageLinks();
-        $winChance = new WinChance($models->winModel, $rulebook->float('head_start_11_20'), $rulebook->float('head_start_21_50'));
-        $weigher = new Weigher($rulebook, $models->curve, $models->comfort, $winChance, $models->links, $models->brands);
-        $none = new Judgement();
-
-        return static function (ComparisonRow $row, Metrics $metrics, ?float $median, ?string $found, ?int $own) use ($weigher, $models, $judgements, $measured, $links, $none): Opportunity {
-            $judgement = $judgements->at($row->keyword) ?? $none;
-            $others = ($models->ownPagesByTopic[$found ?? ''] ?? 0) - (TacticRule::isOwnPage($own) ? 1 : 0);
-
-            return $weigher->weigh(new Candidate(
-                $row,
-                $metrics->corrected($judgement->difficulty),
-                $judgement,
-                $median,
-                $links[$row->ownUrl() ?? ''] ?? 0,
-                $measured->at($row->keyword),
-                $others > 0,
-                $judgement->topic ?? $found,
-            ));
-        };
+        return $summary;
     }
 
     /** @return array<string, mixed> */
-    private static function describeModels(?Models $models): array
+    private static function describeModels(Models $models): array
     {
-        if ($models === null) {
-            return [];
-        }
-
         return [
-            'topics' => $models->topics->count(),
             'comfort' => (array) $models->comfort,
             'win_model' => [
                 'intercept' => $models->winModel->intercept,

@@ -6,6 +6,7 @@ namespace App\Actions\Comparisons;
 
 use App\Support\Database\Figures;
 use App\Support\Database\KeyedStream;
+use App\Support\Database\KeyRange;
 use App\Support\Database\RowStream;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\Judgement;
@@ -16,14 +17,14 @@ use Illuminate\Support\Facades\DB;
 /** What is known of a study's keywords beside rankings and metrics, as streams in key order. */
 final readonly class KeywordFacts
 {
-    public function __construct(private int $study)
+    public function __construct(private int $study, private KeyRange $range = new KeyRange())
     {
     }
 
     /** @return KeyedStream<Judgement> */
     public function judgements(): KeyedStream
     {
-        $rows = RowStream::of('SELECT keyword, target, fit, intent, topic, difficulty FROM decisions WHERE study_id = ? ORDER BY keyword', [$this->study]);
+        $rows = RowStream::of("SELECT keyword, target, fit, intent, topic, difficulty FROM decisions WHERE study_id = ?{$this->range->andKeyword()} ORDER BY keyword", [$this->study, ...$this->range->bindings()]);
 
         return new KeyedStream((static function () use ($rows): \Generator {
             foreach ($rows as [$keyword, $target, $fit, $intent, $topic, $difficulty]) {
@@ -35,11 +36,11 @@ final readonly class KeywordFacts
     /** @return KeyedStream<float> median referring domains of the pages at 1–10 on the newest day; left out where none is known */
     public function pageOneMedians(): KeyedStream
     {
-        $rows = RowStream::of(<<<'SQL'
+        $rows = RowStream::of(<<<SQL
             SELECT keyword, referring_domains
-            FROM (SELECT keyword, referring_domains, position, day, max(day) OVER (PARTITION BY keyword) AS newest FROM live_results WHERE study_id = ?) dated
+            FROM (SELECT keyword, referring_domains, position, day, max(day) OVER (PARTITION BY keyword) AS newest FROM live_results WHERE study_id = ?{$this->range->andKeyword()}) dated
             WHERE day = newest AND position <= 10 AND referring_domains IS NOT NULL ORDER BY keyword
-            SQL, [$this->study]);
+            SQL, [$this->study, ...$this->range->bindings()]);
 
         return new KeyedStream((static function () use ($rows): \Generator {
             foreach (KeyedStream::grouped($rows) as $keyword => $group) {
@@ -51,7 +52,7 @@ final readonly class KeywordFacts
     /** @return KeyedStream<MeasuredClicks> our clicks and impressions in the newest performance import */
     public function measuredClicks(): KeyedStream
     {
-        $rows = RowStream::of('SELECT query, sum(clicks)::bigint, sum(impressions)::bigint FROM performance WHERE study_id = ? AND import_id = ? GROUP BY query ORDER BY query', [$this->study, $this->newestPerformance()]);
+        $rows = RowStream::of("SELECT query, sum(clicks)::bigint, sum(impressions)::bigint FROM performance WHERE study_id = ? AND import_id = ?{$this->range->andKeyword('query')} GROUP BY query ORDER BY query", [$this->study, $this->newestPerformance(), ...$this->range->bindings()]);
 
         return new KeyedStream((static function () use ($rows): \Generator {
             foreach ($rows as [$query, $clicks, $impressions]) {
@@ -77,8 +78,8 @@ final readonly class KeywordFacts
     /** @return \Generator<int, string> the study's own keyword list, in key order */
     public function listedKeywords(): \Generator
     {
-        $sql = "SELECT DISTINCT keyword FROM metrics JOIN live_sources s ON s.id = source_id WHERE metrics.study_id = ? AND s.kind = 'keywords' ORDER BY keyword";
-        foreach (RowStream::of($sql, [$this->study]) as [$keyword]) {
+        $sql = "SELECT DISTINCT keyword FROM metrics JOIN live_sources s ON s.id = source_id WHERE metrics.study_id = ? AND s.kind = 'keywords'{$this->range->andKeyword()} ORDER BY keyword";
+        foreach (RowStream::of($sql, [$this->study, ...$this->range->bindings()]) as [$keyword]) {
             yield $keyword;
         }
     }

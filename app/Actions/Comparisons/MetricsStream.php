@@ -7,6 +7,7 @@ namespace App\Actions\Comparisons;
 use App\Models\Domain;
 use App\Models\Study;
 use App\Support\Database\Figures;
+use App\Support\Database\KeyRange;
 use App\Support\Database\RowStream;
 use GreaterReach\Core\Metrics\MetricResolver;
 use GreaterReach\Core\Metrics\Metrics;
@@ -36,23 +37,20 @@ final class MetricsStream
      * @param list<Domain>  $domains ours first
      * @param ?list<string> $only    these keywords alone; null takes all
      */
-    public static function open(int $study, array $domains, SourcePrecedence $precedence, ?array $only = null): self
+    public static function open(int $study, array $domains, SourcePrecedence $precedence, KeyRange $range = new KeyRange(), ?array $only = null): self
     {
         $sources = self::sources($study, $domains);
         if ($sources === []) {
             return new self((static fn(): \Generator => yield from [])());
         }
         // One branch a source, each in the order of its index, so that the server merges them instead of sorting them all.
-        DB::statement('SET LOCAL enable_sort = off');
-        $branch = 'SELECT keyword, volume, difficulty, cpc, advertiser_competition, monthly, source_id FROM metrics WHERE study_id = %d AND source_id = %d';
-        $branches = implode(' UNION ALL ', array_map(static fn(Source $source): string => sprintf($branch, $study, $source->id), $sources));
+        $branch = 'SELECT keyword, volume, difficulty, cpc, advertiser_competition, monthly, source_id FROM metrics WHERE study_id = %d AND source_id = %d%s ORDER BY keyword';
+        $branches = implode(' UNION ALL ', array_map(static fn(Source $source): string => '('.sprintf($branch, $study, $source->id, $range->andKeyword()).')', $sources));
+        $bindings = array_merge(...array_map(static fn(): array => $range->bindings(), $sources));
         $some = $only === null ? '' : 'WHERE keyword IN (SELECT json_array_elements_text(?::json))';
-        $rows = RowStream::of("SELECT * FROM ({$branches}) said {$some} ORDER BY keyword", $only === null ? [] : [json_encode($only, JSON_THROW_ON_ERROR)]);
+        $rows = RowStream::of("SELECT * FROM ({$branches}) said {$some} ORDER BY keyword", $only === null ? $bindings : [...$bindings, json_encode($only, JSON_THROW_ON_ERROR)]);
 
-        $stream = new self($rows, $precedence->rank($sources), $precedence->ownRanks($sources));
-        DB::statement('SET LOCAL enable_sort = on');
-
-        return $stream;
+        return new self($rows, $precedence->rank($sources), $precedence->ownRanks($sources));
     }
 
     /**
@@ -67,7 +65,7 @@ final class MetricsStream
         sort($keywords, SORT_STRING);
 
         return DB::transaction(static function () use ($study, $keywords): array {
-            $stream = self::open($study->id, $study->comparedDomains(), SourcePrecedence::of($study->rulebook()), $keywords);
+            $stream = self::open($study->id, $study->comparedDomains(), SourcePrecedence::of($study->rulebook()), only: $keywords);
 
             return array_combine($keywords, array_map($stream->of(...), $keywords));
         });
@@ -98,21 +96,23 @@ final class MetricsStream
 
     private function readNext(): void
     {
-        $this->sources = [];
-        $this->keyword = $this->rows->valid() ? $this->rows->current()[0] : null;
-        while ($this->rows->valid() && $this->rows->current()[0] === $this->keyword) {
-            [, $volume, $difficulty, $cpc, $competition, $monthly, $source] = $this->rows->current();
-            $this->sources[$source] = new Metrics(
+        $sources = [];
+        $row = $this->rows->current();
+        $this->keyword = $row[0] ?? null;
+        while ($row !== null && $row[0] === $this->keyword) {
+            [, $volume, $difficulty, $cpc, $competition, $monthly, $source] = $row;
+            // By rank, and by source beside it, so that the ranks need no second look.
+            $sources[$this->ranks[$source]] = [$source, new Metrics(
                 $volume,
-                Figures::float($difficulty),
-                Figures::float($cpc),
-                Figures::float($competition),
+                $difficulty === null ? null : (float) $difficulty,
+                $cpc === null ? null : (float) $cpc,
+                $competition === null ? null : (float) $competition,
                 $monthly === null ? null : Figures::ints($monthly),
-            );
+            )];
             $this->rows->next();
+            $row = $this->rows->current();
         }
-        if (\count($this->sources) > 1) {
-            uksort($this->sources, fn(int $one, int $other): int => $this->ranks[$one] <=> $this->ranks[$other]);
-        }
+        ksort($sources, SORT_NUMERIC);
+        $this->sources = array_column($sources, 1, 0);
     }
 }

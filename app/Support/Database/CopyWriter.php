@@ -28,6 +28,21 @@ final class CopyWriter
     /** @param list<mixed> $values one per column: scalars, null, or lists of whole numbers, which become PostgreSQL arrays */
     public function write(array $values): void
     {
+        $this->add(self::line($values));
+    }
+
+    /** @param string $line as line() makes it */
+    public function add(string $line): void
+    {
+        $this->lines[] = $line;
+        if (\count($this->lines) >= self::BATCH) {
+            $this->flush();
+        }
+    }
+
+    /** @param list<mixed> $values as write() takes them */
+    public static function line(array $values): string
+    {
         // Spelt out for the types of nearly every cell: this runs some ten times a row.
         $line = [];
         foreach ($values as $value) {
@@ -38,10 +53,8 @@ final class CopyWriter
                 default => self::encode($value),
             };
         }
-        $this->lines[] = implode("\t", $line);
-        if (\count($this->lines) >= self::BATCH) {
-            $this->flush();
-        }
+
+        return implode("\t", $line)."\n";
     }
 
     /** @return int rows written so far */

@@ -94,14 +94,18 @@ final class ApiTest extends TestCase
         self::assertSame($keywords, $exported);
     }
 
-    public function test_a_comparison_made_before_the_counts_were_kept_answers_alike(): void
+    public function test_a_comparison_made_before_the_counts_were_kept_gets_them(): void
     {
         $study = $this->compared();
         $this->actingAs($this->makeEditor($study));
         $ask = fn(string $show): array => array_column($this->getJson("/api/v1/studies/{$study->slug}/bench?".http_build_query(['show' => $show]))->json('rows'), 'keyword');
         $sentences = ['competitors>=1@10', 'competitors=0@20', 'competitors<=1@50', 'competitors>=2'];
         $kept = array_map($ask, $sentences);
+        $migration = require base_path('database/migrations/2026_11_24_000018_count_competitors_everywhere.php');
+        $migration->down();
         DB::table('comparison_rows')->where('study_id', $study->id)->update(['competitors_in_10' => null, 'competitors_in_20' => null, 'competitors_in_50' => null]);
+        self::assertNotSame($kept, array_map($ask, $sentences));
+        $migration->up();
         self::assertSame($kept, array_map($ask, $sentences));
     }
 

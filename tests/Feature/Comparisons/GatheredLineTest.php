@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Comparisons;
 
-use App\Actions\Comparisons\KeywordSpool;
+use App\Actions\Comparisons\GatheredLine;
 use GreaterReach\Core\Comparison\Comparator;
 use GreaterReach\Core\Comparison\Gathered;
 use GreaterReach\Core\Comparison\Ranking;
@@ -13,8 +13,8 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\TestCase;
 
-/** What is put into the spool comes out as it was, to the last digit, in the same order. */
-final class KeywordSpoolTest extends TestCase
+/** What is put into a line comes out as it was, to the last digit. */
+final class GatheredLineTest extends TestCase
 {
     public function test_every_figure_comes_back_to_the_last_digit(): void
     {
@@ -24,19 +24,18 @@ final class KeywordSpoolTest extends TestCase
             [new Gathered("ink \\ \"black\"\u{2028}", [[], [new Ranking("ink \\ \"black\"\u{2028}", 1)], []], [null, null, null]), Metrics::unknown(), null],
             [new Gathered('whole', [[], [], []], [null, null, null]), new Metrics(9_007_199_254_740_993, 30.0, 2.0), 0.0],
         ];
-        $spool = new KeywordSpool();
         foreach ($given as [$gathered, $metrics, $median]) {
-            $spool->add($gathered, $metrics, $median);
+            $line = GatheredLine::of($gathered, $metrics, $median);
+            self::assertSame(1, substr_count($line, "\n"), 'A keyword is one line.');
+            [$whole, $read, $readMedian] = GatheredLine::whole($line);
+            self::assertEquals([$gathered, $metrics, $median], [$whole, $read, $readMedian]);
+            self::assertSame([$metrics->difficulty, $metrics->cpc], [$read->difficulty, $read->cpc], 'A float stays the very same float.');
+            [$weighable, $read] = GatheredLine::weighable($line);
+            self::assertEquals([$gathered->positions(), $gathered->rankings[0], $gathered->previous, $metrics], [$weighable->positions(), $weighable->rankings[0], $weighable->previous, $read]);
         }
-        $read = iterator_to_array($spool->read(), false);
-        self::assertEquals($given, $read);
-        foreach ($read as $place => [, $metrics]) {
-            self::assertSame([$given[$place][1]->difficulty, $given[$place][1]->cpc], [$metrics->difficulty, $metrics->cpc], 'A float stays the very same float.');
-        }
-        self::assertEquals($read, iterator_to_array($spool->read(), false), 'It can be read again.');
     }
 
-    public function test_rows_compared_from_the_spool_are_those_compared_at_once(): void
+    public function test_rows_compared_from_lines_are_those_compared_at_once(): void
     {
         foreach (range(1, 12) as $seed) {
             $random = new Randomizer(new Mt19937($seed));
@@ -44,13 +43,10 @@ final class KeywordSpoolTest extends TestCase
             $previous = array_map(fn(int $domain): ?array => $domain === 2 ? null : self::snapshot($random), range(0, 3));
             $within = [10, 20, 50, 100][$seed % 4];
             $atOnce = iterator_to_array((new Comparator($within))->rows($current, $previous, ['k07', 'k99']), false);
-            $spool = new KeywordSpool();
-            foreach (Comparator::gather($current, $previous, ['k07', 'k99']) as $gathered) {
-                $spool->add($gathered, Metrics::unknown(), null);
-            }
             $later = [];
-            foreach ($spool->read() as [$gathered]) {
-                $later[] = (new Comparator($within))->row($gathered, true);
+            foreach (Comparator::gather($current, $previous, ['k07', 'k99']) as $gathered) {
+                [$read] = GatheredLine::weighable(GatheredLine::of($gathered, Metrics::unknown(), null));
+                $later[] = (new Comparator($within))->row($read, true);
             }
             self::assertEquals($atOnce, $later, "seed {$seed}");
         }

@@ -13,8 +13,8 @@ use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Priority\Opportunity;
 use GreaterReach\Core\Priority\TacticRule;
 
-/** Writes comparison rows, weighed or not, into the partition of one comparison. */
-final class RowWriter
+/** The rows of one comparison, weighed or not, as COPY reads them. */
+final readonly class RowLines
 {
     private const COMPARED = [
         'study_id', 'comparison_id', 'keyword', 'standing', 'own_position', 'own_url', 'best_competitor', 'best_position', 'competitors_ranking',
@@ -27,19 +27,22 @@ final class RowWriter
         'score_volume', 'score_ease', 'score_gain', 'score_value', 'score_intent', 'score_fit',
     ];
 
-    private readonly CopyWriter $copy;
-
-    public function __construct(string $table, private readonly int $study, private readonly int $comparison)
+    public function __construct(private int $study, private int $comparison)
     {
-        $this->copy = new CopyWriter($table, [...self::COMPARED, ...self::WEIGHED]);
+    }
+
+    /** @return list<string> in the order of the lines */
+    public static function columns(): array
+    {
+        return [...self::COMPARED, ...self::WEIGHED];
     }
 
     /** @param ?string $found the topic that was found, whatever a person chose */
-    public function writeWeighed(Opportunity $opportunity, ?string $found): void
+    public function weighed(Opportunity $opportunity, ?string $found): string
     {
         $clicks = $opportunity->clicks;
-        $this->copy->write([
-            ...$this->compared($opportunity->candidate->row, $opportunity->candidate->metrics, $opportunity->brands, $opportunity->isListed),
+        return CopyWriter::line([
+            ...$this->cells($opportunity->candidate->row, $opportunity->candidate->metrics, $opportunity->brands, $opportunity->isListed),
             $opportunity->intent->value, $opportunity->candidate->topic, $found, $clicks->target, $clicks->visitsNow, $clicks->potential, $clicks->gain,
             $opportunity->winChance, $opportunity->expectedGain, $opportunity->horizon?->value, $opportunity->tacticLabel(), $opportunity->linksToEarn,
             ...array_values($opportunity->scores->toArray()),
@@ -47,19 +50,13 @@ final class RowWriter
     }
 
     /** A row that is compared but not weighed, as in the paid channel. */
-    public function write(ComparisonRow $row, Metrics $metrics, int $brands): void
+    public function compared(ComparisonRow $row, Metrics $metrics, int $brands): string
     {
-        $this->copy->write([...$this->compared($row, $metrics, $brands, false), ...array_fill(0, \count(self::WEIGHED), null)]);
-    }
-
-    /** @return int rows written */
-    public function finish(): int
-    {
-        return $this->copy->flush();
+        return CopyWriter::line([...$this->cells($row, $metrics, $brands, false), ...array_fill(0, \count(self::WEIGHED), null)]);
     }
 
     /** @return list<mixed> */
-    private function compared(ComparisonRow $row, Metrics $metrics, int $brands, bool $isListed): array
+    private function cells(ComparisonRow $row, Metrics $metrics, int $brands, bool $isListed): array
     {
         $words = Words::of($row->keyword);
         $season = $metrics->hasWholeYear() ? Season::of($metrics) : null;

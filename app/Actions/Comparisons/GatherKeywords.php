@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Comparisons;
+
+use App\Support\Database\KeyRange;
+use GreaterReach\Core\Comparison\Comparator;
+use GreaterReach\Core\Metrics\SourcePrecedence;
+use GreaterReach\Core\Rulebook\Rulebook;
+
+/** Merges the lists of all domains and looks up what is known of each keyword, whatever `within` is. */
+final readonly class GatherKeywords
+{
+    /** @return \Generator<int, string> lines as GatheredLine makes them, in key order */
+    public function execute(ComparedSnapshots $snapshots, Rulebook $rulebook, KeyRange $range): \Generator
+    {
+        $facts = new KeywordFacts($snapshots->study, $range);
+        $metrics = MetricsStream::open($snapshots->study, $snapshots->domains, SourcePrecedence::of($rulebook), $range);
+        $medians = $facts->pageOneMedians();
+        foreach (Comparator::gather($snapshots->currentStreams($range), $snapshots->previousStreams($range), $facts->listedKeywords()) as $gathered) {
+            yield GatheredLine::of($gathered, $metrics->of($gathered->keyword), $medians->at($gathered->keyword));
+        }
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Comparisons;
+
+use GreaterReach\Core\Comparison\Gathered;
+use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Metrics\Metrics;
+
+/**
+ * Everything gathered of one keyword as a line of a file, since all must be known of all keywords before the first can be
+ * weighed. Two JSON lists with a tab between them: what weighing needs, and the competitors' pages, which learning needs
+ * beside it. The pages of a domain are a flat list, position and URL by turns.
+ */
+final class GatheredLine
+{
+    private const FLAGS = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
+
+    /** @param ?float $median referring domains of the pages at 1–10 */
+    public static function of(Gathered $gathered, Metrics $metrics, ?float $median): string
+    {
+        $pages = [];
+        foreach ($gathered->rankings as $rankings) {
+            $flat = [];
+            foreach ($rankings as $page) {
+                $flat[] = $page->position;
+                $flat[] = $page->url;
+            }
+            $pages[] = $flat;
+        }
+        $own = array_shift($pages);
+        $first = [
+            $gathered->keyword, $gathered->positions(), $own, $gathered->previous, $metrics->volume, $metrics->difficulty, $metrics->cpc,
+            $metrics->advertiserCompetition, $metrics->monthly, $metrics->volumeIsDerived, $median,
+        ];
+
+        return json_encode($first, self::FLAGS)."\t".json_encode($pages, self::FLAGS)."\n";
+    }
+
+    /** @return array{Gathered, Metrics, ?float} as it was */
+    public static function whole(string $line): array
+    {
+        [$first, $second] = explode("\t", $line, 2);
+        /** @var list<list<int|string|null>> $theirs */
+        $theirs = json_decode($second, true, 4, JSON_THROW_ON_ERROR);
+
+        return self::read($first, $theirs);
+    }
+
+    /** @return array{Gathered, Metrics, ?float} of competitors the best position alone, which is enough for weighing and quicker */
+    public static function weighable(string $line): array
+    {
+        return self::read((string) strstr($line, "\t", true), null);
+    }
+
+    /**
+     * @param ?list<list<int|string|null>> $theirs the competitors' pages; null makes them from the positions
+     *
+     * @return array{Gathered, Metrics, ?float}
+     */
+    private static function read(string $json, ?array $theirs): array
+    {
+        /** @var array{string, list<?int>, list<int|string|null>, list<?int>, ?int, ?float, ?float, ?float, ?list<?int>, bool, ?float} $cells */
+        $cells = json_decode($json, true, 4, JSON_THROW_ON_ERROR);
+        [$keyword, $positions, $own, $previous, $volume, $difficulty, $cpc, $competition, $monthly, $derived, $median] = $cells;
+        $rankings = [self::rankings($keyword, $own)];
+        for ($domain = 1, $domains = \count($positions); $domain < $domains; ++$domain) {
+            $rankings[] = match (true) {
+                $theirs !== null => self::rankings($keyword, $theirs[$domain - 1]),
+                $positions[$domain] !== null => [new Ranking($keyword, $positions[$domain])],
+                default => [],
+            };
+        }
+
+        return [new Gathered($keyword, $rankings, $previous), new Metrics($volume, $difficulty, $cpc, $competition, $monthly, $derived), $median];
+    }
+
+    /**
+     * @param list<int|string|null> $pages position and URL by turns
+     *
+     * @return list<Ranking>
+     */
+    private static function rankings(string $keyword, array $pages): array
+    {
+        $rankings = [];
+        for ($place = 0, $end = \count($pages); $place < $end; $place += 2) {
+            $rankings[] = new Ranking($keyword, (int) $pages[$place], $pages[$place + 1] === null ? null : (string) $pages[$place + 1]);
+        }
+
+        return $rankings;
+    }
+}
