@@ -97,9 +97,12 @@ final class MetricsStream
     private function readNext(): void
     {
         $sources = [];
-        $row = $this->rows->current();
-        $this->keyword = $row[0] ?? null;
-        while ($row !== null && $row[0] === $this->keyword) {
+        $this->keyword = $this->rows->valid() ? $this->rows->current()[0] : null;
+        for (; $this->rows->valid(); $this->rows->next()) {
+            $row = $this->rows->current();
+            if ($row[0] !== $this->keyword) {
+                break;
+            }
             [, $volume, $difficulty, $cpc, $competition, $monthly, $source] = $row;
             // By rank, and by source beside it, so that the ranks need no second look.
             $sources[$this->ranks[$source]] = [$source, new Metrics(
@@ -109,8 +112,6 @@ final class MetricsStream
                 $competition === null ? null : (float) $competition,
                 $monthly === null ? null : Figures::ints($monthly),
             )];
-            $this->rows->next();
-            $row = $this->rows->current();
         }
         ksort($sources, SORT_NUMERIC);
         $this->sources = array_column($sources, 1, 0);

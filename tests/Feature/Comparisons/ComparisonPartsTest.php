@@ -118,7 +118,7 @@ final class ComparisonPartsTest extends TestCase
     {
         config(['reach.rankings_alone' => 1, 'reach.comparison_processes' => $processes]);
         // A change of the data, so that the comparison is made anew.
-        $study->increment('data_version');
+        DB::table('studies')->where('id', $study->id)->increment('data_version');
 
         return app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
     }
