@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useCallback, useEffect, useLayoutEffect, useRef, type ReactNode } from 'react';
+import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef, type ReactNode } from 'react';
 import { rowHeight } from '../theme/theme';
-import { layOut } from './tracks.logic';
+import { layOut, placesFor } from './tracks.logic';
 import { useHotkeys } from './useHotkeys';
 
 export interface Column<Row> {
@@ -50,7 +50,7 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
     }
   }, [last, rows.length, total, onEnd]);
 
-  const current = rows.findIndex((row) => rowKey(row) === selected);
+  const current = useMemo(() => (selected === null ? -1 : rows.findIndex((row) => rowKey(row) === selected)), [rows, rowKey, selected]);
   const move = (step: number) => {
     const next = Math.max(0, Math.min(rows.length - 1, current < 0 ? 0 : current + step));
     const row = rows[next];
@@ -79,7 +79,8 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
     Enter: open,
   });
 
-  const { tracks, leftOf, width } = layOut(columns);
+  const { tracks, leftOf, width } = useMemo(() => layOut(columns), [columns]);
+  const places = placesFor(items.length);
   const handlers = useRef({ onOpen, onChoose });
   useLayoutEffect(() => {
     handlers.current = { onOpen, onChoose };
@@ -88,13 +89,7 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
       <Box ref={scroller} tabIndex={0} role="table" aria-label={label} aria-rowcount={total + 1} sx={{ overflow: 'auto', overflowY: 'scroll', flex: 1, minHeight: 0, scrollbarWidth: 'thin' }}>
-        <Box role="rowgroup" sx={{ position: 'sticky', top: 0, zIndex: 3, minWidth: width, bgcolor: 'background.default' }}>
-          <Box role="row" sx={{ display: 'grid', gridTemplateColumns: tracks, height: headingHeight, alignItems: 'center', bgcolor: 'background.default', borderBottom: 1, borderColor: 'divider', color: 'text.secondary', fontSize: '0.78rem', fontWeight: 600 }}>
-            {columns.map((column) => (
-              <Heading key={column.key} column={column} left={leftOf[column.key]} sort={sort} />
-            ))}
-          </Box>
-        </Box>
+        <Headings columns={columns as Column<unknown>[]} tracks={tracks} width={width} leftOf={leftOf} sort={sort} />
         <Box role="rowgroup" sx={rowStyles} style={{ height: virtual.getTotalSize(), minWidth: width }}>
           {items.map((item) => {
             const row = rows[item.index];
@@ -104,12 +99,13 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
             const name = rowKey(row);
             return (
               <BenchRow
-                key={item.key}
+                key={item.index % places}
                 row={row}
                 name={name}
                 number={item.index + 2}
                 columns={columns as Column<unknown>[]}
                 tracks={tracks}
+                leftOf={leftOf}
                 start={item.start}
                 height={height}
                 isSelected={name === selected}
@@ -131,6 +127,7 @@ interface RowProps {
   number: number;
   columns: Column<unknown>[];
   tracks: string;
+  leftOf: Record<string, number>;
   start: number;
   height: number;
   isSelected: boolean;
@@ -139,9 +136,11 @@ interface RowProps {
   onPress: (row: unknown, isChoice: boolean) => void;
 }
 
-/** One row in plain elements, drawn anew only when something of it changed: many of them pass in every second of scrolling. */
-const BenchRow = memo(function BenchRow({ row, name, number, columns, tracks, start, height, isSelected, isChosen, isMuted, onPress }: RowProps) {
-  const { leftOf } = layOut(columns);
+/**
+ * One row in plain elements, drawn anew only when something of it changed: many of them pass in every second of scrolling.
+ * What scrolls out of sight gives its elements to what comes into it.
+ */
+const BenchRow = memo(function BenchRow({ row, name, number, columns, tracks, leftOf, start, height, isSelected, isChosen, isMuted, onPress }: RowProps) {
   return (
     <div
       role="row"
@@ -163,7 +162,8 @@ const BenchRow = memo(function BenchRow({ row, name, number, columns, tracks, st
 
 const rowStyles = {
   position: 'relative',
-  '& .bench-row': { position: 'absolute', insetInline: 0, display: 'grid', alignItems: 'center', cursor: 'pointer', borderBottom: 1, borderColor: 'divider', bgcolor: 'background.default', color: 'text.primary', fontSize: '0.86rem' },
+  // A row neither moves nor outgrows its place, so the browser need not look at the others when one changes.
+  '& .bench-row': { contain: 'strict', position: 'absolute', insetInline: 0, display: 'grid', alignItems: 'center', cursor: 'pointer', borderBottom: 1, borderColor: 'divider', bgcolor: 'background.default', color: 'text.primary', fontSize: '0.86rem' },
   '& .is-muted': { color: 'text.secondary' },
   '& .is-chosen, & .is-selected, & .bench-row:hover': { bgcolor: 'ink.wash' },
   '& .is-selected': { boxShadow: 'inset 3px 0 0 var(--mui-palette-primary-main)' },
@@ -176,6 +176,27 @@ const rowStyles = {
 function pinned(left: number | undefined) {
   return left === undefined ? {} : { position: 'sticky', left, zIndex: 1, bgcolor: 'inherit', alignSelf: 'stretch', alignContent: 'center' };
 }
+
+interface HeadingsProps {
+  columns: Column<unknown>[];
+  tracks: string;
+  width: number;
+  leftOf: Record<string, number>;
+  sort: Props<unknown>['sort'];
+}
+
+/** The headings stay as they are while the rows go by. */
+const Headings = memo(function Headings({ columns, tracks, width, leftOf, sort }: HeadingsProps) {
+  return (
+    <Box role="rowgroup" sx={{ position: 'sticky', top: 0, zIndex: 3, minWidth: width, bgcolor: 'background.default' }}>
+      <Box role="row" sx={{ display: 'grid', gridTemplateColumns: tracks, height: headingHeight, alignItems: 'center', bgcolor: 'background.default', borderBottom: 1, borderColor: 'divider', color: 'text.secondary', fontSize: '0.78rem', fontWeight: 600 }}>
+        {columns.map((column) => (
+          <Heading key={column.key} column={column} left={leftOf[column.key]} sort={sort} />
+        ))}
+      </Box>
+    </Box>
+  );
+});
 
 function Heading<Row>({ column, left, sort }: { column: Column<Row>; left: number | undefined; sort: Props<Row>['sort'] }) {
   const by = column.sort;

@@ -23,6 +23,11 @@ export function layOut(columns: Track[]): { tracks: string; width: number; leftO
   return { tracks: columns.map(({ track }) => (track.includes('fr') || pixels(track) < smallest ? track : `minmax(${track}, ${share}fr)`)).join(' '), width, leftOf };
 }
 
+/** How many rows' elements are kept for so many rows in sight: always enough, and seldom another number. */
+export function placesFor(inSight: number): number {
+  return 2 ** Math.ceil(Math.log2(Math.max(64, inSight)));
+}
+
 function pixels(track: string): number {
   return Number(/(\d+)px/.exec(track)?.[1] ?? 0);
 }

@@ -102,7 +102,7 @@ final class OddInputTest extends TestCase
                 $this->assertAnswered($this->json($method, $this->fill($path).'?'.http_build_query([$name => \is_string($odd) ? substr($odd, 0, 5000) : $odd])), "{$method} {$path} {$name}");
             }
         }
-        self::assertTrue(true);
+        self::assertTrue(Study::query()->whereKey($this->study->id)->exists());
     }
 
     public function test_a_body_that_is_no_json_is_refused(): void
@@ -158,7 +158,7 @@ final class OddInputTest extends TestCase
             $schema = $api['components']['schemas'][basename($schema['$ref'])];
         }
 
-        return array_keys($schema['properties'] ?? []);
+        return array_map(strval(...), array_keys($schema['properties'] ?? []));
     }
 
     private function fill(string $path): string
