@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef, type ReactNode } from 'react';
 import { rowHeight } from '../theme/theme';
-import { layOut, placesFor } from './tracks.logic';
+import { inPlaceOrder, layOut, placesFor } from './tracks.logic';
 import { useHotkeys } from './useHotkeys';
 
 export interface Column<Row> {
@@ -38,10 +38,13 @@ interface Props<Row> {
 
 const headingHeight = 29;
 
+/** Rows beyond either edge that are ready before they come into sight. */
+const overscan = 6;
+
 /** A virtual list over any number of rows, moved through by keyboard: j, k, arrows, Page Up and Down, Home, End, Enter. */
 export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSelect, onOpen, onEnd, onChoose, sort, isMuted, isChosen, height = rowHeight }: Props<Row>) {
   const scroller = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan: 6, scrollPaddingStart: headingHeight });
+  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan, scrollPaddingStart: headingHeight });
   const items = virtual.getVirtualItems();
   const last = items.at(-1)?.index ?? 0;
   useEffect(() => {
@@ -80,7 +83,7 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
   });
 
   const { tracks, leftOf, width } = useMemo(() => layOut(columns), [columns]);
-  const places = placesFor(items.length);
+  const places = placesFor(items.length, virtual.scrollRect?.height ?? 0, height, overscan);
   const handlers = useRef({ onOpen, onChoose });
   useLayoutEffect(() => {
     handlers.current = { onOpen, onChoose };
@@ -91,7 +94,7 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
       <Box ref={scroller} tabIndex={0} role="table" aria-label={label} aria-rowcount={total + 1} sx={{ overflow: 'auto', overflowY: 'scroll', flex: 1, minHeight: 0, scrollbarWidth: 'thin' }}>
         <Headings columns={columns as Column<unknown>[]} tracks={tracks} width={width} leftOf={leftOf} sort={sort} />
         <Box role="rowgroup" sx={rowStyles} style={{ height: virtual.getTotalSize(), minWidth: width }}>
-          {items.map((item) => {
+          {(virtual.isScrolling ? inPlaceOrder(items, places) : items).map((item) => {
             const row = rows[item.index];
             if (row === undefined) {
               return null;

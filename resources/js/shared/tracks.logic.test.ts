@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { layOut, placesFor } from './tracks.logic';
+import { inPlaceOrder, layOut, placesFor } from './tracks.logic';
 
 describe('the columns of a list', () => {
   const columns = [
@@ -21,15 +21,25 @@ describe('the columns of a list', () => {
   });
 });
 
-describe('the elements that rows share', () => {
-  it('are never fewer than the rows in sight, so that no two of them share one', () => {
-    for (const inSight of [0, 1, 37, 63, 64, 65, 83, 128, 129, 400]) {
-      expect(placesFor(inSight)).toBeGreaterThanOrEqual(inSight);
-    }
+describe('the places that rows take turns in', () => {
+  const drawnAt = (first: number) => Array.from({ length: 600 / 30 + 1 + 12 }, (_, place) => first + place);
+
+  it('give the row that comes in the place of the one that went out', () => {
+    const places = placesFor(33, 600, 30, 6);
+    const before = drawnAt(40).map((index) => index % places);
+    const after = drawnAt(41).map((index) => index % places);
+    expect(new Set(before).size).toBe(before.length);
+    expect([...before].sort()).toEqual([...after].sort());
   });
 
-  it('stay as many while the number in sight goes up and down by one', () => {
-    expect([36, 37, 38].map(placesFor)).toEqual([64, 64, 64]);
-    expect(placesFor(65)).toBe(128);
+  it('are never fewer than the rows that are drawn', () => {
+    expect(placesFor(90, 600, 30, 6)).toBe(90);
+    expect(placesFor(20, 0, 30, 6)).toBe(20);
+  });
+
+  it('keep their order while rows scroll by', () => {
+    const orderAt = (first: number) => inPlaceOrder(drawnAt(first).map((index) => ({ index })), 33).map((item) => item.index % 33);
+    expect(orderAt(40)).toEqual(orderAt(57));
+    expect(orderAt(40)).toEqual([...orderAt(40)].sort((one, other) => one - other));
   });
 });

@@ -23,9 +23,17 @@ export function layOut(columns: Track[]): { tracks: string; width: number; leftO
   return { tracks: columns.map(({ track }) => (track.includes('fr') || pixels(track) < smallest ? track : `minmax(${track}, ${share}fr)`)).join(' '), width, leftOf };
 }
 
-/** How many rows' elements are kept for so many rows in sight: always enough, and seldom another number. */
-export function placesFor(inSight: number): number {
-  return 2 ** Math.ceil(Math.log2(Math.max(64, inSight)));
+/**
+ * How many places rows take turns in, so that what scrolls out of sight leaves its elements to what comes into it: as many
+ * as are ever drawn at a time in a list of some height, and never fewer than are drawn now.
+ */
+export function placesFor(drawn: number, listHeight: number, rowHeight: number, overscan: number): number {
+  return Math.max(drawn, Math.ceil(listHeight / rowHeight) + 1 + 2 * overscan);
+}
+
+/** In the order of their places, so that none of their elements must move while they scroll; at rest they stand as they are read. */
+export function inPlaceOrder<Item extends { index: number }>(items: Item[], places: number): Item[] {
+  return [...items].sort((one, other) => (one.index % places) - (other.index % places));
 }
 
 function pixels(track: string): number {
