@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use GreaterReach\Core\Exception\InvalidValue;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
@@ -20,6 +21,12 @@ final class TextOnly
                     throw new BadRequestHttpException(sprintf('In %s there is a NUL byte or something that is not UTF-8; send plain text.', $where));
                 }
             });
+        }
+
+        foreach ($request->query->all() as $name => $value) {
+            if (\is_array($value)) {
+                throw new BadRequestHttpException(sprintf('In the question, "%s" must be one text and no list.', InvalidValue::quote((string) $name)));
+            }
         }
 
         return $next($request);

@@ -22,7 +22,7 @@ final class PullRequest extends FormRequest
             'source' => ['required', Rule::in($sources->names())],
             'date' => ['nullable', 'date_format:Y-m-d'],
             'snapshots' => ['nullable', 'integer', 'min:1', 'max:60'],
-            'domain' => ['nullable', Rule::exists('domains', 'id')->where('study_id', $study->id)],
+            'domain' => ['bail', 'nullable', 'integer', Rule::exists('domains', 'id')->where('study_id', $study->id)],
         ];
     }
 

@@ -25,8 +25,8 @@ final readonly class DecisionClauses
             'mark' => $this->mark($rows, $clause),
             'tag' => $rows->whereIn('keyword', DB::table('tags')->select('keyword')->where('study_id', $this->context->study)->whereIn('tag', $clause->values())),
             // A person's, or where there is none a rule's; a row that was not weighed has a person's alone.
-            'fit' => $rows->where(fn(Builder $fits) => $fits->where('score_fit', $clause->operator, $clause->number())
-                ->orWhere(fn(Builder $unweighed) => $unweighed->whereNull('score_fit')->whereIn('keyword', $this->decided()->where('fit', $clause->operator, $clause->number())))),
+            'fit' => $rows->where(fn(Builder $fits) => NumberClauses::whole($fits, 'score_fit', $clause)
+                ->orWhere(fn(Builder $unweighed) => $unweighed->whereNull('score_fit')->whereIn('keyword', NumberClauses::whole($this->decided(), 'fit', $clause)))),
             'dated' => $this->dated($rows, $clause),
             default => null,
         };

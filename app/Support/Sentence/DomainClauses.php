@@ -27,7 +27,7 @@ final readonly class DomainClauses
             $clause->name === 'own' => self::position($rows, $clause, 'own_position'),
             preg_match('/^p([1-9]\d?)$/D', $clause->name) === 1 => self::position($rows, $clause, 'positions['.($this->domain($clause) + 1).']'),
             preg_match('/^m\d\d?$/D', $clause->name) === 1 => $this->movement($rows, $clause),
-            $clause->name === 'combination' => $rows->whereIn('presence', array_map(intval(...), $clause->values())),
+            $clause->name === 'combination' => self::combination($rows, $clause),
             $clause->name === 'holds' => $this->present($rows, $clause, '<> 0'),
             $clause->name === 'lacks' => $this->present($rows, $clause, '= 0'),
             $clause->name === 'gaps' => $this->gaps($rows, $clause),
@@ -37,6 +37,17 @@ final readonly class DomainClauses
             $clause->name === 'conflict' => $rows->where('page_conflict', $clause->choices(['yes', 'no'])[0] === 'yes'),
             default => null,
         };
+    }
+
+    /** `combination=5,7`: exactly these domains rank; bit 0 is ours. */
+    private static function combination(Builder $rows, Clause $clause): Builder
+    {
+        $masks = $clause->values();
+        if ($masks === [] || $clause->operator !== '=' || preg_grep('/^\d{1,9}$/D', $masks) !== $masks) {
+            throw SentenceProblem::in((string) $clause, 'must be = and the numbers of combinations, as the table of overlaps gives them');
+        }
+
+        return $rows->whereIn('presence', array_map(intval(...), $masks));
     }
 
     /** `competitors>=2@20`: at least two competitors within the top 20. */
@@ -55,7 +66,7 @@ final readonly class DomainClauses
     {
         return $clause->operator === '=' && $clause->value === 'absent'
             ? $rows->whereRaw("{$column} IS NULL")
-            : $rows->whereRaw("{$column} {$clause->operator} ?", [$clause->number()]);
+            : NumberClauses::whole($rows, $column, $clause);
     }
 
     /** `m2=climbed,entered`: how the second competitor as listed moved; `m0` is ours. */

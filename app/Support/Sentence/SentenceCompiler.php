@@ -17,10 +17,10 @@ use Illuminate\Database\Query\Builder;
  */
 final readonly class SentenceCompiler
 {
-    private const NUMBERS = [
-        'volume' => 'volume', 'difficulty' => 'difficulty', 'cpc' => 'cpc', 'competition' => 'advertiser_competition', 'words' => 'words', 'gain' => 'gain',
-        'visits' => 'visits_now', 'potential' => 'potential', 'chance' => 'win_chance', 'expected' => 'expected_gain', 'links' => 'links_to_earn', 'above' => 'competitors_above',
-        'best' => 'best_position', 'peak' => 'peak',
+    private const WHOLE = ['volume' => 'volume', 'words' => 'words', 'links' => 'links_to_earn', 'above' => 'competitors_above', 'best' => 'best_position', 'peak' => 'peak'];
+    private const MEASURED = [
+        'difficulty' => 'difficulty', 'cpc' => 'cpc', 'competition' => 'advertiser_competition', 'gain' => 'gain', 'visits' => 'visits_now', 'potential' => 'potential',
+        'chance' => 'win_chance', 'expected' => 'expected_gain',
     ];
     private const STAGES = ['top', 'middle', 'bottom', 'unset'];
 
@@ -57,7 +57,8 @@ final readonly class SentenceCompiler
     private function applyClause(Builder $rows, Clause $clause): void
     {
         $narrowed = match (true) {
-            isset(self::NUMBERS[$clause->name]) => $rows->where(self::NUMBERS[$clause->name], $clause->operator, $clause->number()),
+            isset(self::WHOLE[$clause->name]) => NumberClauses::whole($rows, self::WHOLE[$clause->name], $clause),
+            isset(self::MEASURED[$clause->name]) => NumberClauses::measured($rows, self::MEASURED[$clause->name], $clause),
             $clause->name === 'stage' => self::stage($rows, $clause),
             $clause->name === 'tactic' => self::tactic($rows, $clause),
             $clause->name === 'topic' => $rows->where('topic', $clause->value),

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Sentence;
+
+use Illuminate\Database\Query\Builder;
+
+/** A number beside a column. Columns of whole numbers are asked for whole numbers, so that any bound is understood and an index still helps. */
+final class NumberClauses
+{
+    /** @throws SentenceProblem when the value is no number */
+    public static function whole(Builder $rows, string $column, Clause $clause): Builder
+    {
+        $number = $clause->number();
+        if ($clause->operator === '=' && floor($number) !== $number) {
+            return $rows->whereRaw('false');
+        }
+
+        return $rows->whereRaw("{$column} {$clause->operator} ?::bigint", [(int) ($clause->operator === '>=' ? ceil($number) : floor($number))]);
+    }
+
+    /** @throws SentenceProblem when the value is no number */
+    public static function measured(Builder $rows, string $column, Clause $clause): Builder
+    {
+        return $rows->whereRaw("{$column} {$clause->operator} ?", [$clause->number()]);
+    }
+}
