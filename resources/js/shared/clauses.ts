@@ -165,7 +165,7 @@ function anyPhrase(clauses: Clause[], context: EditorContext): string {
   const parts = inner.split('|').map((part) => {
     const one = parseSentence(part);
     const kind = kinds.find((candidate) => candidate.name === one[0]?.name);
-    return kind === undefined ? part : `${kind.lead} ${kind.phrase(one, context)}`.trim();
+    return kind === undefined ? part : `${kind.lead.replace(/^and /, '')} ${kind.phrase(one, context)}`.trim();
   });
   return `either ${parts.join(' or ')}`;
 }
