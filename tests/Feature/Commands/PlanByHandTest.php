@@ -43,7 +43,7 @@ final class PlanByHandTest extends TestCase
         $study = $this->filled($seed);
         $left = $this->opportunities($study);
         self::assertGreaterThan(6, \count($left));
-        self::assertLessThanOrEqual($capacity, max(array_map(self::days(...), $left)), 'No item is larger than a month, so that there is one reading alone.');
+        self::assertLessThanOrEqual($capacity, max([0.0, ...array_values(array_map(self::days(...), $left))]), 'No item is larger than a month, so that there is one reading alone.');
         $planned = $this->planned($study, $months, $capacity);
         for ($step = 0; $step < $months; ++$step) {
             $chosen = $planned[self::month($step)] ?? [];
@@ -121,7 +121,7 @@ final class PlanByHandTest extends TestCase
     }
 
     /**
-     * @param array<string, array<string, string>> $items
+     * @param array<array-key, array<string, string>> $items
      *
      * @return float the most that a set of them brings, each set tried
      */
@@ -146,7 +146,7 @@ final class PlanByHandTest extends TestCase
         return $best;
     }
 
-    /** @return array<string, array<string, string>> keyword → row of the weighing that something can be gained from */
+    /** @return array<array-key, array<string, string>> keyword → row of the weighing that something can be gained from */
     private function opportunities(Study $study): array
     {
         $rows = self::readCsv($this->command('reach:weigh', ['slug' => $study->slug])[1]);
