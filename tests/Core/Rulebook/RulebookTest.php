@@ -25,6 +25,53 @@ final class RulebookTest extends TestCase
         self::assertSame([], $standard->changes());
     }
 
+    /** @return iterable<string, array{string, string}> what was agreed on before there was any code */
+    public static function agreed(): iterable
+    {
+        yield 'a position counts up to' => ['within', '100'];
+        yield 'striking distance from' => ['striking_from', '6'];
+        yield 'striking distance to' => ['striking_to', '20'];
+        yield 'the curve' => ['curve', 'default'];
+        yield 'impressions of the default curve in a fitted one' => ['curve_prior', '500'];
+        yield 'target' => ['target', '3'];
+        yield 'conversion rate' => ['conversion_rate', '0.02'];
+        yield 'volume of comfort' => ['comfort_volume', '100'];
+        yield 'comparable authority' => ['peer_band', '5'];
+        yield 'penalty of the win model' => ['win_lambda', '1'];
+        yield 'head start on page two' => ['head_start_11_20', '0.35'];
+        yield 'head start down to 50' => ['head_start_21_50', '0.1'];
+        yield 'evidence for a topic' => ['topic_evidence', '2'];
+        yield 'bands of volume' => ['volume_bands', '10,50,200,1000,5000'];
+        yield 'bands of ease' => ['ease_bands', '10,20,35,50,70'];
+        yield 'bands of gain' => ['gain_bands', '5,20,75,250,1000'];
+        yield 'bands of value' => ['value_bands', '0.25,0.75,1.5,3,6'];
+        yield 'draws for steadiness' => ['steadiness_draws', '500'];
+        yield 'places that count as steady' => ['steadiness_top', '20'];
+        yield 'chance of the short term' => ['short_term_chance', '0.35'];
+        yield 'clicks that ask for another title' => ['title_ctr_ratio', '0.7'];
+        yield 'days for a new page' => ['effort_new', '3'];
+        yield 'days to extend' => ['effort_extend', '1.5'];
+        yield 'days to improve' => ['effort_improve', '1'];
+        yield 'days to refresh' => ['effort_refresh', '1.5'];
+        yield 'days to merge' => ['effort_merge', '1'];
+        yield 'days for a title' => ['effort_title', '0.5'];
+        yield 'days for a link' => ['effort_link', '0.25'];
+        yield 'months until a new page pays' => ['ramp_new', '4'];
+        yield 'until an extended one pays' => ['ramp_extend', '3'];
+        yield 'until an improved one pays' => ['ramp_improve', '2'];
+        yield 'until a refreshed one pays' => ['ramp_refresh', '2'];
+        yield 'until merged ones pay' => ['ramp_merge', '2'];
+        yield 'until a title pays' => ['ramp_title', '1'];
+        yield 'draws of a forecast' => ['forecast_draws', '2000'];
+        yield 'scatter of volume' => ['forecast_sigma', '0.3'];
+    }
+
+    #[DataProvider('agreed')]
+    public function test_the_defaults_are_those_agreed_on(string $key, string $value): void
+    {
+        self::assertSame($value, Rulebook::standard()->spelt($key));
+    }
+
     public function test_a_changed_setting_is_told_apart_from_a_default(): void
     {
         $rulebook = Rulebook::fromTexts(['target' => '2', 'within' => '100', 'conversion_rate' => '3 %', 'negatives' => 'Free, wasp nest']);
