@@ -19,7 +19,7 @@ export function allColumns(domains: string[]): Column<KeywordRow>[] {
     { key: 'choose', heading: '', track: '28px', cell: (row, isChosen) => <ChooseBox row={row} isChosen={isChosen} /> },
     { key: 'mark', heading: '', track: '36px', cell: (row) => <MarkSign mark={row.mark} /> },
     { key: 'keyword', heading: 'Keyword', track: 'minmax(150px, 1fr)', sort: 'keyword', cell: (row) => <span title={row.reason === null ? row.keyword : `${row.keyword} — ${row.reason}`}>{row.keyword}</span> },
-    { key: 'standing', heading: 'Standing', track: '86px', cell: (row) => <StandingWord standing={row.standing} /> },
+    { key: 'standing', heading: 'Standing', track: '100px', cell: (row) => <StandingWord standing={row.standing} /> },
     { key: 'lane', heading: <LaneScale width={laneWidth} />, track: `${laneWidth + 16}px`, cell: (row) => <RankLane positions={row.positions} previous={row.previous} width={laneWidth} domains={domains} /> },
     { key: 'own', heading: 'We', track: '48px', isNumber: true, sort: 'own', cell: (row) => position(row.positions[0]) },
     { key: 'best', heading: 'Best', track: '52px', isNumber: true, sort: 'best', cell: (row) => position(best(row)) },
