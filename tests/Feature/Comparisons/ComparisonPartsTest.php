@@ -71,6 +71,42 @@ final class ComparisonPartsTest extends TestCase
         self::assertSame($study->id, $this->made($study, 2)->study_id, 'The next attempt finds nothing in its way.');
     }
 
+    public function test_a_comparison_stopped_on_its_way_leaves_neither_processes_nor_files(): void
+    {
+        $study = $this->makeStudy(['inkmoor.example']);
+        foreach (['quillfair.example', 'inkmoor.example'] as $domain) {
+            $this->import($study, "keyword,position\n".implode('', array_map(static fn(int $number): string => "word {$number},".(1 + $number % 99)."\n", range(1, 6000))), options: ['--domain' => $domain]);
+        }
+        $folders = glob(sys_get_temp_dir().'/reach-*', GLOB_ONLYDIR);
+        config(['reach.rankings_alone' => 1, 'reach.comparison_processes' => 2]);
+        try {
+            app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()), static fn(int $done) => throw new \DomainException("stopped after {$done}"));
+            self::fail('Nobody was asked whether to go on.');
+        } catch (\DomainException $stop) {
+            self::assertSame('stopped after 5000', $stop->getMessage());
+        }
+        self::assertSame([], self::workers());
+        self::assertSame($folders, glob(sys_get_temp_dir().'/reach-*', GLOB_ONLYDIR));
+        self::assertNull($study->refresh()->comparison_id);
+        self::assertSame(0, DB::table('comparisons')->where('study_id', $study->id)->count());
+    }
+
+    /** @return list<string> command lines of processes that this one started for parts of a comparison and that still run */
+    private static function workers(): array
+    {
+        $running = [];
+        foreach (glob('/proc/[0-9]*/stat') ?: [] as $path) {
+            $stat = (string) @file_get_contents($path);
+            $command = str_replace("\0", ' ', (string) @file_get_contents(\dirname($path).'/cmdline'));
+            // State and parent stand behind the name, which may hold anything.
+            if (str_contains($command, 'reach:part') && (int) (explode(' ', substr((string) strrchr($stat, ')'), 2))[1] ?? 0) === getmypid()) {
+                $running[] = $command;
+            }
+        }
+
+        return $running;
+    }
+
     /**
      * @param list<string> $cuts
      * @param list<string> $ends
