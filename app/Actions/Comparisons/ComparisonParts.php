@@ -41,12 +41,12 @@ final class ComparisonParts
     /** Needs an open transaction; close() must follow. */
     public static function open(ComparisonOrder $order, ComparedSnapshots $snapshots, int $comparison): self
     {
-        $folder = sys_get_temp_dir().'/reach-'.bin2hex(random_bytes(8));
-        mkdir($folder, 0o700) ?: throw new \RuntimeException("{$folder} cannot be made.");
         $rankings = array_sum(array_map(static fn(?Snapshot $snapshot): int => $snapshot->rankings ?? 0, $snapshots->current));
         $processes = $rankings < config()->integer('reach.rankings_alone') ? 1 : config()->integer('reach.comparison_processes');
         $ranges = KeyRange::cutAt($processes === 1 ? [] : self::cuts($snapshots, $processes * self::PER_PROCESS, min(100.0, 100 * self::SAMPLE / max(1, $rankings))));
+        $folder = sys_get_temp_dir().'/reach-'.bin2hex(random_bytes(8));
         $parts = array_map(static fn(int $number): Part => new Part($number, $ranges[$number], $folder), array_keys($ranges));
+        mkdir($folder, 0o700) ?: throw new \RuntimeException("{$folder} cannot be made.");
 
         return new self(app(PartWork::class), $order, $snapshots, $comparison, $processes, $folder, $parts);
     }

@@ -11,6 +11,7 @@ use App\Support\Database\Figures;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\ShareOfClicks;
 use GreaterReach\Core\Explanation\StudyExplainer;
+use GreaterReach\Core\Plan\ClicksAround;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
 use Illuminate\Support\Facades\DB;
@@ -45,6 +46,8 @@ final class ReadTrack
         $ramp = $facts->effort()->ramp(PlanFacts::tactic($item->tactic));
         $row = $facts->row($item->keyword);
         $added = (Figures::float($row->visits_now ?? null) ?? 0.0) - (float) ($item->promise['visits_then'] ?? 0.0);
+        $measured = $clicks[$item->keyword] ?? [];
+        $around = ClicksAround::of($measured, $done);
         [$band, $outcome] = [null, null];
         if ($now !== null) {
             $band = ReadPlan::forecast($study)->bands([ReadPlan::promise($item, $facts)], [$now])[0];
@@ -58,7 +61,9 @@ final class ReadTrack
             'added' => $added, 'p10' => $band?->p10, 'p50' => $band?->p50, 'p90' => $band?->p90,
             'outcome' => $outcome?->value, 'why' => $outcome === null ? null : StudyExplainer::outcome($outcome, $added, $band, $done, $ramp),
             'history' => $this->history($study, $item->keyword),
-            'clicks' => $clicks[$item->keyword] ?? [],
+            'clicks' => $measured,
+            'clicks_before' => $around->before,
+            'clicks_since' => $around->since,
         ];
     }
 

@@ -565,6 +565,9 @@ export interface TrackItem {
   history: { day: string; position: number | null }[];
   /** Our own clicks and impressions by month, each of them as of its newest day, the earliest first. */
   clicks: { day: string; clicks: number; impressions: number }[];
+  /** Of the last month measured before it was done, and of the newest since. */
+  clicks_before: number | null;
+  clicks_since: number | null;
 }
 
 export interface SinceGap {

@@ -78,7 +78,7 @@ function Line({ item }: { item: TrackItem }) {
         <td>{percent(item.win_chance)}</td>
         <td>{decimal(item.added, 1)}</td>
         <td>
-          <MeasuredClicks clicks={item.clicks} done={item.done_month} />
+          <MeasuredClicks item={item} />
         </td>
         <td>
           <OutcomeBand item={item} />
