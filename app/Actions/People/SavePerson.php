@@ -53,7 +53,10 @@ final class SavePerson
 
     private static function find(string $email): ?User
     {
-        return User::query()->whereRaw('lower(email) = ?', [mb_strtolower($email)])->first();
+        /** @var ?User $user */
+        $user = User::query()->whereRaw('lower(email) = ?', [mb_strtolower($email)])->first();
+
+        return $user;
     }
 
     private static function make(PersonOrder $order): User

@@ -24,7 +24,7 @@ final class PersonCommand extends ReachCommand
 
     public function handle(SavePerson $save): int
     {
-        $email = $this->text('email', true);
+        $email = mb_strtolower($this->text('email', true));
         if ($this->option('remove') === true) {
             $save->remove($email);
             $this->line(sprintf('The account of %s is gone.', $email));
