@@ -35,6 +35,7 @@ Route::prefix('api/v1')->group(function (): void {
 
     Route::middleware(['auth:web,sanctum', TokenAbilities::class])->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
+        Route::patch('session', [SessionController::class, 'update'])->middleware('throttle:sign-in');
         Route::get('openapi.json', [OpenApiController::class, 'show']);
         Route::get('tokens', [TokenController::class, 'index']);
         Route::post('tokens', [TokenController::class, 'store']);

@@ -39,9 +39,10 @@ final class AppServiceProvider extends ServiceProvider
     {
         RateLimiter::for('sign-in', static function (Request $request): array {
             $attempts = config()->integer('reach.sign_in_attempts');
+            $email = $request->user()->email ?? $request->input('email');
 
             return [
-                Limit::perMinute($attempts)->by('name:'.mb_strtolower($request->string('email')->value())),
+                Limit::perMinute($attempts)->by('name:'.(is_string($email) ? mb_strtolower($email) : '')),
                 Limit::perMinute($attempts * 4)->by('address:'.$request->ip()),
             ];
         });

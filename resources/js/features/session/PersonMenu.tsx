@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../../api/client';
 import { sessionQuery } from '../../api/queries';
+import { PasswordDialog } from './PasswordDialog';
 import { TokensDialog } from './TokensDialog';
 
 interface Props {
@@ -16,7 +17,7 @@ interface Props {
 
 export function PersonMenu({ onKeys }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [hasTokens, setTokens] = useState(false);
+  const [dialog, setDialog] = useState<'tokens' | 'password' | null>(null);
   const { mode, setMode } = useColorScheme();
   const session = useQuery(sessionQuery());
   const client = useQueryClient();
@@ -50,14 +51,23 @@ export function PersonMenu({ onKeys }: Props) {
         <MenuItem
           onClick={() => {
             setAnchor(null);
-            setTokens(true);
+            setDialog('tokens');
           }}
         >
           Tokens for scripts
         </MenuItem>
+        <MenuItem
+          onClick={() => {
+            setAnchor(null);
+            setDialog('password');
+          }}
+        >
+          Change password
+        </MenuItem>
         <MenuItem onClick={() => void signOut()}>Sign out</MenuItem>
       </Menu>
-      {hasTokens && <TokensDialog onClose={() => setTokens(false)} />}
+      {dialog === 'tokens' && <TokensDialog onClose={() => setDialog(null)} />}
+      {dialog === 'password' && <PasswordDialog onClose={() => setDialog(null)} />}
     </Box>
   );
 }

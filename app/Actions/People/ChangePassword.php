@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\People;
+
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Validation\ValidationException;
+
+/** Gives a person who knows the old password a new one, and ends the sessions on other machines. */
+final class ChangePassword
+{
+    /** @param string $session the one that goes on */
+    public function execute(User $user, string $old, string $new, string $session): void
+    {
+        if (! Hash::check($old, (string) $user->getAuthPassword())) {
+            throw ValidationException::withMessages(['password' => 'This is not the password you have now.']);
+        }
+        DB::transaction(static function () use ($user, $new, $session): void {
+            $user->update(['password' => $new]);
+            DB::table('sessions')->where('user_id', $user->id)->where('id', '!=', $session)->delete();
+        });
+    }
+}

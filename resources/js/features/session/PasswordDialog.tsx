@@ -1,0 +1,52 @@
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import TextField from '@mui/material/TextField';
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ApiError } from '../../api/client';
+
+const shortest = 12;
+
+/** A new password for who knows the old one. */
+export function PasswordDialog({ onClose }: { onClose: () => void }) {
+  const [password, setPassword] = useState('');
+  const [fresh, setFresh] = useState('');
+  const change = useMutation({ mutationFn: () => api.patch('session', { password, new_password: fresh }) });
+  const wrong = change.error instanceof ApiError ? change.error.fields : {};
+  const isField = wrong['password'] !== undefined || wrong['new_password'] !== undefined;
+  return (
+    <Dialog open onClose={onClose} maxWidth="xs" fullWidth aria-labelledby="password-title">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          change.mutate();
+        }}
+      >
+        <DialogTitle id="password-title">Change your password</DialogTitle>
+        <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
+          {change.isSuccess ? (
+            <Alert severity="success">It is changed. Whoever was signed in as you on another machine is so no longer.</Alert>
+          ) : (
+            <>
+              {change.error !== null && !isField && <Alert severity="error">{change.error.message}</Alert>}
+              <TextField type="password" label="The one you have now" autoComplete="current-password" value={password} onChange={(event) => setPassword(event.target.value)} error={wrong['password'] !== undefined} helperText={wrong['password']?.[0]} sx={{ mt: 1 }} autoFocus />
+              <TextField type="password" label="The new one" autoComplete="new-password" value={fresh} onChange={(event) => setFresh(event.target.value)} error={wrong['new_password'] !== undefined} helperText={wrong['new_password']?.[0] ?? `At least ${shortest} characters`} />
+            </>
+          )}
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={onClose}>Close</Button>
+          {!change.isSuccess && (
+            <Button type="submit" variant="contained" disabled={password === '' || fresh.length < shortest} loading={change.isPending}>
+              Change it
+            </Button>
+          )}
+        </DialogActions>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Api;
+
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** Changing one's own password, and odd things where a name and a password belong. */
+final class PasswordTest extends TestCase
+{
+    private const OLD = 'correct horse';
+    private const NEW = 'a longer way to say it';
+
+    public function test_who_knows_the_old_one_gets_a_new_one(): void
+    {
+        $user = $this->makeUser();
+        $this->actingAs($user)->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => self::NEW])->assertOk()->assertJsonPath('person.email', $user->email);
+        $this->app?->make('auth')->forgetGuards();
+        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::OLD])->assertStatus(422);
+        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::NEW])->assertOk();
+    }
+
+    public function test_sessions_on_other_machines_end(): void
+    {
+        [$user, $other] = [$this->makeUser(), $this->makeUser()];
+        foreach ([$user, $other] as $person) {
+            DB::table('sessions')->insert(['id' => 'elsewhere-'.$person->id, 'user_id' => $person->id, 'payload' => '', 'last_activity' => time()]);
+        }
+        $this->actingAs($user)->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => self::NEW])->assertOk();
+        self::assertFalse(DB::table('sessions')->where('id', 'elsewhere-'.$user->id)->exists());
+        self::assertTrue(DB::table('sessions')->where('id', 'elsewhere-'.$other->id)->exists(), 'Nobody else is signed out.');
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> what is sent, the field that is named */
+    public static function refused(): iterable
+    {
+        yield 'the wrong old one' => [['password' => 'wrong', 'new_password' => self::NEW], 'password'];
+        yield 'no old one' => [['new_password' => self::NEW], 'password'];
+        yield 'a short new one' => [['password' => self::OLD, 'new_password' => 'short'], 'new_password'];
+        yield 'the same again' => [['password' => self::OLD, 'new_password' => self::OLD], 'new_password'];
+        yield 'one without end' => [['password' => self::OLD, 'new_password' => str_repeat('x', 201)], 'new_password'];
+        yield 'a list' => [['password' => [self::OLD], 'new_password' => [self::NEW]], 'password'];
+        yield 'a number' => [['password' => 1, 'new_password' => 123456789012], 'new_password'];
+        yield 'nothing' => [[], 'new_password'];
+    }
+
+    /** @param array<string, mixed> $sent */
+    #[DataProvider('refused')]
+    public function test_what_is_refused_names_its_field_and_changes_nothing(array $sent, string $field): void
+    {
+        $user = $this->makeUser();
+        $answer = $this->actingAs($user)->patchJson('/api/v1/session', $sent)->assertStatus(422);
+        self::assertArrayHasKey($field, $answer->json('errors'));
+        $this->app?->make('auth')->forgetGuards();
+        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::OLD])->assertOk();
+    }
+
+    public function test_guessing_the_old_one_is_throttled_per_person(): void
+    {
+        [$user, $other] = [$this->makeUser(), $this->makeUser()];
+        for ($attempt = 0; $attempt < 5; ++$attempt) {
+            $this->actingAs($user)->patchJson('/api/v1/session', ['password' => "guess {$attempt}", 'new_password' => self::NEW])->assertStatus(422);
+        }
+        $this->actingAs($user)->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => self::NEW])->assertStatus(429);
+        $this->actingAs($other)->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => self::NEW])->assertOk();
+    }
+
+    public function test_a_token_changes_no_password(): void
+    {
+        $user = $this->makeUser();
+        $token = $user->createToken('script', ['read', 'write'])->plainTextToken;
+        $this->withToken($token)->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => self::NEW])->assertStatus(403);
+    }
+
+    /** @return iterable<string, array{mixed}> */
+    public static function oddities(): iterable
+    {
+        yield 'nothing' => [null];
+        yield 'a list' => [['a', 'b']];
+        yield 'a list of lists' => [[['a']]];
+        yield 'a number' => [12];
+        yield 'yes' => [true];
+        yield 'a very long text' => [str_repeat('x', 100_000)];
+        yield 'an empty text' => [''];
+    }
+
+    #[DataProvider('oddities')]
+    public function test_signing_in_with_odd_things_is_refused(mixed $odd): void
+    {
+        $user = $this->makeUser();
+        foreach ([['email' => $odd, 'password' => self::OLD], ['email' => $user->email, 'password' => $odd], ['email' => $odd, 'password' => $odd]] as $sent) {
+            self::assertContains($this->postJson('/api/v1/session', $sent)->getStatusCode(), [422, 429]);
+        }
+        self::assertGuest();
+    }
+}
