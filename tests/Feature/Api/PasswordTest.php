@@ -18,7 +18,7 @@ final class PasswordTest extends TestCase
     {
         $user = $this->makeUser();
         $this->actingAs($user)->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => self::NEW])->assertOk()->assertJsonPath('person.email', $user->email);
-        $this->app?->make('auth')->forgetGuards();
+        $this->app->make('auth')->forgetGuards();
         $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::OLD])->assertStatus(422);
         $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::NEW])->assertOk();
     }
@@ -54,7 +54,7 @@ final class PasswordTest extends TestCase
         $user = $this->makeUser();
         $answer = $this->actingAs($user)->patchJson('/api/v1/session', $sent)->assertStatus(422);
         self::assertArrayHasKey($field, $answer->json('errors'));
-        $this->app?->make('auth')->forgetGuards();
+        $this->app->make('auth')->forgetGuards();
         $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::OLD])->assertOk();
     }
 
