@@ -2,8 +2,6 @@
 
 declare(strict_types=1);
 
-use Fidry\CpuCoreCounter\CpuCoreCounter;
-
 return [
     // The Public Suffix List as it ships with the application.
     'public_suffix_list' => resource_path('data/public_suffix_list.dat'),
@@ -20,8 +18,8 @@ return [
     // A comparison of fewer rankings than these is made by one process.
     'rankings_alone' => 200_000,
 
-    // Processes that make a larger one together; by default as many as there are processors.
-    'comparison_processes' => max(1, (int) env('REACH_COMPARISON_PROCESSES', (new CpuCoreCounter())->getCountWithFallback(1))),
+    // Processes that make a larger one together; 0 takes as many as there are processors.
+    'comparison_processes' => (int) env('REACH_COMPARISON_PROCESSES', 0),
 
     // Comparisons of a study that are kept beside the one it shows.
     'kept_comparisons' => 3,

@@ -7,6 +7,7 @@ namespace App\Actions\Comparisons;
 use App\Models\Snapshot;
 use App\Support\Database\KeyRange;
 use App\Support\LineFile;
+use Fidry\CpuCoreCounter\CpuCoreCounter;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Symfony\Component\Process\Process;
@@ -42,13 +43,21 @@ final class ComparisonParts
     public static function open(ComparisonOrder $order, ComparedSnapshots $snapshots, int $comparison): self
     {
         $rankings = array_sum(array_map(static fn(?Snapshot $snapshot): int => $snapshot->rankings ?? 0, $snapshots->current));
-        $processes = $rankings < config()->integer('reach.rankings_alone') ? 1 : config()->integer('reach.comparison_processes');
+        $processes = $rankings < config()->integer('reach.rankings_alone') ? 1 : self::processes();
         $ranges = KeyRange::cutAt($processes === 1 ? [] : self::cuts($snapshots, $processes * self::PER_PROCESS, min(100.0, 100 * self::SAMPLE / max(1, $rankings))));
         $folder = sys_get_temp_dir().'/reach-'.bin2hex(random_bytes(8));
         $parts = array_map(static fn(int $number): Part => new Part($number, $ranges[$number], $folder), array_keys($ranges));
         mkdir($folder, 0o700) ?: throw new \RuntimeException("{$folder} cannot be made.");
 
         return new self(app(PartWork::class), $order, $snapshots, $comparison, $processes, $folder, $parts);
+    }
+
+    private static function processes(): int
+    {
+        $wanted = config()->integer('reach.comparison_processes');
+
+        // Counted only where it is needed: that asks the system.
+        return $wanted > 0 ? $wanted : (new CpuCoreCounter())->getCountWithFallback(1);
     }
 
     /** @return \Generator<int, string> lines as GatheredLine makes them, in key order */
