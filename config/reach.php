@@ -18,7 +18,7 @@ return [
     // A comparison of fewer rankings than these is made by one process.
     'rankings_alone' => 200_000,
 
-    // Processes that make a larger one together; 0 takes as many as there are processors.
+    // Processes that make a larger one together; 0 takes as many as there are processors, at most eight.
     'comparison_processes' => (int) env('REACH_COMPARISON_PROCESSES', 0),
 
     // Comparisons of a study that are kept beside the one it shows.

@@ -60,6 +60,24 @@ final class Study extends Model
         return $this->hasMany(Import::class);
     }
 
+    /** @return HasMany<Lens, $this> */
+    public function lenses(): HasMany
+    {
+        return $this->hasMany(Lens::class);
+    }
+
+    /** @return HasMany<WeightPreset, $this> */
+    public function weightPresets(): HasMany
+    {
+        return $this->hasMany(WeightPreset::class);
+    }
+
+    /** @return HasMany<PlanDraft, $this> */
+    public function planDrafts(): HasMany
+    {
+        return $this->hasMany(PlanDraft::class);
+    }
+
     /** @return BelongsToMany<User, $this> */
     public function members(): BelongsToMany
     {

@@ -21,6 +21,9 @@ final class ComparisonParts
     /** More parts than processes, so that what comes first is ready soon. */
     private const PER_PROCESS = 6;
 
+    /** Each takes some 105 MB at a million keywords; more of them would only wait for the one that learns. */
+    private const MOST_PROCESSES = 8;
+
     /** Rankings looked at to cut the keywords into equal parts. */
     private const SAMPLE = 20_000;
 
@@ -57,7 +60,7 @@ final class ComparisonParts
         $wanted = config()->integer('reach.comparison_processes');
 
         // Counted only where it is needed: that asks the system.
-        return $wanted > 0 ? $wanted : (new CpuCoreCounter())->getCountWithFallback(1);
+        return $wanted > 0 ? $wanted : min(self::MOST_PROCESSES, (new CpuCoreCounter())->getCountWithFallback(1));
     }
 
     /** @return \Generator<int, string> lines as GatheredLine makes them, in key order */

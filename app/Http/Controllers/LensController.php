@@ -14,7 +14,7 @@ final class LensController extends Controller
 {
     public function index(Study $study): JsonResponse
     {
-        $own = Lens::query()->where('study_id', $study->id)->orderBy('name')->get(['id', 'name', 'show'])->all();
+        $own = $study->lenses()->orderBy('name')->get(['id', 'name', 'show'])->all();
 
         return new JsonResponse(['own' => $own, 'ready' => $study->comparison === null ? [] : ReadyLenses::of($study->comparison, $study->rulebook()->float('peer_band'))]);
     }
@@ -24,14 +24,14 @@ final class LensController extends Controller
     {
         $request->validate(['name' => ['required', 'string', 'max:80'], 'show' => ['present', 'string', 'max:4000']]);
         $this->sentence($request);
-        $lens = Lens::query()->updateOrCreate(['study_id' => $study->id, 'name' => $request->string('name')->trim()->value()], ['show' => $request->string('show')->value(), 'user_id' => $request->user()?->id]);
+        $lens = $study->lenses()->updateOrCreate(['name' => $request->string('name')->trim()->value()], ['show' => $request->string('show')->value(), 'user_id' => $request->user()?->id]);
 
         return new JsonResponse($lens->only(['id', 'name', 'show']), 201);
     }
 
     public function destroy(Study $study, int $lens): JsonResponse
     {
-        Lens::query()->where('study_id', $study->id)->where('id', $lens)->firstOrFail()->delete();
+        $study->lenses()->findOrFail($lens)->delete();
 
         return new JsonResponse(['gone' => $lens]);
     }

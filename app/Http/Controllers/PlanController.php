@@ -128,7 +128,7 @@ final class PlanController extends Controller
     /** The draft that is asked for; null for the agreed plan. */
     private static function draft(Request $request, Study $study): ?PlanDraft
     {
-        return $request->integer('draft') === 0 ? null : PlanDraftController::draft($study, $request->integer('draft'));
+        return $request->integer('draft') === 0 ? null : $study->planDrafts()->findOrFail($request->integer('draft'));
     }
 
     private function item(Study $study, int $item): PlanItem

@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Actions\Plans\ChangeDraft;
 use App\Http\Requests\PlanDraftRequest;
-use App\Models\PlanDraft;
 use App\Models\Study;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -16,7 +15,7 @@ final class PlanDraftController extends Controller
     public function store(Request $request, Study $study, ChangeDraft $change): JsonResponse
     {
         $request->validate(['name' => ['required', 'string', 'max:60'], 'from' => ['nullable', 'integer']]);
-        $from = $request->integer('from') === 0 ? null : self::draft($study, $request->integer('from'));
+        $from = $request->integer('from') === 0 ? null : $study->planDrafts()->findOrFail($request->integer('from'));
         $draft = $change->create($study, $request->string('name')->trim()->value(), $from, (int) $request->user()?->id);
 
         return new JsonResponse($draft->only(['id', 'name', 'version']), 201);
@@ -29,7 +28,7 @@ final class PlanDraftController extends Controller
 
     public function destroy(Study $study, int $draft): JsonResponse
     {
-        self::draft($study, $draft)->delete();
+        $study->planDrafts()->findOrFail($draft)->delete();
 
         return new JsonResponse(['gone' => $draft]);
     }
@@ -37,11 +36,6 @@ final class PlanDraftController extends Controller
     /** The agreed plan becomes as the draft is; the draft stays. */
     public function agree(Request $request, Study $study, int $draft, ChangeDraft $change): JsonResponse
     {
-        return new JsonResponse(['change' => $change->agree($study->load('domains'), self::draft($study, $draft), (int) $request->user()?->id)]);
-    }
-
-    public static function draft(Study $study, int $draft): PlanDraft
-    {
-        return PlanDraft::query()->where('study_id', $study->id)->where('id', $draft)->firstOrFail();
+        return new JsonResponse(['change' => $change->agree($study->load('domains'), $study->planDrafts()->findOrFail($draft), (int) $request->user()?->id)]);
     }
 }

@@ -16,7 +16,7 @@ final class WeightPresetController extends Controller
     public function index(Study $study): JsonResponse
     {
         /** @var list<WeightPreset> $presets */
-        $presets = WeightPreset::query()->where('study_id', $study->id)->orderBy('name')->get()->all();
+        $presets = $study->weightPresets()->orderBy('name')->get()->all();
 
         return new JsonResponse(array_map(self::shape(...), $presets));
     }
@@ -27,14 +27,14 @@ final class WeightPresetController extends Controller
         $request->validate(['name' => ['required', 'string', 'max:24'], 'weights' => ['required', 'string', 'max:200']]);
         // The rulebook's own reader refuses weights that are all zero or unknown.
         Rulebook::standard()->with(['weights' => $request->string('weights')->value()]);
-        $preset = WeightPreset::query()->updateOrCreate(['study_id' => $study->id, 'name' => $request->string('name')->trim()->value()], ['weights' => $request->string('weights')->value(), 'user_id' => $request->user()?->id]);
+        $preset = $study->weightPresets()->updateOrCreate(['name' => $request->string('name')->trim()->value()], ['weights' => $request->string('weights')->value(), 'user_id' => $request->user()?->id]);
 
         return new JsonResponse(self::shape($preset), 201);
     }
 
     public function destroy(Study $study, int $preset): JsonResponse
     {
-        WeightPreset::query()->where('study_id', $study->id)->where('id', $preset)->firstOrFail()->delete();
+        $study->weightPresets()->findOrFail($preset)->delete();
 
         return new JsonResponse(['gone' => $preset]);
     }
