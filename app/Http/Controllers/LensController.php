@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Models\Lens;
 use App\Models\Study;
 use App\Support\Sentence\ReadyLenses;
 use Illuminate\Http\JsonResponse;

@@ -54,7 +54,7 @@ final class OtherStudiesTest extends TestCase
         $this->deleteJson("{$at}/domains/{$domain}")->assertStatus(404);
         $this->deleteJson("{$at}/imports/{$import}")->assertStatus(404);
         self::assertContains($this->postJson("{$at}/decisions/undo", ['change' => $change])->getStatusCode(), [404, 409, 422]);
-        self::assertSame('shortlisted', $this->getJson("/api/v1/studies/{$one->slug}/keyword?keyword=pen")->assertOk()->json('row.mark'));
+        self::assertSame(['pen'], array_column($this->getJson("/api/v1/studies/{$one->slug}/bench?show=".urlencode('mark=shortlisted'))->assertOk()->json('rows'), 'keyword'), 'What was decided there stands.');
     }
 
     private function filled(): Study
