@@ -57,7 +57,7 @@ function best(row: KeywordRow): number | null {
   return others.length === 0 ? null : Math.min(...others);
 }
 
-/** The list itself hears the press. */
+/** The list itself hears the press, and keeps the keys: the box takes no focus, as its place goes to another row when the list scrolls. */
 function ChooseBox({ row, isChosen }: { row: KeywordRow; isChosen: boolean }) {
-  return <input type="checkbox" data-choose tabIndex={-1} aria-label={`Choose ${row.keyword}`} checked={isChosen} readOnly />;
+  return <input type="checkbox" data-choose tabIndex={-1} aria-label={`Choose ${row.keyword}`} checked={isChosen} readOnly onMouseDown={(event) => event.preventDefault()} />;
 }
