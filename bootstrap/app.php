@@ -22,6 +22,8 @@ return Application::configure(basePath: dirname(__DIR__))
         // The outermost, so that what is refused at the door has them, too.
         $middleware->prepend([SecurityHeaders::class, TextOnly::class]);
         $middleware->web(replace: [ValidateCsrfToken::class => CsrfUnlessToken::class]);
+        // Blanks belong to a password, wherever it is given.
+        $middleware->trimStrings(except: ['new_password']);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

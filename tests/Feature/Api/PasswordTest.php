@@ -23,6 +23,15 @@ final class PasswordTest extends TestCase
         $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::NEW])->assertOk();
     }
 
+    public function test_blanks_at_its_ends_belong_to_a_password(): void
+    {
+        $user = $this->makeUser();
+        $this->actingAs($user)->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => '  twelve and more '])->assertOk();
+        $this->app->make('auth')->forgetGuards();
+        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => 'twelve and more'])->assertStatus(422);
+        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => '  twelve and more '])->assertOk();
+    }
+
     public function test_sessions_on_other_machines_end(): void
     {
         [$user, $other] = [$this->makeUser(), $this->makeUser()];
