@@ -16,7 +16,7 @@ const keys: [string, string][] = [
   ['v', 'choose the keyword, to decide about many at once'],
   ['b', 'decide about all that is chosen'],
   ['u', 'undo the last decision'],
-  ['z', 'undo the last change of the sentence'],
+  ['z, Z', 'undo the last change of the sentence, or make it again'],
   ['f', 'add a clause to the sentence'],
   ['/', 'words in and out'],
   ['l', 'lenses: sentences worth coming back to'],

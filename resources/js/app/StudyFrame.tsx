@@ -9,6 +9,7 @@ import { StagePath, StudyBlock, type StudyContext } from '../features/studies';
 import { whole } from '../shared/format';
 import { Failed, Waiting } from '../shared/Notice';
 import { useHotkeys } from '../shared/useHotkeys';
+import { useSentenceSteps } from '../shared/useUrlState';
 import { KeysDialog } from './KeysDialog';
 
 const stages = ['gather', 'compare', 'weigh', 'plan', 'track'];
@@ -21,6 +22,7 @@ export function StudyFrame() {
   const [isHelpOpen, setHelpOpen] = useState(false);
   const navigate = useNavigate();
   const client = useQueryClient();
+  const steps = useSentenceSteps();
   const shown = state.data?.comparison?.id;
   useEffect(() => {
     if (shown !== undefined) {
@@ -30,7 +32,8 @@ export function StudyFrame() {
   }, [client, slug, shown]);
   useHotkeys({
     '?': () => setHelpOpen(true),
-    z: () => void navigate(-1),
+    z: steps.undo,
+    Z: steps.redo,
     r: () => void navigate(`/studies/${slug}/rulebook`),
     ...Object.fromEntries(stages.map((stage, index) => [String(index + 1), () => void navigate(`/studies/${slug}/${stage}`)])),
   });
@@ -43,7 +46,7 @@ export function StudyFrame() {
   const context: StudyContext = { study: study.data };
   return (
     <>
-      <Box component="header" sx={{ display: 'flex', alignItems: 'stretch', borderBottom: 1, borderColor: 'divider' }}>
+      <Box component="header" sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, alignItems: 'stretch', borderBottom: 1, borderColor: 'divider' }}>
         <StudyBlock study={study.data} />
         <StagePath study={study.data} />
         <PersonMenu onKeys={() => setHelpOpen(true)} />

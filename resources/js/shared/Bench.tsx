@@ -2,7 +2,8 @@ import Box from '@mui/material/Box';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef, type ReactNode } from 'react';
 import { rowHeight } from '../theme/theme';
-import { inPlaceOrder, layOut, placesFor } from './tracks.logic';
+import { listHeight } from './layout';
+import { fitting, inPlaceOrder, layOut, nextPlace, placesFor } from './tracks.logic';
 import { useHotkeys } from './useHotkeys';
 
 export interface Column<Row> {
@@ -13,6 +14,8 @@ export interface Column<Row> {
   isNumber?: boolean;
   /** Stays in sight when the list is scrolled sideways; pinned columns come first. */
   isPinned?: boolean;
+  /** How early it goes where the list has no room for all: the highest first. A column without one always stays. */
+  rank?: number;
   /** Name to sort by; a column without one cannot be sorted. */
   sort?: string;
   cell: (row: Row, isChosen: boolean) => ReactNode;
@@ -34,6 +37,8 @@ interface Props<Row> {
   isMuted?: (row: Row) => boolean;
   isChosen?: (row: Row) => boolean;
   height?: number;
+  /** Columns that do not fit are reached by scrolling sideways instead of being left out. */
+  scrollsSideways?: boolean;
 }
 
 const headingHeight = 29;
@@ -42,7 +47,7 @@ const headingHeight = 29;
 const overscan = 6;
 
 /** A virtual list over any number of rows, moved through by keyboard: j, k, arrows, Page Up and Down, Home, End, Enter. */
-export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSelect, onOpen, onEnd, onChoose, sort, isMuted, isChosen, height = rowHeight }: Props<Row>) {
+export function Bench<Row>({ label, columns: all, rows, total, rowKey, selected, onSelect, onOpen, onEnd, onChoose, sort, isMuted, isChosen, height = rowHeight, scrollsSideways = false }: Props<Row>) {
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan, scrollPaddingStart: headingHeight });
   const items = virtual.getVirtualItems();
@@ -54,8 +59,15 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
   }, [last, rows.length, total, onEnd]);
 
   const current = useMemo(() => (selected === null ? -1 : rows.findIndex((row) => rowKey(row) === selected)), [rows, rowKey, selected]);
+  // When the row that was selected leaves the list (it was set aside, say), the next key goes on from where it stood.
+  const lastPlace = useRef(-1);
+  useLayoutEffect(() => {
+    if (current >= 0) {
+      lastPlace.current = current;
+    }
+  }, [current]);
   const move = (step: number) => {
-    const next = Math.max(0, Math.min(rows.length - 1, current < 0 ? 0 : current + step));
+    const next = nextPlace(current, lastPlace.current, step, rows.length);
     const row = rows[next];
     if (row !== undefined) {
       onSelect(row);
@@ -82,6 +94,8 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
     Enter: open,
   });
 
+  const room = virtual.scrollRect?.width ?? 0;
+  const columns = useMemo(() => (scrollsSideways || room === 0 ? all : fitting(all, room)), [all, room, scrollsSideways]);
   const { tracks, leftOf, width } = useMemo(() => layOut(columns), [columns]);
   const places = placesFor(items.length, virtual.scrollRect?.height ?? 0, height, overscan);
   const handlers = useRef({ onOpen, onChoose });
@@ -90,7 +104,7 @@ export function Bench<Row>({ label, columns, rows, total, rowKey, selected, onSe
   });
   const press = useCallback((row: Row, isChoice: boolean) => (isChoice ? handlers.current.onChoose?.(row) : handlers.current.onOpen(row)), []);
   return (
-    <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
+    <Box sx={{ display: 'flex', flexDirection: 'column', ...listHeight }}>
       <Box ref={scroller} tabIndex={0} role="table" aria-label={label} aria-rowcount={total + 1} sx={{ overflow: 'auto', overflowY: 'scroll', flex: 1, minHeight: 0, scrollbarWidth: 'thin' }}>
         <Headings columns={columns as Column<unknown>[]} tracks={tracks} width={width} leftOf={leftOf} sort={sort} />
         <Box role="rowgroup" sx={rowStyles} style={{ height: virtual.getTotalSize(), minWidth: width }}>

@@ -6,7 +6,7 @@ import Radio from '@mui/material/Radio';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import { distributionQuery, tagsQuery } from '../api/queries';
 import { Histogram } from './Histogram';
 import type { ClauseKind, Editor } from './clauses';
@@ -33,12 +33,23 @@ export function ClauseEditor(props: Props) {
     onChange(clauses.filter((clause) => clause.name !== kind.name));
     onClose();
   };
+  // What is typed next belongs to the clause, so its first field takes the focus, with what stands there ready to be typed over.
+  const form = useRef<HTMLFormElement>(null);
+  useLayoutEffect(() => {
+    const field = form.current?.querySelector<HTMLElement>('[data-fields] input, [data-fields] button');
+    field?.focus();
+    if (field instanceof HTMLInputElement && field.type === 'text') {
+      field.select();
+    }
+  }, []);
   return (
-    <Box component="form" onSubmit={(event) => { event.preventDefault(); onClose(); }} aria-label={kind.title} sx={{ p: 2, minWidth: 280, maxWidth: 380 }}>
+    <Box ref={form} component="form" onSubmit={(event) => { event.preventDefault(); onClose(); }} aria-label={kind.title} sx={{ p: 2, minWidth: 280, maxWidth: 380 }}>
       <Typography variant="h3" gutterBottom>
         {kind.title}
       </Typography>
-      <Fields {...props} />
+      <div data-fields>
+        <Fields {...props} />
+      </div>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 2 }}>
         <Button onClick={clear}>Take out</Button>
         <Button type="submit" variant="contained">
@@ -196,7 +207,6 @@ function Plain({ kind, clauses, onChange, editor }: Props & { editor: Extract<Ed
   const [text, setText] = useState(find(clauses, kind.name)?.value ?? '');
   return (
     <TextField
-      autoFocus
       fullWidth
       label={editor.label}
       helperText={editor.help}
@@ -231,7 +241,6 @@ function Words({ clauses, onChange }: Props) {
   const [text, setText] = useState(find(clauses, 'text')?.value ?? '');
   return (
     <TextField
-      autoFocus
       fullWidth
       label="Words"
       helperText="All of these must be there, singular or plural; -word must not."

@@ -53,7 +53,7 @@ function Place({ result }: { result: PageOneRow['results'][number] | undefined }
   }
   const host = result.url.replace(/^https?:\/\/(www\.)?/, '').split('/')[0] ?? '';
   return (
-    <Box component="td" title={`${result.url}${result.is_weak ? ' — weak' : ''}`} sx={{ fontSize: '0.74rem', maxWidth: 92, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+    <Box component="td" title={`${result.url}${result.is_weak ? ' — weak' : ''}`} sx={{ fontSize: '0.74rem', maxWidth: { xs: 26, md: 56, lg: 92 }, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
       <Box component="span" sx={result.is_weak ? { border: 1, borderColor: 'warning.main', color: 'warning.main', fontWeight: 700, px: 0.5 } : {}}>
         {decimal(result.page_strength, 0)} / {whole(result.referring_domains)}
       </Box>

@@ -40,8 +40,8 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
     '/': () => document.querySelector<HTMLElement>('[data-clause="text"]')?.click(),
   });
   return (
-    <Box component="section" aria-label="What is shown" sx={{ px: 2, py: 0.75, borderBottom: 1, borderColor: 'divider', display: 'flex', gap: 2, alignItems: 'center' }}>
-      <Typography component="p" sx={{ flex: 1, fontSize: '1rem', lineHeight: 1.75 }}>
+    <Box component="section" aria-label="What is shown" sx={{ px: 2, py: 0.75, borderBottom: 1, borderColor: 'divider', display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, gap: 2, alignItems: 'center' }}>
+      <Typography component="p" sx={{ flex: { xs: '1 0 100%', md: 1 }, minWidth: 0, fontSize: '1rem', lineHeight: 1.75 }}>
         {subject}{' '}
         {shown.map((kind, place) => (
           <span key={kind.name}>
@@ -69,9 +69,9 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
         </Box>
       </Typography>
       {children}
-      <Menu slotProps={{ paper: { sx: { maxHeight: 480 } } }} anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}>
+      <Menu slotProps={{ paper: { sx: { maxHeight: 480 } } }} anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)} disableRestoreFocus={open !== null}>
         {[...optionalKinds, ...rivals]
-          .filter((kind) => !kind.isSet(clauses))
+          .filter((kind) => kind.isSpelling !== true && !kind.isSet(clauses))
           .map((kind) => (
             <MenuItem
               key={kind.name}

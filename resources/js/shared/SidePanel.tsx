@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
+import { besideList } from './layout';
 
 interface Props {
   title: string;
@@ -14,7 +15,7 @@ interface Props {
 /** What stands to the right of a stage's list, closable and scrolling by itself. */
 export function SidePanel({ title, onClose, width = 460, children }: Props) {
   return (
-    <Box component="aside" aria-label={title} sx={{ width, flexShrink: 0, borderLeft: 1, borderColor: 'divider', overflowY: 'auto', scrollbarWidth: 'thin', px: 2, pb: 3 }}>
+    <Box component="aside" aria-label={title} sx={{ ...besideList, width: { xs: '100%', md: width }, maxWidth: '100%', px: 2, pb: 3 }}>
       <Box sx={{ display: 'flex', alignItems: 'start', pt: 1.5, pb: 1 }}>
         <Typography variant="h2" sx={{ flex: 1, overflowWrap: 'anywhere' }}>
           {title}

@@ -19,6 +19,8 @@ export interface ClauseKind {
   lead: string;
   editor: Editor;
   isAlways?: boolean;
+  /** Another way to write a clause that is offered already: read and edited, not offered. */
+  isSpelling?: boolean;
   isSet: (clauses: Clause[]) => boolean;
   start: (clauses: Clause[]) => Clause[];
   phrase: (clauses: Clause[], context: EditorContext) => string;
@@ -112,6 +114,7 @@ export const clauseKinds: ClauseKind[] = [
   range('visits', 'Visits now', '', { operator: '>=', value: '10' }, [1, 5, 10, 50, 200], null),
   range('potential', 'Potential', '', { operator: '>=', value: '50' }, [20, 50, 200, 1000], null),
   range('expected', 'Expected gain', '', { operator: '>=', value: '10' }, [1, 5, 10, 50, 200], null),
+  { ...range('chance', 'Win chance', '', { operator: '>=', value: '0.5' }, [0.1, 0.25, 0.5, 0.75], null), phrase: chancePhrase },
   range('competition', 'Advertiser competition', '', { operator: '<=', value: '0.5' }, [0.25, 0.5, 0.75], null),
   range('links', 'Links to earn', '', { operator: '<=', value: '5' }, [0, 2, 5, 10, 25], null),
   range('above', 'Competitors above us', '', { operator: '>=', value: '1' }, [1, 2, 3, 4], null),
@@ -138,12 +141,26 @@ export const clauseKinds: ClauseKind[] = [
   { name: 'topic', title: 'Topic', lead: 'about', editor: { type: 'fixed' }, isSet: isNamed('topic'), start: (clauses) => clauses, phrase: (clauses) => find(clauses, 'topic')?.value ?? '' },
 ];
 
-/** Position and movement of each competitor, by its name. */
+/** Position and movement of each competitor, by its name; and our own movement as it may be written beside theirs. */
 export function rivalKinds(domains: string[]): ClauseKind[] {
-  return domains.slice(1).flatMap((domain, index) => [
+  const ours = domains.slice(0, 1).map((domain) => ({ ...movementOf(0, domain), isSpelling: true }));
+  return [...ours, ...domains.slice(1).flatMap((domain, index) => [
     { ...range(`p${index + 1}`, `Position of ${domain}`, `${domain} at`, { operator: '<=', value: '10' }, [1, 3, 10, 20, 50], null), phrase: (clauses: Clause[]) => positionPhrase(clauses, `p${index + 1}`) },
-    choice(`m${index + 1}`, `Movement of ${domain}`, `where ${domain}`, ['entered', 'left', 'climbed', 'slipped', 'steady'], 'slipped'),
-  ]);
+    movementOf(index + 1, domain),
+  ])];
+}
+
+function movementOf(number: number, domain: string): ClauseKind {
+  return choice(`m${number}`, `Movement of ${domain}`, `where ${domain}`, ['entered', 'left', 'climbed', 'slipped', 'steady'], 'slipped');
+}
+
+/** Chances are asked for as shares and read as percentages. */
+function chancePhrase(clauses: Clause[]): string {
+  const share = (operator: '>=' | '<=') => {
+    const value = find(clauses, 'chance', operator)?.value;
+    return value === undefined ? undefined : `${String(Number((100 * Number(value)).toFixed(4)))} %`;
+  };
+  return `win chance ${rangePhrase(share('>='), share('<='))}`;
 }
 
 function positionPhrase(clauses: Clause[], name: string): string {

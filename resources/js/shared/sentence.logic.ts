@@ -45,6 +45,16 @@ export function put(clauses: Clause[], name: string, operator: Clause['operator'
   return index < 0 ? [...clauses, clause] : clauses.map((old, place) => (place === index ? clause : old));
 }
 
+/** A sentence with one clause more, as it is written; it takes the place of its like, so that none ever stands there twice. */
+export function add(show: string, text: string): string {
+  const [clause] = parseSentence(text);
+  const clauses = parseSentence(show);
+  if (clause === undefined) {
+    return show;
+  }
+  return spell(clause.name === alternatives ? [...clauses.filter((other) => other.value !== clause.value), clause] : put(clauses, clause.name, clause.operator, clause.value));
+}
+
 /** Adds a value to a list clause such as standing=gap,behind, or takes it out. */
 export function toggle(clauses: Clause[], name: string, value: string): Clause[] {
   const values = valuesOf(clauses, name);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { inPlaceOrder, layOut, placesFor } from './tracks.logic';
+import { fitting, inPlaceOrder, layOut, nextPlace, placesFor } from './tracks.logic';
 
 describe('the columns of a list', () => {
   const columns = [
@@ -18,6 +18,37 @@ describe('the columns of a list', () => {
 
   it('grow on a wide screen unless they hold a box or a flag', () => {
     expect(layOut(columns).tracks).toBe('28px minmax(150px, 1fr) minmax(74px, 0.3fr)');
+  });
+});
+
+describe('columns where there is little room', () => {
+  const columns = [
+    { key: 'keyword', track: 'minmax(150px, 1fr)' },
+    { key: 'lane', track: '280px', rank: 0 },
+    { key: 'gain', track: '62px', rank: 2 },
+    { key: 'own', track: '48px', rank: 1 },
+  ];
+  const keys = (width: number) => fitting(columns, width).map((column) => column.key);
+
+  it('go by rank until the rest fits', () => {
+    expect(keys(552)).toEqual(['keyword', 'lane', 'gain', 'own']);
+    expect(keys(551)).toEqual(['keyword', 'lane', 'own']);
+    expect(keys(460)).toEqual(['keyword', 'lane']);
+    expect(keys(100)).toEqual(['keyword']);
+  });
+});
+
+describe('the row that a step leads to', () => {
+  it('is beside the selected one, within the list', () => {
+    expect([nextPlace(3, 3, 1, 10), nextPlace(3, 3, -1, 10), nextPlace(9, 9, 15, 10), nextPlace(2, 2, -10, 10)]).toEqual([4, 2, 9, 0]);
+  });
+
+  it('goes on from where the selected one stood when it has left the list', () => {
+    expect([nextPlace(-1, 3, 1, 10), nextPlace(-1, 3, -1, 10), nextPlace(-1, 9, 1, 9)]).toEqual([3, 2, 8]);
+  });
+
+  it('is the first where nothing was selected', () => {
+    expect(nextPlace(-1, -1, 1, 10)).toBe(0);
   });
 });
 

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 
 type Keys = Record<string, () => void>;
 
@@ -9,7 +9,8 @@ function isTyping(target: EventTarget | null): boolean {
 /** Runs an action for a key, unless somebody is typing or a dialog is open. */
 export function useHotkeys(keys: Keys): void {
   const latest = useRef(keys);
-  useEffect(() => {
+  // Before the screen is painted, so that no key ever meets the actions of what stood there before.
+  useLayoutEffect(() => {
     latest.current = keys;
   });
   useEffect(() => {

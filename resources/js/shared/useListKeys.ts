@@ -1,4 +1,6 @@
+import { useRef } from 'react';
 import type { KeywordRow, Mark } from '../api/types';
+import { pressMark, type MarkPress } from './marks.logic';
 import { useHotkeys } from './useHotkeys';
 
 interface ListKeys {
@@ -13,9 +15,16 @@ interface ListKeys {
 
 /** The keys that every list of keywords answers to: shortlist, set aside, undo, close the dossier. */
 export function useListKeys({ current, mayEdit, onMark, onUndo, onClose, onChoose, more }: ListKeys): void {
+  const last = useRef<MarkPress | null>(null);
   const flip = (mark: Mark) => {
-    if (current !== undefined && mayEdit) {
-      onMark([current.keyword], current.mark === mark ? null : mark);
+    if (current === undefined || !mayEdit) {
+      return;
+    }
+    const press = { keyword: current.keyword, mark, at: performance.now() };
+    const next = pressMark(press, current.mark, last.current);
+    if (next !== undefined) {
+      last.current = press;
+      onMark([current.keyword], next);
     }
   };
   useHotkeys({ s: () => flip('shortlisted'), x: () => flip('set aside'), u: onUndo, Escape: onClose, v: () => current !== undefined && onChoose?.(current.keyword), ...more });

@@ -15,6 +15,7 @@ export function useSelection(show: string, rows: KeywordRow[]) {
     about: current.isAll ? { show } : { keywords: current.keywords },
     flip: (keyword: string) => setState({ show, isAll: false, keywords: chosen.has(keyword) ? current.keywords.filter((other) => other !== keyword) : [...current.keywords, keyword] }),
     add: (keywords: string[]) => setState({ show, isAll: false, keywords: [...new Set([...current.keywords, ...keywords])] }),
+    drop: (keywords: string[]) => setState({ show, isAll: false, keywords: current.keywords.filter((keyword) => !keywords.includes(keyword)) }),
     all: () => setState({ show, isAll: true, keywords: current.keywords }),
     none: () => setState({ show, isAll: false, keywords: [] }),
   };

@@ -1,29 +1,55 @@
-import { useCallback } from 'react';
-import { useSearchParams } from 'react-router';
+import { useCallback, useLayoutEffect, useRef } from 'react';
+import { useLocation, useSearchParams } from 'react-router';
+import { stepBack, stepForth, stepped, stepsOf, type Steps } from './steps.logic';
 
 type Changes = Record<string, string | null>;
 
-/** View state lives in the URL. Changes are steps of the history, so that going back undoes them. */
+/** What the URL calls the sentence; its changes can be undone by themselves. */
+const sentence = 'show';
+
+/**
+ * View state lives in the URL. Changes are places in the history, so that going back undoes them. They are drawn before the
+ * next key is heard (the router would otherwise draw them when there is time), so that a key acts on what was chosen last.
+ */
 export function useUrlState(): [URLSearchParams, (changes: Changes, replace?: boolean) => void] {
   const [params, setParams] = useSearchParams();
+  const state: unknown = useLocation().state;
+  const latest = useRef({ params, steps: stepsOf(state) });
+  useLayoutEffect(() => {
+    latest.current = { params, steps: stepsOf(state) };
+  });
   const change = useCallback(
     (changes: Changes, replace = false) => {
-      setParams(
-        (before) => {
-          const next = new URLSearchParams(before);
-          for (const [name, value] of Object.entries(changes)) {
-            if (value === null) {
-              next.delete(name);
-            } else {
-              next.set(name, value);
-            }
-          }
-          return next;
-        },
-        { replace },
-      );
+      const { params: before, steps } = latest.current;
+      const next = changed(before, changes);
+      const isOther = next.get(sentence) !== before.get(sentence);
+      setParams(next, { replace, flushSync: true, state: isOther ? stepped(steps, before.get(sentence), !replace) : { ...steps, isTyping: false } });
     },
     [setParams],
   );
   return [params, change];
+}
+
+/** Takes the last change of the sentence back, or makes it again. Where there is none, nothing happens. */
+export function useSentenceSteps(): { undo: () => void; redo: () => void } {
+  const [params, setParams] = useSearchParams();
+  const state: unknown = useLocation().state;
+  const go = (step: { show: string | null; steps: Steps } | undefined) => {
+    if (step !== undefined) {
+      setParams(changed(params, { [sentence]: step.show }), { flushSync: true, state: step.steps });
+    }
+  };
+  return { undo: () => go(stepBack(stepsOf(state), params.get(sentence))), redo: () => go(stepForth(stepsOf(state), params.get(sentence))) };
+}
+
+function changed(params: URLSearchParams, changes: Changes): URLSearchParams {
+  const next = new URLSearchParams(params);
+  for (const [name, value] of Object.entries(changes)) {
+    if (value === null) {
+      next.delete(name);
+    } else {
+      next.set(name, value);
+    }
+  }
+  return next;
 }

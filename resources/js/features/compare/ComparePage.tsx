@@ -6,11 +6,12 @@ import { useNavigate } from 'react-router';
 import { address } from '../../api/client';
 import { summaryQuery } from '../../api/queries';
 import type { Comparison, Study } from '../../api/types';
+import { sideBySide } from '../../shared/layout';
 import { LensMenu } from '../../shared/LensMenu';
 import { Empty, Failed } from '../../shared/Notice';
 import { PageOneTable } from '../../shared/PageOneTable';
 import { SentenceBar } from '../../shared/SentenceBar';
-import { find, parseSentence, put, spell, toggle } from '../../shared/sentence.logic';
+import { add, find, parseSentence, put, spell, toggle } from '../../shared/sentence.logic';
 import { ViewSwitch } from '../../shared/ViewSwitch';
 import { useDecisions } from '../../shared/useDecisions';
 import { useUrlState } from '../../shared/useUrlState';
@@ -56,7 +57,7 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
   const setShow = (next: string, isStep = true) => change({ show: next }, !isStep);
   const clauses = parseSentence(show);
   const open = (chosen: string) => change({ keyword: chosen, dossier: 'open' }, isOpen);
-  const narrow = (clause: string) => change({ show: show === '' ? clause : `${show};${clause}`, view: null });
+  const narrow = (clause: string) => change({ show: add(show, clause), view: null });
   return (
     <>
       <SentenceBar
@@ -68,7 +69,7 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
         hidden={summary.data?.hidden_brands ?? 0}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end', maxWidth: 300, flexShrink: 0 }}>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: { xs: 'flex-start', md: 'flex-end' }, maxWidth: { md: 300 }, flexShrink: { md: 0 } }}>
           <LensMenu study={study} show={show} onChoose={setShow} />
           <NoiseMenu study={study} comparison={comparison} show={show} onClause={narrow} />
           <Button component="a" href={address(`studies/${study.slug}/exports/compare.csv`, { show })} download sx={{ whiteSpace: 'nowrap' }}>
@@ -79,7 +80,7 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
       </SentenceBar>
       {decisions.error !== null && <Failed error={decisions.error} />}
       {summary.isError && <Failed error={summary.error} />}
-      <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
+      <Box sx={sideBySide}>
         {!isOpen && view !== 'page-one' && view !== 'advertising' && (
           <OverlapTable
             combinations={summary.data?.overlap ?? []}
@@ -104,7 +105,7 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
             />
           )}
           {view === 'movement' && <MovementView study={study} comparison={comparison} onKeyword={open} onGaps={narrow} />}
-          {view === 'advertising' && <AdvertisingView study={study} comparison={comparison} show={show} onKeyword={open} onClause={(clause) => change({ show: show === '' ? clause : `${show};${clause}` })} />}
+          {view === 'advertising' && <AdvertisingView study={study} comparison={comparison} show={show} onKeyword={open} onClause={(clause) => change({ show: add(show, clause) })} />}
           {view === 'page-one' && <PageOneTable study={study} comparison={comparison} show={show} onKeyword={open} />}
         </Box>
         {isOpen && (

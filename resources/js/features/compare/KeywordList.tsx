@@ -2,9 +2,10 @@ import Box from '@mui/material/Box';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { benchQuery } from '../../api/queries';
-import type { BenchSummary, Comparison, KeywordRow, Study } from '../../api/types';
+import type { BenchSummary, Comparison, Decision, KeywordRow, Mark, Study } from '../../api/types';
 import { Bench } from '../../shared/Bench';
 import { BulkBar } from '../../shared/BulkBar';
+import { staysWith } from '../../shared/marks.logic';
 import { Failed, Waiting } from '../../shared/Notice';
 import type { useDecisions } from '../../shared/useDecisions';
 import { useListKeys } from '../../shared/useListKeys';
@@ -41,15 +42,27 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
   const bench = useInfiniteQuery(benchQuery(study.slug, comparison.id, { show, sort, dir }));
   const rows = useMemo(() => bench.data?.pages.flatMap((page) => page.rows) ?? [], [bench.data]);
   const selection = useSelection(show, rows);
+  const mark = (keywords: string[], to: Mark | null) => {
+    decisions.mark(keywords, to);
+    if (selection.isAny && !staysWith(to, show)) {
+      selection.drop(keywords);
+    }
+  };
+  const decide = (decision: Decision) => {
+    decisions.decide(selection.about, decision);
+    if (decision.mark !== undefined && !staysWith(decision.mark, show)) {
+      selection.none();
+    }
+  };
   const { fetchNextPage, hasNextPage, isFetchingNextPage } = bench;
   const more = useCallback(() => {
     if (hasNextPage && !isFetchingNextPage) {
       void fetchNextPage();
     }
   }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
-  useListKeys({ current: rows.find((row) => row.keyword === keyword), mayEdit: study.may_edit, onMark: decisions.mark, onUndo: decisions.undo, onClose: () => change({ dossier: null }, true), onChoose: selection.flip });
+  useListKeys({ current: rows.find((row) => row.keyword === keyword), mayEdit: study.may_edit, onMark: mark, onUndo: decisions.undo, onClose: () => change({ dossier: null }, true), onChoose: selection.flip });
   const columns = useMemo(() => allColumns(domains), [domains]);
-  const shown = useMemo(() => shownColumns(columns, chosenColumns, pinned, isOpen), [columns, chosenColumns, pinned, isOpen]);
+  const shown = useMemo(() => shownColumns(columns, chosenColumns, pinned), [columns, chosenColumns, pinned]);
   if (bench.isPending) {
     return <Waiting what="Reading the keywords" />;
   }
@@ -69,7 +82,7 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
           sums={{ volume: summary?.volume ?? null, visits_now: summary?.visits_now ?? null, gain: summary?.gain ?? null }}
           onAll={selection.all}
           onNone={selection.none}
-          onDecide={(decision) => decisions.decide(selection.about, decision)}
+          onDecide={decide}
         />
       )}
       <Box sx={{ position: 'relative', display: 'flex', flexDirection: 'column', flex: 1, minHeight: 0 }}>
@@ -93,6 +106,7 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
           sort={{ by: sort, dir, onChange: (by, direction) => change({ sort: by, dir: direction }) }}
           isMuted={(row) => row.mark === 'set aside'}
           isChosen={(row) => selection.has(row.keyword)}
+          scrollsSideways={!isOpen && chosenColumns.length > usualColumns.length}
           height={isDense ? denseRowHeight : rowHeight}
         />
       </Box>

@@ -4,6 +4,7 @@ import type { Combination } from '../../api/types';
 import { combinationPhrase } from '../../shared/clauses';
 import { domainLetter, DomainShape } from '../../shared/DomainShape';
 import { whole } from '../../shared/format';
+import { beforeList } from '../../shared/layout';
 import { PictureButtons } from '../../shared/PictureButtons';
 import { overlapPicture } from './pictures.logic';
 import { Similarity } from './Similarity';
@@ -20,7 +21,7 @@ interface Props {
 export function OverlapTable({ combinations, domains, similarity, chosen, onChoose }: Props) {
   const largest = Math.max(1, ...combinations.map((row) => row.keywords));
   return (
-    <Box component="aside" aria-label="Overlap" sx={{ width: 268, flexShrink: 0, borderRight: 1, borderColor: 'divider', display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+    <Box component="aside" aria-label="Overlap" sx={{ ...beforeList(268), display: 'flex', flexDirection: 'column', minHeight: 0 }}>
       <Box sx={{ px: 1.5, pt: 1 }}>
         <Box sx={{ display: 'flex', alignItems: 'center' }}>
           <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
@@ -42,7 +43,7 @@ export function OverlapTable({ combinations, domains, similarity, chosen, onChoo
           ))}
         </Box>
       </Box>
-      <Box role="group" aria-label="Combinations of domains" sx={{ overflowY: 'auto', flex: 1, scrollbarWidth: 'thin', borderTop: 1, borderColor: 'divider' }}>
+      <Box role="group" aria-label="Combinations of domains" sx={{ overflowY: { md: 'auto' }, flex: { md: 1 }, scrollbarWidth: 'thin', borderTop: 1, borderColor: 'divider' }}>
         {combinations.map((row) => {
           const mask = String(row.combination);
           const isChosen = chosen === mask;

@@ -57,7 +57,7 @@ export function PagesView({ study, comparison, show, domain, onDomain, onPage, o
               </td>
               <td>{whole(page.we_lack)}</td>
               <td>
-                <Button onClick={() => onPage(page.url)} sx={{ py: 0, whiteSpace: 'nowrap' }}>
+                <Button onClick={() => onPage(page.url)} sx={{ py: 0, whiteSpace: { lg: 'nowrap' } }}>
                   Its keywords
                 </Button>
               </td>

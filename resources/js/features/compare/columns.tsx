@@ -11,13 +11,15 @@ const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
 
 /** Columns that stand in the list until a person chooses others. */
 export const usualColumns = ['standing', 'lane', 'own', 'volume', 'difficulty', 'gain', 'chance'];
-const narrowColumns = ['lane', 'own', 'volume', 'gain'];
+
+/** What stays longest where there is little room; what is not named goes before, the last one first. */
+const dearest = ['lane', 'own', 'volume', 'gain'];
 
 /** Every column the list of keywords can have, mark and keyword first. */
 export function allColumns(domains: string[]): Column<KeywordRow>[] {
   return [
     { key: 'choose', heading: '', track: '28px', cell: (row, isChosen) => <ChooseBox row={row} isChosen={isChosen} /> },
-    { key: 'mark', heading: '', track: '36px', cell: (row) => <MarkSign mark={row.mark} /> },
+    { key: 'mark', heading: '', track: '30px', cell: (row) => <MarkSign mark={row.mark} /> },
     { key: 'keyword', heading: 'Keyword', track: 'minmax(150px, 1fr)', sort: 'keyword', cell: (row) => <span title={row.reason === null ? row.keyword : `${row.keyword} — ${row.reason}`}>{row.keyword}</span> },
     { key: 'standing', heading: 'Standing', track: '100px', cell: (row) => <StandingWord standing={row.standing} /> },
     { key: 'lane', heading: <LaneScale width={laneWidth} />, track: `${laneWidth + 16}px`, cell: (row) => <RankLane positions={row.positions} previous={row.previous} width={laneWidth} domains={domains} /> },
@@ -44,12 +46,15 @@ export function allColumns(domains: string[]): Column<KeywordRow>[] {
   ];
 }
 
-/** The columns that stand, the pinned ones first, in their chosen order; with the dossier open only those that fit beside it. */
-export function shownColumns(all: Column<KeywordRow>[], chosen: string[], pinned: string[], isNarrow: boolean): Column<KeywordRow>[] {
-  const stand = isNarrow ? chosen.filter((key) => narrowColumns.includes(key)) : chosen;
-  const first = ['choose', 'mark', 'keyword', ...stand.filter((key) => pinned.includes(key))];
-  const wanted = [...first, ...stand.filter((key) => !pinned.includes(key))];
-  return wanted.flatMap((key) => all.filter((column) => column.key === key)).map((column) => ({ ...column, isPinned: first.includes(column.key) }));
+/** The columns that stand, the pinned ones first, in their chosen order, each with how early it goes where there is little room. */
+export function shownColumns(all: Column<KeywordRow>[], chosen: string[], pinned: string[]): Column<KeywordRow>[] {
+  const fixed = ['choose', 'mark', 'keyword'];
+  const first = [...fixed, ...chosen.filter((key) => pinned.includes(key))];
+  const wanted = [...first, ...chosen.filter((key) => !pinned.includes(key))];
+  const ranked = [...fixed, ...dearest, ...wanted.filter((key) => !dearest.includes(key))];
+  return wanted
+    .flatMap((key) => all.filter((column) => column.key === key))
+    .map((column) => ({ ...column, isPinned: first.includes(column.key), ...(fixed.includes(column.key) ? {} : { rank: ranked.indexOf(column.key) }) }));
 }
 
 function best(row: KeywordRow): number | null {

@@ -12,6 +12,7 @@ import { DomainSaidLines } from '../../shared/DomainSaidLines';
 import { domainLetter, DomainShape } from '../../shared/DomainShape';
 import { decimal, estimate, pathOf, percent, position, whole } from '../../shared/format';
 import { Failed, Waiting } from '../../shared/Notice';
+import { besideList } from '../../shared/layout';
 import { StandingWord } from '../../shared/StandingWord';
 import type { useDecisions } from '../../shared/useDecisions';
 import { HistoryChart } from './HistoryChart';
@@ -33,7 +34,7 @@ interface Props {
 export function Dossier({ study, comparison, keyword, onClose, decisions, onTopic }: Props) {
   const dossier = useQuery(keywordQuery(study.slug, comparison.id, keyword));
   return (
-    <Box component="aside" aria-label="Dossier" sx={{ width: 400, flexShrink: 0, borderLeft: 1, borderColor: 'divider', overflowY: 'auto', scrollbarWidth: 'thin', pb: 3 }}>
+    <Box component="aside" aria-label="Dossier" sx={{ ...besideList, width: { xs: '100%', md: 400 }, pb: 3 }}>
       <Box sx={{ display: 'flex', alignItems: 'start', px: 2, pt: 1.5 }}>
         <Typography variant="h2" sx={{ flex: 1, overflowWrap: 'anywhere' }}>
           {keyword}

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import visuallyHidden from '@mui/utils/visuallyHidden';
 import { useState } from 'react';
 import type { Intent, KeywordDossier } from '../../api/types';
 import { estimate } from '../../shared/format';
@@ -64,7 +65,7 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
           )}
         </Box>
       ))}
-      {dossier.gain !== null && <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }} aria-live="polite">{`Gain ${estimate(dossier.gain)} visits a month`}</Box>}
+      {dossier.gain !== null && <Box component="span" sx={visuallyHidden} aria-live="polite">{`Gain ${estimate(dossier.gain)} visits a month`}</Box>}
     </Part>
   );
 }

@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState, type DragEvent } from 'react';
 import { importsQuery, ledgerQuery } from '../../api/queries';
+import { sideBySide } from '../../shared/layout';
 import { Failed, Waiting } from '../../shared/Notice';
 import { useUrlState } from '../../shared/useUrlState';
 import { useStudy } from '../studies';
@@ -42,7 +43,7 @@ export function GatherPage() {
   const file = files[0];
   const close = () => change({ panel: null }, true);
   return (
-    <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
+    <Box sx={sideBySide}>
       <Box
         onDragOver={(event) => {
           event.preventDefault();

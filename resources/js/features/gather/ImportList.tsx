@@ -38,7 +38,7 @@ export function ImportList({ study, imports }: { study: Study; imports: ImportEn
         </Typography>
       )}
       {imports.length > 0 && (
-        <Table size="small" aria-label="Imports">
+        <Table size="small" aria-label="Imports" sx={{ '& .MuiTableCell-root': { px: { xs: 0.5, lg: 1.25 } } }}>
           <TableHead>
             <TableRow>
               <TableCell>File</TableCell>
@@ -55,7 +55,9 @@ export function ImportList({ study, imports }: { study: Study; imports: ImportEn
           <TableBody>
             {imports.slice(0, isWhole ? imports.length : shownAtFirst).map((entry) => (
               <TableRow key={entry.id}>
-                <TableCell title={entry.format}>{entry.file}</TableCell>
+                <TableCell title={entry.format} sx={{ overflowWrap: 'anywhere' }}>
+                  {entry.file}
+                </TableCell>
                 <TableCell>{entry.kind}</TableCell>
                 <TableCell sx={{ whiteSpace: 'nowrap' }}>{entry.day}</TableCell>
                 <TableCell align="right">{whole(entry.kept)}</TableCell>

@@ -12,6 +12,7 @@ import { useState } from 'react';
 import type { LedgerRow, Study } from '../../api/types';
 import { domainLetter, DomainShape } from '../../shared/DomainShape';
 import { estimate, percent, whole } from '../../shared/format';
+import { useRoom } from '../../shared/useRoom';
 import { WhyFigure } from '../../shared/WhyFigure';
 import { AddDomains } from './AddDomains';
 import { Authority } from './Authority';
@@ -24,16 +25,24 @@ import { useDomains } from './useDomains';
 interface Props {
   study: Study;
   rows: LedgerRow[];
+  /** A panel stands beside it. */
   isNarrow: boolean;
 }
 
+/** Pixels that all columns need side by side, and that the dearest need. */
+const wholeWidth = 1120;
+const smallWidth = 620;
+
 /** The domains of the study, one row each, with a timeline of their snapshots and what can be done with them. */
-export function Ledger({ study, rows, isNarrow }: Props) {
+export function Ledger({ study, rows, isNarrow: isBeside }: Props) {
+  const [place, room] = useRoom<HTMLDivElement>();
+  const isNarrow = isBeside || (room > 0 && room < wholeWidth);
+  const isSmall = room > 0 && room < smallWidth;
   const [months, setMonths] = useState(12);
   const domains = useDomains(study);
   const first = rows.flatMap((row) => row.snapshots.map((snapshot) => snapshot.day)).sort()[0];
   return (
-    <Box sx={{ px: 2, pt: 1 }}>
+    <Box ref={place} sx={{ px: isSmall ? 0 : 2, pt: 1, '& .MuiTableCell-root': isSmall ? { px: 0.5 } : {} }}>
       {domains.error !== null && <Alert severity="warning">{domains.error.message}</Alert>}
       <Table size="small" aria-label="Ledger of domains" sx={{ '& td.MuiTableCell-alignRight': { whiteSpace: 'nowrap' } }}>
         <TableHead>
@@ -41,7 +50,7 @@ export function Ledger({ study, rows, isNarrow }: Props) {
             <TableCell>Domain</TableCell>
             <TableCell align="right">Authority</TableCell>
             {!isNarrow && <TableCell align="right">Referring domains</TableCell>}
-            <TableCell align="right">Keywords</TableCell>
+            {!isSmall && <TableCell align="right">Keywords</TableCell>}
             {!isNarrow && <TableCell align="right">In the top 10</TableCell>}
             <TableCell align="right">Visits a month</TableCell>
             {!isNarrow && <TableCell align="right">Their value, {study.currency}</TableCell>}
@@ -61,7 +70,7 @@ export function Ledger({ study, rows, isNarrow }: Props) {
                 <Authority row={row} />
               </TableCell>
               {!isNarrow && <TableCell align="right">{whole(row.referring_domains)}</TableCell>}
-              <TableCell align="right">{whole(row.keywords)}</TableCell>
+              {!isSmall && <TableCell align="right">{whole(row.keywords)}</TableCell>}
               {!isNarrow && <TableCell align="right">{whole(row.first_page)}</TableCell>}
               <TableCell align="right">
                 <WhyFigure name={`the visits of ${row.entry}`} explanation={row.why?.visits}>
@@ -99,7 +108,7 @@ export function Ledger({ study, rows, isNarrow }: Props) {
 function Name({ study, row, number }: { study: Study; row: LedgerRow; number: number }) {
   return (
     <>
-      <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'center', whiteSpace: 'nowrap' }}>
+      <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'center', flexWrap: 'wrap', minWidth: 0 }}>
         {row.role !== 'candidate' && <DomainShape number={number} />}
         <span>{row.role === 'competitor' ? domainLetter(number) : ''}</span>
         <Box component="span" sx={{ fontWeight: row.role === 'own' ? 700 : 400 }}>

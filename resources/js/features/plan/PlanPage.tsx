@@ -6,6 +6,7 @@ import { address } from '../../api/client';
 import { planQuery, planWithoutQuery } from '../../api/queries';
 import type { Roadmap, Study } from '../../api/types';
 import { whole } from '../../shared/format';
+import { sideBySide } from '../../shared/layout';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { useHotkeys } from '../../shared/useHotkeys';
 import { useUrlState } from '../../shared/useUrlState';
@@ -71,7 +72,7 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
         ))}
       </Box>
       {actions.error !== null && <Failed error={actions.error} />}
-      <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
+      <Box sx={sideBySide}>
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
           <ForecastBand plan={plan} currency={study.currency} without={chosen === undefined || without.data === undefined ? null : { name: chosen.keyword, months: without.data.forecast }} />
           {plan.items.length === 0 ? (

@@ -7,7 +7,7 @@ import { stagesOf, type Stage } from './stages.logic';
 /** The five stages of the work as one connected line. */
 export function StagePath({ study }: { study: Study }) {
   return (
-    <Box component="nav" aria-label="Stages" sx={{ flex: 1, display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)', py: 1, minWidth: 0 }}>
+    <Box component="nav" aria-label="Stages" sx={{ flex: { xs: '1 0 100%', md: 1 }, order: { xs: 1, md: 0 }, display: 'grid', gridTemplateColumns: 'repeat(5, minmax(0, 1fr))', py: 1, minWidth: 0 }}>
       {stagesOf(study).map((stage, place) => (
         <StageLink key={stage.path} stage={stage} place={place} slug={study.slug} />
       ))}

@@ -35,7 +35,7 @@ export function StudiesPage() {
         {studies.isError && <Failed error={studies.error} onRetry={() => void studies.refetch()} />}
         {studies.data?.length === 0 && <Empty title="No study yet">A study sets your domain against up to ten competitors in one market. Make one, then bring in rankings.</Empty>}
         {studies.data?.map((study) => (
-          <Box key={study.slug} component="section" aria-label={study.name} sx={{ display: 'flex', borderTop: 1, borderColor: 'divider', py: 1 }}>
+          <Box key={study.slug} component="section" aria-label={study.name} sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, borderTop: 1, borderColor: 'divider', py: 1 }}>
             <StudyBlock study={study} isHome />
             <StagePath study={study} />
           </Box>

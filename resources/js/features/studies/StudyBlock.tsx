@@ -10,7 +10,7 @@ import { StudyDialog } from './StudyDialog';
 export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: boolean }) {
   const [isOpen, setOpen] = useState(false);
   return (
-    <Box sx={{ position: 'relative', width: 292, px: 2, py: 1, borderRight: 1, borderColor: 'divider', flexShrink: 0 }}>
+    <Box sx={{ position: 'relative', width: { xs: 'auto', md: 292 }, flex: { xs: 1, md: 'none' }, minWidth: { xs: 240, md: 0 }, px: 2, py: 1, borderRight: { xs: 0, md: 1 }, borderColor: 'divider' }}>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 1 }}>
         <Typography variant="h2" component={isHome ? 'h3' : 'h1'} noWrap sx={{ fontSize: '1.15rem' }}>
           {isHome ? (

@@ -3,6 +3,7 @@ import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Study } from '../../api/types';
+import { beforeList } from '../../shared/layout';
 import { criterionFill } from './PriorityBar';
 import { Presets } from './Presets';
 import { criteria, type Weights } from './weights.logic';
@@ -37,7 +38,7 @@ export function Balance({ study, weights, presets, onChange }: Props) {
     setDraft(null);
   };
   return (
-    <Box component="aside" aria-label="Weights" sx={{ width: 232, flexShrink: 0, borderRight: 1, borderColor: 'divider', px: 2, py: 1, overflowY: 'auto' }}>
+    <Box component="aside" aria-label="Weights" sx={{ ...beforeList(232), px: 2, py: 1, overflowY: 'auto' }}>
       <Typography variant="h3" component="h2">
         What counts
       </Typography>

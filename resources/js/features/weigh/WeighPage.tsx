@@ -6,9 +6,10 @@ import { address } from '../../api/client';
 import { opportunitiesQuery, steadinessQuery } from '../../api/queries';
 import type { Comparison, Study } from '../../api/types';
 import { Bench } from '../../shared/Bench';
+import { sideBySide } from '../../shared/layout';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { SentenceBar } from '../../shared/SentenceBar';
-import { spell } from '../../shared/sentence.logic';
+import { add, spell } from '../../shared/sentence.logic';
 import { useListKeys } from '../../shared/useListKeys';
 import { LensMenu } from '../../shared/LensMenu';
 import { PageOneTable } from '../../shared/PageOneTable';
@@ -53,7 +54,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const total = first?.total;
   const domains = comparison.domains.map((domain) => domain.entry);
   const current = rows.find((row) => row.keyword === keyword);
-  const columns = useMemo(() => opportunityColumns(weights, steadiness.data, isOpen), [weights, steadiness.data, isOpen]);
+  const columns = useMemo(() => opportunityColumns(weights, steadiness.data), [weights, steadiness.data]);
   const setWeights = (next: Weights) => change({ weights: spellWeights(next) });
   const { fetchNextPage, hasNextPage, isFetchingNextPage } = list;
   const more = useCallback(() => {
@@ -73,7 +74,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
         hidden={0}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end', maxWidth: 400, flexShrink: 0 }}>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: { xs: 'flex-start', md: 'flex-end' }, maxWidth: { md: 400 }, flexShrink: { md: 0 } }}>
         <LensMenu study={study} show={show} onChoose={(next) => change({ show: next })} />
         <Button component="a" href={address(`studies/${study.slug}/exports/weigh.csv`, { show, weights: asked })} download sx={{ whiteSpace: 'nowrap' }}>
           Export CSV
@@ -82,7 +83,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
         </Box>
       </SentenceBar>
       {decisions.error !== null && <Failed error={decisions.error} />}
-      <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
+      <Box sx={sideBySide}>
         {!isOpen && view === 'list' && <Balance study={study} weights={weights} presets={first?.presets ?? {}} onChange={setWeights} />}
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
           {view === 'map' && (
@@ -97,7 +98,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
               onShortlist={(keywords) => decisions.mark(keywords, 'shortlisted')}
             />
           )}
-          {view === 'groups' && <GroupsView study={study} comparison={comparison} show={show} onOpen={(clause) => change({ show: show === '' ? clause : `${show};${clause}`, view: null })} onTopic={(topic, into) => decisions.decide({ show: `topic=${topic}` }, { topic: into })} />}
+          {view === 'groups' && <GroupsView study={study} comparison={comparison} show={show} onOpen={(clause) => change({ show: add(show, clause), view: null })} onTopic={(topic, into) => decisions.decide({ show: `topic=${topic}` }, { topic: into })} />}
           {view === 'shortlist' && <ShortlistView study={study} comparison={comparison} weights={asked} onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)} onTake={(chosen) => decisions.mark([chosen], null)} onPageOne={(chosen) => change({ show: chosen, view: 'page-one' })} />}
           {view === 'page-one' && <PageOneTable study={study} comparison={comparison} show={show} onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)} />}
           {view === 'model' && <ModelView comparison={comparison} />}

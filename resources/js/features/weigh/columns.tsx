@@ -6,8 +6,11 @@ import { PriorityBar } from './PriorityBar';
 import { SteadySign } from './SteadySign';
 import type { Weights } from './weights.logic';
 
-/** Columns of the ranked list; with the dossier open only those that fit beside it. */
-export function opportunityColumns(weights: Weights, steadiness: Steadiness | undefined, isNarrow: boolean): Column<Opportunity>[] {
+/** What stays longest where there is little room. */
+const dearest = ['priority', 'gain', 'volume', 'move', 'difficulty', 'chance', 'tactic', 'horizon', 'steady'];
+
+/** Columns of the ranked list, each with how early it goes where there is little room. */
+export function opportunityColumns(weights: Weights, steadiness: Steadiness | undefined): Column<Opportunity>[] {
   const all: Column<Opportunity>[] = [
     { key: 'rank', heading: '', track: '44px', isNumber: true, cell: (row) => (row.pinned ? <strong title="Pinned above the order">pin</strong> : whole(row.rank)) },
     { key: 'mark', heading: '', track: '36px', cell: (row) => <MarkSign mark={row.mark} /> },
@@ -22,5 +25,5 @@ export function opportunityColumns(weights: Weights, steadiness: Steadiness | un
     { key: 'horizon', heading: 'Horizon', track: '84px', cell: (row) => row.horizon ?? '·' },
     { key: 'tactic', heading: 'Tactic', track: '144px', cell: (row) => row.tactic ?? '·' },
   ];
-  return isNarrow ? all.filter((column) => !['tactic', 'chance', 'move', 'difficulty', 'steady'].includes(column.key)) : all;
+  return all.map((column) => (dearest.includes(column.key) ? { ...column, rank: dearest.indexOf(column.key) } : column));
 }
