@@ -42,6 +42,12 @@ final class Comparison extends Model
         ];
     }
 
+    /** How many keywords were compared; without any there is nothing to show. */
+    public function keywords(): int
+    {
+        return $this->summary['keywords'] ?? 0;
+    }
+
     /** The win model that the comparison was weighed with; null where it was not weighed. */
     public function winModel(): ?WinModel
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -12,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int                   $id
  * @property int                   $study_id
+ * @property int                   $domain_id     from whose side it was planned
  * @property string                $keyword
  * @property ?string               $month         YYYY-MM; null while it waits for a month
  * @property string                $status        planned, writing, published, done, dropped
@@ -32,7 +34,7 @@ final class PlanItem extends Model
     public const STATUSES = ['planned', 'writing', 'published', 'done', 'dropped'];
     public const CREATED_AT = null;
 
-    protected $fillable = ['study_id', 'keyword', 'month', 'status', 'tactic', 'effort_days', 'links_to_earn', 'owner', 'due', 'is_pinned', 'brief', 'done_month', 'promise', 'version', 'updated_by'];
+    protected $fillable = ['study_id', 'domain_id', 'keyword', 'month', 'status', 'tactic', 'effort_days', 'links_to_earn', 'owner', 'due', 'is_pinned', 'brief', 'done_month', 'promise', 'version', 'updated_by'];
 
     protected $attributes = ['brief' => '{}', 'owner' => '', 'status' => 'planned', 'version' => 1, 'is_pinned' => false, 'month' => null, 'due' => null, 'done_month' => null, 'promise' => null];
 
@@ -40,6 +42,22 @@ final class PlanItem extends Model
     protected function casts(): array
     {
         return ['effort_days' => 'float', 'links_to_earn' => 'integer', 'due' => 'immutable_date', 'is_pinned' => 'boolean', 'brief' => 'array', 'promise' => 'array', 'version' => 'integer'];
+    }
+
+    /** @return Builder<PlanItem> the items planned from the side that the study is seen from */
+    public static function of(Study $study): Builder
+    {
+        return self::query()->where('study_id', $study->id)->where('domain_id', $study->ownDomain()->id);
+    }
+
+    /** @return array<string, int> entry of a domain → items planned from its side, of all but the one that the study is seen from */
+    public static function elsewhere(Study $study): array
+    {
+        $counts = self::query()->where('plan_items.study_id', $study->id)->where('domain_id', '!=', $study->ownDomain()->id)
+            ->join('domains', 'domains.id', '=', 'domain_id')->groupBy('entry')->orderBy('entry')->selectRaw('entry, count(*) AS items')->pluck('items', 'entry');
+
+        /** @var array<string, int> */
+        return $counts->all();
     }
 
     /** Counts in capacity and forecast. */

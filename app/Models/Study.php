@@ -90,6 +90,12 @@ final class Study extends Model
         return array_values($this->domains->filter(static fn(Domain $domain): bool => $domain->role !== Domain::CANDIDATE)->all());
     }
 
+    /** The domain from whose side everything is seen. */
+    public function ownDomain(): Domain
+    {
+        return $this->comparedDomains()[0];
+    }
+
     public function rulebook(): Rulebook
     {
         /** @var array<string, string> $texts */

@@ -26,6 +26,9 @@ final class FindNoise
         $rows = new ComparisonRows($comparison);
         $clauses = [];
         foreach (self::CLAUSES as $name => $what) {
+            if ((string) $sentence->only($name) === $name.'=hide') {
+                continue;
+            }
             $count = $rows->query($sentence->without($name)->with($name.'=only'))->count();
             if ($count > 0) {
                 $clauses[] = ['clause' => $name.'=hide', 'what' => $what, 'keywords' => $count];

@@ -46,12 +46,21 @@ final readonly class EnsureComparison
         } finally {
             DB::statement('SELECT pg_advisory_unlock(hashtextextended(?, 0))', ['comparison '.$order->study->id]);
         }
-        if ($order->isShown() && $order->study->comparison_id !== $comparison->id) {
-            $order->study->update(['comparison_id' => $comparison->id]);
+        if ($order->isShown()) {
+            $this->show($order->study, $comparison);
         }
         $this->forgetOld($order->study);
 
         return $comparison;
+    }
+
+    /** A study without lists shows no comparison instead of an empty one, so that every stage can say what to do first. */
+    private function show(Study $study, Comparison $comparison): void
+    {
+        $shown = $comparison->keywords() > 0 ? $comparison->id : null;
+        if ($study->comparison_id !== $shown) {
+            $study->update(['comparison_id' => $shown]);
+        }
     }
 
     public function current(ComparisonOrder $order): ?Comparison

@@ -38,7 +38,7 @@ final readonly class ChangePlan
             if ($row === null || $row->tactic === null) {
                 throw Refused::because('keywords', sprintf('"%s" is not weighed in the comparison on show, so nothing can be planned for it.', $keyword));
             }
-            $added += DB::table('plan_items')->insertOrIgnore(['study_id' => $study->id, 'keyword' => $keyword, 'tactic' => $row->tactic, 'effort_days' => $facts->effort()->days(PlanFacts::tactic($row->tactic), $row->links_to_earn), 'links_to_earn' => $row->links_to_earn, 'updated_by' => $user]);
+            $added += DB::table('plan_items')->insertOrIgnore(['study_id' => $study->id, 'domain_id' => $study->ownDomain()->id, 'keyword' => $keyword, 'tactic' => $row->tactic, 'effort_days' => $facts->effort()->days(PlanFacts::tactic($row->tactic), $row->links_to_earn), 'links_to_earn' => $row->links_to_earn, 'updated_by' => $user]);
         }
 
         return $added;
@@ -84,7 +84,7 @@ final readonly class ChangePlan
     public function apply(Study $study, array $months, int $user, ?PlanFrame $frame = null): int
     {
         return DB::transaction(function () use ($study, $months, $user, $frame): int {
-            $known = PlanItem::query()->where('study_id', $study->id)->whereIn('keyword', array_keys($months))->lockForUpdate()->get()->keyBy('keyword');
+            $known = PlanItem::of($study)->whereIn('keyword', array_keys($months))->lockForUpdate()->get()->keyBy('keyword');
             $new = array_values(array_filter(array_map(strval(...), array_keys($months)), static fn(string $keyword): bool => ! $known->has($keyword)));
             $this->add($study, $new, $user);
             $before = [];
@@ -92,7 +92,7 @@ final readonly class ChangePlan
                 $item = $known->get($keyword);
                 if ($item?->status !== 'done') {
                     $before[$keyword] = $item === null ? false : $item->month;
-                    PlanItem::query()->where('study_id', $study->id)->where('keyword', (string) $keyword)->update(['month' => $month, 'version' => DB::raw('version + 1'), 'updated_by' => $user]);
+                    PlanItem::of($study)->where('keyword', (string) $keyword)->update(['month' => $month, 'version' => DB::raw('version + 1'), 'updated_by' => $user]);
                 }
             }
 
@@ -118,7 +118,7 @@ final readonly class ChangePlan
             /** @var array{before: array<string, string|false|null>, frame?: array{start: string, months: int, capacity: float|int}} $detail */
             $detail = json_decode((string) $row->detail, true, 16, JSON_THROW_ON_ERROR);
             foreach ($detail['before'] as $keyword => $month) {
-                $item = PlanItem::query()->where('study_id', $study->id)->where('keyword', (string) $keyword)->where('status', '!=', 'done');
+                $item = PlanItem::of($study)->where('keyword', (string) $keyword)->where('status', '!=', 'done');
                 $month === false ? $item->delete() : $item->update(['month' => $month, 'version' => DB::raw('version + 1'), 'updated_by' => $user]);
             }
             if (isset($detail['frame'])) {

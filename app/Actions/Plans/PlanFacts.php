@@ -18,20 +18,26 @@ use Illuminate\Support\Facades\DB;
 final readonly class PlanFacts
 {
     /**
-     * @param array<string, \stdClass> $rows    keyword → comparison row
+     * @param array<string, \stdClass> $rows     keyword → comparison row
      * @param array<string, Metrics>   $metrics
+     * @param array<string, string>    $setAside keyword → reason, '' where none was given
      */
-    private function __construct(private array $rows, private array $metrics, private Effort $effort)
+    private function __construct(private array $rows, private array $metrics, private Effort $effort, private array $setAside)
     {
     }
 
     /** @param list<string> $keywords */
     public static function of(Study $study, ?Comparison $comparison, array $keywords): self
     {
-        $rows = $comparison === null ? [] : DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $comparison->id)->whereIn('keyword', $keywords)
+        // What was compared from another side says nothing about ours.
+        $isOurs = $comparison !== null && $comparison->domains[0]['id'] === $study->ownDomain()->id;
+        $rows = ! $isOurs ? [] : DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $comparison->id)->whereIn('keyword', $keywords)
             ->get(['keyword', 'topic', 'tactic', 'links_to_earn', 'own_position', 'own_url', 'volume', 'visits_now', 'gain', 'win_chance', 'expected_gain', 'target', 'intent'])->keyBy('keyword')->all();
 
-        return new self($rows, MetricsStream::known($study, $keywords), new Effort($study->rulebook()));
+        $setAside = DB::table('decisions')->where('study_id', $study->id)->where('mark', 'set aside')->whereIn('keyword', $keywords)
+            ->selectRaw("keyword, coalesce(reason, '') AS reason")->pluck('reason', 'keyword')->all();
+
+        return new self($rows, MetricsStream::known($study, $keywords), new Effort($study->rulebook()), $setAside);
     }
 
     public function row(string $keyword): ?\stdClass
@@ -42,6 +48,12 @@ final readonly class PlanFacts
     public function season(string $keyword): Season
     {
         return Season::of($this->metrics[$keyword] ?? Metrics::unknown());
+    }
+
+    /** @return ?array{reason: string} null where nobody set the keyword aside */
+    public function setAside(string $keyword): ?array
+    {
+        return isset($this->setAside[$keyword]) ? ['reason' => $this->setAside[$keyword]] : null;
     }
 
     public function effort(): Effort

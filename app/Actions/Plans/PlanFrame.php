@@ -37,7 +37,7 @@ final readonly class PlanFrame
     public function items(Study $study): array
     {
         /** @var list<PlanItem> $items */
-        $items = PlanItem::query()->where('study_id', $study->id)->orderBy('month')->orderBy('id')->get()->all();
+        $items = PlanItem::of($study)->orderBy('month')->orderBy('id')->get()->all();
         foreach ($this->placements === null ? [] : $items as $item) {
             $item->month = $item->status === 'done' ? $item->month : $this->placements[$item->id] ?? null;
         }

@@ -31,6 +31,9 @@ final readonly class ProposePlan
         $comparison = $study->comparison ?? throw Refused::because('comparison', 'Nothing has been compared yet; bring in rankings first.');
         $frame = $draft === null ? PlanFrame::agreed($study) : PlanFrame::ofDraft($draft);
         $items = array_values(array_filter($frame->items($study), static fn(PlanItem $item): bool => ! \in_array($item->status, ['done', 'dropped'], true)));
+        // What was set aside meanwhile is nobody's to plan: it stays where it is, and the board says so.
+        $aside = PlanFacts::of($study, $comparison, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
+        $items = array_values(array_filter($items, static fn(PlanItem $item): bool => $aside->setAside($item->keyword) === null));
         usort($items, static fn(PlanItem $a, PlanItem $b): int => $a->id <=> $b->id);
         if ($items === [] && $draft === null) {
             $rows = $this->make->execute($study, $comparison, $frame->months, $frame->capacity, $frame->start);

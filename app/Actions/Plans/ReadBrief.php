@@ -11,7 +11,9 @@ use App\Support\Sentence\Sentence;
 use App\Support\Sources\SourceMarket;
 use App\Support\Sources\SourceProblem;
 use App\Support\Sources\Sources;
+use GreaterReach\Core\Site\PublicSuffixList;
 use GreaterReach\Core\Terms\HtmlHeadings;
+use GreaterReach\Core\Winning\PagesToBeat;
 use Illuminate\Support\Facades\DB;
 
 /** The brief for a writer: primary and secondary keywords, what leads, the pages to beat with what they cover, questions to answer. */
@@ -19,7 +21,7 @@ final readonly class ReadBrief
 {
     private const RIVALS = 3;
 
-    public function __construct(private ReadPageOne $pageOne, private Sources $sources)
+    public function __construct(private ReadPageOne $pageOne, private Sources $sources, private PublicSuffixList $suffixes)
     {
     }
 
@@ -39,7 +41,7 @@ final readonly class ReadBrief
             'topic' => $row?->topic, 'intent' => $row?->intent, 'stage' => $row === null || $row->intent === null ? null : \GreaterReach\Core\Meaning\Intent::from($row->intent)->stage(),
             'our_page' => $row?->own_url, 'our_position' => $row?->own_position, 'target' => $row?->target, 'gain' => $facts->gain($item->keyword),
             'keywords' => $keywords, 'traffic_leader' => $keywords[0]->keyword ?? $item->keyword,
-            'page_one' => $results, 'rivals' => $this->rivals($study, $results),
+            'page_one' => $results, 'rivals' => $this->rivals(PagesToBeat::of(array_map(static fn(array $result): string => (string) $result['url'], $results), $study->ownDomain()->toEntry($this->suffixes))),
             'questions' => $this->questions($study, $item->keyword),
             'publish_by' => $facts->season($item->keyword)->publishBy(PlanFrame::agreed($study)->start, $facts->effort()->ramp(PlanFacts::tactic($item->tactic)))?->__toString(),
             'written' => (object) $item->brief,
@@ -47,21 +49,21 @@ final readonly class ReadBrief
     }
 
     /**
-     * @param list<array<string, mixed>> $results
+     * @param list<string> $urls
      *
      * @return list<array{url: string, headings: list<string>}> the first pages that the source has, with what they cover
      */
-    private function rivals(Study $study, array $results): array
+    private function rivals(array $urls): array
     {
         $rivals = [];
-        foreach ($this->sources->names() === [] ? [] : $results as $result) {
+        foreach ($this->sources->names() === [] ? [] : $urls as $url) {
             try {
-                $html = $this->sources->get($this->sources->names()[0])->page((string) $result['url']);
+                $html = $this->sources->get($this->sources->names()[0])->page($url);
             } catch (SourceProblem) {
                 break;
             }
             if ($html !== null) {
-                $rivals[] = ['url' => (string) $result['url'], 'headings' => HtmlHeadings::of($html)];
+                $rivals[] = ['url' => $url, 'headings' => HtmlHeadings::of($html)];
             }
             if (\count($rivals) === self::RIVALS) {
                 break;

@@ -43,6 +43,7 @@ final class ReadPlan
             'capacity' => $frame->capacity,
             'draft' => $draft?->only(['id', 'name', 'version']),
             'plans' => $without === null ? $this->plans($study, $facts) : [],
+            'elsewhere' => (object) PlanItem::elsewhere($study),
             'loads' => (object) $work->loads(),
             'items' => array_map(static fn(PlanItem $item): array => [...self::describe($item, $facts, $frame->start), 'spread' => (object) $work->partsOf($item->id)], $items),
             'forecast' => array_map(static fn(Month $month, Band $band): array => ['month' => (string) $month, 'p10' => $band->p10, 'p50' => $band->p50, 'p90' => $band->p90, 'mean' => $band->mean], $months, $bands),
@@ -135,6 +136,7 @@ final class ReadPlan
             'is_pinned' => $item->is_pinned, 'brief' => (object) $item->brief, 'done_month' => $item->done_month, 'version' => $item->version,
             'topic' => $row?->topic, 'gain' => $facts->gain($item->keyword), 'win_chance' => $row === null || $row->win_chance === null ? null : $chance,
             'expected_gain' => $row === null || $row->expected_gain === null ? null : (float) $row->expected_gain, 'own_position' => $row?->own_position, 'own_url' => $row?->own_url,
+            'set_aside' => $facts->setAside($item->keyword),
             'why' => ['effort' => StudyExplainer::effort($facts->effort(), PlanFacts::tactic($item->tactic), $item->links_to_earn), 'season' => StudyExplainer::season($facts->season($item->keyword))],
             'publish_by' => $facts->season($item->keyword)->publishBy($start, $facts->effort()->ramp(PlanFacts::tactic($item->tactic)))?->__toString(),
         ];

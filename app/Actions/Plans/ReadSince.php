@@ -27,7 +27,7 @@ final readonly class ReadSince
     /** @return ?array{from: string, to: string, moved: array<string, int>, slipped: list<array<string, mixed>>, opened: array{keywords: int, first: list<array<string, mixed>>}, closed: array{keywords: int, first: list<array<string, mixed>>}, undecided: int} null while there is only one snapshot of ours */
     public function execute(Study $study, Comparison $comparison): ?array
     {
-        $own = $study->comparedDomains()[0];
+        $own = $study->ownDomain();
         $moved = $this->movement->execute($study, $own, Snapshot::ORGANIC, null, null, Movement::Slipped);
         if ($moved['from'] === null || $moved['to'] === null) {
             return null;

@@ -25,14 +25,14 @@ final class ReadTrack
     public function execute(Study $study): array
     {
         /** @var list<PlanItem> $items */
-        $items = PlanItem::query()->where('study_id', $study->id)->where('status', 'done')->orderBy('done_month')->orderBy('id')->get()->all();
+        $items = PlanItem::of($study)->where('status', 'done')->orderBy('done_month')->orderBy('id')->get()->all();
         $facts = PlanFacts::of($study, $study->comparison, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
-        $newest = Snapshot::query()->where('domain_id', $study->comparedDomains()[0]->id)->where('channel', Snapshot::ORGANIC)->max('day');
+        $newest = Snapshot::query()->where('domain_id', $study->ownDomain()->id)->where('channel', Snapshot::ORGANIC)->max('day');
         $now = $newest === null ? null : Month::parse(substr((string) $newest, 0, 7));
         $clicks = self::measured($study, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
         $outcomes = array_map(fn(PlanItem $item): array => $this->outcome($study, $item, $facts, $now, $clicks), $items);
 
-        return ['newest' => $newest, 'items' => $outcomes, 'calibration' => self::calibration($outcomes), 'shares' => $this->shares($study), 'published' => array_values(array_unique(array_map(static fn(PlanItem $item): string => (string) $item->done_month, $items)))];
+        return ['newest' => $newest, 'items' => $outcomes, 'elsewhere' => (object) PlanItem::elsewhere($study), 'calibration' => self::calibration($outcomes), 'shares' => $this->shares($study), 'published' => array_values(array_unique(array_map(static fn(PlanItem $item): string => (string) $item->done_month, $items)))];
     }
 
     /**
@@ -98,7 +98,7 @@ final class ReadTrack
         $rows = DB::select(<<<'SQL'
             SELECT s.day, r.position FROM live_snapshots s LEFT JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id AND r.keyword = ? AND r.ordinal = 1
             WHERE s.domain_id = ? AND s.channel = 'organic' ORDER BY s.day DESC LIMIT ?
-            SQL, [$keyword, $study->comparedDomains()[0]->id, self::DAYS]);
+            SQL, [$keyword, $study->ownDomain()->id, self::DAYS]);
 
         return array_values(array_reverse(array_map(static fn(\stdClass $row): array => ['day' => $row->day, 'position' => $row->position], $rows)));
     }

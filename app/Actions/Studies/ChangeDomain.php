@@ -6,6 +6,7 @@ namespace App\Actions\Studies;
 
 use App\Exceptions\Refused;
 use App\Models\Domain;
+use App\Models\PlanItem;
 use App\Models\Snapshot;
 use App\Models\Study;
 use GreaterReach\Core\Keyword\KeywordKey;
@@ -30,6 +31,9 @@ final class ChangeDomain
         DB::transaction(static function () use ($domain): void {
             if (Snapshot::withSuperseded()->where('domain_id', $domain->id)->exists()) {
                 throw Refused::because('domain', 'It has rankings; undo their imports first if they are to go.');
+            }
+            if (PlanItem::query()->where('domain_id', $domain->id)->exists()) {
+                throw Refused::because('domain', 'A roadmap was made from its side; look from its side and take the items off first if they are to go.');
             }
             $domain->delete();
         });

@@ -18,12 +18,13 @@ final class ComparisonController extends Controller
     public function show(Study $study, EnsureComparison $ensure): JsonResponse
     {
         $current = $ensure->current(ComparisonOrder::shownBy($study->load(['domains', 'comparison'])));
-        if ($current === null || $current->id !== $study->comparison_id) {
+        $isCurrent = $current !== null && ($current->keywords() > 0 ? $current->id : null) === $study->comparison_id;
+        if (! $isCurrent) {
             RefreshComparison::dispatch($study->id);
         }
 
         return new JsonResponse([
-            'is_current' => $current !== null && $current->id === $study->comparison_id,
+            'is_current' => $isCurrent,
             'keywords_done' => Cache::get(RefreshComparison::progressKey($study->id)),
             'comparison' => $study->comparison === null ? null : ComparisonResource::make($study->comparison),
         ]);

@@ -6,8 +6,12 @@ namespace App\Http\Resources;
 
 use App\Models\Comparison;
 use App\Models\Domain;
+use App\Models\PlanItem;
 use App\Models\Snapshot;
 use App\Models\Study;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\RankedRows;
+use App\Support\Sentence\Sentence;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\DB;
@@ -70,22 +74,22 @@ final class StudyResource extends JsonResource
         ];
     }
 
-    /** @return ?array{keywords: int, gaps: int} */
+    /** @return ?array{keywords: int, gaps: int} gaps as Compare shows them from the start */
     private static function compare(?Comparison $comparison): ?array
     {
-        return $comparison === null ? null : ['keywords' => $comparison->summary['keywords'] ?? 0, 'gaps' => $comparison->summary['standings']['gap'] ?? 0];
+        return $comparison === null ? null : ['keywords' => $comparison->keywords(), 'gaps' => (new ComparisonRows($comparison))->query(Sentence::parse('standing=gap;'.Sentence::START))->count()];
     }
 
     /** @return array{items: int, overdue: int, done: int} */
     private static function plan(Study $study): array
     {
-        $row = DB::table('plan_items')->where('study_id', $study->id)
+        $row = PlanItem::of($study)->toBase()
             ->selectRaw("count(*) FILTER (WHERE status NOT IN ('done', 'dropped')) AS items, count(*) FILTER (WHERE status = 'done') AS done, count(*) FILTER (WHERE status IN ('planned', 'writing') AND (due < current_date OR month < to_char(current_date, 'YYYY-MM'))) AS overdue")->first();
 
         return ['items' => $row->items ?? 0, 'overdue' => $row->overdue ?? 0, 'done' => $row->done ?? 0];
     }
 
-    /** @return ?array{quick_wins: int, shortlisted: int} */
+    /** @return ?array{quick_wins: int, shortlisted: int} quick wins as Weigh shows them from the start */
     private static function weigh(Study $study): ?array
     {
         if ($study->comparison === null) {
@@ -93,7 +97,7 @@ final class StudyResource extends JsonResource
         }
 
         return [
-            'quick_wins' => DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $study->comparison->id)->where('is_listed', true)->where('horizon', 'quick win')->count(),
+            'quick_wins' => (new RankedRows($study->comparison, Sentence::parse('horizon=quick win;'.Sentence::START_WEIGHING), $study->rulebook()->int('min_fit'), true))->count(),
             'shortlisted' => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->count(),
         ];
     }

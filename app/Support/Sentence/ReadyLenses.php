@@ -10,8 +10,6 @@ use GreaterReach\Core\Winning\Peer;
 /** Sentences worth having from the start, put together for the domains of one comparison. */
 final class ReadyLenses
 {
-    private const QUIET = 'brands=hide;mark=kept';
-
     /** @return list<array{name: string, show: string}> */
     public static function of(Comparison $comparison, float $peerBand): array
     {
@@ -33,7 +31,7 @@ final class ReadyLenses
             ['They advertise, we do not', 'paid=only they'],
         ];
 
-        return array_values(array_map(static fn(array $lens): array => ['name' => $lens[0], 'show' => $lens[1].';'.self::QUIET], array_filter($lenses, static fn(array $lens): bool => $lens[1] !== null)));
+        return array_values(array_map(static fn(array $lens): array => ['name' => $lens[0], 'show' => $lens[1].';'.Sentence::START], array_filter($lenses, static fn(array $lens): bool => $lens[1] !== null)));
     }
 
     private static function any(Comparison $comparison, float $band, Peer $wanted, string $condition): ?string

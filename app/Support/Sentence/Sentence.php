@@ -10,6 +10,12 @@ namespace App\Support\Sentence;
  */
 final readonly class Sentence
 {
+    /** What Compare begins with: no brand of a competitor, nothing that was set aside. The figures on the path count the same. */
+    public const START = 'brands=hide;mark=kept';
+
+    /** What Weigh begins with, where competitors' brands are never listed. */
+    public const START_WEIGHING = 'mark=kept';
+
     private const MOST_CLAUSES = 40;
     private const MAX_LENGTH = 4000;
 

@@ -481,6 +481,8 @@ export interface RoadmapItem {
   own_position: number | null;
   own_url: string | null;
   publish_by: string | null;
+  /** The keyword was set aside, and why ('' where no reason was given). */
+  set_aside: { reason: string } | null;
   why: { effort: Explanation; season: Explanation };
   /** Month → days of work; more than one month when it is larger than a month. */
   spread: Record<string, number>;
@@ -512,6 +514,8 @@ export interface Roadmap {
   /** The draft that is shown; null for the agreed plan. */
   draft: { id: number; name: string; version: number } | null;
   plans: PlanSum[];
+  /** Domain → items planned from its side, of other sides than the one shown. */
+  elsewhere: Record<string, number>;
   loads: Partial<Record<string, number>>;
   items: RoadmapItem[];
   forecast: ForecastMonth[];
@@ -590,6 +594,7 @@ export interface Since {
 
 export interface Track {
   since: Since | null;
+  elsewhere: Record<string, number>;
   newest: string | null;
   items: TrackItem[];
   calibration: { items: number; said: number; happened: number; inside: number } | null;

@@ -10,7 +10,7 @@ import { KeptText } from '../../shared/KeptText';
 import { Failed, Waiting } from '../../shared/Notice';
 import { SidePanel } from '../../shared/SidePanel';
 import { BriefView } from './BriefView';
-import { monthName } from './months.logic';
+import { monthName, setAsideWords } from './months.logic';
 import type { ItemChanges } from './usePlan';
 
 interface Props {
@@ -30,6 +30,11 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
   const isFixed = !study.may_edit || item.status === 'done';
   return (
     <SidePanel title={item.keyword} onClose={onClose} width={430}>
+      {item.set_aside !== null && (
+        <Box role="note" sx={{ mb: 1.5, borderLeft: 3, borderColor: 'warning.main', pl: 1.5, fontSize: '0.86rem' }}>
+          The keyword was {setAsideWords(item.set_aside)}. Take it off the roadmap, or bring the keyword back in Weigh (key x).
+        </Box>
+      )}
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         <TextField select label="Status" disabled={!study.may_edit} value={item.status} onChange={(event) => onChange({ status: statuses.find((status) => status === event.target.value) ?? 'planned' })}>
           {statuses.map((status) => (

@@ -8,6 +8,7 @@ import type { Roadmap, Study } from '../../api/types';
 import { whole } from '../../shared/format';
 import { sideBySide } from '../../shared/layout';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
+import { OtherSides } from '../../shared/OtherSides';
 import { useHotkeys } from '../../shared/useHotkeys';
 import { useUrlState } from '../../shared/useUrlState';
 import { useStudy } from '../studies';
@@ -72,6 +73,7 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
         ))}
       </Box>
       {actions.error !== null && <Failed error={actions.error} />}
+      <OtherSides items={plan.elsewhere} domain={study.domain} />
       <Box sx={sideBySide}>
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
           <ForecastBand plan={plan} currency={study.currency} without={chosen === undefined || without.data === undefined ? null : { name: chosen.keyword, months: without.data.forecast }} />

@@ -39,3 +39,7 @@ export function isLate(item: RoadmapItem): boolean {
 export function neighbour(columns: (string | null)[], month: string | null, step: 1 | -1): string | null | undefined {
   return columns[columns.indexOf(month) + step];
 }
+
+export function setAsideWords({ reason }: { reason: string }): string {
+  return reason === '' ? 'set aside' : `set aside: ${reason}`;
+}

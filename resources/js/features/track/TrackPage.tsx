@@ -6,6 +6,7 @@ import { trackQuery } from '../../api/queries';
 import type { TrackItem } from '../../api/types';
 import { decimal, estimate, percent, position } from '../../shared/format';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
+import { OtherSides } from '../../shared/OtherSides';
 import { PlainTable } from '../../shared/PlainTable';
 import { useStudy } from '../studies';
 import { MeasuredClicks } from './MeasuredClicks';
@@ -27,6 +28,7 @@ export function TrackPage() {
   const { items, calibration, shares, published, newest, since } = track.data;
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 4 }}>
+      <OtherSides items={track.data.elsewhere} domain={study.domain} />
       <SincePart study={study} since={since} />
       {study.comparison !== null && shares.length > 1 && (
         <>

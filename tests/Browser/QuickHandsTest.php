@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use App\Models\Study;
+use Facebook\WebDriver\WebDriverKeys;
+use Illuminate\Support\Facades\DB;
+
+/** Quick fingers and narrow windows. */
+final class QuickHandsTest extends BrowserTestCase
+{
+    private const ROWS = 12;
+
+    public function test_every_key_acts_on_the_row_it_was_meant_for(): void
+    {
+        $study = $this->opened();
+        foreach (['compare' => 'Who holds what', 'weigh' => 'What counts'] as $stage => $shows) {
+            DB::table('decisions')->where('study_id', $study->id)->delete();
+            $this->visit("/studies/{$study->slug}/{$stage}");
+            $this->see($shows);
+            $rows = \array_slice($this->await(fn(): ?array => \count($this->keywords()) >= self::ROWS ? $this->keywords() : null, 'Too few rows.'), 0, 8);
+            // One after the other without a pause: shortlist six, set two aside.
+            $this->press('jsjsjsjsjsjsjxjx');
+            $wanted = [...array_fill_keys(\array_slice($rows, 0, 6), 'shortlisted'), ...array_fill_keys(\array_slice($rows, 6), 'set aside')];
+            $marks = fn(): array => DB::table('decisions')->where('study_id', $study->id)->whereNotNull('mark')->pluck('mark', 'keyword')->all();
+            ksort($wanted);
+            $this->await(static function () use ($marks, $wanted): ?bool {
+                $now = $marks();
+                ksort($now);
+
+                return $now === $wanted ?: null;
+            }, "In {$stage} the marks are not those that were pressed.");
+            $this->await(fn(): ?bool => \count(array_intersect(\array_slice($rows, 6), $this->keywords())) === 0 ?: null, 'What was set aside is still on show.');
+            $this->press('uu');
+            $this->await(static fn(): ?bool => \count($marks()) === 6 ?: null, 'The last two were not taken back.');
+        }
+    }
+
+    public function test_a_second_press_within_a_second_takes_nothing_back(): void
+    {
+        $study = $this->opened();
+        $this->visit("/studies/{$study->slug}/weigh");
+        $this->await(fn(): ?bool => \count($this->keywords()) >= self::ROWS ?: null, 'Too few rows.');
+        $this->press('jss');
+        $this->await(static fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->count() === 1 ?: null, 'The mark did not stay.');
+        usleep(1_200_000);
+        self::assertSame(1, DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->count());
+        $this->press('s');
+        $this->await(static fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->doesntExist() ?: null, 'Later it takes the mark off.');
+    }
+
+    public function test_the_sentence_is_undone_by_itself_and_takes_what_is_typed(): void
+    {
+        $study = $this->opened();
+        $this->visit("/studies/{$study->slug}/compare");
+        $this->see('Who holds what');
+        $this->press('z');
+        $this->click('[data-clause="volume"]');
+        $this->await(fn(): ?bool => $this->browser->executeScript('return document.activeElement.tagName') === 'INPUT' ?: null, 'The editor does not take the focus.');
+        $this->press('450'.WebDriverKeys::ENTER);
+        $this->see('volume from 450');
+        $this->press('z');
+        $this->see('any volume');
+        $this->press('Z');
+        $this->see('volume from 450');
+        self::assertStringContainsString('/compare', $this->browser->getCurrentURL(), 'It leaves no stage.');
+        foreach (['chance>=0.5' => 'win chance from 50 %', 'm0=climbed' => 'climbed'] as $clause => $reads) {
+            $this->visit("/studies/{$study->slug}/compare?show=".urlencode($clause));
+            $this->see($reads);
+            $this->seeNot('means nothing here');
+        }
+    }
+
+    public function test_what_was_decided_in_bulk_and_left_the_list_is_chosen_no_longer(): void
+    {
+        $study = $this->opened();
+        $this->visit("/studies/{$study->slug}/compare?show=mark%3Dopen");
+        $this->see('Who holds what');
+        $this->await(fn(): ?bool => \count($this->keywords()) >= self::ROWS ?: null, 'Too few rows.');
+        $this->press('jvjv');
+        $this->see('2 chosen');
+        $this->press('b'.WebDriverKeys::ENTER);
+        $this->await(fn(): ?bool => $this->browser->executeScript('return document.activeElement.tagName') === 'INPUT' ?: null, 'No field for the reason.');
+        $this->press('why not'.WebDriverKeys::ENTER);
+        $this->seeNot('chosen');
+        $this->await(static fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('reason', 'why not')->count() === 2 ?: null, 'They were not shortlisted.');
+    }
+
+    public function test_no_view_scrolls_sideways_at_any_width(): void
+    {
+        $study = $this->opened();
+        $views = ['', 'gather', 'gather?panel=competitors', 'compare', 'compare?keyword=pen+1&dossier=open', 'compare?view=pages', 'compare?view=movement', 'compare?view=page-one', 'compare?view=advertising', 'weigh', 'weigh?keyword=pen+1&dossier=open', 'weigh?view=map', 'weigh?view=groups', 'weigh?view=shortlist', 'weigh?view=model', 'plan', 'track', 'rulebook'];
+        $wide = [];
+        foreach ($views as $view) {
+            $this->visit($view === '' ? '/' : "/studies/{$study->slug}/{$view}");
+            $this->find('main');
+            str_contains($view, 'dossier') && $this->see('Where the figures come from');
+            foreach ([640 => 400, 1024 => 768, 1280 => 800, 1920 => 1080] as $width => $height) {
+                $this->show($width, $height);
+                if ($this->browser->executeScript('return document.scrollingElement.scrollWidth > window.innerWidth') === true) {
+                    $wide[] = "{$view} at {$width}";
+                }
+                if (str_contains($view, 'dossier') && $this->browser->executeScript('const it = document.querySelector("[aria-label=Dossier]"); return it.scrollWidth > it.clientWidth') === true) {
+                    $wide[] = "dossier of {$view} at {$width}";
+                }
+            }
+        }
+        self::assertSame([], $wide);
+    }
+
+    public function test_a_new_study_says_what_to_do_first(): void
+    {
+        $study = $this->makeStudy();
+        $this->signIn($this->makeEditor($study)->email, 'correct horse');
+        foreach (['compare' => 'Nothing to compare yet', 'weigh' => 'Nothing to weigh yet', 'plan' => 'Nothing to plan yet'] as $stage => $says) {
+            $this->visit("/studies/{$study->slug}/{$stage}");
+            $this->see($says);
+        }
+        $this->seeNot('comparing anew');
+    }
+
+    private function show(int $width, int $height): void
+    {
+        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]]);
+        usleep(150_000);
+    }
+
+    private function opened(): Study
+    {
+        $study = $this->makeStudy(['inkmoor.example']);
+        $ours = $theirs = $words = '';
+        for ($number = 1; $number <= self::ROWS; ++$number) {
+            $ours .= "pen {$number},".(10 + $number).",https://quillfair.example/pen-{$number}\n";
+            $theirs .= "pen {$number},{$number},https://inkmoor.example/pen-{$number}\n";
+            $words .= "pen {$number},".(100 * $number).','.(3 * $number)."\n";
+        }
+        $this->import($study, "keyword,position,url\n".$ours, options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
+        $this->import($study, "keyword,position,url\n".$theirs, options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
+        $this->import($study, "keyword,volume,difficulty\n".$words, 'keywords');
+        $this->command('reach:weigh', ['slug' => $study->slug]);
+        $this->signIn($this->makeEditor($study)->email, 'correct horse');
+
+        return $study;
+    }
+}
