@@ -22,9 +22,13 @@ final class Application
     {
     }
 
-    /** @param int $port of the loopback interface, for the web server */
+    /** @param int $port of the loopback interface, for the web server; the next free one where it is taken */
     public static function boot(int $port): self
     {
+        while (($taken = @fsockopen('127.0.0.1', $port)) !== false) {
+            fclose($taken);
+            ++$port;
+        }
         $app = require __DIR__.'/../bootstrap/app.php';
         $app->make(Kernel::class)->bootstrap();
 
@@ -59,9 +63,12 @@ final class Application
     public function serve(): void
     {
         User::query()->firstOrCreate(['email' => self::EMAIL], ['name' => 'Bench', 'password' => self::PASSWORD, 'is_administrator' => true]);
-        $this->server = new Process(['php', '-S', substr($this->address, 7), base_path('vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php')], public_path(), ['APP_ENV' => 'bench', 'PHP_CLI_SERVER_WORKERS' => self::WORKERS], null, null);
+        $this->server = new Process(['setsid', 'php', '-S', substr($this->address, 7), '-t', public_path(), base_path('bin/serve.php')], public_path(), ['APP_ENV' => 'bench', 'PHP_CLI_SERVER_WORKERS' => self::WORKERS], null, null);
         $this->server->disableOutput()->start();
-        usleep(800_000);
+        register_shutdown_function($this->stop(...));
+        for ($try = 0; $try < 200 && @fsockopen('127.0.0.1', (int) substr($this->address, 17)) === false; ++$try) {
+            usleep(50_000);
+        }
     }
 
     /** A client with somebody signed in. */
@@ -77,6 +84,11 @@ final class Application
 
     public function stop(): void
     {
+        // It leads a group of its own; its workers would outlive it.
+        if ($this->server?->getPid() !== null) {
+            posix_kill(-$this->server->getPid(), SIGTERM);
+        }
         $this->server?->stop(1);
+        $this->server = null;
     }
 }

@@ -115,10 +115,20 @@ start_postgres() {
         PGPORT=$(sed -n 4p "$dir/data/postmaster.pid")
         return 0
     fi
-    PGPORT=$(free_port "$wanted")
-    as_postgres "$(pg_bin pg_ctl)" -D "$dir/data" -w -t 60 -l "$dir/server.log" \
-        -o "-p $PGPORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=512MB -c work_mem=64MB -c maintenance_work_mem=256MB -c max_wal_size=4GB -c max_locks_per_transaction=256 -c synchronous_commit=on -c random_page_cost=1.1 -c jit=off -c wal_level=minimal -c max_wal_senders=0" \
-        start >/dev/null 2>&1 || die "PostgreSQL did not start; see $dir/server.log"
+    # A free port is only known to have been free once it is bound, so the next one is tried where another was quicker.
+    local try
+    PGPORT=$wanted
+    for try in $(seq 1 20); do
+        PGPORT=$(free_port "$PGPORT")
+        : >"$dir/server.log"
+        [ "$(id -u)" = 0 ] && chown postgres "$dir/server.log"
+        as_postgres "$(pg_bin pg_ctl)" -D "$dir/data" -w -t 300 -l "$dir/server.log" \
+            -o "-p $PGPORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=512MB -c work_mem=64MB -c maintenance_work_mem=256MB -c max_wal_size=4GB -c max_locks_per_transaction=256 -c synchronous_commit=on -c random_page_cost=1.1 -c jit=off -c wal_level=minimal -c max_wal_senders=0 -c client_connection_check_interval=1s" \
+            start >/dev/null 2>&1 && return 0
+        grep -q 'could not bind' "$dir/server.log" || break
+        PGPORT=$((PGPORT + 1))
+    done
+    die "PostgreSQL did not start; see $dir/server.log"
 }
 
 stop_postgres() { as_postgres "$(pg_bin pg_ctl)" -D "$1/data" -m fast stop >/dev/null 2>&1 || true; }
@@ -129,15 +139,65 @@ need_database() {
         || psql -h 127.0.0.1 -p "$PGPORT" -U greater_reach -d postgres -qc "CREATE DATABASE $1" || die "the database $1 could not be made"
 }
 
-# start_stand_in WANTED_PORT: starts the simulated data provider on loopback; sets STAND_IN_URL and STAND_IN_PID.
+# A part of the application is a process group of its own: its leader and when that began are written down, so that what a
+# killed start has left behind is known from anything else that bears the same number.
+began() { awk '{ print $22 }' "/proc/$1/stat" 2>/dev/null; }
+
+keep_part() { printf '%s %s\n' "$1" "$(began "$1")" >>"$root/var/parts"; }
+
+# signal_parts SIGNAL: true when any part that is written down was there to hear it.
+signal_parts() {
+    local pid since heard=1
+    while read -r pid since; do
+        # The leader may be gone while what it forked lives on; its number is not given away while its group lives.
+        if { [ "$(began "$pid")" = "$since" ] || [ ! -d "/proc/$pid" ]; } && kill -"$1" -- "-$pid" 2>/dev/null; then heard=0; fi
+    done <"$root/var/parts"
+    return $heard
+}
+
+# end_parts: ends every part that is written down and still the same process, at first politely.
+end_parts() {
+    [ -f "$root/var/parts" ] || return 0
+    local look
+    signal_parts TERM || true
+    for look in $(seq 1 50); do
+        signal_parts 0 || break
+        sleep .2
+    done
+    signal_parts KILL || true
+    rm -f "$root/var/parts"
+}
+
+# serve NAME WANTED_PORT LOG COMMAND...: starts a web server as a part, on the wanted port of the loopback interface or the next
+# one that it really gets; every PORT in the command is replaced. Sets SERVED_PORT and SERVED_PID.
+serve() {
+    local name=$1 port=$2 log=$3 try look
+    shift 3
+    for try in $(seq 1 20); do
+        port=$(free_port "$port")
+        setsid "${@//PORT/$port}" 9>&- >"$log" 2>&1 &
+        SERVED_PID=$!
+        for look in $(seq 1 600); do
+            grep -q "started" "$log" && { SERVED_PORT=$port; keep_part "$SERVED_PID"; return 0; }
+            kill -0 "$SERVED_PID" 2>/dev/null || break
+            sleep .1
+        done
+        kill -KILL -- "-$SERVED_PID" 2>/dev/null || true
+        port=$((port + 1))
+    done
+    die "$name did not start; see $log"
+}
+
+# start_stand_in WANTED_PORT: starts the simulated data provider on loopback; sets STAND_IN_URL and STAND_IN_KEY.
+# Its market is made first, so that no answer has to wait for it.
 start_stand_in() {
-    local port
-    port=$(free_port "$1")
-    STAND_IN_URL=http://127.0.0.1:$port
     STAND_IN_KEY=$(sed -n 's/^REACH_STAND_IN_KEY=//p' .env 2>/dev/null || true)
     [ -n "$STAND_IN_KEY" ] || STAND_IN_KEY=$(head -c 18 /dev/urandom | base64 | tr -d '/+=\n')
-    STAND_IN_KEY=$STAND_IN_KEY STAND_IN_FOLDER=$root/var/stand-in PHP_CLI_SERVER_WORKERS=2 setsid php -d expose_php=0 -S "127.0.0.1:$port" stand-in/public/index.php >var/stand-in.log 2>&1 &
-    STAND_IN_PID=$!
+    export STAND_IN_FOLDER=$root/var/stand-in
+    php $PHP_FAST stand-in/ready.php >var/stand-in.log 2>&1 || die "the market of the simulated provider was not made; see var/stand-in.log"
+    STAND_IN_KEY=$STAND_IN_KEY PHP_CLI_SERVER_WORKERS=2 serve "the simulated provider" "$1" var/stand-in.log php -d expose_php=0 -S 127.0.0.1:PORT stand-in/public/index.php
+    STAND_IN_URL=http://127.0.0.1:$SERVED_PORT
+    STAND_IN_PID=$SERVED_PID
 }
 
 # write_env FILE DATABASE WEB_PORT: settings for artisan in this checkout; keeps the application key it finds.
@@ -151,6 +211,7 @@ APP_ENV=${REACH_ENV:-local}
 APP_KEY=$key
 APP_DEBUG=false
 APP_URL=http://127.0.0.1:$port
+REACH_HOSTS=${REACH_HOSTS:-}
 DB_HOST=127.0.0.1
 DB_PORT=$PGPORT
 DB_DATABASE=$database

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Exceptions\ProblemDetails;
 use App\Http\Middleware\CsrfUnlessToken;
+use App\Http\Middleware\KnownHosts;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\TextOnly;
 use Illuminate\Foundation\Application;
@@ -20,7 +21,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // The front end comes from the same origin, so no cross-origin requests are answered.
         $middleware->remove(HandleCors::class);
         // The outermost, so that what is refused at the door has them, too.
-        $middleware->prepend([SecurityHeaders::class, TextOnly::class]);
+        $middleware->prepend([SecurityHeaders::class, KnownHosts::class, TextOnly::class]);
         $middleware->web(replace: [ValidateCsrfToken::class => CsrfUnlessToken::class]);
         // Blanks belong to a password, wherever it is given.
         $middleware->trimStrings(except: ['new_password']);

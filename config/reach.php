@@ -3,6 +3,12 @@
 declare(strict_types=1);
 
 return [
+    // The hosts under which the application answers: loopback, the one of its address, and those named in REACH_HOSTS.
+    'hosts' => array_values(array_unique(array_filter(array_map(
+        static fn(string $host): string => mb_strtolower(trim($host)),
+        ['localhost', '127.0.0.1', '[::1]', (string) parse_url((string) env('APP_URL', ''), PHP_URL_HOST), ...explode(',', (string) env('REACH_HOSTS', ''))],
+    )))),
+
     // The Public Suffix List as it ships with the application.
     'public_suffix_list' => resource_path('data/public_suffix_list.dat'),
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Support\Sources\Sources;
+use App\Support\Sources\StandInSource;
 use App\Support\Tabular\ReadLimits;
 use App\Support\Tabular\TableReader;
 use GreaterReach\Core\Site\PublicSuffixList;
@@ -23,7 +24,9 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(PublicSuffixList::class, static fn(): PublicSuffixList => PublicSuffixList::fromText(
             (string) file_get_contents(config()->string('reach.public_suffix_list')),
         ));
-        $this->app->singleton(Sources::class, static fn(Container $container): Sources => new Sources($container, config()->array('sources')));
+        $this->app->singleton(Sources::class, static fn(Container $container): Sources => new Sources($container, config()->array('sources.connected')));
+        $this->app->when(StandInSource::class)->needs('$patience')->giveConfig('sources.patience');
+        $this->app->when(StandInSource::class)->needs('$longestAnswer')->giveConfig('sources.longest_answer');
         $this->app->bind(TableReader::class, static fn(): TableReader => new TableReader(new ReadLimits(config()->integer('reach.max_record'), config()->integer('reach.max_unpacked'))));
     }
 

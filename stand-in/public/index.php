@@ -41,4 +41,8 @@ foreach ($answer->headers as $name => $value) {
     header($name.': '.$value);
 }
 header('Content-Length: '.strlen($answer->body));
-echo $answer->body;
+// In pieces, so that whoever waits sees that more is coming.
+foreach (str_split($answer->body, 32_768) as $piece) {
+    echo $piece;
+    flush();
+}

@@ -171,6 +171,17 @@ final class MarketData
         return array_map(static fn(): bool => true, array_filter($this->month($month), static fn(array $places): bool => isset($places[$host])));
     }
 
+    /** Draws every month that can be asked for on a day, and counts them. */
+    public function makeReady(string $today): int
+    {
+        $days = Calendar::days($today);
+        foreach ($days as $day) {
+            $this->month(Calendar::month($day));
+        }
+
+        return \count($days);
+    }
+
     /** @return array<string, array<string, array{position: int, url: string}>> */
     private function month(int $month): array
     {

@@ -39,9 +39,7 @@ abstract class BrowserTestCase extends TestCase
         mkdir($this->downloads);
         [$web, $driver] = [self::freePort(), self::freePort()];
         $this->address = 'http://127.0.0.1:'.$web;
-        $server = base_path('vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php');
-
-        $this->start(['php', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M', '-S', '127.0.0.1:'.$web, $server], public_path(), ['APP_ENV' => 'testing', 'QUEUE_CONNECTION' => 'sync', 'CACHE_STORE' => 'database']);
+        $this->start(['php', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M', '-S', '127.0.0.1:'.$web, '-t', public_path(), base_path('bin/serve.php')], public_path(), ['APP_ENV' => 'testing', 'QUEUE_CONNECTION' => 'sync', 'CACHE_STORE' => 'database']);
         $this->start(['chromedriver', '--port='.$driver], base_path(), []);
         self::waitForPort($web);
         self::waitForPort($driver);

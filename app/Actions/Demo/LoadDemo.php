@@ -11,50 +11,66 @@ use App\Actions\Pulls\PullStudy;
 use App\Actions\Studies\SaveStudy;
 use App\Actions\Studies\StudyDraft;
 use App\Models\Study;
-use App\Models\User;
 use App\Support\Sources\SourceProblem;
+use Illuminate\Support\Sleep;
 
 /** Makes the demo study, pulled from the stand-in as any study is pulled from its source. */
 final readonly class LoadDemo
 {
     public const SLUG = 'thornfield';
-    public const PASSWORD = 'smoke-and-honey';
     private const MONTHS = 12;
     private const DOMAIN = 'thornfield-apiary.example';
     private const COMPETITORS = ['hivewright.example', 'meadowcomb.example', 'skepandsmoker.example', 'first-swarm.example', 'gardenalmanac.example'];
 
-    /** Name → email, role in the demo study, administrator or not. */
-    private const PEOPLE = [
-        'Edda Quill' => ['editor@thornfield-apiary.example', 'editor', false],
-        'Rowan Sedge' => ['reader@thornfield-apiary.example', 'reader', false],
-        'Avis Thorne' => ['admin@thornfield-apiary.example', 'editor', true],
-    ];
+    /** How often a pull that breaks off is taken up again, and after how many seconds. */
+    private const TRIES = 5;
+    private const PAUSE = 5;
 
-    public function __construct(private SaveStudy $save, private PullStudy $pull, private EnsureComparison $ensure)
+    public function __construct(private SaveStudy $save, private InvitePeople $people, private PullStudy $pull, private EnsureComparison $ensure)
     {
     }
 
+    /** Whether all of it is there. */
+    public function isWhole(): bool
+    {
+        return Study::query()->where('slug', self::SLUG)->whereNotNull('comparison_id')->exists();
+    }
+
     /**
-     * @param \Closure(string, int, int): void $tell told what is being done, parts done, parts in all
+     * @param \Closure(string, int, int): void     $tell told what is being done, parts done, parts in all
+     * @param \Closure(array<string, string>): void $meet told at once who was given an account: address → password
      *
-     * @throws SourceProblem
+     * @throws SourceProblem when the source does not answer, however often it is asked
      */
-    public function execute(string $source, \Closure $tell): Study
+    public function execute(string $source, \Closure $tell, \Closure $meet): Study
     {
         $study = $this->save->execute(new StudyDraft(self::SLUG, 'Thornfield Apiary', self::DOMAIN, self::COMPETITORS, 'GB', 'en', 'desktop'));
-        $this->invite($study);
-        $this->pull->execute(new PullOrder($study->load('domains'), $source, null, self::MONTHS), $tell);
+        $meet($this->people->execute($study));
+        $this->pull($study->load('domains'), $source, $tell);
         $tell('comparing and weighing', 1, 1);
         $this->ensure->execute(ComparisonOrder::shownBy($study->refresh()));
 
         return $study;
     }
 
-    private function invite(Study $study): void
+    /**
+     * A pull goes on from where it broke off, so that on a slow machine it comes to its end sooner or later.
+     *
+     * @param \Closure(string, int, int): void $tell
+     */
+    private function pull(Study $study, string $source, \Closure $tell): void
     {
-        foreach (self::PEOPLE as $name => [$email, $role, $isAdministrator]) {
-            $user = User::query()->firstOrCreate(['email' => $email], ['name' => $name, 'password' => self::PASSWORD, 'is_administrator' => $isAdministrator]);
-            $study->members()->syncWithoutDetaching([$user->id => ['role' => $role]]);
+        for ($try = 1;; ++$try) {
+            try {
+                $this->pull->execute(new PullOrder($study, $source, null, self::MONTHS), $tell);
+
+                return;
+            } catch (SourceProblem $problem) {
+                if ($try === self::TRIES) {
+                    throw $problem;
+                }
+                Sleep::for(self::PAUSE)->seconds();
+            }
         }
     }
 }

@@ -14,11 +14,14 @@ final class StandInSource implements RankingSource
 {
     private const NAME = 'stand-in';
     private const TRIES = 5;
-    private const TIMEOUT_SECONDS = 20;
     private const TOO_MANY = 429;
     private const LONGEST_WAIT = 30;
 
-    public function __construct(private readonly string $url, private readonly string $key)
+    /**
+     * @param int $patience      seconds without a word after which it is taken for lost; a slow machine may need many of them for an answer
+     * @param int $longestAnswer seconds that one answer may take in all
+     */
+    public function __construct(private readonly string $url, private readonly string $key, private readonly int $patience, private readonly int $longestAnswer)
     {
     }
 
@@ -141,7 +144,7 @@ final class StandInSource implements RankingSource
     private function attempt(string $method, string $path, array $options): ?Response
     {
         try {
-            return Http::withToken($this->key)->timeout(self::TIMEOUT_SECONDS)->connectTimeout(5)->withOptions(['allow_redirects' => false])->send($method, rtrim($this->url, '/').'/v1/'.$path, $options);
+            return Http::withToken($this->key)->timeout($this->longestAnswer)->connectTimeout($this->patience)->withOptions(['allow_redirects' => false, 'curl' => [CURLOPT_LOW_SPEED_LIMIT => 1, CURLOPT_LOW_SPEED_TIME => $this->patience]])->send($method, rtrim($this->url, '/').'/v1/'.$path, $options);
         } catch (ConnectionException) {
             return null;
         }

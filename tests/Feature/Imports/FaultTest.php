@@ -65,7 +65,7 @@ final class FaultTest extends TestCase
         $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
         fclose($socket);
         // No file of this server can grow beyond 2 MB, which to a program is what a full disk is: the write fails.
-        $server = Process::fromShellCommandline('trap "" XFSZ; ulimit -f 2048; exec php -d upload_max_filesize=64M -d post_max_size=66M -S 127.0.0.1:'.$port.' '.escapeshellarg(base_path('vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php')), public_path(), ['APP_ENV' => 'testing', 'CACHE_STORE' => 'database'], null, null);
+        $server = Process::fromShellCommandline('trap "" XFSZ; ulimit -f 2048; exec php -d upload_max_filesize=64M -d post_max_size=66M -S 127.0.0.1:'.$port.' -t '.escapeshellarg(public_path()).' '.escapeshellarg(base_path('bin/serve.php')), public_path(), ['APP_ENV' => 'testing', 'CACHE_STORE' => 'database'], null, null);
         $server->disableOutput()->start();
         for ($try = 0; $try < 100 && @fsockopen('127.0.0.1', $port) === false; ++$try) {
             usleep(50_000);

@@ -75,7 +75,7 @@ final class PullTest extends TestCase
 
     public function test_a_wrong_key_an_unknown_source_and_unknown_domains_are_told(): void
     {
-        config(['sources.stand-in.key' => 'wrong']);
+        config(['sources.connected.stand-in.key' => 'wrong']);
         app()->forgetInstance(\App\Support\Sources\Sources::class);
         $study = $this->makeStudy();
         $refuses = fn(array $options): string => $this->command('reach:pull', ['slug' => $study->slug, ...$options])[1];

@@ -39,7 +39,7 @@ final class StandIn
 
     public function connect(): void
     {
-        config(['sources.stand-in.url' => $this->url, 'sources.stand-in.key' => self::KEY]);
+        config(['sources.connected.stand-in.url' => $this->url, 'sources.connected.stand-in.key' => self::KEY]);
         app()->forgetInstance(\App\Support\Sources\Sources::class);
         Http::allowStrayRequests([$this->url.'/*']);
     }
