@@ -54,6 +54,8 @@ need_composer() {
         say "Installing PHP libraries"
         COMPOSER_ALLOW_SUPERUSER=1 composer install --ignore-platform-req=php+ --no-interaction --no-progress >var/composer.log 2>&1 \
             || die "composer install failed; see var/composer.log"
+        # Which libraries announce themselves is read anew when somebody asks.
+        rm -f bootstrap/cache/packages.php bootstrap/cache/services.php
         remember var/composer.stamp composer.json
     fi
 }

@@ -2,11 +2,16 @@
 
 declare(strict_types=1);
 
+use App\Exceptions\ErrorHandler;
 use App\Exceptions\ProblemDetails;
+use App\Exceptions\TooLong;
+use App\Http\Middleware\BoundedQuestions;
 use App\Http\Middleware\CsrfUnlessToken;
 use App\Http\Middleware\KnownHosts;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\TextOnly;
+use Illuminate\Contracts\Debug\ExceptionHandler;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -14,14 +19,14 @@ use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 
-return Application::configure(basePath: dirname(__DIR__))
+$application = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php')
     ->withCommands([__DIR__.'/../app/Console/Commands'])
     ->withMiddleware(function (Middleware $middleware): void {
         // The front end comes from the same origin, so no cross-origin requests are answered.
         $middleware->remove(HandleCors::class);
         // The outermost, so that what is refused at the door has them, too.
-        $middleware->prepend([SecurityHeaders::class, KnownHosts::class, TextOnly::class]);
+        $middleware->prepend([SecurityHeaders::class, KnownHosts::class, TextOnly::class, BoundedQuestions::class]);
         $middleware->web(replace: [ValidateCsrfToken::class => CsrfUnlessToken::class]);
         // Blanks belong to a password, wherever it is given.
         $middleware->trimStrings(except: ['new_password']);
@@ -29,6 +34,11 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->map(QueryException::class, static fn(QueryException $error): Throwable => TooLong::orElse($error, config()->integer('reach.longest_question')));
         $exceptions->render(static fn(Throwable $error, Request $request) => $request->is('api/*') ? ProblemDetails::fromThrowable($error) : null);
     })
     ->create();
+
+$application->singleton(ExceptionHandler::class, ErrorHandler::class);
+
+return $application;

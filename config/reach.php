@@ -30,6 +30,9 @@ return [
     // Comparisons of a study that are kept beside the one it shows.
     'kept_comparisons' => 3,
 
+    // Seconds that the database may think about one question of a request.
+    'longest_question' => (int) env('REACH_LONGEST_QUESTION', 10),
+
     // Attempts to sign in per minute, for one address and name together.
     'sign_in_attempts' => 5,
 ];

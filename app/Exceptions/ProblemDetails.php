@@ -30,6 +30,7 @@ final class ProblemDetails
         419 => 'Session expired',
         422 => 'Refused',
         429 => 'Too many attempts',
+        503 => 'Stopped',
     ];
 
     public static function fromThrowable(\Throwable $error): JsonResponse
@@ -47,7 +48,7 @@ final class ProblemDetails
             $error instanceof SentenceProblem => self::response(422, $error->getMessage(), ['errors' => ['show' => [$error->getMessage()]], 'clause' => $error->clause]),
             $error instanceof ReachException => self::response(422, $error->getMessage()),
             $error instanceof HttpExceptionInterface => self::response($error->getStatusCode(), self::detail($error), [], $error->getHeaders()),
-            default => self::response(500, 'Something went wrong here; it has been logged.'),
+            default => self::response(500, sprintf('Something went wrong here; the log has the rest under the number %s.', ErrorNumber::of($error)), ['number' => ErrorNumber::of($error)]),
         };
     }
 

@@ -70,6 +70,11 @@ final class FileProblem extends \RuntimeException implements ReachException
         return new self('unpacks_too_large', 'The file is packed and would unpack to more than '.number_format($bytes).' bytes, which no list does. Unpack it yourself and bring in the part that is needed.');
     }
 
+    public static function beyondTheSheet(string $what, int $named, int $most): self
+    {
+        return new self('beyond_the_sheet', \sprintf('The spreadsheet names a %s with the number %s; a sheet has at most %s. Save it again, or save it as CSV.', $what, number_format($named), number_format($most)));
+    }
+
     public static function damaged(string $what): self
     {
         return new self('damaged', 'The file looks like a '.$what.' but is damaged or cut short. Save or fetch it again.');

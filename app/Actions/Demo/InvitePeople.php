@@ -30,7 +30,7 @@ final class InvitePeople
         $told = [];
         foreach (self::PEOPLE as $name => [$email, $role, $isAdministrator]) {
             $user = User::query()->firstOrNew(['email' => $email], ['name' => $name, 'is_administrator' => $isAdministrator]);
-            if (! $user->exists || Hash::check(self::PUBLISHED, $user->password)) {
+            if (! $user->exists || Hash::check(self::PUBLISHED, $user->getAuthPassword())) {
                 $told[$email] = Str::password(self::PASSWORD_LENGTH, symbols: false);
                 $user->fill(['password' => $told[$email]])->save();
             }

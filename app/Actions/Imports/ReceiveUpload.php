@@ -7,23 +7,52 @@ namespace App\Actions\Imports;
 use App\Models\Study;
 use App\Models\Upload;
 use App\Models\User;
+use App\Support\Tabular\SourceTable;
+use App\Support\Tabular\TableReader;
 use GreaterReach\Core\Intake\FileProblem;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use League\Flysystem\FilesystemException;
 
-/** Stores a file as it was received, until it is imported. */
-final class ReceiveUpload
+/** Stores a file as it was received, until it is imported. What cannot be stored or read leaves nothing behind. */
+final readonly class ReceiveUpload
 {
-    /** @throws FileProblem when there is no room for it */
-    public function execute(Study $study, User $user, UploadedFile $file): Upload
+    public function __construct(private TableReader $reader)
     {
-        $upload = Upload::query()->create(['study_id' => $study->id, 'user_id' => $user->id, 'file_name' => $file->getClientOriginalName(), 'bytes' => (int) $file->getSize()]);
-        if (Storage::putFileAs(Upload::FOLDER, $file, $upload->id) === false || filesize($upload->path()) !== $upload->bytes) {
+    }
+
+    /**
+     * @return array{Upload, SourceTable} the file and what it holds
+     *
+     * @throws FileProblem when there is no room for it, or it is no table
+     */
+    public function execute(Study $study, User $user, UploadedFile $file): array
+    {
+        $upload = new Upload(['study_id' => $study->id, 'user_id' => $user->id, 'file_name' => $file->getClientOriginalName(), 'bytes' => (int) $file->getSize()]);
+        $upload->id = (string) Str::uuid();
+        try {
+            self::store($file, $upload);
+            $table = $this->reader->open($upload->path());
+            $upload->save();
+        } catch (\Throwable $problem) {
             @unlink($upload->path());
-            $upload->delete();
-            throw FileProblem::noRoom();
+            throw $problem;
         }
 
-        return $upload;
+        return [$upload, $table];
+    }
+
+    private static function store(UploadedFile $file, Upload $upload): void
+    {
+        try {
+            Storage::putFileAs(Upload::FOLDER, $file, $upload->id);
+        } catch (FilesystemException) {
+            throw FileProblem::noRoom();
+        }
+        clearstatcache(true, $upload->path());
+        if (! is_file($upload->path()) || filesize($upload->path()) !== $upload->bytes) {
+            throw FileProblem::noRoom();
+        }
     }
 }

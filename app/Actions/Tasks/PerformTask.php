@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Tasks;
 
+use App\Exceptions\ErrorNumber;
 use App\Exceptions\ImportRefused;
 use App\Models\Task;
 use App\Models\TaskKind;
@@ -11,7 +12,6 @@ use App\Models\TaskStatus;
 use GreaterReach\Core\Exception\ReachException;
 use Illuminate\Contracts\Container\Container;
 use Illuminate\Database\QueryException;
-use Illuminate\Support\Facades\Log;
 
 /** Carries out a task and writes down how it ended, in words for the person who asked for it. */
 final readonly class PerformTask
@@ -37,7 +37,7 @@ final readonly class PerformTask
         } catch (ReachException $problem) {
             $this->end($task, TaskStatus::Failed, $problem->getMessage());
         } catch (\Throwable $error) {
-            Log::error($error);
+            report($error);
             $this->end($task, TaskStatus::Failed, self::inWords($error));
         } finally {
             TaskLock::release($task->id);
@@ -65,6 +65,6 @@ final readonly class PerformTask
     {
         return $error instanceof QueryException && $error->getCode() === self::NO_ROOM
             ? 'There is no room left on the disk of the database; nothing was kept. Make room and start it again.'
-            : 'It broke off; nothing was kept. Start it again; if it breaks off again, the log on the server tells why.';
+            : sprintf('It broke off; nothing was kept. Start it again; if it breaks off again, the log on the server tells why under the number %s.', ErrorNumber::of($error));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Actions\Imports\DomainFinder;
+use App\Exceptions\ErrorHandler;
 use App\Exceptions\Refused;
 use App\Models\Study;
 use App\Support\Tabular\Table;
@@ -45,7 +46,7 @@ abstract class ReachCommand extends Command
         try {
             return parent::execute($input, $output);
         } catch (ReachException $problem) {
-            self::tell($output, str_replace("\n", ' ', $problem->getMessage()));
+            self::tell($output, ErrorHandler::line($problem));
 
             return self::REFUSED;
         }

@@ -51,6 +51,9 @@ final readonly class WordClauses
         if (\strlen($clause->value) > self::LONGEST_PATTERN || preg_match('/\\\\[1-9]/', $clause->value) === 1) {
             throw SentenceProblem::in((string) $clause, 'must be a pattern of at most 200 characters without back references');
         }
+        if (PatternSize::of($clause->value) > PatternSize::MOST) {
+            throw SentenceProblem::in((string) $clause, sprintf('repeats too much: written out it may have %d characters; make the numbers in braces smaller', PatternSize::MOST));
+        }
         try {
             DB::selectOne('SELECT \'\' ~ ? AS fits', [$clause->value]);
         } catch (QueryException $problem) {

@@ -103,7 +103,7 @@ final class JsonObjects
         $isFirst = $this->object === '';
         $this->isList = $isFirst ? $between === '[' : $this->isList;
         if ($between !== ($this->isList ? ($isFirst ? '[' : ',') : '')) {
-            throw FileProblem::notJson($this->begun);
+            throw FileProblem::notJson($this->lineOf($this->between.substr($piece, 0, -1)));
         }
         [$this->object, $this->between] = ['{', ''];
     }
@@ -114,8 +114,17 @@ final class JsonObjects
         if (preg_match('/^\[\s*\]$/D', $between) === 1) {
             throw FileProblem::empty();
         }
-        if ($this->depth !== 0 || $between !== ($this->isList ? ']' : '')) {
-            throw FileProblem::notJson($this->line);
+        if ($this->depth !== 0) {
+            throw FileProblem::notJson($this->begun);
         }
+        if ($between !== ($this->isList ? ']' : '')) {
+            throw FileProblem::notJson($this->lineOf($this->between));
+        }
+    }
+
+    /** The line on which what was read last begins, blanks before it left out. */
+    private function lineOf(string $text): int
+    {
+        return $this->line - substr_count(ltrim($text), "\n");
     }
 }

@@ -26,9 +26,10 @@ final class SheetTable implements SourceTable
 
     private function __construct(private readonly string $path, private readonly bool $isOds)
     {
-        $this->copy = tmpfile() ?: throw new \RuntimeException('No temporary file could be made.');
+        $this->copy = @tmpfile() ?: throw FileProblem::noRoom();
         foreach ($this->records() as $line => $cells) {
-            if (fwrite($this->copy, json_encode([$line, $cells], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n") === false) {
+            $text = json_encode([$line, $cells], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+            if (@fwrite($this->copy, $text) !== \strlen($text)) {
                 throw FileProblem::noRoom();
             }
         }
@@ -52,9 +53,11 @@ final class SheetTable implements SourceTable
         if (! $isOds && $archive->locateName('xl/workbook.xml') === false) {
             throw FileProblem::notATable('a zip archive');
         }
+        SheetEntries::check($archive);
+        $styled = $isOds ? StyledOds::of($path, $archive) : $path;
         $archive->close();
 
-        return new self($path, $isOds);
+        return new self($styled, $isOds);
     }
 
     public function headers(): array
@@ -111,7 +114,7 @@ final class SheetTable implements SourceTable
                     return;
                 }
             }
-        } catch (\OpenSpout\Common\Exception\SpoutException|\Error) {
+        } catch (\OpenSpout\Common\Exception\SpoutException|\Error|\ErrorException) {
             throw FileProblem::damaged('spreadsheet');
         } finally {
             $reader->close();

@@ -24,12 +24,12 @@ final class UnpackedFile
         $copy = self::temporary();
         $packed = (int) filesize($path);
         $in = gzopen($path, 'rb') ?: throw FileProblem::damaged('gzip file');
-        $out = fopen($copy, 'wb') ?: throw new \RuntimeException('No temporary file could be made.');
+        $out = fopen($copy, 'wb') ?: throw FileProblem::noRoom();
         $written = 0;
         while (($chunk = (string) @gzread($in, self::CHUNK)) !== '') {
             $written += \strlen($chunk);
             $limits->allowUnpacked($written, $packed);
-            if (fwrite($out, $chunk) !== \strlen($chunk)) {
+            if (@fwrite($out, $chunk) !== \strlen($chunk)) {
                 throw FileProblem::noRoom();
             }
         }
@@ -51,12 +51,13 @@ final class UnpackedFile
         return $length !== false && $length[1] === $written % 2 ** 32;
     }
 
-    private static function temporary(): string
+    /** A file of nothing, thrown away when the process ends. */
+    public static function temporary(): string
     {
         if (self::$paths === []) {
             register_shutdown_function(static fn() => array_map(static fn(string $path): bool => @unlink($path), self::$paths));
         }
-        $path = tempnam(sys_get_temp_dir(), 'reach-') ?: throw new \RuntimeException('No temporary file could be made.');
+        $path = @tempnam(sys_get_temp_dir(), 'reach-') ?: throw FileProblem::noRoom();
         self::$paths[] = $path;
 
         return $path;

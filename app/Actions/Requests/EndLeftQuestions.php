@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Requests;
+
+use App\Support\OpenConnections;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Stops the database thinking about questions whose asker has gone: PHP notices that nobody listens any more only when it has
+ * something to say. `BoundedQuestions` leaves the port of the asker with every question that only reads.
+ */
+final class EndLeftQuestions
+{
+    public const NAME = 'request';
+
+    /** Milliseconds after which it is worth a look. */
+    private const SOON = 400;
+
+    /** @return int questions stopped */
+    public function execute(OpenConnections $open): int
+    {
+        $questions = DB::select(
+            "SELECT pid, substr(application_name, length(?) + 2)::int AS port FROM pg_stat_activity WHERE datname = current_database() AND state = 'active' AND application_name ~ ('^' || ? || ' [0-9]{1,5}$') AND query_start < clock_timestamp() - make_interval(secs => ?)",
+            [self::NAME, self::NAME, self::SOON / 1000],
+        );
+        $left = array_filter($questions, static fn(\stdClass $question): bool => ! $open->has($question->port));
+        foreach ($left as $question) {
+            DB::select('SELECT pg_cancel_backend(?)', [$question->pid]);
+        }
+
+        return \count($left);
+    }
+}
