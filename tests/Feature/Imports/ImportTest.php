@@ -27,7 +27,7 @@ final class ImportTest extends TestCase
         yield 'a spreadsheet cut short' => ["PK\x03\x04rest", 'damaged or cut short'];
         yield 'a PDF' => ['%PDF-1.7', 'a PDF'];
         yield 'a web page' => ['<html></html>', 'HTML or XML'];
-        yield 'JSON that breaks off' => ["[{\"keyword\": \"pen\",\n\"position\": 3", 'line 2 breaks off'];
+        yield 'JSON that breaks off' => ["[{\"keyword\": \"pen\",\n\"position\": 3", 'line 1 breaks off'];
         yield 'JSON of no objects' => ['[{"keyword": "pen", "position": 3}, 4]', 'no object'];
         yield 'an empty JSON list' => ['[]', 'is empty'];
         yield 'a NUL in JSON' => ['[{"keyword": "p\u0000n", "position": 3}]', 'NUL bytes'];

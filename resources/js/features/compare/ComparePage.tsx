@@ -69,7 +69,7 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
         hidden={summary.data?.hidden_brands ?? 0}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: { xs: 'flex-start', md: 'flex-end' }, maxWidth: { md: 300 }, flexShrink: { md: 0 } }}>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: { xs: 'flex-start', md: 'flex-end' }, maxWidth: { md: 400 }, flexShrink: { md: 0 } }}>
           <LensMenu study={study} show={show} onChoose={setShow} />
           <NoiseMenu study={study} comparison={comparison} show={show} onClause={narrow} />
           <Button component="a" href={address(`studies/${study.slug}/exports/compare.csv`, { show })} download sx={{ whiteSpace: 'nowrap' }}>
