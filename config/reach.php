@@ -24,6 +24,9 @@ return [
     // A comparison of fewer rankings than these is made by one process.
     'rankings_alone' => 200_000,
 
+    // A comparison of so many rows has a table of its own, indexed for every order; fewer lie in the table that all share.
+    'rows_of_a_large_comparison' => (int) env('REACH_LARGE_COMPARISON', 100_000),
+
     // Processes that make a larger one together; 0 takes as many as there are processors, at most eight.
     'comparison_processes' => (int) env('REACH_COMPARISON_PROCESSES', 0),
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Support\Database\RowTable;
 use Carbon\CarbonImmutable;
 use GreaterReach\Core\Winning\WinModel;
 use Illuminate\Database\Eloquent\Model;
@@ -21,13 +22,16 @@ use Illuminate\Database\Eloquent\Model;
  * @property int                  $data_version
  * @property list<ComparedDomain> $domains      ours first
  * @property array<string, mixed> $summary
+ * @property bool                 $has_own_rows large enough for a table of its own
  * @property CarbonImmutable      $created_at
  */
 final class Comparison extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['study_id', 'channel', 'within', 'as_of', 'data_version', 'domains', 'summary'];
+    protected $fillable = ['study_id', 'channel', 'within', 'as_of', 'data_version', 'domains', 'summary', 'has_own_rows'];
+
+    protected $attributes = ['has_own_rows' => false];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -38,8 +42,15 @@ final class Comparison extends Model
             'data_version' => 'integer',
             'domains' => 'array',
             'summary' => 'array',
+            'has_own_rows' => 'boolean',
             'created_at' => 'immutable_datetime',
         ];
+    }
+
+    /** Where its rows lie. */
+    public function table(): RowTable
+    {
+        return RowTable::of($this->study_id, $this->id, $this->has_own_rows);
     }
 
     /** How many keywords were compared; without any there is nothing to show. */

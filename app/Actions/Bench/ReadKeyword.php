@@ -133,7 +133,7 @@ final readonly class ReadKeyword
     /** @return list<array{keyword: string, volume: ?int, own_position: ?int}> */
     private function topicKeywords(Comparison $comparison, string $topic): array
     {
-        $rows = DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id)->where('topic', $topic)
+        $rows = $comparison->table()->query()->where('topic', $topic)
             ->orderByRaw('volume DESC NULLS LAST, keyword')->limit(50)->get(['keyword', 'volume', 'own_position'])->all();
 
         return array_values(array_map(static fn(\stdClass $row): array => ['keyword' => $row->keyword, 'volume' => $row->volume, 'own_position' => $row->own_position], $rows));

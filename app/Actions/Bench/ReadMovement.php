@@ -52,12 +52,14 @@ final class ReadMovement
     /** @return array{string, list<int>} SQL and bindings: keyword, before, after, movement, volume */
     private function moved(Study $study, int $earlier, int $later): array
     {
-        return [<<<'SQL'
+        $volumes = $study->comparison === null ? '(SELECT NULL::text AS keyword, NULL::bigint AS volume)' : "(SELECT keyword, volume FROM {$study->comparison->table()->from()})";
+
+        return [<<<SQL
             SELECT keyword, b.position AS before, a.position AS after, c.volume,
                 CASE WHEN b.position IS NULL THEN 'entered' WHEN a.position IS NULL THEN 'left' WHEN a.position < b.position THEN 'climbed' WHEN a.position > b.position THEN 'slipped' ELSE 'steady' END AS movement
             FROM (SELECT keyword, position FROM rankings WHERE study_id = ? AND snapshot_id = ? AND ordinal = 1) b
             FULL JOIN (SELECT keyword, position FROM rankings WHERE study_id = ? AND snapshot_id = ? AND ordinal = 1) a USING (keyword)
-            LEFT JOIN (SELECT keyword, volume FROM comparison_rows WHERE study_id = ? AND comparison_id = ?) c USING (keyword)
-            SQL, [$study->id, $earlier, $study->id, $later, $study->id, $study->comparison_id ?? 0]];
+            LEFT JOIN {$volumes} c USING (keyword)
+            SQL, [$study->id, $earlier, $study->id, $later]];
     }
 }

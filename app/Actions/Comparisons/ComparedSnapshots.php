@@ -38,6 +38,12 @@ final readonly class ComparedSnapshots
         return new self($order->study->id, $domains, $current, $previous);
     }
 
+    /** Rankings of all of them together. */
+    public function rankings(): int
+    {
+        return array_sum(array_map(static fn(?Snapshot $snapshot): int => $snapshot->rankings ?? 0, $this->current));
+    }
+
     /** @return list<iterable<Ranking>> one stream per domain, in keyword order */
     public function currentStreams(KeyRange $range): array
     {

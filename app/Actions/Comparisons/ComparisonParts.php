@@ -45,7 +45,7 @@ final class ComparisonParts
     /** Needs an open transaction; close() must follow. */
     public static function open(ComparisonOrder $order, ComparedSnapshots $snapshots, int $comparison): self
     {
-        $rankings = array_sum(array_map(static fn(?Snapshot $snapshot): int => $snapshot->rankings ?? 0, $snapshots->current));
+        $rankings = $snapshots->rankings();
         $processes = $rankings < config()->integer('reach.rankings_alone') ? 1 : self::processes();
         $ranges = KeyRange::cutAt($processes === 1 ? [] : self::cuts($snapshots, $processes * self::PER_PROCESS, min(100.0, 100 * self::SAMPLE / max(1, $rankings))));
         $folder = sys_get_temp_dir().'/reach-'.bin2hex(random_bytes(8));

@@ -9,7 +9,7 @@ use App\Models\Snapshot;
 use App\Models\Study;
 use App\Support\Database\CopyWriter;
 use App\Support\Database\KeyRange;
-use App\Support\Database\StudyPartitions;
+use App\Support\Database\RowStorage;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Comparison\Comparator;
 use GreaterReach\Core\Comparison\Gathered;
@@ -19,11 +19,11 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Gives the comparison that is wanted, computing it first when there is none that is still current. Rows go into a
- * partition that readers do not see before it is complete; what the study showed before stays until then.
+ * place that readers do not see before it is complete; what the study showed before stays until then.
  */
 final readonly class EnsureComparison
 {
-    public function __construct(private LearnModels $learn, private StudyPartitions $partitions)
+    public function __construct(private LearnModels $learn, private RowStorage $storage)
     {
     }
 
@@ -40,8 +40,8 @@ final readonly class EnsureComparison
 
                 return $this->compute($order, $progress);
             });
-            if ($comparison->wasRecentlyCreated) {
-                $this->partitions->settle($comparison->id);
+            if ($comparison->wasRecentlyCreated && $comparison->has_own_rows) {
+                $this->storage->settle($comparison->id);
             }
         } finally {
             DB::statement('SELECT pg_advisory_unlock(hashtextextended(?, 0))', ['comparison '.$order->study->id]);
@@ -83,14 +83,10 @@ final readonly class EnsureComparison
             'study_id' => $study->id, 'channel' => $order->channel, 'within' => $order->within, 'as_of' => $order->asOf,
             'data_version' => $study->data_version, 'domains' => $snapshots->describe(), 'summary' => [],
         ]);
-        $copy = new CopyWriter($this->partitions->createDetached($study->id, $comparison->id), RowLines::columns());
         $isWeighed = $order->channel === Snapshot::ORGANIC;
         // What is weighed goes by twice.
         $tell = self::everyFewThousand($progress, $isWeighed ? 2 : 1);
-        $summary = $isWeighed ? $this->weighInto($copy, $order, $snapshots, $comparison->id, $tell) : $this->compareInto($copy, $order, $snapshots, $comparison->id, $tell);
-        $copy->flush();
-        $this->partitions->attach($study->id, $comparison->id);
-        $comparison->update(['summary' => $summary]);
+        $comparison->update(['summary' => $isWeighed ? $this->weighInto($order, $snapshots, $comparison, $tell) : $this->compareInto($order, $snapshots, $comparison, $tell)]);
 
         return $comparison;
     }
@@ -118,10 +114,11 @@ final readonly class EnsureComparison
      *
      * @return array<string, mixed> the summary
      */
-    private function compareInto(CopyWriter $copy, ComparisonOrder $order, ComparedSnapshots $snapshots, int $comparison, \Closure $tell): array
+    private function compareInto(ComparisonOrder $order, ComparedSnapshots $snapshots, Comparison $comparison, \Closure $tell): array
     {
+        $copy = $this->roomFor($comparison, $snapshots->rankings());
         $tally = new Tally(\count($snapshots->domains), CtrCurve::default());
-        $rows = new RowLines($snapshots->study, $comparison);
+        $rows = new RowLines($snapshots->study, $comparison->id);
         $brands = $this->learn->brands($snapshots->domains);
         $range = KeyRange::whole();
         $known = MetricsStream::open($snapshots->study, $snapshots->domains, SourcePrecedence::of($order->study->rulebook()));
@@ -132,6 +129,8 @@ final readonly class EnsureComparison
             $copy->add($rows->compared($row, $metrics, $brands->domainsIn($row->keyword)));
             $tell();
         }
+
+        $this->complete($comparison, $copy);
 
         return $tally->summary();
     }
@@ -144,14 +143,14 @@ final readonly class EnsureComparison
      *
      * @return array<string, mixed> the summary
      */
-    private function weighInto(CopyWriter $copy, ComparisonOrder $order, ComparedSnapshots $snapshots, int $comparison, \Closure $tell): array
+    private function weighInto(ComparisonOrder $order, ComparedSnapshots $snapshots, Comparison $comparison, \Closure $tell): array
     {
         $study = $order->study;
         $curve = $this->learn->curve($study->rulebook(), new KeywordFacts($study->id), $this->learn->brands($snapshots->domains));
         $tally = new Tally(\count($snapshots->domains), $curve);
         $comparator = new Comparator($order->within);
         $moves = $snapshots->previous[0] !== null;
-        $parts = ComparisonParts::open($order, $snapshots, $comparison);
+        $parts = ComparisonParts::open($order, $snapshots, $comparison->id);
         try {
             [$models, $topics] = $this->learn->execute($study, $snapshots, $curve, $parts->gathered(), static function (Gathered $gathered, Metrics $metrics) use ($tally, $comparator, $moves, $tell): void {
                 $tally->add($comparator->row($gathered, $moves), $metrics);
@@ -160,15 +159,36 @@ final readonly class EnsureComparison
             $summary = [...$tally->summary(), 'topics' => $topics->count(), ...self::describeModels($models)];
             $parts->teach($models, $topics);
             unset($topics);
+            $copy = $this->roomFor($comparison, $summary['keywords']);
             foreach ($parts->weighed() as $line) {
                 $copy->add($line);
                 $tell();
             }
+            $this->complete($comparison, $copy);
         } finally {
             $parts->close();
         }
 
         return $summary;
+    }
+
+    /** @param int $rows about how many there will be */
+    private function roomFor(Comparison $comparison, int $rows): CopyWriter
+    {
+        $comparison->has_own_rows = $rows >= config()->integer('reach.rows_of_a_large_comparison');
+        if ($comparison->has_own_rows) {
+            $this->storage->create($comparison->id);
+        }
+
+        return new CopyWriter($comparison->table()->name(), RowLines::columns());
+    }
+
+    private function complete(Comparison $comparison, CopyWriter $copy): void
+    {
+        $copy->flush();
+        if ($comparison->has_own_rows) {
+            $this->storage->index($comparison->id);
+        }
     }
 
     /** @return array<string, mixed> */
@@ -198,7 +218,7 @@ final readonly class EnsureComparison
             ->when($study->comparison_id !== null, static fn($query) => $query->where('id', '!=', $study->comparison_id))
             ->orderByDesc('id')->skip(config()->integer('reach.kept_comparisons'))->take(100)->get()->all();
         foreach ($old as $comparison) {
-            $this->partitions->drop($comparison->id);
+            $this->storage->forget($comparison->study_id, $comparison->id, $comparison->has_own_rows);
             $comparison->delete();
         }
     }

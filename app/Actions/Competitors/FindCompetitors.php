@@ -62,11 +62,12 @@ final readonly class FindCompetitors
     private function onPageOne(Study $study, array $keywords): array
     {
         $chosen = $keywords === [] ? '' : ' AND r.keyword = ANY(?::text[])';
+        $ranked = $study->comparison === null ? '(SELECT NULL::text AS keyword, NULL::int AS own_position) AS c' : $study->comparison->table()->from('c');
         $rows = RowStream::of(<<<SQL
             SELECT r.keyword, string_agg(DISTINCT r.url, ' '), bool_or(c.own_position IS NOT NULL)
-            FROM live_results r LEFT JOIN comparison_rows c ON c.study_id = r.study_id AND c.comparison_id = ? AND c.keyword = r.keyword
+            FROM live_results r LEFT JOIN {$ranked} ON c.keyword = r.keyword
             WHERE r.study_id = ?{$chosen} GROUP BY r.keyword
-            SQL, [$study->comparison_id ?? 0, $study->id, ...($keywords === [] ? [] : ['{'.implode(',', array_map(static fn(string $keyword): string => '"'.addcslashes($keyword, '"\\').'"', $keywords)).'}'])]);
+            SQL, [$study->id, ...($keywords === [] ? [] : ['{'.implode(',', array_map(static fn(string $keyword): string => '"'.addcslashes($keyword, '"\\').'"', $keywords)).'}'])]);
         $finder = new CompetitorFinder();
         foreach ($rows as [, $urls, $weRank]) {
             $finder->add(array_values(array_unique(array_map($this->registrable(...), explode(' ', (string) $urls)))), $keywords !== [] || (bool) $weRank);

@@ -59,8 +59,8 @@ final class Rescore
     private static function moveTopics(Comparison $comparison, array $keywords): void
     {
         foreach (array_chunk($keywords, self::CHUNK) as $chunk) {
-            DB::update('UPDATE comparison_rows c SET topic = coalesce((SELECT d.topic FROM decisions d WHERE d.study_id = c.study_id AND d.keyword = c.keyword), c.topic_found)
-                WHERE c.study_id = ? AND c.comparison_id = ? AND c.keyword IN (SELECT json_array_elements_text(?::json))', [$comparison->study_id, $comparison->id, json_encode($chunk, JSON_THROW_ON_ERROR)]);
+            DB::update("UPDATE {$comparison->table()->changed('c')} SET topic = coalesce((SELECT d.topic FROM decisions d WHERE d.study_id = ? AND d.keyword = c.keyword), c.topic_found)
+                WHERE {$comparison->table()->conditions('c')} AND c.keyword IN (SELECT json_array_elements_text(?::json))", [$comparison->study_id, json_encode($chunk, JSON_THROW_ON_ERROR)]);
         }
     }
 
@@ -68,7 +68,7 @@ final class Rescore
     private function chunk(Comparison $comparison, Rulebook $rulebook, CtrCurve $curve, array $keywords): void
     {
         $decisions = DB::table('decisions')->where('study_id', $comparison->study_id)->whereIn('keyword', $keywords)->get(['keyword', 'fit', 'intent', 'target'])->keyBy('keyword');
-        $rows = DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id)->whereIn('keyword', $keywords)->get(['keyword', 'volume', 'own_position', 'win_chance', 'topic']);
+        $rows = $comparison->table()->query()->whereIn('keyword', $keywords)->get(['keyword', 'volume', 'own_position', 'win_chance', 'topic']);
         $gainBands = Bands::of($rulebook->numbers('gain_bands'));
         $intents = IntentRules::of($rulebook->words('intent_buy'), $rulebook->words('intent_compare'), $rulebook->words('intent_learn'));
         $fits = FitRules::of($rulebook->fits());
@@ -84,9 +84,9 @@ final class Rescore
             array_push($bindings, $row->keyword, $clicks->target, self::exact($clicks->gain), self::exact($expected), $gainBands->rising($clicks->gain), $intent->value, Weigher::intentScore($intent), $decision->fit ?? $fits->fitOf(Words::of($row->keyword), $row->topic));
         }
         if ($values !== []) {
-            DB::update('UPDATE comparison_rows c SET target = v.target, gain = v.gain, expected_gain = v.expected_gain, score_gain = v.score_gain, intent = v.intent, score_intent = v.score_intent, score_fit = v.score_fit
-                FROM (VALUES '.implode(', ', $values).') v (keyword, target, gain, expected_gain, score_gain, intent, score_intent, score_fit)
-                WHERE c.study_id = ? AND c.comparison_id = ? AND c.keyword = v.keyword', [...$bindings, $comparison->study_id, $comparison->id]);
+            DB::update("UPDATE {$comparison->table()->changed('c')} SET target = v.target, gain = v.gain, expected_gain = v.expected_gain, score_gain = v.score_gain, intent = v.intent, score_intent = v.score_intent, score_fit = v.score_fit
+                FROM (VALUES ".implode(', ', $values).") v (keyword, target, gain, expected_gain, score_gain, intent, score_intent, score_fit)
+                WHERE {$comparison->table()->conditions('c')} AND c.keyword = v.keyword", $bindings);
         }
     }
 

@@ -27,12 +27,12 @@ final class CompareExport
     private static function rows(Comparison $comparison): \Generator
     {
         $competitors = $comparison->competitors();
-        $sql = <<<'SQL'
+        $sql = <<<SQL
             SELECT keyword, standing, own_position, own_url, best_competitor, best_position, competitors_ranking, competitors_above, volume,
                 difficulty, cpc, movement, positions
-            FROM comparison_rows WHERE study_id = ? AND comparison_id = ? ORDER BY keyword
+            FROM {$comparison->table()->from()} ORDER BY keyword
             SQL;
-        foreach (RowStream::of($sql, [$comparison->study_id, $comparison->id]) as $row) {
+        foreach (RowStream::of($sql) as $row) {
             $positions = Figures::ints($row[12]);
             $row[4] = $row[4] === null ? null : $competitors[$row[4] - 1];
             $row[9] = $row[9] === null ? null : (float) $row[9];

@@ -29,14 +29,14 @@ final class TopicsExport
     /** @return \Generator<int, list<string|int|float|bool|null>> */
     private static function rows(Comparison $comparison): \Generator
     {
-        yield from RowStream::of(<<<'SQL'
+        yield from RowStream::of(<<<SQL
             SELECT topic, keyword, CASE WHEN keyword = main THEN 'primary' ELSE 'secondary' END, volume, own_url
             FROM (
                 SELECT topic, keyword, volume, own_url, first_value(keyword) OVER main AS main, first_value(volume) OVER main AS main_volume
-                FROM comparison_rows WHERE study_id = ? AND comparison_id = ? AND topic IS NOT NULL
+                FROM {$comparison->table()->from()} WHERE topic IS NOT NULL
                 WINDOW main AS (PARTITION BY topic ORDER BY keyword <> topic, volume DESC NULLS LAST, keyword)
             ) gathered
             ORDER BY main_volume DESC NULLS LAST, main, keyword <> main, keyword
-            SQL, [$comparison->study_id, $comparison->id]);
+            SQL);
     }
 }

@@ -34,10 +34,10 @@ final class WeighExport
         $sql = <<<SQL
             SELECT 0, keyword, standing, own_position, target, volume, difficulty, visits_now, potential, gain, win_chance, expected_gain,
                 {$priority}, horizon, tactic, links_to_earn, intent, topic
-            FROM comparison_rows WHERE study_id = ? AND comparison_id = ? AND is_listed {$gate} ORDER BY {$order}
+            FROM {$comparison->table()->from()} WHERE is_listed {$gate} ORDER BY {$order}
             SQL;
         $rank = 0;
-        foreach (RowStream::of($sql, [$comparison->study_id, $comparison->id]) as $row) {
+        foreach (RowStream::of($sql) as $row) {
             $row[0] = ++$rank;
             foreach (self::FLOATS as $place) {
                 $row[$place] = $row[$place] === null ? null : (float) $row[$place];

@@ -8,7 +8,6 @@ use App\Exceptions\Refused;
 use App\Models\PlanItem;
 use App\Models\Study;
 use GreaterReach\Core\Plan\Month;
-use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
@@ -21,8 +20,12 @@ final readonly class ChangePlan
     /** Adds what is shortlisted and weighed; the rest of the shortlist waits until it is. */
     public function addShortlist(Study $study, int $user): int
     {
+        $comparison = $study->comparison;
+        if ($comparison === null) {
+            return 0;
+        }
         $keywords = DB::table('decisions')->where('decisions.study_id', $study->id)->where('mark', 'shortlisted')
-            ->join('comparison_rows', static fn(JoinClause $join) => $join->on('comparison_rows.study_id', '=', 'decisions.study_id')->on('comparison_rows.keyword', '=', 'decisions.keyword')->where('comparison_id', $study->comparison_id ?? 0)->whereNotNull('tactic'))
+            ->joinSub($comparison->table()->query()->select('keyword')->whereNotNull('tactic'), 'weighed', 'weighed.keyword', '=', 'decisions.keyword')
             ->orderBy('decisions.keyword')->pluck('decisions.keyword');
 
         return $this->add($study, array_values(array_map(strval(...), $keywords->all())), $user);

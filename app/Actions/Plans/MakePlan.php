@@ -45,7 +45,7 @@ final readonly class MakePlan
         $minFit = $study->rulebook()->int('min_fit');
         $hasShortlist = DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->exists();
         $marked = static fn(string $mark): \Closure => static fn(Builder $query) => $query->select('keyword')->from('decisions')->where('study_id', $study->id)->where('mark', $mark);
-        $rows = DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $comparison->id)
+        $rows = $comparison->table()->query()
             ->where('is_listed', true)->where('expected_gain', '>', 0)
             ->when($minFit > 0, static fn(Builder $query) => $query->where('score_fit', '>=', $minFit))
             ->when($hasShortlist, static fn(Builder $query) => $query->whereIn('keyword', $marked('shortlisted')), static fn(Builder $query) => $query->whereNotIn('keyword', $marked('set aside')))

@@ -31,7 +31,7 @@ final readonly class PlanFacts
     {
         // What was compared from another side says nothing about ours.
         $isOurs = $comparison !== null && $comparison->domains[0]['id'] === $study->ownDomain()->id;
-        $rows = ! $isOurs ? [] : DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $comparison->id)->whereIn('keyword', $keywords)
+        $rows = ! $isOurs ? [] : $comparison->table()->query()->whereIn('keyword', $keywords)
             ->get(['keyword', 'topic', 'tactic', 'links_to_earn', 'own_position', 'own_url', 'volume', 'visits_now', 'gain', 'win_chance', 'expected_gain', 'target', 'intent'])->keyBy('keyword')->all();
 
         $setAside = DB::table('decisions')->where('study_id', $study->id)->where('mark', 'set aside')->whereIn('keyword', $keywords)

@@ -14,7 +14,6 @@ use App\Support\Sources\Sources;
 use GreaterReach\Core\Site\PublicSuffixList;
 use GreaterReach\Core\Terms\HtmlHeadings;
 use GreaterReach\Core\Winning\PagesToBeat;
-use Illuminate\Support\Facades\DB;
 
 /** The brief for a writer: primary and secondary keywords, what leads, the pages to beat with what they cover, questions to answer. */
 final readonly class ReadBrief
@@ -31,7 +30,7 @@ final readonly class ReadBrief
         $comparison = $study->comparison;
         $facts = PlanFacts::of($study, $comparison, [$item->keyword]);
         $row = $facts->row($item->keyword);
-        $keywords = $comparison === null ? [] : DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $comparison->id)->where('topic', $row->topic ?? $item->keyword)
+        $keywords = $comparison === null ? [] : $comparison->table()->query()->where('topic', $row->topic ?? $item->keyword)
             ->orderByRaw('potential DESC NULLS LAST, keyword')->limit(60)->get(['keyword', 'volume', 'own_position', 'potential'])->all();
         $pageOne = $comparison === null ? [] : array_values(array_filter($this->pageOne->execute($comparison, Sentence::parse('topic='.str_replace(';', ' ', (string) ($row->topic ?? $item->keyword)))), static fn(array $one): bool => $one['keyword'] === $item->keyword));
         $results = $pageOne[0]['results'] ?? [];

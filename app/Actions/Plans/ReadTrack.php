@@ -137,11 +137,11 @@ final class ReadTrack
         $shares = [];
         foreach ($days as $day) {
             $tally = new ShareOfClicks(\count($ids), $curve);
-            $rows = DB::select(<<<'SQL'
+            $rows = DB::select(<<<SQL
                 SELECT s.domain_id, r.position, sum(c.volume)::bigint AS volume FROM live_snapshots s JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id AND r.ordinal = 1
-                JOIN comparison_rows c ON c.study_id = r.study_id AND c.comparison_id = ? AND c.keyword = r.keyword AND c.volume IS NOT NULL
+                JOIN {$comparison->table()->from('c')} ON c.keyword = r.keyword AND c.volume IS NOT NULL
                 WHERE s.study_id = ? AND s.channel = 'organic' AND s.day = ? AND s.domain_id = ANY(?::bigint[]) GROUP BY s.domain_id, r.position
-                SQL, [$comparison->id, $study->id, $day, '{'.implode(',', $ids).'}']);
+                SQL, [$study->id, $day, '{'.implode(',', $ids).'}']);
             foreach ($rows as $row) {
                 $positions = array_fill(0, \count($ids), null);
                 $positions[$numbers[$row->domain_id]] = $row->position;

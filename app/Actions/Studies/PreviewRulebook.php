@@ -139,10 +139,10 @@ final readonly class PreviewRulebook
     /** @return \Generator<int, list<mixed>> keyword, standing, own position, volume, difficulty, CPC, horizon, gain, topic */
     private static function rows(Comparison $comparison): \Generator
     {
-        return RowStream::of(<<<'SQL'
+        return RowStream::of(<<<SQL
             SELECT keyword, standing, own_position, volume, difficulty, cpc, horizon, gain, topic
-            FROM comparison_rows WHERE study_id = ? AND comparison_id = ? AND is_listed ORDER BY keyword
-            SQL, [$comparison->study_id, $comparison->id]);
+            FROM {$comparison->table()->from()} WHERE is_listed ORDER BY keyword
+            SQL);
     }
 
     /**

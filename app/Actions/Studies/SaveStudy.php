@@ -7,7 +7,6 @@ namespace App\Actions\Studies;
 use App\Exceptions\Refused;
 use App\Models\Domain;
 use App\Models\Study;
-use App\Support\Database\StudyPartitions;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\RowParser;
 use GreaterReach\Core\Site\DomainEntry;
@@ -22,7 +21,7 @@ final readonly class SaveStudy
     /** Currency of a market where it is not the pound. */
     private const CURRENCIES = ['US' => 'USD', 'CA' => 'CAD', 'AU' => 'AUD', 'NZ' => 'NZD', 'CH' => 'CHF', 'SE' => 'SEK', 'NO' => 'NOK', 'DK' => 'DKK', 'PL' => 'PLN', 'CZ' => 'CZK', 'GB' => 'GBP', 'JP' => 'JPY', 'IN' => 'INR', 'BR' => 'BRL'];
 
-    public function __construct(private PublicSuffixList $suffixes, private StudyPartitions $partitions)
+    public function __construct(private PublicSuffixList $suffixes)
     {
     }
 
@@ -60,11 +59,11 @@ final readonly class SaveStudy
         if ($draft->name === null || $draft->domain === null) {
             throw Refused::because($draft->name === null ? 'name' : 'domain', sprintf('Study "%s" is new, so it needs --name and --domain.', $draft->slug));
         }
+        /** @var Study $study */
         $study = Study::query()->create([
             'slug' => $draft->slug, 'name' => self::name($draft->name), 'country' => self::country($draft->country ?? 'GB'),
             'language' => self::language($draft->language ?? 'en'), 'device' => self::device($draft->device ?? 'desktop'), 'currency' => 'GBP',
         ]);
-        $this->partitions->createFor($study->id);
 
         return $study;
     }

@@ -6,7 +6,6 @@ namespace App\Support\Rows;
 
 use App\Models\Comparison;
 use App\Support\Database\Figures;
-use App\Support\Database\StudyPartitions;
 use App\Support\Sentence\Sentence;
 use App\Support\Sentence\SentenceCompiler;
 use App\Support\Sentence\SentenceContext;
@@ -23,7 +22,7 @@ final readonly class ComparisonRows
 
     public function query(Sentence $sentence): Builder
     {
-        return $this->compiler()->apply(DB::table(StudyPartitions::rowsOf($this->comparison->id), 'comparison_rows'), $sentence);
+        return $this->compiler()->apply($this->comparison->table()->query(), $sentence);
     }
 
     /** A column that says of each row whether a sentence lets it through. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Support\Rows;
 
 use App\Models\Comparison;
-use App\Support\Database\StudyPartitions;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Scores;
@@ -123,7 +122,7 @@ final readonly class RankedRows
     {
         /** @var list<list<?int>> $scores */
         $scores = $this->remembered('scores', function (): array {
-            $rows = DB::table(StudyPartitions::rowsOf($this->comparison->id))->where('is_listed', true)->distinct()->get(self::columns())->all();
+            $rows = $this->comparison->table()->query()->where('is_listed', true)->distinct()->get(self::columns())->all();
 
             return array_map(static fn(\stdClass $row): array => array_values((array) $row), array_values($rows));
         });

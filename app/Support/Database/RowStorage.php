@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Database;
+
+use Illuminate\Support\Facades\DB;
+
+/** Makes room for the rows of comparisons and gives it back. Nothing here locks what others read: a large comparison has a table that nobody knows of before it is complete. */
+final class RowStorage
+{
+    /** The orders in which people look at a comparison most: with an index the first page needs no reading of all rows. */
+    private const ORDERS = ['volume' => 'DESC', 'gain' => 'DESC', 'difficulty' => 'ASC', 'own_position' => 'ASC'];
+
+    /** What is asked of all rows at once while a sentence is built: counts and distributions read this index alone, a quarter of the table. */
+    private const COUNTED = [
+        'competitors_in_10', 'competitors_in_20', 'competitors_in_50', 'competitors_ranking', 'words', 'presence', 'brands', 'volume', 'difficulty',
+        'visits_now', 'gain', 'standing', 'intent', 'cpc',
+    ];
+
+    /** The best rows of each combination of scores, for the ranked list under any weights. */
+    private const SCORES = ['score_volume', 'score_ease', 'score_gain', 'score_value', 'score_intent', 'score_fit'];
+
+    /** A table of its own, without indexes until it is filled. */
+    public function create(int $comparison): void
+    {
+        DB::statement('CREATE TABLE '.RowTable::ownOf($comparison).' (LIKE '.RowTable::SHARED.' INCLUDING DEFAULTS INCLUDING CONSTRAINTS)');
+    }
+
+    public function index(int $comparison): void
+    {
+        $table = RowTable::ownOf($comparison);
+        DB::statement("ALTER TABLE {$table} ADD PRIMARY KEY (keyword)");
+        foreach (self::ORDERS as $column => $order) {
+            DB::statement("CREATE INDEX ON {$table} ({$column} {$order} NULLS LAST, keyword)");
+        }
+        DB::statement("CREATE INDEX ON {$table} (".implode(', ', self::SCORES).', gain DESC NULLS LAST, difficulty, keyword) WHERE is_listed');
+        DB::statement("CREATE INDEX ON {$table} (own_position) INCLUDE (".implode(', ', self::COUNTED).')');
+    }
+
+    /** Lets readers rely on the indexes alone, and the planner on what is in them. For outside of transactions. */
+    public function settle(int $comparison): void
+    {
+        DB::statement('VACUUM (ANALYZE) '.RowTable::ownOf($comparison));
+    }
+
+    public function forget(int $study, int $comparison, bool $isOwn): void
+    {
+        if ($isOwn) {
+            DB::statement('DROP TABLE IF EXISTS '.RowTable::ownOf($comparison));
+
+            return;
+        }
+        DB::delete('DELETE FROM '.RowTable::SHARED.' WHERE study_id = ? AND comparison_id = ?', [$study, $comparison]);
+    }
+}
