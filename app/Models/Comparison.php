@@ -23,15 +23,17 @@ use Illuminate\Database\Eloquent\Model;
  * @property list<ComparedDomain> $domains      ours first
  * @property array<string, mixed> $summary
  * @property bool                 $has_own_rows large enough for a table of its own
+ * @property int                  $shown_gaps   gaps that Compare shows from the start
+ * @property int                  $shown_quick_wins those that Weigh shows from the start
  * @property CarbonImmutable      $created_at
  */
 final class Comparison extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['study_id', 'channel', 'within', 'as_of', 'data_version', 'domains', 'summary', 'has_own_rows'];
+    protected $fillable = ['study_id', 'channel', 'within', 'as_of', 'data_version', 'domains', 'summary', 'has_own_rows', 'shown_gaps', 'shown_quick_wins'];
 
-    protected $attributes = ['has_own_rows' => false];
+    protected $attributes = ['has_own_rows' => false, 'shown_gaps' => 0, 'shown_quick_wins' => 0];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -43,6 +45,8 @@ final class Comparison extends Model
             'domains' => 'array',
             'summary' => 'array',
             'has_own_rows' => 'boolean',
+            'shown_gaps' => 'integer',
+            'shown_quick_wins' => 'integer',
             'created_at' => 'immutable_datetime',
         ];
     }
@@ -51,6 +55,12 @@ final class Comparison extends Model
     public function table(): RowTable
     {
         return RowTable::of($this->study_id, $this->id, $this->has_own_rows);
+    }
+
+    /** Whether it was made from what the study holds now, as of the day that the study shows. */
+    public function isCurrentFor(Study $study): bool
+    {
+        return $this->data_version === $study->data_version && $this->as_of?->toDateString() === $study->as_of?->toDateString();
     }
 
     /** How many keywords were compared; without any there is nothing to show. */

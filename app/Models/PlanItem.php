@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use GreaterReach\Core\Plan\ItemStatus;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
@@ -31,7 +32,6 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class PlanItem extends Model
 {
-    public const STATUSES = ['planned', 'writing', 'published', 'done', 'dropped'];
     public const CREATED_AT = null;
 
     protected $fillable = ['study_id', 'domain_id', 'keyword', 'month', 'status', 'tactic', 'effort_days', 'links_to_earn', 'owner', 'due', 'is_pinned', 'brief', 'done_month', 'promise', 'version', 'updated_by'];
@@ -63,6 +63,6 @@ final class PlanItem extends Model
     /** Counts in capacity and forecast. */
     public function isAlive(): bool
     {
-        return $this->status !== 'dropped';
+        return ItemStatus::from($this->status)->isAlive();
     }
 }

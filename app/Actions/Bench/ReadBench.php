@@ -6,6 +6,7 @@ namespace App\Actions\Bench;
 
 use App\Exceptions\Refused;
 use App\Models\Comparison;
+use App\Support\Paging\Cursor;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
 
@@ -25,8 +26,9 @@ final class ReadBench
         $direction = $descending ? 'DESC' : 'ASC';
         $source = new ComparisonRows($comparison);
         $rows = $source->query($sentence)->select('comparison_rows.*')->orderByRaw("{$column} {$direction} NULLS LAST, keyword")->limit($limit + 1);
-        if ($cursor !== null) {
-            self::continueAfter($rows, $column, $descending, $cursor);
+        $place = Cursor::read($cursor, 2);
+        if ($place !== null) {
+            self::continueAfter($rows, $column, $descending, $place);
         }
         $found = $rows->get()->all();
         $page = \array_slice($found, 0, $limit);
@@ -34,16 +36,13 @@ final class ReadBench
 
         return [
             'rows' => $source->presentAll($page),
-            'next' => \count($found) > $limit && $last !== false ? base64_encode(json_encode([$last->{$column}, $last->keyword], JSON_THROW_ON_ERROR)) : null,
+            'next' => \count($found) > $limit && $last !== false ? Cursor::write([$last->{$column}, $last->keyword]) : null,
         ];
     }
 
-    private static function continueAfter(\Illuminate\Database\Query\Builder $rows, string $column, bool $descending, string $cursor): void
+    /** @param list<string|int|float|null> $place */
+    private static function continueAfter(\Illuminate\Database\Query\Builder $rows, string $column, bool $descending, array $place): void
     {
-        $place = json_decode((string) base64_decode($cursor, true), true);
-        if (! \is_array($place) || \count($place) !== 2 || ! \is_string($place[1] ?? null) || (! \is_scalar($place[0]) && $place[0] !== null)) {
-            throw Refused::because('cursor', 'The cursor is not one that this list gave; start again without it.');
-        }
         [$value, $keyword] = $place;
         $beyond = $descending ? '<' : '>';
         if ($value === null) {

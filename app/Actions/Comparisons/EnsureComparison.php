@@ -23,7 +23,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class EnsureComparison
 {
-    public function __construct(private LearnModels $learn, private RowStorage $storage)
+    public function __construct(private LearnModels $learn, private RowStorage $storage, private CountShown $count)
     {
     }
 
@@ -59,6 +59,7 @@ final readonly class EnsureComparison
     {
         $shown = $comparison->keywords() > 0 ? $comparison->id : null;
         if ($study->comparison_id !== $shown) {
+            $this->count->execute($comparison, $study->rulebook());
             $study->update(['comparison_id' => $shown]);
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Decisions;
 
+use App\Actions\Comparisons\CountShown;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Database\Figures;
@@ -22,16 +23,35 @@ use Illuminate\Support\Facades\DB;
  * Lets rows of the comparison on show follow a decision about fit, intent, target or topic at once, by the same rules that made
  * them; the next comparison comes to the same.
  */
-final class Rescore
+final readonly class Rescore
 {
     private const CHUNK = 1000;
     private const FOLLOWED = ['fit', 'intent', 'target', 'topic'];
+
+    /** What can take a row out of what the stages show, or bring it back. */
+    private const COUNTED = ['mark', 'fit', 'topic'];
+
+    public function __construct(private CountShown $count)
+    {
+    }
 
     /**
      * @param list<string> $keywords
      * @param list<string> $columns  of the decision that were set
      */
     public function execute(Study $study, array $keywords, array $columns): void
+    {
+        $this->follow($study, $keywords, $columns);
+        if ($study->comparison !== null && array_intersect($columns, self::COUNTED) !== []) {
+            $this->count->execute($study->comparison, $study->rulebook());
+        }
+    }
+
+    /**
+     * @param list<string> $keywords
+     * @param list<string> $columns
+     */
+    private function follow(Study $study, array $keywords, array $columns): void
     {
         $comparison = $study->comparison;
         if (\in_array('difficulty', $columns, true)) {

@@ -9,6 +9,7 @@ use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
 use GreaterReach\Core\Plan\AutoPlan;
+use GreaterReach\Core\Plan\ItemStatus;
 use GreaterReach\Core\Plan\PlanItem as Work;
 
 /**
@@ -30,7 +31,7 @@ final readonly class ProposePlan
     {
         $comparison = $study->comparison ?? throw Refused::because('comparison', 'Nothing has been compared yet; bring in rankings first.');
         $frame = $draft === null ? PlanFrame::agreed($study) : PlanFrame::ofDraft($draft);
-        $items = array_values(array_filter($frame->items($study), static fn(PlanItem $item): bool => ! \in_array($item->status, ['done', 'dropped'], true)));
+        $items = array_values(array_filter($frame->items($study), static fn(PlanItem $item): bool => ItemStatus::from($item->status)->isOpen()));
         // What was set aside meanwhile is nobody's to plan: it stays where it is, and the board says so.
         $aside = PlanFacts::of($study, $comparison, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
         $items = array_values(array_filter($items, static fn(PlanItem $item): bool => $aside->setAside($item->keyword) === null));

@@ -4,29 +4,35 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Studies\ListStudies;
+use App\Actions\Studies\ReadStudyPaths;
 use App\Actions\Studies\SaveStudy;
 use App\Exceptions\Refused;
+use App\Http\Requests\StudyListRequest;
 use App\Http\Requests\StudyRequest;
 use App\Http\Resources\StudyResource;
 use App\Models\Study;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 
 final class StudyController extends Controller
 {
-    public function index(Request $request): AnonymousResourceCollection
+    public function __construct(private readonly ReadStudyPaths $paths)
     {
-        /** @var User $user */
-        $user = $request->user();
-
-        return StudyResource::collection(Study::visibleTo($user)->with(['domains', 'comparison'])->orderBy('name')->limit(200)->get());
     }
 
-    public function show(Study $study): StudyResource
+    public function index(StudyListRequest $request, ListStudies $list): JsonResponse
     {
-        return new StudyResource($study->load(['domains', 'comparison']));
+        $page = $list->execute($request->person(), $request->wanted(), $request->cursor(), $request->limit());
+        $paths = $this->paths->execute($page['studies'], $request->person());
+
+        return new JsonResponse(['studies' => array_map(static fn(Study $study): StudyResource => new StudyResource($study, $paths[$study->id]), $page['studies']), 'next' => $page['next']]);
+    }
+
+    public function show(Request $request, Study $study): StudyResource
+    {
+        return $this->resource($study->load(['domains', 'comparison']), $request);
     }
 
     public function store(StudyRequest $request, SaveStudy $save): JsonResponse
@@ -38,11 +44,19 @@ final class StudyController extends Controller
         $study = $save->execute($draft);
         $study->members()->attach($request->user()?->id, ['role' => 'editor']);
 
-        return (new StudyResource($study->load('comparison')))->response()->setStatusCode(201);
+        return $this->resource($study->load('comparison'), $request)->response()->setStatusCode(201);
     }
 
     public function update(StudyRequest $request, Study $study, SaveStudy $save): StudyResource
     {
-        return new StudyResource($save->execute($request->toDraft($study->load('domains')))->load('comparison'));
+        return $this->resource($save->execute($request->toDraft($study->load('domains')))->load('comparison'), $request);
+    }
+
+    private function resource(Study $study, Request $request): StudyResource
+    {
+        /** @var User $user */
+        $user = $request->user();
+
+        return new StudyResource($study, $this->paths->execute([$study], $user)[$study->id]);
     }
 }

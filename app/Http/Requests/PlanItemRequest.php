@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\PlanItem;
+use GreaterReach\Core\Plan\ItemStatus;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -19,7 +19,7 @@ final class PlanItemRequest extends FormRequest
         return [
             'version' => ['required', 'integer', 'min:1'],
             'month' => ['sometimes', 'nullable', 'date_format:Y-m'],
-            'status' => ['sometimes', Rule::in(PlanItem::STATUSES)],
+            'status' => ['sometimes', Rule::enum(ItemStatus::class)],
             'effort_days' => ['sometimes', 'numeric', 'between:0,999'],
             'owner' => ['sometimes', 'nullable', 'string', 'max:100'],
             'due' => ['sometimes', 'nullable', 'date_format:Y-m-d'],

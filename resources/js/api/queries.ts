@@ -51,7 +51,17 @@ export const sessionQuery = () =>
     staleTime: Infinity,
   });
 
-export const studiesQuery = () => queryOptions({ queryKey: ['studies'], queryFn: ({ signal }) => api.get<Study[]>('studies', {}, signal) });
+/** The studies by name, a page at a time. */
+export const studiesQuery = (name: string) =>
+  infiniteQueryOptions({
+    queryKey: ['studies', name],
+    queryFn: ({ pageParam, signal }) => api.get<{ studies: Study[]; next: string | null }>('studies', { name, cursor: pageParam }, signal),
+    initialPageParam: '',
+    getNextPageParam: (last: { next: string | null }) => last.next,
+    placeholderData: (before) => before,
+  });
+
+export const studiesKey = ['studies'] as const;
 
 export const studyKey = (slug: string) => ['study', slug] as const;
 

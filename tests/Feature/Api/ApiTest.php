@@ -49,7 +49,7 @@ final class ApiTest extends TestCase
     {
         $study = $this->compared();
         $this->actingAs($this->makeUser())->getJson("/api/v1/studies/{$study->slug}")->assertStatus(403);
-        $this->actingAs($this->makeUser())->getJson('/api/v1/studies')->assertOk()->assertExactJson([]);
+        $this->actingAs($this->makeUser())->getJson('/api/v1/studies')->assertOk()->assertExactJson(['studies' => [], 'next' => null]);
         $reader = $this->makeEditor($study, 'reader');
         $this->actingAs($reader)->getJson("/api/v1/studies/{$study->slug}")->assertOk()->assertJsonPath('may_edit', false);
         $this->actingAs($reader)->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['pen'], 'mark' => 'shortlisted'])->assertStatus(403);

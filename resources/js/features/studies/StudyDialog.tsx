@@ -10,7 +10,7 @@ import TextField from '@mui/material/TextField';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { api } from '../../api/client';
-import { studiesQuery, studyKey } from '../../api/queries';
+import { studiesKey, studyKey } from '../../api/queries';
 import type { Study, StudyDraft } from '../../api/types';
 
 interface Props {
@@ -46,7 +46,7 @@ export function StudyDialog({ study, onClose }: Props) {
         : api.patch<Study>(`studies/${study.slug}`, { ...draftOf(form), as_of: text(form, 'as_of') }),
     onSuccess: async (saved) => {
       await client.invalidateQueries({ queryKey: studyKey(saved.slug) });
-      await client.invalidateQueries(studiesQuery());
+      await client.invalidateQueries({ queryKey: studiesKey });
       onClose();
       if (study === null) {
         await navigate(`/studies/${saved.slug}/gather`);

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Studies;
+
+use App\Models\Domain;
+use App\Models\Snapshot;
+use App\Models\Study;
+use App\Models\User;
+use GreaterReach\Core\Comparison\Freshness;
+use GreaterReach\Core\Plan\ItemStatus;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** What waits at each stage of some studies, with the same few questions however many they are. */
+final class ReadStudyPaths
+{
+    /**
+     * @param list<Study> $studies with their domains
+     *
+     * @return array<int, StudyPath> study → path
+     */
+    public function execute(array $studies, User $user): array
+    {
+        $ids = array_map(static fn(Study $study): int => $study->id, $studies);
+        $today = now('UTC')->toDateTimeImmutable();
+        $newest = $this->newestDays($ids);
+        $roles = DB::table('study_members')->where('user_id', $user->id)->whereIn('study_id', $ids)->pluck('role', 'study_id');
+        $shortlisted = DB::table('decisions')->whereIn('study_id', $ids)->where('mark', 'shortlisted')->groupBy('study_id')->selectRaw('study_id, count(*) AS keywords')->pluck('keywords', 'study_id');
+        $items = $this->items($studies);
+        $paths = [];
+        foreach ($studies as $study) {
+            $days = array_map(static fn(Domain $domain): ?string => $newest[$domain->id] ?? null, $study->comparedDomains());
+            $known = array_filter($days);
+            /** @var Collection<int, \stdClass> $own */
+            $own = $items[$study->id] ?? collect();
+            $counts = static fn(\Closure $is): int => $own->filter($is)->count();
+            $paths[$study->id] = new StudyPath(
+                $user->is_administrator || $roles->get($study->id) === 'editor',
+                \count($days),
+                \count($days) - \count($known),
+                \count(array_filter($known, static fn(string $day): bool => Freshness::isStale(new \DateTimeImmutable($day), $today))),
+                (int) ($shortlisted[$study->id] ?? 0),
+                $counts(static fn(\stdClass $item): bool => ItemStatus::from($item->status)->isOpen()),
+                $counts(static fn(\stdClass $item): bool => ItemStatus::from($item->status)->isOverdue($item->due, $item->month, $today)),
+                $counts(static fn(\stdClass $item): bool => $item->status === ItemStatus::Done->value),
+            );
+        }
+
+        return $paths;
+    }
+
+    /**
+     * @param list<int> $studies
+     *
+     * @return array<int, string> domain → newest day of its organic rankings
+     */
+    private function newestDays(array $studies): array
+    {
+        return Snapshot::query()->whereIn('study_id', $studies)->where('channel', Snapshot::ORGANIC)->groupBy('domain_id')
+            ->selectRaw('domain_id, max(day) AS day')->pluck('day', 'domain_id')->map(strval(...))->all();
+    }
+
+    /**
+     * @param list<Study> $studies
+     *
+     * @return array<int, Collection<int, \stdClass>> study → items planned from the side that it is seen from
+     */
+    private function items(array $studies): array
+    {
+        $sides = array_map(static fn(Study $study): int => $study->ownDomain()->id, $studies);
+
+        return DB::table('plan_items')->whereIn('domain_id', $sides)->get(['study_id', 'status', 'due', 'month'])->groupBy('study_id')->all();
+    }
+}

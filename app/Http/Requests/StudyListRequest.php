@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\User;
+use Illuminate\Foundation\Http\FormRequest;
+
+/** Which page of the studies somebody wants to see. */
+final class StudyListRequest extends FormRequest
+{
+    private const USUAL = 50;
+    private const MOST = 200;
+
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return ['name' => ['nullable', 'string', 'max:200'], 'cursor' => ['nullable', 'string', 'max:2000'], 'limit' => ['nullable', 'integer', 'min:1', 'max:'.self::MOST]];
+    }
+
+    public function person(): User
+    {
+        $user = $this->user();
+
+        return $user instanceof User ? $user : throw new \LogicException('Only signed-in people come here.');
+    }
+
+    /** Part of a name; empty for all. */
+    public function wanted(): string
+    {
+        return $this->string('name')->trim()->value();
+    }
+
+    public function cursor(): ?string
+    {
+        return $this->string('cursor')->value() ?: null;
+    }
+
+    public function limit(): int
+    {
+        return $this->integer('limit', self::USUAL);
+    }
+}

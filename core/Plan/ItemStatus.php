@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Plan;
+
+/** How far a piece of work on the roadmap is. */
+enum ItemStatus: string
+{
+    case Planned = 'planned';
+    case Writing = 'writing';
+    case Published = 'published';
+    case Done = 'done';
+    case Dropped = 'dropped';
+
+    /** Counts in capacity and forecast. */
+    public function isAlive(): bool
+    {
+        return $this !== self::Dropped;
+    }
+
+    /** Still to be worked on, so that an auto-plan may move it. */
+    public function isOpen(): bool
+    {
+        return $this !== self::Done && $this !== self::Dropped;
+    }
+
+    /** Nothing of it is out yet, so that its day can pass. */
+    public function isUnpublished(): bool
+    {
+        return $this === self::Planned || $this === self::Writing;
+    }
+
+    /**
+     * Whether its day or its month has passed before anything of it is out.
+     *
+     * @param ?string $due   YYYY-MM-DD
+     * @param ?string $month YYYY-MM
+     */
+    public function isOverdue(?string $due, ?string $month, \DateTimeImmutable $today): bool
+    {
+        return $this->isUnpublished() && (($due !== null && $due < $today->format('Y-m-d')) || ($month !== null && $month < $today->format('Y-m')));
+    }
+}
