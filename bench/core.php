@@ -14,11 +14,11 @@ use GreaterReach\Core\Plan\AutoPlan;
 use GreaterReach\Core\Plan\PlanItem;
 use GreaterReach\Core\Priority\Candidate;
 use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Weigher;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\LinksNeeded;
-use GreaterReach\Core\Winning\WinChance;
 use GreaterReach\Core\Winning\WinModel;
 use GreaterReach\Core\Winning\WinObservations;
 
@@ -66,8 +66,8 @@ $compare = static function () use ($streams, $none): void {
 };
 $weigh = static function () use ($streams, $none, $metrics): void {
     $comfort = ComfortDifficulty::fromDifficulties([]);
-    $chance = new WinChance(WinModel::fit(new WinObservations([]), [null], 1.0, $comfort));
-    $weigher = new Weigher(Rulebook::standard(), CtrCurve::default(), $comfort, $chance, LinksNeeded::fit([], []), BrandMatcher::of([['our own'], ['brand one'], ['brand two'], ['three'], ['four'], ['five']]));
+    $models = new Models(CtrCurve::default(), $comfort, WinModel::fit(new WinObservations([]), [null], 1.0, $comfort), LinksNeeded::fit([], []));
+    $weigher = new Weigher(Rulebook::standard(), $models, BrandMatcher::of([['our own'], ['brand one'], ['brand two'], ['three'], ['four'], ['five']]));
     $judgement = new Judgement();
     foreach ((new Comparator())->rows($streams(), $none, []) as $number => $row) {
         $weigher->weigh(new Candidate($row, $metrics($number), $judgement));

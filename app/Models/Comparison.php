@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Actions\Comparisons\ComparisonSummary;
+use App\Models\Casts\SummaryCast;
 use App\Support\Database\RowTable;
 use Carbon\CarbonImmutable;
-use GreaterReach\Core\Winning\WinModel;
+use GreaterReach\Core\Priority\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -21,7 +23,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?CarbonImmutable     $as_of
  * @property int                  $data_version
  * @property list<ComparedDomain> $domains      ours first
- * @property array<string, mixed> $summary
+ * @property ComparisonSummary    $summary
  * @property bool                 $has_own_rows large enough for a table of its own
  * @property int                  $shown_gaps   gaps that Compare shows from the start
  * @property int                  $shown_quick_wins those that Weigh shows from the start
@@ -43,7 +45,7 @@ final class Comparison extends Model
             'as_of' => 'immutable_date',
             'data_version' => 'integer',
             'domains' => 'array',
-            'summary' => 'array',
+            'summary' => SummaryCast::class,
             'has_own_rows' => 'boolean',
             'shown_gaps' => 'integer',
             'shown_quick_wins' => 'integer',
@@ -66,17 +68,13 @@ final class Comparison extends Model
     /** How many keywords were compared; without any there is nothing to show. */
     public function keywords(): int
     {
-        return $this->summary['keywords'] ?? 0;
+        return $this->summary->keywords;
     }
 
-    /** The win model that the comparison was weighed with; null where it was not weighed. */
-    public function winModel(): ?WinModel
+    /** What it taught; null where it was not weighed. */
+    public function models(): ?Models
     {
-        /** @var ?array{intercept: float|int, difficulty: float|int, authority: float|int|null, rows: int, assumed: bool} $kept */
-        $kept = $this->summary['win_model'] ?? null;
-        $slope = $kept['authority'] ?? null;
-
-        return $kept === null ? null : WinModel::known((float) $kept['intercept'], (float) $kept['difficulty'], $slope === null ? null : (float) $slope, $kept['rows'], $kept['assumed'], $this->domains[0]['authority'] ?? null);
+        return $this->summary->models;
     }
 
     /** @return list<string> the competitors' entries, as listed */

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use GreaterReach\Core\Plan\ItemStatus;
+use GreaterReach\Core\Priority\TacticLabel;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
@@ -58,6 +59,11 @@ final class PlanItem extends Model
 
         /** @var array<string, int> */
         return $counts->all();
+    }
+
+    public function tacticLabel(): TacticLabel
+    {
+        return TacticLabel::parse($this->tactic);
     }
 
     /** Counts in capacity and forecast. */

@@ -9,9 +9,22 @@ final class Freshness
 {
     public const STALE_AFTER_DAYS = 35;
 
-    /** @param \DateTimeImmutable $today any time of the day */
-    public static function isStale(\DateTimeImmutable $day, \DateTimeImmutable $today): bool
+    /**
+     * @param string $day   YYYY-MM-DD
+     * @param string $today YYYY-MM-DD
+     */
+    public static function isStale(string $day, string $today): bool
     {
-        return $day->format('Y-m-d') < $today->modify('-'.self::STALE_AFTER_DAYS.' days')->format('Y-m-d');
+        return self::number($today) - self::number($day) > self::STALE_AFTER_DAYS;
+    }
+
+    /** Days since a fixed one, in the Gregorian calendar with the year beginning in March (Richards, Mapping time, 1998; from memory). */
+    private static function number(string $day): int
+    {
+        [$year, $month, $date] = array_map(intval(...), explode('-', $day));
+        $march = intdiv(14 - $month, 12);
+        $years = $year - $march;
+
+        return 365 * $years + intdiv($years, 4) - intdiv($years, 100) + intdiv($years, 400) + intdiv(153 * ($month + 12 * $march - 3) + 2, 5) + $date;
     }
 }

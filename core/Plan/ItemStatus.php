@@ -36,9 +36,10 @@ enum ItemStatus: string
      *
      * @param ?string $due   YYYY-MM-DD
      * @param ?string $month YYYY-MM
+     * @param string  $today YYYY-MM-DD
      */
-    public function isOverdue(?string $due, ?string $month, \DateTimeImmutable $today): bool
+    public function isOverdue(?string $due, ?string $month, string $today): bool
     {
-        return $this->isUnpublished() && (($due !== null && $due < $today->format('Y-m-d')) || ($month !== null && $month < $today->format('Y-m')));
+        return $this->isUnpublished() && (($due !== null && $due < $today) || ($month !== null && $month < substr($today, 0, 7)));
     }
 }

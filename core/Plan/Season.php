@@ -45,6 +45,11 @@ final readonly class Season
         return $this->largest() >= self::SEASONAL_FROM;
     }
 
+    public function kind(): SeasonKind
+    {
+        return $this->isSeasonal() ? SeasonKind::Seasonal : SeasonKind::Steady;
+    }
+
     /** The month of the year with the largest volume, the first of several; null when steady. */
     public function peak(): ?int
     {

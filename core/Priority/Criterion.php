@@ -14,6 +14,19 @@ enum Criterion: string
     case Intent = 'intent';
     case Fit = 'fit';
 
+    /** What the figure behind it is, in words. */
+    public function meaning(): string
+    {
+        return match ($this) {
+            self::Volume => 'searches a month',
+            self::Ease => 'low difficulty',
+            self::Gain => 'visits to win',
+            self::Value => 'cost per click',
+            self::Intent => 'buy before compare before learn',
+            self::Fit => 'business fit, by hand or by rule',
+        };
+    }
+
     /** @return list<string> */
     public static function names(): array
     {

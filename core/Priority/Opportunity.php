@@ -31,8 +31,8 @@ final readonly class Opportunity
     }
 
     /** `improve page`, or `improve page + links`. */
-    public function tacticLabel(): string
+    public function tacticLabel(): TacticLabel
     {
-        return $this->withLinks ? $this->tactic->withLinks() : $this->tactic->value;
+        return TacticLabel::of($this->tactic, $this->withLinks);
     }
 }

@@ -4,29 +4,36 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
+use GreaterReach\Core\Exception\Misuse;
+
 /** The score of each criterion, 0–5, or null where its input is unknown. */
 final readonly class Scores
 {
-    public function __construct(
-        public ?int $volume,
-        public ?int $ease,
-        public ?int $gain,
-        public ?int $value,
-        public ?int $intent,
-        public ?int $fit,
-    ) {
+    /** @param array<string, ?int> $scores criterion → score, in the order of `Criterion` */
+    private function __construct(private array $scores)
+    {
+    }
+
+    /** @param array<string, ?int> $scores criterion → score, all of them in the order of `Criterion` */
+    public static function of(array $scores): self
+    {
+        return \count($scores) === \count(Criterion::cases()) && array_key_first($scores) === Criterion::cases()[0]->value ? new self($scores) : throw Misuse::because('Scores must name every criterion, in order.');
+    }
+
+    /** @param ?int ...$scores one for each criterion, in the order of `Criterion` */
+    public static function inOrder(?int ...$scores): self
+    {
+        return self::of(\count($scores) === \count(Criterion::cases()) ? array_combine(Criterion::names(), $scores) : throw Misuse::because('There must be a score for every criterion.'));
+    }
+
+    public function at(Criterion $criterion): ?int
+    {
+        return $this->scores[$criterion->value];
     }
 
     /** @return array<string, ?int> criterion → score, in the order of `Criterion` */
     public function toArray(): array
     {
-        return [
-            Criterion::Volume->value => $this->volume,
-            Criterion::Ease->value => $this->ease,
-            Criterion::Gain->value => $this->gain,
-            Criterion::Value->value => $this->value,
-            Criterion::Intent->value => $this->intent,
-            Criterion::Fit->value => $this->fit,
-        ];
+        return $this->scores;
     }
 }

@@ -27,12 +27,6 @@ enum Tactic: string
         };
     }
 
-    /** `improve page + links`. */
-    public function withLinks(): string
-    {
-        return $this->value.' + links';
-    }
-
     /** Key of the tactic in the rulebook: effort_new, ramp_new. */
     public function rulebookSuffix(): string
     {

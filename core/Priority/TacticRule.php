@@ -6,6 +6,7 @@ namespace GreaterReach\Core\Priority;
 
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Comparison\ComparisonRow;
+use GreaterReach\Core\Comparison\PageOne;
 use GreaterReach\Core\Comparison\Ranking;
 
 /** Chooses the tactic for an opportunity: the first rule that holds. */
@@ -13,7 +14,6 @@ final readonly class TacticRule
 {
     /** Beyond this position a page of ours does not count as ranking for the choice of a tactic. */
     private const OWN_PAGE_WITHIN = 50;
-    private const FIRST_PAGE = 10;
     private const SLIPPED_BY = 3;
     private const LINKS_BELOW_CHANCE = .35;
 
@@ -44,6 +44,17 @@ final readonly class TacticRule
         return $position !== null && $position <= self::OWN_PAGE_WITHIN;
     }
 
+    /**
+     * Whether one of our pages ranks near for another keyword of the topic, wherever ours is for this one.
+     *
+     * @param int  $inTopic for how many keywords of the topic one does, this one included
+     * @param ?int $own     our position for this one, whatever counts as ranking
+     */
+    public static function hasPageForAnother(int $inTopic, ?int $own): bool
+    {
+        return $inTopic - (self::isOwnPage($own) ? 1 : 0) > 0;
+    }
+
     /** Links stand beside a tactic when there are some to earn and the chance without them is known to be low. */
     public static function needsLinks(?int $linksToEarn, ?float $winChance): bool
     {
@@ -63,7 +74,7 @@ final readonly class TacticRule
 
     private function isClickedTooLittle(int $position, ?MeasuredClicks $measured): bool
     {
-        $rate = $position <= self::FIRST_PAGE ? $measured?->rate() : null;
+        $rate = PageOne::holds($position) ? $measured?->rate() : null;
 
         return $rate !== null && $rate < $this->titleRatio * $this->curve->at($position);
     }

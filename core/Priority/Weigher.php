@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
-use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\Potential;
 use GreaterReach\Core\Comparison\Standing;
 use GreaterReach\Core\Keyword\Words;
@@ -13,8 +12,6 @@ use GreaterReach\Core\Meaning\FitRules;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Meaning\IntentRules;
 use GreaterReach\Core\Rulebook\Rulebook;
-use GreaterReach\Core\Winning\ComfortDifficulty;
-use GreaterReach\Core\Winning\LinksNeeded;
 use GreaterReach\Core\Winning\WinChance;
 
 /** Carries one keyword through visits, win chance, tactic and scores, by one rulebook and the models of one study. */
@@ -23,6 +20,7 @@ final readonly class Weigher
     /** Score of each intent as a criterion. */
     private const INTENT_SCORES = ['buy' => 5, 'compare' => 4, 'learn' => 2, 'open' => 2];
 
+    private WinChance $winChance;
     private int $target;
     private StrikingDistance $striking;
     private TacticRule $tactics;
@@ -36,15 +34,13 @@ final readonly class Weigher
 
     public function __construct(
         Rulebook $rulebook,
-        private CtrCurve $curve,
-        private ComfortDifficulty $comfort,
-        private WinChance $winChance,
-        private LinksNeeded $links,
+        private Models $models,
         private BrandMatcher $brands,
     ) {
+        $this->winChance = new WinChance($models->winModel, $rulebook->float('head_start_11_20'), $rulebook->float('head_start_21_50'));
         $this->target = $rulebook->int('target');
         $this->striking = new StrikingDistance($rulebook->int('striking_from'), $rulebook->int('striking_to'));
-        $this->tactics = new TacticRule($curve, $rulebook->float('title_ctr_ratio'));
+        $this->tactics = new TacticRule($models->curve, $rulebook->float('title_ctr_ratio'));
         $this->intents = IntentRules::of($rulebook->words('intent_buy'), $rulebook->words('intent_compare'), $rulebook->words('intent_learn'));
         $this->fits = FitRules::of($rulebook->fits());
         $this->volumeBands = Bands::of($rulebook->numbers('volume_bands'));
@@ -58,9 +54,9 @@ final readonly class Weigher
     {
         $position = $candidate->row->ownPosition();
         $metrics = $candidate->metrics;
-        $clicks = Potential::of($metrics->volume, $position, $candidate->judgement->target ?? $this->target, $this->curve);
+        $clicks = Potential::of($metrics->volume, $position, $candidate->judgement->target ?? $this->target, $this->models->curve);
         $chance = $this->winChance->of($position, $metrics->difficulty);
-        $linksToEarn = $this->links->toEarn($candidate->pageOneMedian, $metrics->difficulty, $candidate->ownPageLinks);
+        $linksToEarn = $this->models->links->toEarn($candidate->pageOneMedian, $metrics->difficulty, $candidate->ownPageLinks);
         $words = Words::of($candidate->row->keyword);
         $intent = $candidate->judgement->intent ?? $this->intents->intentIn($words);
         $brands = $this->brands->domainsIn($candidate->row->keyword, $words);
@@ -81,18 +77,12 @@ final readonly class Weigher
         );
     }
 
-    /** 0…5. */
-    public static function intentScore(Intent $intent): int
-    {
-        return self::INTENT_SCORES[$intent->value];
-    }
-
     private function horizon(?int $position, ?float $difficulty, ?float $chance): ?Horizon
     {
         if ($difficulty === null) {
             return null;
         }
-        if ($this->striking->holds($position) && $difficulty <= $this->comfort->value) {
+        if ($this->striking->holds($position) && $difficulty <= $this->models->comfort->value) {
             return Horizon::QuickWin;
         }
 
@@ -102,13 +92,18 @@ final readonly class Weigher
     /** @param list<string> $words */
     private function scores(Candidate $candidate, Potential $clicks, Intent $intent, array $words): Scores
     {
-        return new Scores(
-            $this->volumeBands->rising($candidate->metrics->volume),
-            $this->easeBands->falling($candidate->metrics->difficulty),
-            $this->gainBands->rising($clicks->gain),
-            $this->valueBands->rising($candidate->metrics->cpc),
-            self::intentScore($intent),
-            $candidate->judgement->fit ?? $this->fits->fitOf($words, $candidate->topic),
-        );
+        $scores = [];
+        foreach (Criterion::cases() as $criterion) {
+            $scores[$criterion->value] = match ($criterion) {
+                Criterion::Volume => $this->volumeBands->rising($candidate->metrics->volume),
+                Criterion::Ease => $this->easeBands->falling($candidate->metrics->difficulty),
+                Criterion::Gain => $this->gainBands->rising($clicks->gain),
+                Criterion::Value => $this->valueBands->rising($candidate->metrics->cpc),
+                Criterion::Intent => self::INTENT_SCORES[$intent->value],
+                Criterion::Fit => $candidate->judgement->fit ?? $this->fits->fitOf($words, $candidate->topic),
+            };
+        }
+
+        return Scores::of($scores);
     }
 }

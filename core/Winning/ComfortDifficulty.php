@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
+use GreaterReach\Core\Comparison\PageOne;
 use GreaterReach\Core\Statistics\Quantile;
 
 /**
  * The difficulty that our domain has shown it can handle: the mean difficulty of the keywords where we already are on
  * the first page with enough volume, brands left out. With fewer than ten such keywords it is assumed.
+ *
+ * @phpstan-type KeptComfort array{value: float, keywords: int, isAssumed: bool, p50: ?float, p75: ?float, p90: ?float}
  */
 final readonly class ComfortDifficulty
 {
-    public const FIRST_PAGE = 10;
     public const ASSUMED = 30.0;
     public const FEWEST_KEYWORDS = 10;
 
@@ -43,15 +45,23 @@ final readonly class ComfortDifficulty
         return new self(array_sum($difficulties) / $count, $count, false, $p50, $p75, $p90);
     }
 
-    /** A comfort difficulty that was found before, as its comparison keeps it. */
-    public static function known(float $value, int $keywords, bool $isAssumed): self
+    /** @return KeptComfort */
+    public function toArray(): array
     {
-        return new self($value, $keywords, $isAssumed, null, null, null);
+        return ['value' => $this->value, 'keywords' => $this->keywords, 'isAssumed' => $this->isAssumed, 'p50' => $this->p50, 'p75' => $this->p75, 'p90' => $this->p90];
+    }
+
+    /** @param KeptComfort $kept */
+    public static function fromArray(array $kept): self
+    {
+        $share = static fn(int|float|null $value): ?float => $value === null ? null : (float) $value;
+
+        return new self((float) $kept['value'], $kept['keywords'], $kept['isAssumed'], $share($kept['p50']), $share($kept['p75']), $share($kept['p90']));
     }
 
     /** Whether a keyword without any brand is one of those that the comfort difficulty is read from. */
     public static function counts(?int $ownPosition, ?int $volume, int $minimumVolume): bool
     {
-        return $ownPosition !== null && $ownPosition <= self::FIRST_PAGE && $volume !== null && $volume >= $minimumVolume;
+        return PageOne::holds($ownPosition) && $volume !== null && $volume >= $minimumVolume;
     }
 }

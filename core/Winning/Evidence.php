@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
+use GreaterReach\Core\Comparison\PageOne;
+
 /** What speaks for or against winning a keyword, beside the figure and never folded into it. */
 final readonly class Evidence
 {
@@ -82,6 +84,6 @@ final readonly class Evidence
 
     private static function isOnFirstPage(?int $position): bool
     {
-        return $position !== null && $position <= ComfortDifficulty::FIRST_PAGE;
+        return $position !== null && $position <= PageOne::LAST;
     }
 }

@@ -9,6 +9,8 @@ use GreaterReach\Core\Statistics\LeastSquares;
 /**
  * How many referring domains a page needs to stand on page one: measured on page one itself where its results are
  * known, else a fit of ln(1 + links) on difficulty over this study, else an assumed line.
+ *
+ * @phpstan-type KeptLinks array{intercept: float, slope: float, keywords: int, isAssumed: bool}
  */
 final readonly class LinksNeeded
 {
@@ -34,10 +36,16 @@ final readonly class LinksNeeded
             : new self($line->intercept, $line->slope, $count, false);
     }
 
-    /** A line that was fitted before, as its comparison keeps it. */
-    public static function known(float $intercept, float $slope, int $keywords, bool $isAssumed): self
+    /** @return KeptLinks */
+    public function toArray(): array
     {
-        return new self($intercept, $slope, $keywords, $isAssumed);
+        return ['intercept' => $this->intercept, 'slope' => $this->slope, 'keywords' => $this->keywords, 'isAssumed' => $this->isAssumed];
+    }
+
+    /** @param KeptLinks $kept */
+    public static function fromArray(array $kept): self
+    {
+        return new self((float) $kept['intercept'], (float) $kept['slope'], $kept['keywords'], $kept['isAssumed']);
     }
 
     /** @param ?float $pageOneMedian median referring domains of the pages at 1–10, null where not known */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
+use GreaterReach\Core\Comparison\PageOne;
+
 /** The chance to win a keyword from where we stand: who is already close has a head start (assumed values). */
 final readonly class WinChance
 {
@@ -34,7 +36,7 @@ final readonly class WinChance
     {
         return match (true) {
             $position === null || $position > self::PAGE_FIVE => 0.0,
-            $position <= ComfortDifficulty::FIRST_PAGE => 1.0,
+            $position <= PageOne::LAST => 1.0,
             $position <= self::PAGE_TWO => $this->headStart11To20,
             default => $this->headStart21To50,
         };

@@ -13,6 +13,7 @@ use GreaterReach\Core\Statistics\LogisticRegression;
  *
  * @phpstan-type Group array{domain: int, difficulty: float, trials: int, successes: int}
  * @phpstan-type Bin array{from: float, to: float, rows: int, predicted: ?float, observed: ?float}
+ * @phpstan-type KeptModel array{intercept: float, difficulty: float, authority: ?float, rows: int, brier_score: ?float, calibration: list<Bin>, assumed: bool}
  */
 final readonly class WinModel
 {
@@ -59,10 +60,27 @@ final readonly class WinModel
         return self::fitColumns($groups, $columns, $lambda, $rows, $authorities[0]);
     }
 
-    /** A model that was fitted before, as its comparison keeps it. */
-    public static function known(float $intercept, float $difficultySlope, ?float $authoritySlope, int $rows, bool $isAssumed, ?float $ownAuthority): self
+    /** @return KeptModel */
+    public function toArray(): array
     {
-        return new self($intercept, $difficultySlope, $authoritySlope, $rows, null, [], $isAssumed, $ownAuthority);
+        return [
+            'intercept' => $this->intercept,
+            'difficulty' => $this->difficultySlope,
+            'authority' => $this->authoritySlope,
+            'rows' => $this->rows,
+            'brier_score' => $this->brierScore,
+            'calibration' => $this->calibration,
+            'assumed' => $this->isAssumed,
+        ];
+    }
+
+    /** @param KeptModel $kept */
+    public static function fromArray(array $kept, ?float $ownAuthority): self
+    {
+        $known = static fn(int|float|null $value): ?float => $value === null ? null : (float) $value;
+        $bins = array_map(static fn(array $bin): array => ['from' => (float) $bin['from'], 'to' => (float) $bin['to'], 'rows' => $bin['rows'], 'predicted' => $known($bin['predicted']), 'observed' => $known($bin['observed'])], $kept['calibration']);
+
+        return new self((float) $kept['intercept'], (float) $kept['difficulty'], $known($kept['authority']), $kept['rows'], $known($kept['brier_score']), $bins, $kept['assumed'], $ownAuthority);
     }
 
     /** The chance, 0…1, that our domain reaches page one at this difficulty, wherever it stands now. */

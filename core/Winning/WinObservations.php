@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
+use GreaterReach\Core\Comparison\PageOne;
+
 /**
  * Counts, per domain and difficulty, how many keywords there are and for how many the domain is on page one. The win
  * model needs no more than these counts, so that a million keywords fit into a few thousand groups.
@@ -34,7 +36,7 @@ final class WinObservations
         $this->difficulties[$key] ??= $difficulty;
         $this->trials[$key] = ($this->trials[$key] ?? 0) + 1;
         foreach ($this->domains as $domain) {
-            if ($positions[$domain] !== null && $positions[$domain] <= ComfortDifficulty::FIRST_PAGE) {
+            if ($positions[$domain] !== null && $positions[$domain] <= PageOne::LAST) {
                 $this->successes[$domain][$key] = ($this->successes[$domain][$key] ?? 0) + 1;
             }
         }

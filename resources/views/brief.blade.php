@@ -19,7 +19,7 @@
     <table>
         <tr><th>Keyword</th><th class="n">Volume</th><th class="n">We</th></tr>
         @foreach ($brief['keywords'] as $keyword)
-            <tr><td>{{ $keyword->keyword }}</td><td class="n">{{ $keyword->volume ?? '·' }}</td><td class="n">{{ $keyword->own_position ?? '·' }}</td></tr>
+            <tr><td>{{ $keyword['keyword'] }}</td><td class="n">{{ $keyword['volume'] ?? '·' }}</td><td class="n">{{ $keyword['own_position'] ?? '·' }}</td></tr>
         @endforeach
     </table>
     @if ($brief['questions'] !== [])

@@ -8,21 +8,20 @@ use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Support\Paging\Cursor;
 use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\RowCatalogue;
 use App\Support\Sentence\Sentence;
 
 /** One page of the bench: rows that the sentence lets through, sorted by any column, unknown always last. */
 final class ReadBench
 {
-    private const SORTS = [
-        'keyword' => 'keyword', 'volume' => 'volume', 'difficulty' => 'difficulty', 'cpc' => 'cpc', 'own' => 'own_position', 'best' => 'best_position',
-        'ranking' => 'competitors_ranking', 'above' => 'competitors_above', 'visits' => 'visits_now', 'gain' => 'gain', 'chance' => 'win_chance', 'words' => 'words',
-    ];
     public const MOST_ROWS = 500;
 
     /** @return array{rows: list<array<string, mixed>>, next: ?string} */
     public function execute(Comparison $comparison, Sentence $sentence, string $sort, bool $descending, ?string $cursor, int $limit): array
     {
-        $column = self::SORTS[$sort] ?? throw Refused::because('sort', sprintf('Sorting goes by one of %s.', implode(', ', array_keys(self::SORTS))));
+        $orders = RowCatalogue::orders();
+        $order = $orders[$sort] ?? throw Refused::because('sort', sprintf('Sorting goes by one of %s.', implode(', ', array_keys($orders))));
+        $column = $order->name;
         $direction = $descending ? 'DESC' : 'ASC';
         $source = new ComparisonRows($comparison);
         $rows = $source->query($sentence)->select('comparison_rows.*')->orderByRaw("{$column} {$direction} NULLS LAST, keyword")->limit($limit + 1);
@@ -30,13 +29,13 @@ final class ReadBench
         if ($place !== null) {
             self::continueAfter($rows, $column, $descending, $place);
         }
-        $found = $rows->get()->all();
+        $found = ComparisonRows::read($rows);
         $page = \array_slice($found, 0, $limit);
         $last = end($page);
 
         return [
             'rows' => $source->presentAll($page),
-            'next' => \count($found) > $limit && $last !== false ? Cursor::write([$last->{$column}, $last->keyword]) : null,
+            'next' => \count($found) > $limit && $last !== false ? Cursor::write([$last->{$order->property}, $last->keyword]) : null,
         ];
     }
 

@@ -9,7 +9,8 @@ use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
-use App\Support\Sentence\Sentence;
+use App\Support\Rows\WeighedRow;
+use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Winning\PageOneResult;
 use Illuminate\Support\Facades\DB;
 
@@ -24,7 +25,7 @@ final readonly class ReadKeyword
     public function execute(Comparison $comparison, string $keyword): ?array
     {
         $source = new ComparisonRows($comparison);
-        $row = $source->query(Sentence::parse(''))->where('keyword', $keyword)->first();
+        $row = $source->at($keyword);
         if ($row === null) {
             return null;
         }
@@ -34,8 +35,7 @@ final readonly class ReadKeyword
 
         return [
             ...$source->presentAll([$row])[0],
-            'advertiser_competition' => $row->advertiser_competition === null ? null : (float) $row->advertiser_competition,
-            'scores' => ['volume' => $row->score_volume, 'ease' => $row->score_ease, 'gain' => $row->score_gain, 'value' => $row->score_value, 'intent' => $row->score_intent, 'fit' => $row->score_fit],
+            'scores' => $row->scores?->toArray() ?? array_fill_keys(Criterion::names(), null),
             'log' => $this->log($comparison->study_id, $keyword),
             'history' => $this->history($comparison, $keyword),
             'pages' => $this->pages($comparison, $keyword),
@@ -134,9 +134,9 @@ final readonly class ReadKeyword
     private function topicKeywords(Comparison $comparison, string $topic): array
     {
         $rows = $comparison->table()->query()->where('topic', $topic)
-            ->orderByRaw('volume DESC NULLS LAST, keyword')->limit(50)->get(['keyword', 'volume', 'own_position'])->all();
+            ->orderByRaw('volume DESC NULLS LAST, keyword')->limit(50);
 
-        return array_values(array_map(static fn(\stdClass $row): array => ['keyword' => $row->keyword, 'volume' => $row->volume, 'own_position' => $row->own_position], $rows));
+        return array_map(static fn(WeighedRow $row): array => ['keyword' => $row->keyword, 'volume' => $row->volume, 'own_position' => $row->ownPosition], ComparisonRows::read($rows));
     }
 
     /** @return list<array<string, mixed>> the newest page-one results */

@@ -33,7 +33,7 @@ final class ReadMap
                 'volume' => (int) $point->volume, 'win_chance' => (float) $point->win_chance, 'links_to_earn' => $point->links_to_earn, 'priority' => Figures::float($point->priority),
             ])->all()),
             'left_out' => $all - \count($shown),
-            'comfort' => isset($comparison->summary['comfort']['value']) ? (float) $comparison->summary['comfort']['value'] : null,
+            'comfort' => $comparison->models()?->comfort->value,
             'contours' => self::contours($comparison),
         ];
     }
@@ -41,7 +41,7 @@ final class ReadMap
     /** @return list<array{chance: float, difficulty: float}> difficulties between 0 and 100 at which the win chance passes a round figure */
     private static function contours(Comparison $comparison): array
     {
-        $model = $comparison->winModel();
+        $model = $comparison->models()?->winModel;
         if ($model === null) {
             return [];
         }

@@ -6,9 +6,10 @@ namespace App\Actions\Bench;
 
 use App\Models\Comparison;
 use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\RankedRow;
 use App\Support\Rows\RankedRows;
+use App\Support\Rows\WeighedRow;
 use App\Support\Sentence\Sentence;
-use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Weights;
 
 /** One page of the ranked list, what is pinned first, then ordered by the weights given, with the parts of every priority. */
@@ -21,22 +22,10 @@ final class ReadOpportunities
         $total = $list->count();
         $page = $list->page($weights, $offset, $limit);
         $ranked = [];
-        foreach ((new ComparisonRows($comparison))->presentAll($page) as $number => $presented) {
-            $row = $page[$number];
-            $ranked[] = ['rank' => $offset + $number + 1, ...$presented, 'priority' => $row->priority === null ? null : (float) $row->priority, 'scores' => self::scores($row)];
+        foreach ((new ComparisonRows($comparison))->presentAll(array_map(static fn(RankedRow $row): WeighedRow => $row->row, $page)) as $number => $presented) {
+            $ranked[] = ['rank' => $offset + $number + 1, ...$presented, 'priority' => $page[$number]->priority, 'scores' => $page[$number]->row->scores?->toArray()];
         }
 
         return ['rows' => $ranked, 'next' => $offset + $limit < $total ? (string) ($offset + $limit) : null, 'total' => $total];
-    }
-
-    /** @return array<string, ?int> criterion → score */
-    private static function scores(\stdClass $row): array
-    {
-        $scores = [];
-        foreach (Criterion::names() as $name) {
-            $scores[$name] = $row->{'score_'.$name};
-        }
-
-        return $scores;
     }
 }

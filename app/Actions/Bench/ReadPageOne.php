@@ -8,7 +8,7 @@ use App\Models\Comparison;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
-use GreaterReach\Core\Winning\ComfortDifficulty;
+use GreaterReach\Core\Comparison\PageOne;
 use GreaterReach\Core\Winning\PageOneResult;
 use Illuminate\Support\Facades\DB;
 
@@ -21,7 +21,7 @@ final class ReadPageOne
     public function execute(Comparison $comparison, Sentence $sentence): array
     {
         $rows = (new ComparisonRows($comparison))->query($sentence)->orderByRaw('volume DESC NULLS LAST, keyword')->limit(self::MOST)->get(['keyword', 'volume', 'difficulty', 'own_position']);
-        $results = DB::table('live_results')->where('study_id', $comparison->study_id)->whereIn('keyword', $rows->pluck('keyword'))->where('position', '<=', ComfortDifficulty::FIRST_PAGE)
+        $results = DB::table('live_results')->where('study_id', $comparison->study_id)->whereIn('keyword', $rows->pluck('keyword'))->where('position', '<=', PageOne::LAST)
             ->orderBy('position')->get(['keyword', 'day', 'position', 'url', 'title', 'authority', 'page_strength', 'referring_domains'])->groupBy('keyword');
 
         return array_values($rows->map(static function (\stdClass $row) use ($results): array {

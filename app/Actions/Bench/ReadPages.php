@@ -59,6 +59,6 @@ final class ReadPages
     /** @return list<float> */
     private static function rates(Comparison $comparison): array
     {
-        return array_values(array_map(floatval(...), $comparison->summary['curve'] ?? CtrCurve::default()->rates()));
+        return ($comparison->models()->curve ?? CtrCurve::default())->rates();
     }
 }

@@ -7,8 +7,8 @@ namespace App\Actions\Bench;
 use App\Models\Comparison;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\PrioritySql;
+use App\Support\Rows\RowCatalogue;
 use App\Support\Sentence\Sentence;
-use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Rulebook\Rulebook;
@@ -23,12 +23,12 @@ final class ReadSteadiness
     public function execute(Comparison $comparison, Sentence $sentence, Rulebook $rulebook): array
     {
         [$draws, $top] = [$rulebook->int('steadiness_draws'), $rulebook->int('steadiness_top')];
-        $names = array_map(static fn(string $name): string => 'score_'.$name, Criterion::names());
+        $names = RowCatalogue::scores();
         $listed = (new ComparisonRows($comparison))->query($sentence)->where('is_listed', true)->whereNotNull('gain')->when($rulebook->int('min_fit') > 0, static fn($query) => $query->where('score_fit', '>=', $rulebook->int('min_fit')))
             ->select(['keyword', 'gain', 'difficulty', ...$names])->selectRaw('row_number() OVER (PARTITION BY '.implode(', ', $names).' ORDER BY '.PrioritySql::BEYOND.') AS place');
         // No more rows of the same scores than there are places can ever be in the top.
         $rows = DB::query()->fromSub($listed, 'listed')->where('place', '<=', $top)->orderByRaw(PrioritySql::BEYOND)->get()->all();
-        $scores = array_map(static fn(\stdClass $row): Scores => new Scores(...array_combine(Criterion::names(), array_map(static fn(string $name): ?int => $row->{$name}, $names))), array_values($rows));
+        $scores = array_map(static fn(\stdClass $row): Scores => Scores::inOrder(...array_map(static fn(string $name): ?int => $row->{$name}, $names)), array_values($rows));
         $shares = array_combine(array_map(static fn(\stdClass $row): string => $row->keyword, $rows), Steadiness::ofScores($scores, $draws, $top, $rulebook->int('seed')));
 
         return ['top' => $top, 'draws' => $draws, 'shares' => array_map(static fn(float $share): array => ['share' => $share, 'meaning' => Steadiness::meaning($share)], array_filter($shares)), 'otherwise' => Steadiness::meaning(0.0)];

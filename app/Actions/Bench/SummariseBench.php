@@ -41,7 +41,7 @@ final class SummariseBench
 
         return [
             'keywords' => $keywords,
-            'of' => $comparison->summary['keywords'] ?? 0,
+            'of' => $comparison->keywords(),
             'volume' => self::sum($shown, 'volume'),
             'visits_now' => self::sum($shown, 'visits_now'),
             'gain' => self::sum($shown, 'gain'),

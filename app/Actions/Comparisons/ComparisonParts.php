@@ -8,6 +8,7 @@ use App\Models\Snapshot;
 use App\Support\Database\KeyRange;
 use App\Support\LineFile;
 use Fidry\CpuCoreCounter\CpuCoreCounter;
+use GreaterReach\Core\Priority\Models;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Symfony\Component\Process\Process;
@@ -74,7 +75,7 @@ final class ComparisonParts
     /** Leaves what was learnt where whoever weighs finds it. */
     public function teach(Models $models, FoundTopics $topics): void
     {
-        $models->keep($this->folder);
+        LearntFile::write($this->folder, $models);
         $found = $topics->lines();
         foreach ($this->parts as $part) {
             LineFile::write($part->found(), self::asMany($found, LineFile::read($part->gathered())));

@@ -10,6 +10,7 @@ use App\Models\Study;
 use App\Support\Database\CopyWriter;
 use App\Support\Database\KeyRange;
 use App\Support\Database\RowStorage;
+use App\Support\Rows\WeighedRow;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Comparison\Comparator;
 use GreaterReach\Core\Comparison\Gathered;
@@ -82,7 +83,7 @@ final readonly class EnsureComparison
         $snapshots = ComparedSnapshots::of($order);
         $comparison = Comparison::query()->create([
             'study_id' => $study->id, 'channel' => $order->channel, 'within' => $order->within, 'as_of' => $order->asOf,
-            'data_version' => $study->data_version, 'domains' => $snapshots->describe(), 'summary' => [],
+            'data_version' => $study->data_version, 'domains' => $snapshots->describe(), 'summary' => ComparisonSummary::none(),
         ]);
         $isWeighed = $order->channel === Snapshot::ORGANIC;
         // What is weighed goes by twice.
@@ -112,10 +113,8 @@ final readonly class EnsureComparison
 
     /**
      * @param \Closure(): void $tell
-     *
-     * @return array<string, mixed> the summary
      */
-    private function compareInto(ComparisonOrder $order, ComparedSnapshots $snapshots, Comparison $comparison, \Closure $tell): array
+    private function compareInto(ComparisonOrder $order, ComparedSnapshots $snapshots, Comparison $comparison, \Closure $tell): ComparisonSummary
     {
         $copy = $this->roomFor($comparison, $snapshots->rankings());
         $tally = new Tally(\count($snapshots->domains), CtrCurve::default());
@@ -127,7 +126,7 @@ final readonly class EnsureComparison
         foreach ((new Comparator($order->within))->rows($snapshots->currentStreams($range), $snapshots->previousStreams($range), $listed) as $row) {
             $metrics = $known->of($row->keyword);
             $tally->add($row, $metrics);
-            $copy->add($rows->compared($row, $metrics, $brands->domainsIn($row->keyword)));
+            $copy->add($rows->of(WeighedRow::compared($row, $metrics, $brands->domainsIn($row->keyword))));
             $tell();
         }
 
@@ -141,10 +140,8 @@ final readonly class EnsureComparison
      * everything gathered waits in files meanwhile.
      *
      * @param \Closure(): void $tell
-     *
-     * @return array<string, mixed> the summary
      */
-    private function weighInto(ComparisonOrder $order, ComparedSnapshots $snapshots, Comparison $comparison, \Closure $tell): array
+    private function weighInto(ComparisonOrder $order, ComparedSnapshots $snapshots, Comparison $comparison, \Closure $tell): ComparisonSummary
     {
         $study = $order->study;
         $curve = $this->learn->curve($study->rulebook(), new KeywordFacts($study->id), $this->learn->brands($snapshots->domains));
@@ -157,10 +154,10 @@ final readonly class EnsureComparison
                 $tally->add($comparator->row($gathered, $moves), $metrics);
                 $tell();
             });
-            $summary = [...$tally->summary(), 'topics' => $topics->count(), ...self::describeModels($models)];
+            $summary = $tally->summary()->weighed($models, $topics->count());
             $parts->teach($models, $topics);
             unset($topics);
-            $copy = $this->roomFor($comparison, $summary['keywords']);
+            $copy = $this->roomFor($comparison, $summary->keywords);
             foreach ($parts->weighed() as $line) {
                 $copy->add($line);
                 $tell();
@@ -190,25 +187,6 @@ final readonly class EnsureComparison
         if ($comparison->has_own_rows) {
             $this->storage->index($comparison->id);
         }
-    }
-
-    /** @return array<string, mixed> */
-    private static function describeModels(Models $models): array
-    {
-        return [
-            'comfort' => (array) $models->comfort,
-            'win_model' => [
-                'intercept' => $models->winModel->intercept,
-                'difficulty' => $models->winModel->difficultySlope,
-                'authority' => $models->winModel->authoritySlope,
-                'rows' => $models->winModel->rows,
-                'brier_score' => $models->winModel->brierScore,
-                'calibration' => $models->winModel->calibration,
-                'assumed' => $models->winModel->isAssumed,
-            ],
-            'links' => (array) $models->links,
-            'curve' => $models->curve->rates(),
-        ];
     }
 
     /** Keeps the comparison on show and the few newest beside it. */

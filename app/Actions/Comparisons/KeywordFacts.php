@@ -8,6 +8,7 @@ use App\Support\Database\Figures;
 use App\Support\Database\KeyedStream;
 use App\Support\Database\KeyRange;
 use App\Support\Database\RowStream;
+use GreaterReach\Core\Comparison\PageOne;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\MeasuredClicks;
@@ -28,18 +29,36 @@ final readonly class KeywordFacts
 
         return new KeyedStream((static function () use ($rows): \Generator {
             foreach ($rows as [$keyword, $target, $fit, $intent, $topic, $difficulty]) {
-                yield $keyword => new Judgement($target, $fit, $intent === null ? null : Intent::from($intent), $topic, Figures::float($difficulty));
+                yield $keyword => self::judgement($target, $fit, $intent, $topic, $difficulty);
             }
         })());
+    }
+
+    /**
+     * @param list<string> $keywords
+     *
+     * @return array<string, Judgement> keyword → what a person decided, of those that anything was decided about
+     */
+    public static function judgementsOf(int $study, array $keywords): array
+    {
+        $rows = DB::table('decisions')->where('study_id', $study)->whereIn('keyword', $keywords)->get(['keyword', 'target', 'fit', 'intent', 'topic', 'difficulty']);
+
+        return $rows->mapWithKeys(static fn(\stdClass $row): array => [$row->keyword => self::judgement($row->target, $row->fit, $row->intent, $row->topic, $row->difficulty)])->all();
+    }
+
+    private static function judgement(?int $target, ?int $fit, ?string $intent, ?string $topic, string|float|null $difficulty): Judgement
+    {
+        return new Judgement($target, $fit, $intent === null ? null : Intent::from($intent), $topic, Figures::float($difficulty));
     }
 
     /** @return KeyedStream<float> median referring domains of the pages at 1–10 on the newest day; left out where none is known */
     public function pageOneMedians(): KeyedStream
     {
+        $firstPage = PageOne::LAST;
         $rows = RowStream::of(<<<SQL
             SELECT keyword, referring_domains
             FROM (SELECT keyword, referring_domains, position, day, max(day) OVER (PARTITION BY keyword) AS newest FROM live_results WHERE study_id = ?{$this->range->andKeyword()}) dated
-            WHERE day = newest AND position <= 10 AND referring_domains IS NOT NULL ORDER BY keyword
+            WHERE day = newest AND position <= {$firstPage} AND referring_domains IS NOT NULL ORDER BY keyword
             SQL, [$this->study, ...$this->range->bindings()]);
 
         return new KeyedStream((static function () use ($rows): \Generator {

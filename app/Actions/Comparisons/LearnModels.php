@@ -13,6 +13,7 @@ use GreaterReach\Core\Comparison\Gathered;
 use GreaterReach\Core\Meaning\BrandMatcher;
 use GreaterReach\Core\Meaning\TopicBuilder;
 use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\TacticRule;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Site\PublicSuffixList;
@@ -63,7 +64,6 @@ final readonly class LearnModels
         $authorities = array_map(static fn(Domain $domain): ?float => $domain->authority, $snapshots->domains);
         $models = new Models(
             $curve,
-            $brands,
             $comfortDifficulty,
             WinModel::fit($observations, $authorities, $rulebook->float('win_lambda'), $comfortDifficulty),
             LinksNeeded::fit($linkDifficulties, $linkMedians),

@@ -11,7 +11,7 @@ final readonly class PartWork
 {
     public const STEPS = ['gather', 'weigh'];
 
-    public function __construct(private GatherKeywords $gather, private WeighKeywords $weigh)
+    public function __construct(private GatherKeywords $gather, private WeighKeywords $weigh, private LearnModels $learn)
     {
     }
 
@@ -24,7 +24,8 @@ final readonly class PartWork
             return;
         }
         $rows = new RowLines($order->study->id, $comparison);
-        $models = Models::kept($part->folder);
-        LineFile::write($part->weighed(), $this->weigh->execute($order->study, $models, $snapshots, $order->within, $part->range, $rows, LineFile::read($part->gathered()), LineFile::read($part->found())));
+        $models = LearntFile::read($part->folder, $order->study->ownDomain()->authority);
+        $brands = $this->learn->brands($snapshots->domains);
+        LineFile::write($part->weighed(), $this->weigh->execute($order->study, $models, $brands, $snapshots, $order->within, $part->range, $rows, LineFile::read($part->gathered()), LineFile::read($part->found())));
     }
 }

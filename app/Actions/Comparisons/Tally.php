@@ -8,6 +8,7 @@ use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\ShareOfClicks;
 use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Comparison\Overlap;
+use GreaterReach\Core\Comparison\PageOne;
 use GreaterReach\Core\Comparison\Standing;
 use GreaterReach\Core\Metrics\Metrics;
 
@@ -50,30 +51,29 @@ final class Tally
         foreach ($row->positions as $domain => $position) {
             if ($position !== null) {
                 ++$this->ranking[$domain];
-                $this->firstPage[$domain] += $position <= 10 ? 1 : 0;
+                $this->firstPage[$domain] += PageOne::holds($position) ? 1 : 0;
                 $this->value[$domain] += ($metrics->volume ?? 0) * $this->curve->at($position) * ($metrics->cpc ?? 0.0);
             }
         }
     }
 
-    /** @return array<string, mixed> */
-    public function summary(): array
+    public function summary(): ComparisonSummary
     {
         $overlap = [];
         foreach ($this->overlap->counts() as $mask => $count) {
             $overlap[] = ['combination' => $mask, 'keywords' => $count];
         }
 
-        return [
-            'keywords' => $this->keywords,
-            'standings' => $this->standings,
-            'overlap' => $overlap,
-            'similarity' => $this->overlap->similarities(),
-            'share_of_clicks' => $this->shares->shares(),
-            'visits' => $this->shares->visits(),
-            'value' => $this->value,
-            'ranking' => $this->ranking,
-            'first_page' => $this->firstPage,
-        ];
+        return new ComparisonSummary(
+            $this->keywords,
+            $this->standings,
+            $overlap,
+            $this->overlap->similarities(),
+            $this->shares->shares(),
+            $this->shares->visits(),
+            array_values($this->value),
+            array_values($this->ranking),
+            array_values($this->firstPage),
+        );
     }
 }

@@ -5,18 +5,16 @@ declare(strict_types=1);
 namespace App\Actions\Decisions;
 
 use App\Actions\Comparisons\CountShown;
+use App\Actions\Comparisons\KeywordFacts;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Database\Figures;
-use GreaterReach\Core\Clicks\CtrCurve;
-use GreaterReach\Core\Clicks\Potential;
-use GreaterReach\Core\Keyword\Words;
-use GreaterReach\Core\Meaning\FitRules;
-use GreaterReach\Core\Meaning\Intent;
-use GreaterReach\Core\Meaning\IntentRules;
-use GreaterReach\Core\Priority\Bands;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\RowCatalogue;
+use GreaterReach\Core\Meaning\BrandMatcher;
+use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\Opportunity;
 use GreaterReach\Core\Priority\Weigher;
-use GreaterReach\Core\Rulebook\Rulebook;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -61,13 +59,14 @@ final readonly class Rescore
         if ($comparison !== null && \in_array('topic', $columns, true)) {
             self::moveTopics($comparison, $keywords);
         }
-        if (array_intersect($columns, self::FOLLOWED) === [] || $comparison === null || ! isset($comparison->summary['curve'])) {
+        $models = $comparison?->models();
+        if (array_intersect($columns, self::FOLLOWED) === [] || $comparison === null || $models === null) {
             return;
         }
-        $rulebook = $study->rulebook();
-        $curve = CtrCurve::ofRates(array_values(array_map(floatval(...), $comparison->summary['curve'])));
+        // Whether a row is listed hangs on no decision, so the brands are not asked for.
+        $weigher = new Weigher($study->rulebook(), $models, BrandMatcher::of([]));
         foreach (array_chunk($keywords, self::CHUNK) as $chunk) {
-            $this->chunk($comparison, $rulebook, $curve, $chunk);
+            $this->chunk($comparison, $weigher, $chunk);
         }
     }
 
@@ -85,33 +84,35 @@ final readonly class Rescore
     }
 
     /** @param list<string> $keywords */
-    private function chunk(Comparison $comparison, Rulebook $rulebook, CtrCurve $curve, array $keywords): void
+    private function chunk(Comparison $comparison, Weigher $weigher, array $keywords): void
     {
-        $decisions = DB::table('decisions')->where('study_id', $comparison->study_id)->whereIn('keyword', $keywords)->get(['keyword', 'fit', 'intent', 'target'])->keyBy('keyword');
-        $rows = $comparison->table()->query()->whereIn('keyword', $keywords)->get(['keyword', 'volume', 'own_position', 'win_chance', 'topic']);
-        $gainBands = Bands::of($rulebook->numbers('gain_bands'));
-        $intents = IntentRules::of($rulebook->words('intent_buy'), $rulebook->words('intent_compare'), $rulebook->words('intent_learn'));
-        $fits = FitRules::of($rulebook->fits());
+        $judgements = KeywordFacts::judgementsOf($comparison->study_id, $keywords);
         $values = $bindings = [];
-        foreach ($rows as $row) {
-            $decision = $decisions[$row->keyword] ?? null;
-            $clicks = Potential::of($row->volume, $row->own_position, $decision->target ?? $rulebook->int('target'), $curve);
-            $intent = isset($decision->intent) ? Intent::from($decision->intent) : $intents->intentOf($row->keyword);
-            $chance = Figures::float($row->win_chance);
-            $expected = $chance === null || $clicks->gain === null ? null : $chance * $clicks->gain;
-            $values[] = '(?, ?::smallint, ?::float8, ?::float8, ?::smallint, ?, ?::smallint, ?::smallint)';
-            // Floats as text: the driver would cut them short.
-            array_push($bindings, $row->keyword, $clicks->target, self::exact($clicks->gain), self::exact($expected), $gainBands->rising($clicks->gain), $intent->value, Weigher::intentScore($intent), $decision->fit ?? $fits->fitOf(Words::of($row->keyword), $row->topic));
+        foreach (ComparisonRows::read($comparison->table()->query()->whereIn('keyword', $keywords)) as $row) {
+            $opportunity = $weigher->weigh($row->candidate($judgements[$row->keyword] ?? new Judgement()));
+            $values[] = '(?, '.implode(', ', array_map(static fn(string $type): string => "?::{$type}", self::types())).')';
+            array_push($bindings, $row->keyword, ...self::cells($opportunity));
         }
-        if ($values !== []) {
-            DB::update("UPDATE {$comparison->table()->changed('c')} SET target = v.target, gain = v.gain, expected_gain = v.expected_gain, score_gain = v.score_gain, intent = v.intent, score_intent = v.score_intent, score_fit = v.score_fit
-                FROM (VALUES ".implode(', ', $values).") v (keyword, target, gain, expected_gain, score_gain, intent, score_intent, score_fit)
-                WHERE {$comparison->table()->conditions('c')} AND c.keyword = v.keyword", $bindings);
+        if ($values === []) {
+            return;
         }
+        $columns = array_keys(self::types());
+        $set = implode(', ', array_map(static fn(string $column): string => "{$column} = v.{$column}", $columns));
+        DB::update("UPDATE {$comparison->table()->changed('c')} SET {$set} FROM (VALUES ".implode(', ', $values).') v (keyword, '.implode(', ', $columns).")
+            WHERE {$comparison->table()->conditions('c')} AND c.keyword = v.keyword", $bindings);
     }
 
-    private static function exact(?float $value): ?string
+    /** @return array<string, string> columns that follow a decision → their type */
+    private static function types(): array
     {
-        return $value === null ? null : Figures::exact($value);
+        return ['target' => 'smallint', 'gain' => 'float8', 'expected_gain' => 'float8', 'intent' => 'text', ...array_fill_keys(RowCatalogue::scores(), 'smallint')];
+    }
+
+    /** @return list<string|int|null> in the order of types(); floats as text, as the driver would cut them short */
+    private static function cells(Opportunity $opportunity): array
+    {
+        $exact = static fn(?float $value): ?string => $value === null ? null : Figures::exact($value);
+
+        return [$opportunity->clicks->target, $exact($opportunity->clicks->gain), $exact($opportunity->expectedGain), $opportunity->intent->value, ...array_values($opportunity->scores->toArray())];
     }
 }

@@ -20,7 +20,7 @@ final class BriefMarkdown
         }
         array_push($lines, '', '## Keywords', '', 'The one that would bring most: **'.self::plain((string) $brief['traffic_leader']).'**', '', '| keyword | volume | we |', '|---|---:|---:|');
         foreach ($brief['keywords'] as $keyword) {
-            $lines[] = '| '.self::plain($keyword->keyword).' | '.($keyword->volume ?? '·').' | '.($keyword->own_position ?? '·').' |';
+            $lines[] = '| '.self::plain($keyword['keyword']).' | '.($keyword['volume'] ?? '·').' | '.($keyword['own_position'] ?? '·').' |';
         }
         array_push($lines, ...self::rivals($brief));
 

@@ -53,7 +53,7 @@ final class BriefOdt
         }
         $this->heading(2, 'Keywords');
         $this->paragraph('The one that would bring most: '.$brief['traffic_leader']);
-        $this->table(['keyword', 'volume', 'we'], array_map(static fn(\stdClass $keyword): array => [$keyword->keyword, (string) ($keyword->volume ?? '·'), (string) ($keyword->own_position ?? '·')], array_values($brief['keywords'])));
+        $this->table(['keyword', 'volume', 'we'], array_map(static fn(array $keyword): array => [$keyword['keyword'], (string) ($keyword['volume'] ?? '·'), (string) ($keyword['own_position'] ?? '·')], array_values($brief['keywords'])));
         if ($brief['questions'] !== []) {
             $this->heading(2, 'Questions to answer');
             array_map($this->paragraph(...), $brief['questions']);

@@ -41,7 +41,7 @@ final readonly class ChangePlan
             if ($row === null || $row->tactic === null) {
                 throw Refused::because('keywords', sprintf('"%s" is not weighed in the comparison on show, so nothing can be planned for it.', $keyword));
             }
-            $added += DB::table('plan_items')->insertOrIgnore(['study_id' => $study->id, 'domain_id' => $study->ownDomain()->id, 'keyword' => $keyword, 'tactic' => $row->tactic, 'effort_days' => $facts->effort()->days(PlanFacts::tactic($row->tactic), $row->links_to_earn), 'links_to_earn' => $row->links_to_earn, 'updated_by' => $user]);
+            $added += DB::table('plan_items')->insertOrIgnore(['study_id' => $study->id, 'domain_id' => $study->ownDomain()->id, 'keyword' => $keyword, 'tactic' => (string) $row->tactic, 'effort_days' => $facts->effort()->days($row->tactic->tactic, $row->linksToEarn), 'links_to_earn' => $row->linksToEarn, 'updated_by' => $user]);
         }
 
         return $added;
@@ -144,8 +144,8 @@ final readonly class ChangePlan
         return ['done_month' => now('UTC')->format('Y-m'), 'promise' => [
             'gain' => $facts->gain($item->keyword),
             'win_chance' => $facts->winChance($item->keyword),
-            'visits_then' => (float) ($row->visits_now ?? 0.0),
-            'position_then' => $row?->own_position,
+            'visits_then' => $row->visitsNow ?? 0.0,
+            'position_then' => $row?->ownPosition,
             'target' => $row?->target,
         ]];
     }

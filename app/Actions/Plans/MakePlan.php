@@ -7,6 +7,8 @@ namespace App\Actions\Plans;
 use App\Actions\Comparisons\MetricsStream;
 use App\Models\Comparison;
 use App\Models\Study;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\WeighedRow;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\AutoPlan;
 use GreaterReach\Core\Plan\Effort;
@@ -32,14 +34,14 @@ final readonly class MakePlan
     {
         $effort = new Effort($study->rulebook());
         $rows = $this->opportunities($study, $comparison);
-        $items = array_map(static fn(\stdClass $row): PlanItem => new PlanItem($row->keyword, $effort->days(self::tactic($row), $row->links_to_earn), (float) $row->expected_gain), $rows);
+        $items = array_map(static fn(WeighedRow $row): PlanItem => new PlanItem($row->keyword, $effort->days(self::tactic($row), $row->linksToEarn), (float) $row->expectedGain), $rows);
         $placements = (new AutoPlan($months, $capacity))->place(array_values($items));
         $metrics = MetricsStream::known($study, array_map(static fn(Placement $placement): string => $placement->item->keyword, $placements));
 
         return array_map(static fn(Placement $placement): array => self::describe($placement, $rows[$placement->item->keyword], $effort, $start, $metrics[$placement->item->keyword]), $placements);
     }
 
-    /** @return array<string, \stdClass> keyword → row */
+    /** @return array<string, WeighedRow> keyword → row */
     private function opportunities(Study $study, Comparison $comparison): array
     {
         $minFit = $study->rulebook()->int('min_fit');
@@ -48,30 +50,28 @@ final readonly class MakePlan
         $rows = $comparison->table()->query()
             ->where('is_listed', true)->where('expected_gain', '>', 0)
             ->when($minFit > 0, static fn(Builder $query) => $query->where('score_fit', '>=', $minFit))
-            ->when($hasShortlist, static fn(Builder $query) => $query->whereIn('keyword', $marked('shortlisted')), static fn(Builder $query) => $query->whereNotIn('keyword', $marked('set aside')))
-            ->get(['keyword', 'topic', 'tactic', 'links_to_earn', 'expected_gain', 'win_chance']);
+            ->when($hasShortlist, static fn(Builder $query) => $query->whereIn('keyword', $marked('shortlisted')), static fn(Builder $query) => $query->whereNotIn('keyword', $marked('set aside')));
 
-        return $rows->keyBy('keyword')->all();
+        return array_column(ComparisonRows::read($rows), null, 'keyword');
     }
 
     /** @return array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float, win_chance: float, publish_by: ?string} */
-    private static function describe(Placement $placement, \stdClass $row, Effort $effort, Month $start, Metrics $metrics): array
+    private static function describe(Placement $placement, WeighedRow $row, Effort $effort, Month $start, Metrics $metrics): array
     {
         return [
             'month' => (string) $start->plus($placement->begins),
             'item' => $row->keyword,
-            'topic' => $row->topic,
-            'tactic' => $row->tactic,
+            'topic' => (string) $row->topic,
+            'tactic' => (string) $row->tactic,
             'effort_days' => $placement->item->effort,
             'expected_gain' => $placement->item->expectedGain,
-            'win_chance' => (float) $row->win_chance,
+            'win_chance' => (float) $row->winChance,
             'publish_by' => Season::of($metrics)->publishBy($start, $effort->ramp(self::tactic($row)))?->__toString(),
         ];
     }
 
-    /** The tactic without the links that may stand beside it. */
-    private static function tactic(\stdClass $row): Tactic
+    private static function tactic(WeighedRow $row): Tactic
     {
-        return Tactic::from(str_replace(' + links', '', $row->tactic));
+        return $row->tactic->tactic ?? throw new \LogicException('Only weighed rows are planned.');
     }
 }

@@ -7,18 +7,18 @@ namespace App\Actions\Plans;
 use App\Actions\Comparisons\MetricsStream;
 use App\Models\Comparison;
 use App\Models\Study;
-use App\Support\Database\Figures;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\WeighedRow;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Plan\Season;
-use GreaterReach\Core\Priority\Tactic;
 use Illuminate\Support\Facades\DB;
 
 /** What the comparison on show says about the keywords of a plan. */
 final readonly class PlanFacts
 {
     /**
-     * @param array<string, \stdClass> $rows     keyword → comparison row
+     * @param array<string, WeighedRow> $rows    keyword → its row
      * @param array<string, Metrics>   $metrics
      * @param array<string, string>    $setAside keyword → reason, '' where none was given
      */
@@ -31,16 +31,15 @@ final readonly class PlanFacts
     {
         // What was compared from another side says nothing about ours.
         $isOurs = $comparison !== null && $comparison->domains[0]['id'] === $study->ownDomain()->id;
-        $rows = ! $isOurs ? [] : $comparison->table()->query()->whereIn('keyword', $keywords)
-            ->get(['keyword', 'topic', 'tactic', 'links_to_earn', 'own_position', 'own_url', 'volume', 'visits_now', 'gain', 'win_chance', 'expected_gain', 'target', 'intent'])->keyBy('keyword')->all();
+        $rows = ! $isOurs ? [] : ComparisonRows::read($comparison->table()->query()->whereIn('keyword', $keywords));
 
         $setAside = DB::table('decisions')->where('study_id', $study->id)->where('mark', 'set aside')->whereIn('keyword', $keywords)
             ->selectRaw("keyword, coalesce(reason, '') AS reason")->pluck('reason', 'keyword')->all();
 
-        return new self($rows, MetricsStream::known($study, $keywords), new Effort($study->rulebook()), $setAside);
+        return new self(array_column($rows, null, 'keyword'), MetricsStream::known($study, $keywords), new Effort($study->rulebook()), $setAside);
     }
 
-    public function row(string $keyword): ?\stdClass
+    public function row(string $keyword): ?WeighedRow
     {
         return $this->rows[$keyword] ?? null;
     }
@@ -64,18 +63,12 @@ final readonly class PlanFacts
     /** Visits a month when it is won; 0 while nothing is known. */
     public function gain(string $keyword): float
     {
-        return Figures::float($this->rows[$keyword]->gain ?? null) ?? 0.0;
+        return $this->rows[$keyword]->gain ?? 0.0;
     }
 
     /** 0…1; 0 while nothing is known, which is told beside it. */
     public function winChance(string $keyword): float
     {
-        return Figures::float($this->rows[$keyword]->win_chance ?? null) ?? 0.0;
-    }
-
-    /** The tactic without the links that may stand beside it. */
-    public static function tactic(string $label): Tactic
-    {
-        return Tactic::from(str_replace(' + links', '', $label));
+        return $this->rows[$keyword]->winChance ?? 0.0;
     }
 }

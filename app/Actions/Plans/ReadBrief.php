@@ -7,6 +7,8 @@ namespace App\Actions\Plans;
 use App\Actions\Bench\ReadPageOne;
 use App\Models\PlanItem;
 use App\Models\Study;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\WeighedRow;
 use App\Support\Sentence\Sentence;
 use App\Support\Sources\SourceMarket;
 use App\Support\Sources\SourceProblem;
@@ -30,19 +32,19 @@ final readonly class ReadBrief
         $comparison = $study->comparison;
         $facts = PlanFacts::of($study, $comparison, [$item->keyword]);
         $row = $facts->row($item->keyword);
-        $keywords = $comparison === null ? [] : $comparison->table()->query()->where('topic', $row->topic ?? $item->keyword)
-            ->orderByRaw('potential DESC NULLS LAST, keyword')->limit(60)->get(['keyword', 'volume', 'own_position', 'potential'])->all();
+        $keywords = $comparison === null ? [] : ComparisonRows::read($comparison->table()->query()->where('topic', $row->topic ?? $item->keyword)
+            ->orderByRaw('potential DESC NULLS LAST, keyword')->limit(60));
         $pageOne = $comparison === null ? [] : array_values(array_filter($this->pageOne->execute($comparison, Sentence::parse('topic='.str_replace(';', ' ', (string) ($row->topic ?? $item->keyword)))), static fn(array $one): bool => $one['keyword'] === $item->keyword));
         $results = $pageOne[0]['results'] ?? [];
 
         return [
             'item' => ['id' => $item->id, 'keyword' => $item->keyword, 'tactic' => $item->tactic, 'month' => $item->month, 'owner' => $item->owner, 'due' => $item->due?->toDateString(), 'links_to_earn' => $item->links_to_earn, 'effort_days' => $item->effort_days],
-            'topic' => $row?->topic, 'intent' => $row?->intent, 'stage' => $row === null || $row->intent === null ? null : \GreaterReach\Core\Meaning\Intent::from($row->intent)->stage(),
-            'our_page' => $row?->own_url, 'our_position' => $row?->own_position, 'target' => $row?->target, 'gain' => $facts->gain($item->keyword),
-            'keywords' => $keywords, 'traffic_leader' => $keywords[0]->keyword ?? $item->keyword,
+            'topic' => $row?->topic, 'intent' => $row?->intent?->value, 'stage' => $row?->intent?->stage(),
+            'our_page' => $row?->ownUrl, 'our_position' => $row?->ownPosition, 'target' => $row?->target, 'gain' => $facts->gain($item->keyword),
+            'keywords' => array_map(static fn(WeighedRow $one): array => ['keyword' => $one->keyword, 'volume' => $one->volume, 'own_position' => $one->ownPosition, 'potential' => $one->potential], $keywords), 'traffic_leader' => $keywords[0]->keyword ?? $item->keyword,
             'page_one' => $results, 'rivals' => $this->rivals(PagesToBeat::of(array_map(static fn(array $result): string => (string) $result['url'], $results), $study->ownDomain()->toEntry($this->suffixes))),
             'questions' => $this->questions($study, $item->keyword),
-            'publish_by' => $facts->season($item->keyword)->publishBy(PlanFrame::agreed($study)->start, $facts->effort()->ramp(PlanFacts::tactic($item->tactic)))?->__toString(),
+            'publish_by' => $facts->season($item->keyword)->publishBy(PlanFrame::agreed($study)->start, $facts->effort()->ramp($item->tacticLabel()->tactic))?->__toString(),
             'written' => (object) $item->brief,
         ];
     }

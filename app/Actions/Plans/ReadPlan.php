@@ -68,7 +68,7 @@ final class ReadPlan
         $gain = $item->promise['gain'] ?? $facts->gain($item->keyword);
         $chance = $item->promise['win_chance'] ?? $facts->winChance($item->keyword);
 
-        return new ForecastItem((float) $gain, (float) $chance, $facts->season($item->keyword), $done, $facts->effort()->ramp(PlanFacts::tactic($item->tactic)));
+        return new ForecastItem((float) $gain, (float) $chance, $facts->season($item->keyword), $done, $facts->effort()->ramp($item->tacticLabel()->tactic));
     }
 
     /**
@@ -128,17 +128,16 @@ final class ReadPlan
     private static function describe(PlanItem $item, PlanFacts $facts, Month $start): array
     {
         $row = $facts->row($item->keyword);
-        $chance = $facts->winChance($item->keyword);
 
         return [
             'id' => $item->id, 'keyword' => $item->keyword, 'month' => $item->month, 'status' => $item->status, 'tactic' => $item->tactic,
             'effort_days' => $item->effort_days, 'links_to_earn' => $item->links_to_earn, 'owner' => $item->owner, 'due' => $item->due?->toDateString(),
             'is_pinned' => $item->is_pinned, 'brief' => (object) $item->brief, 'done_month' => $item->done_month, 'version' => $item->version,
-            'topic' => $row?->topic, 'gain' => $facts->gain($item->keyword), 'win_chance' => $row === null || $row->win_chance === null ? null : $chance,
-            'expected_gain' => $row === null || $row->expected_gain === null ? null : (float) $row->expected_gain, 'own_position' => $row?->own_position, 'own_url' => $row?->own_url,
+            'topic' => $row?->topic, 'gain' => $facts->gain($item->keyword), 'win_chance' => $row?->winChance,
+            'expected_gain' => $row?->expectedGain, 'own_position' => $row?->ownPosition, 'own_url' => $row?->ownUrl,
             'set_aside' => $facts->setAside($item->keyword),
-            'why' => ['effort' => StudyExplainer::effort($facts->effort(), PlanFacts::tactic($item->tactic), $item->links_to_earn), 'season' => StudyExplainer::season($facts->season($item->keyword))],
-            'publish_by' => $facts->season($item->keyword)->publishBy($start, $facts->effort()->ramp(PlanFacts::tactic($item->tactic)))?->__toString(),
+            'why' => ['effort' => StudyExplainer::effort($facts->effort(), $item->tacticLabel()->tactic, $item->links_to_earn), 'season' => StudyExplainer::season($facts->season($item->keyword))],
+            'publish_by' => $facts->season($item->keyword)->publishBy($start, $facts->effort()->ramp($item->tacticLabel()->tactic))?->__toString(),
         ];
     }
 }

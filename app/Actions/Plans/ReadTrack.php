@@ -7,9 +7,9 @@ namespace App\Actions\Plans;
 use App\Models\PlanItem;
 use App\Models\Snapshot;
 use App\Models\Study;
-use App\Support\Database\Figures;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\ShareOfClicks;
+use GreaterReach\Core\Comparison\PageOne;
 use GreaterReach\Core\Explanation\StudyExplainer;
 use GreaterReach\Core\Plan\ClicksAround;
 use GreaterReach\Core\Plan\Month;
@@ -43,9 +43,9 @@ final class ReadTrack
     private function outcome(Study $study, PlanItem $item, PlanFacts $facts, ?Month $now, array $clicks): array
     {
         $done = Month::parse((string) $item->done_month);
-        $ramp = $facts->effort()->ramp(PlanFacts::tactic($item->tactic));
+        $ramp = $facts->effort()->ramp($item->tacticLabel()->tactic);
         $row = $facts->row($item->keyword);
-        $added = (Figures::float($row->visits_now ?? null) ?? 0.0) - (float) ($item->promise['visits_then'] ?? 0.0);
+        $added = ($row->visitsNow ?? 0.0) - (float) ($item->promise['visits_then'] ?? 0.0);
         $measured = $clicks[$item->keyword] ?? [];
         $around = ClicksAround::of($measured, $done);
         [$band, $outcome] = [null, null];
@@ -57,7 +57,7 @@ final class ReadTrack
         return [
             'id' => $item->id, 'keyword' => $item->keyword, 'tactic' => $item->tactic, 'done_month' => $item->done_month, 'owner' => $item->owner,
             'promised_gain' => (float) ($item->promise['gain'] ?? 0.0), 'win_chance' => (float) ($item->promise['win_chance'] ?? 0.0),
-            'position_then' => $item->promise['position_then'] ?? null, 'position_now' => $row?->own_position, 'target' => $item->promise['target'] ?? null,
+            'position_then' => $item->promise['position_then'] ?? null, 'position_now' => $row?->ownPosition, 'target' => $item->promise['target'] ?? null,
             'added' => $added, 'p10' => $band?->p10, 'p50' => $band?->p50, 'p90' => $band?->p90,
             'outcome' => $outcome?->value, 'why' => $outcome === null ? null : StudyExplainer::outcome($outcome, $added, $band, $done, $ramp),
             'history' => $this->history($study, $item->keyword),
@@ -118,7 +118,7 @@ final class ReadTrack
         return $count === 0 ? null : [
             'items' => $count,
             'said' => array_sum(array_column($ripe, 'win_chance')) / $count,
-            'happened' => \count(array_filter($ripe, static fn(array $item): bool => $item['position_now'] !== null && $item['position_now'] <= 10)) / $count,
+            'happened' => \count(array_filter($ripe, static fn(array $item): bool => PageOne::holds($item['position_now']))) / $count,
             'inside' => \count(array_filter($ripe, static fn(array $item): bool => $item['outcome'] === Outcome::Inside->value)) / $count,
         ];
     }
@@ -130,7 +130,7 @@ final class ReadTrack
         if ($comparison === null) {
             return [];
         }
-        $curve = isset($comparison->summary['curve']) ? CtrCurve::ofRates(array_values(array_map(floatval(...), $comparison->summary['curve']))) : CtrCurve::default();
+        $curve = $comparison->models()->curve ?? CtrCurve::default();
         $ids = array_column($comparison->domains, 'id');
         $numbers = array_flip($ids);
         $days = array_reverse(array_map(strval(...), DB::table('live_snapshots')->where('domain_id', $ids[0])->where('channel', Snapshot::ORGANIC)->orderByDesc('day')->limit(self::DAYS)->pluck('day')->all()));

@@ -19,15 +19,14 @@ use GreaterReach\Core\Comparison\Standing;
 use GreaterReach\Core\Meaning\BrandMatcher;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Priority\Candidate;
+use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Opportunity;
 use GreaterReach\Core\Priority\Order;
 use GreaterReach\Core\Priority\Weigher;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
-use GreaterReach\Core\Winning\ComfortDifficulty;
-use GreaterReach\Core\Winning\LinksNeeded;
-use GreaterReach\Core\Winning\WinChance;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -86,7 +85,7 @@ final readonly class PreviewRulebook
             ++$keywords;
             $gain['before'] += (float) $gained;
             $gain['after'] += (float) $opportunity->clicks->gain;
-            if (($opportunity->scores->fit ?? 0) >= $rulebook->int('min_fit')) {
+            if (($opportunity->scores->at(Criterion::Fit) ?? 0) >= $rulebook->int('min_fit')) {
                 $top = self::kept($top, $opportunity, $order);
             }
         }
@@ -112,25 +111,17 @@ final readonly class PreviewRulebook
 
     private function weigher(Study $study, Comparison $comparison, Rulebook $rulebook): Weigher
     {
-        $comfort = $comparison->summary['comfort'];
-        $links = $comparison->summary['links'];
-        $model = $comparison->winModel() ?? throw new \LogicException('A comparison that was not weighed has nothing to preview.');
+        $models = $comparison->models() ?? throw new \LogicException('A comparison that was not weighed has nothing to preview.');
 
-        return new Weigher(
-            $rulebook,
-            $this->curve($study, $comparison, $rulebook),
-            ComfortDifficulty::known((float) $comfort['value'], $comfort['keywords'], $comfort['isAssumed']),
-            new WinChance($model, $rulebook->float('head_start_11_20'), $rulebook->float('head_start_21_50')),
-            LinksNeeded::known((float) $links['intercept'], (float) $links['slope'], $links['keywords'], $links['isAssumed']),
-            BrandMatcher::of([]),
-        );
+        // What is listed bears no competitor's brand, and that no setting changes.
+        return new Weigher($rulebook, $models->withCurve($this->curve($study, $models, $rulebook)), BrandMatcher::of([]));
     }
 
-    private function curve(Study $study, Comparison $comparison, Rulebook $rulebook): CtrCurve
+    private function curve(Study $study, Models $models, Rulebook $rulebook): CtrCurve
     {
         $own = static fn(Rulebook $of): array => [$of->text('curve'), $of->numbers('curve_own'), $of->float('curve_prior')];
         if ($own($rulebook) === $own($study->rulebook())) {
-            return CtrCurve::ofRates(array_values(array_map(floatval(...), $comparison->summary['curve'])));
+            return $models->curve;
         }
 
         return $this->learn->curve($rulebook, new KeywordFacts($study->id), $this->learn->brands($study->comparedDomains()));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
+use App\Actions\Comparisons\ComparisonSummary;
 use App\Models\Domain;
 use App\Models\Snapshot;
 use App\Models\Study;
@@ -25,7 +26,7 @@ final readonly class ReadLedger
         foreach (Snapshot::query()->where('study_id', $study->id)->get()->sortBy('day') as $snapshot) {
             $snapshots[$snapshot->domain_id][] = $snapshot;
         }
-        $summary = $study->comparison->summary ?? [];
+        $summary = $study->comparison->summary ?? ComparisonSummary::none();
         $places = array_flip(array_column($study->comparison->domains ?? [], 'id'));
         $band = $study->rulebook()->float('peer_band');
         $own = $study->domains->first()?->authority;
@@ -43,11 +44,11 @@ final readonly class ReadLedger
                 'referring_domains' => $domain->referring_domains,
                 'said' => $said[$domain->id] ?? [],
                 'brand_terms' => $domain->brand_terms,
-                'keywords' => $place === null ? null : $summary['ranking'][$place] ?? null,
-                'first_page' => $place === null ? null : $summary['first_page'][$place] ?? null,
-                'visits' => $place === null ? null : $summary['visits'][$place] ?? null,
-                'value' => $place === null ? null : $summary['value'][$place] ?? null,
-                'share_of_clicks' => $place === null ? null : $summary['share_of_clicks'][$place] ?? null,
+                'keywords' => $place === null ? null : $summary->ranking[$place] ?? null,
+                'first_page' => $place === null ? null : $summary->firstPage[$place] ?? null,
+                'visits' => $place === null ? null : $summary->visits[$place] ?? null,
+                'value' => $place === null ? null : $summary->value[$place] ?? null,
+                'share_of_clicks' => $place === null ? null : $summary->shareOfClicks[$place] ?? null,
                 'why' => $place === null ? null : self::explain($domain->entry, $summary, $place),
                 'snapshots' => self::timeline($snapshots[$domain->id] ?? []),
             ];
@@ -57,18 +58,16 @@ final readonly class ReadLedger
     }
 
     /**
-     * @param array<string, mixed> $summary of the comparison on show
-     *
      * @return array<string, Explanation> figure → why it is what it is
      */
-    private static function explain(string $entry, array $summary, int $place): array
+    private static function explain(string $entry, ComparisonSummary $summary, int $place): array
     {
-        $visits = (float) ($summary['visits'][$place] ?? 0);
+        $visits = $summary->visits[$place] ?? 0.0;
 
         return [
-            'visits' => StudyExplainer::visits($entry, (int) ($summary['ranking'][$place] ?? 0), $visits),
-            'value' => StudyExplainer::value($entry, $visits, (float) ($summary['value'][$place] ?? 0)),
-            'share_of_clicks' => StudyExplainer::shareOfClicks($entry, $visits, (float) array_sum($summary['visits'] ?? [])),
+            'visits' => StudyExplainer::visits($entry, $summary->ranking[$place] ?? 0, $visits),
+            'value' => StudyExplainer::value($entry, $visits, $summary->value[$place] ?? 0.0),
+            'share_of_clicks' => StudyExplainer::shareOfClicks($entry, $visits, (float) array_sum($summary->visits)),
         ];
     }
 

@@ -24,7 +24,7 @@ final class ReadStudyPaths
     public function execute(array $studies, User $user): array
     {
         $ids = array_map(static fn(Study $study): int => $study->id, $studies);
-        $today = now('UTC')->toDateTimeImmutable();
+        $today = now('UTC')->toDateString();
         $newest = $this->newestDays($ids);
         $roles = DB::table('study_members')->where('user_id', $user->id)->whereIn('study_id', $ids)->pluck('role', 'study_id');
         $shortlisted = DB::table('decisions')->whereIn('study_id', $ids)->where('mark', 'shortlisted')->groupBy('study_id')->selectRaw('study_id, count(*) AS keywords')->pluck('keywords', 'study_id');
@@ -40,7 +40,7 @@ final class ReadStudyPaths
                 $user->is_administrator || $roles->get($study->id) === 'editor',
                 \count($days),
                 \count($days) - \count($known),
-                \count(array_filter($known, static fn(string $day): bool => Freshness::isStale(new \DateTimeImmutable($day), $today))),
+                \count(array_filter($known, static fn(string $day): bool => Freshness::isStale($day, $today))),
                 (int) ($shortlisted[$study->id] ?? 0),
                 $counts(static fn(\stdClass $item): bool => ItemStatus::from($item->status)->isOpen()),
                 $counts(static fn(\stdClass $item): bool => ItemStatus::from($item->status)->isOverdue($item->due, $item->month, $today)),

@@ -21,7 +21,7 @@ final class ComparisonResource extends JsonResource
             'within' => $this->resource->within,
             'as_of' => $this->resource->as_of?->toDateString(),
             'domains' => $this->resource->domains,
-            'summary' => [...$this->resource->summary, 'odds' => $this->odds()],
+            'summary' => [...$this->resource->summary->toArray(), 'odds' => $this->odds()],
             'made_at' => $this->resource->created_at->toIso8601ZuluString(),
         ];
     }
@@ -29,7 +29,7 @@ final class ComparisonResource extends JsonResource
     /** @return ?array{difficulty: float, authority: ?float} by what ten points more multiply the odds of page one */
     private function odds(): ?array
     {
-        $model = $this->resource->winModel();
+        $model = $this->resource->models()?->winModel;
 
         return $model === null ? null : [
             'difficulty' => WinModel::oddsRatio($model->difficultySlope, 10),

@@ -75,6 +75,8 @@ final class CopyWriter
             \is_string($value) => addcslashes($value, "\\\t\n\r"),
             \is_float($value) => Figures::exact($value),
             \is_bool($value) => $value ? 't' : 'f',
+            $value instanceof \BackedEnum => (string) $value->value,
+            $value instanceof \Stringable => addcslashes((string) $value, "\\\t\n\r"),
             \is_array($value) => '{'.implode(',', array_map(static fn(?int $item): string => $item === null ? 'NULL' : (string) $item, $value)).'}',
             default => throw new \InvalidArgumentException('COPY cannot write a '.get_debug_type($value).'.'),
         };

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Database;
 
+use App\Support\Rows\RowCatalogue;
 use Illuminate\Support\Facades\DB;
 
 /** Makes room for the rows of comparisons and gives it back. Nothing here locks what others read: a large comparison has a table that nobody knows of before it is complete. */
@@ -18,9 +19,6 @@ final class RowStorage
         'visits_now', 'gain', 'standing', 'intent', 'cpc',
     ];
 
-    /** The best rows of each combination of scores, for the ranked list under any weights. */
-    private const SCORES = ['score_volume', 'score_ease', 'score_gain', 'score_value', 'score_intent', 'score_fit'];
-
     /** A table of its own, without indexes until it is filled. */
     public function create(int $comparison): void
     {
@@ -34,7 +32,8 @@ final class RowStorage
         foreach (self::ORDERS as $column => $order) {
             DB::statement("CREATE INDEX ON {$table} ({$column} {$order} NULLS LAST, keyword)");
         }
-        DB::statement("CREATE INDEX ON {$table} (".implode(', ', self::SCORES).', gain DESC NULLS LAST, difficulty, keyword) WHERE is_listed');
+        // The best rows of each combination of scores, for the ranked list under any weights.
+        DB::statement("CREATE INDEX ON {$table} (".implode(', ', RowCatalogue::scores()).', gain DESC NULLS LAST, difficulty, keyword) WHERE is_listed');
         DB::statement("CREATE INDEX ON {$table} (own_position) INCLUDE (".implode(', ', self::COUNTED).')');
     }
 

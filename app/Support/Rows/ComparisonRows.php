@@ -39,54 +39,42 @@ final readonly class ComparisonRows
         return new SentenceCompiler(SentenceContext::of($this->comparison));
     }
 
+    public function at(string $keyword): ?WeighedRow
+    {
+        $row = $this->comparison->table()->query()->where('keyword', $keyword)->first();
+
+        return $row === null ? null : WeighedRow::fromDatabase($row);
+    }
+
     /**
-     * @param list<\stdClass> $rows
+     * @param Builder $query whole rows, perhaps with more beside them
+     *
+     * @return list<WeighedRow>
+     */
+    public static function read(Builder $query): array
+    {
+        return array_map(WeighedRow::fromDatabase(...), array_values($query->get()->all()));
+    }
+
+    /**
+     * @param list<WeighedRow> $rows
      *
      * @return list<array<string, mixed>> the rows as the API gives them, with what people decided
      */
     public function presentAll(array $rows): array
     {
-        $decisions = DB::table('decisions')->where('study_id', $this->comparison->study_id)->whereIn('keyword', array_column($rows, 'keyword'))->get(['keyword', 'mark', 'reason', 'fit', 'note', 'target', 'intent', 'pinned', 'difficulty'])->keyBy('keyword');
-        $tags = DB::table('tags')->where('study_id', $this->comparison->study_id)->whereIn('keyword', array_column($rows, 'keyword'))->orderBy('tag')->get(['keyword', 'tag'])->groupBy('keyword');
+        $keywords = array_map(static fn(WeighedRow $row): string => $row->keyword, $rows);
+        $decisions = DB::table('decisions')->where('study_id', $this->comparison->study_id)->whereIn('keyword', $keywords)->get(['keyword', 'mark', 'reason', 'fit', 'note', 'target', 'intent', 'pinned', 'difficulty'])->keyBy('keyword');
+        $tags = DB::table('tags')->where('study_id', $this->comparison->study_id)->whereIn('keyword', $keywords)->orderBy('tag')->get(['keyword', 'tag'])->groupBy('keyword');
 
-        return array_map(static fn(\stdClass $row): array => [...self::present($row, $decisions->get($row->keyword)), 'tags' => $tags->get($row->keyword)?->pluck('tag')->all() ?? []], $rows);
+        return array_map(static fn(WeighedRow $row): array => [...$row->told(), ...self::decided($row, $decisions->get($row->keyword)), 'tags' => $tags->get($row->keyword)?->pluck('tag')->all() ?? []], $rows);
     }
 
     /** @return array<string, mixed> */
-    private static function present(\stdClass $row, ?\stdClass $decision): array
+    private static function decided(WeighedRow $row, ?\stdClass $decision): array
     {
-        $float = static fn(string|float|null $value): ?float => $value === null ? null : (float) $value;
-
         return [
-            'keyword' => $row->keyword,
-            'standing' => $row->standing,
-            'positions' => Figures::ints($row->positions),
-            'previous' => Figures::ints($row->previous),
-            'own_url' => $row->own_url,
-            'competitors_ranking' => $row->competitors_ranking,
-            'competitors_above' => $row->competitors_above,
-            'movement' => $row->movement,
-            'volume' => $row->volume,
-            'volume_derived' => $row->volume_derived,
-            'advertiser_competition' => $float($row->advertiser_competition),
-            'words' => $row->words,
-            'season' => $row->season,
-            'peak' => $row->peak,
-            'page_conflict' => $row->page_conflict,
-            'page_is_meant' => $row->own_url === null ? null : PageMeaning::isMeantFor($row->keyword, $row->own_url),
-            'difficulty' => $float($row->difficulty),
-            'cpc' => $float($row->cpc),
-            'target' => $row->target,
-            'visits_now' => $float($row->visits_now),
-            'potential' => $float($row->potential),
-            'gain' => $float($row->gain),
-            'win_chance' => $float($row->win_chance),
-            'expected_gain' => $float($row->expected_gain),
-            'horizon' => $row->horizon,
-            'tactic' => $row->tactic,
-            'links_to_earn' => $row->links_to_earn,
-            'intent' => $row->intent,
-            'topic' => $row->topic,
+            'page_is_meant' => $row->ownUrl === null ? null : PageMeaning::isMeantFor($row->keyword, $row->ownUrl),
             'mark' => $decision?->mark,
             'reason' => $decision?->reason,
             'fit' => $decision?->fit,
@@ -94,7 +82,7 @@ final readonly class ComparisonRows
             'wanted_target' => $decision?->target,
             'own_intent' => $decision?->intent,
             'pinned' => $decision->pinned ?? false,
-            'own_difficulty' => $float($decision->difficulty ?? null),
+            'own_difficulty' => Figures::float($decision->difficulty ?? null),
         ];
     }
 }

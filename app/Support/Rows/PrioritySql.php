@@ -24,8 +24,9 @@ final class PrioritySql
         foreach ($weights->toArray() as $criterion => $weight) {
             if ($weight > 0) {
                 $number = Figures::exact($weight).'::float8';
-                $sum[] = "coalesce({$number} * score_{$criterion}, 0)";
-                $total[] = "CASE WHEN score_{$criterion} IS NULL THEN 0 ELSE {$number} END";
+                $score = RowCatalogue::score($criterion);
+                $sum[] = "coalesce({$number} * {$score}, 0)";
+                $total[] = "CASE WHEN {$score} IS NULL THEN 0 ELSE {$number} END";
             }
         }
 

@@ -42,12 +42,12 @@ final readonly class RankedRows
         return (int) $this->remembered("count {$this->sentence} {$this->minFit}", fn(): int => $this->listed()->count());
     }
 
-    /** @return list<\stdClass> rows with their priority */
+    /** @return list<RankedRow> */
     public function page(Weights $weights, int $offset, int $limit): array
     {
-        $isDense = $this->count() * self::SPARSE >= (int) ($this->comparison->summary['keywords'] ?? 0);
+        $isDense = $this->count() * self::SPARSE >= $this->comparison->keywords();
 
-        return $isDense && $offset + $limit <= self::DEEPEST ? $this->fromTheTop($weights, $offset, $limit) : $this->sorted($weights, $offset, $limit);
+        return array_map(RankedRow::fromDatabase(...), $isDense && $offset + $limit <= self::DEEPEST ? $this->fromTheTop($weights, $offset, $limit) : $this->sorted($weights, $offset, $limit));
     }
 
     /** @return list<\stdClass> */
@@ -83,7 +83,7 @@ final readonly class RankedRows
         $parts = array_map(function (array $scores) use ($weights, $limit): Builder {
             $query = $this->listed()->select('comparison_rows.*')->selectRaw(PrioritySql::expression($weights).' AS priority')
                 ->when($this->pinsFirst, fn(Builder $rows) => $rows->whereNotIn('keyword', $this->pinned()));
-            foreach (self::columns() as $place => $column) {
+            foreach (RowCatalogue::scores() as $place => $column) {
                 $scores[$place] === null ? $query->whereNull($column) : $query->where($column, $scores[$place]);
             }
 
@@ -107,9 +107,9 @@ final readonly class RankedRows
     {
         $groups = [];
         foreach ($this->scores() as $scores) {
-            $known = new Scores(...array_combine(Criterion::names(), $scores));
+            $known = Scores::inOrder(...$scores);
             $priority = $weights->priorityOf($known);
-            $groups[($known->gain === null ? '1 ' : '0 ').($priority === null ? 'none' : json_encode($priority))][] = $scores;
+            $groups[($known->at(Criterion::Gain) === null ? '1 ' : '0 ').($priority === null ? 'none' : json_encode($priority))][] = $scores;
         }
         $rank = static fn(string $key): array => [$key[0], str_ends_with($key, 'none') ? INF : -(float) substr($key, 2)];
         uksort($groups, static fn(string $a, string $b): int => $rank($a) <=> $rank($b));
@@ -122,7 +122,7 @@ final readonly class RankedRows
     {
         /** @var list<list<?int>> $scores */
         $scores = $this->remembered('scores', function (): array {
-            $rows = $this->comparison->table()->query()->where('is_listed', true)->distinct()->get(self::columns())->all();
+            $rows = $this->comparison->table()->query()->where('is_listed', true)->distinct()->get(RowCatalogue::scores())->all();
 
             return array_map(static fn(\stdClass $row): array => array_values((array) $row), array_values($rows));
         });
@@ -150,11 +150,5 @@ final readonly class RankedRows
     private function pinned(): Builder
     {
         return DB::table('decisions')->select('keyword')->where('decisions.study_id', $this->comparison->study_id)->where('pinned', true);
-    }
-
-    /** @return list<string> */
-    private static function columns(): array
-    {
-        return array_map(static fn(string $name): string => 'score_'.$name, Criterion::names());
     }
 }

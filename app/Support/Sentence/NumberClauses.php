@@ -4,11 +4,19 @@ declare(strict_types=1);
 
 namespace App\Support\Sentence;
 
+use App\Support\Rows\CatalogueEntry;
+use App\Support\Rows\ColumnType;
 use Illuminate\Database\Query\Builder;
 
 /** A number beside a column. Columns of whole numbers are asked for whole numbers, so that any bound is understood and an index still helps. */
 final class NumberClauses
 {
+    /** @throws SentenceProblem when the value is no number */
+    public static function of(Builder $rows, CatalogueEntry $column, Clause $clause): Builder
+    {
+        return $column->type === ColumnType::Whole ? self::whole($rows, $column->name, $clause) : self::measured($rows, $column->name, $clause);
+    }
+
     /** @throws SentenceProblem when the value is no number */
     public static function whole(Builder $rows, string $column, Clause $clause): Builder
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support\Sentence;
 
 use App\Models\Comparison;
+use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\Peer;
 
 /** Sentences worth having from the start, put together for the domains of one comparison. */
@@ -14,7 +15,7 @@ final class ReadyLenses
     public static function of(Comparison $comparison, float $peerBand): array
     {
         $count = \count($comparison->domains) - 1;
-        $comfort = isset($comparison->summary['comfort']['value']) ? (string) round((float) $comparison->summary['comfort']['value'], 1) : '30';
+        $comfort = (string) round($comparison->models()->comfort->value ?? ComfortDifficulty::ASSUMED, 1);
         $peers = self::any($comparison, $peerBand, Peer::Comparable, '<=10');
         $weaker = self::any($comparison, $peerBand, Peer::Weaker, '<=20');
         $losing = self::alternatives(array_map(static fn(int $number): string => "m{$number}=left,slipped", $count === 0 ? [] : range(1, $count)));

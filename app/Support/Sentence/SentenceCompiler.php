@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Support\Sentence;
 
+use App\Support\Rows\RowCatalogue;
 use GreaterReach\Core\Comparison\Movement;
 use GreaterReach\Core\Comparison\Standing;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Priority\TacticLabel;
 use Illuminate\Database\Query\Builder;
 
 /**
@@ -17,11 +19,6 @@ use Illuminate\Database\Query\Builder;
  */
 final readonly class SentenceCompiler
 {
-    private const WHOLE = ['volume' => 'volume', 'words' => 'words', 'links' => 'links_to_earn', 'above' => 'competitors_above', 'best' => 'best_position', 'peak' => 'peak'];
-    private const MEASURED = [
-        'difficulty' => 'difficulty', 'cpc' => 'cpc', 'competition' => 'advertiser_competition', 'gain' => 'gain', 'visits' => 'visits_now', 'potential' => 'potential',
-        'chance' => 'win_chance', 'expected' => 'expected_gain',
-    ];
     private const STAGES = ['top', 'middle', 'bottom', 'unset'];
 
     private WordClauses $words;
@@ -56,9 +53,9 @@ final readonly class SentenceCompiler
 
     private function applyClause(Builder $rows, Clause $clause): void
     {
+        $ranges = RowCatalogue::ranges();
         $narrowed = match (true) {
-            isset(self::WHOLE[$clause->name]) => NumberClauses::whole($rows, self::WHOLE[$clause->name], $clause),
-            isset(self::MEASURED[$clause->name]) => NumberClauses::measured($rows, self::MEASURED[$clause->name], $clause),
+            isset($ranges[$clause->name]) => NumberClauses::of($rows, $ranges[$clause->name], $clause),
             $clause->name === 'stage' => self::stage($rows, $clause),
             $clause->name === 'tactic' => self::tactic($rows, $clause),
             $clause->name === 'topic' => $rows->where('topic', $clause->value),
@@ -88,7 +85,7 @@ final readonly class SentenceCompiler
     {
         $tactics = $clause->choices(array_column(Tactic::cases(), 'value'));
 
-        return $rows->whereIn('tactic', [...$tactics, ...array_map(static fn(string $tactic): string => Tactic::from($tactic)->withLinks(), $tactics)]);
+        return $rows->whereIn('tactic', [...$tactics, ...array_map(static fn(string $tactic): string => (string) TacticLabel::of(Tactic::from($tactic), true), $tactics)]);
     }
 
     /** The funnel stage follows from the intent. */

@@ -26,7 +26,7 @@ final class ItemStatusTest extends TestCase
     #[DataProvider('items')]
     public function test_what_is_overdue(string $status, ?string $due, ?string $month, bool $isOverdue): void
     {
-        self::assertSame($isOverdue, ItemStatus::from($status)->isOverdue($due, $month, new \DateTimeImmutable('2026-11-25 23:59')));
+        self::assertSame($isOverdue, ItemStatus::from($status)->isOverdue($due, $month, '2026-11-25'));
     }
 
     public function test_which_status_counts_for_what(): void
@@ -39,8 +39,12 @@ final class ItemStatusTest extends TestCase
 
     public function test_a_list_is_stale_after_a_month_and_a_little(): void
     {
-        $today = new \DateTimeImmutable('2026-11-25');
-        self::assertFalse(Freshness::isStale(new \DateTimeImmutable('2026-10-21'), $today));
-        self::assertTrue(Freshness::isStale(new \DateTimeImmutable('2026-10-20'), $today));
+        self::assertFalse(Freshness::isStale('2026-10-21', '2026-11-25'));
+        self::assertTrue(Freshness::isStale('2026-10-20', '2026-11-25'));
+        for ($day = new \DateTimeImmutable('1999-12-01'); $day->format('Y') < '2005'; $day = $day->modify('+1 day')) {
+            $today = $day->modify('+35 days');
+            self::assertFalse(Freshness::isStale($day->format('Y-m-d'), $today->format('Y-m-d')));
+            self::assertTrue(Freshness::isStale($day->format('Y-m-d'), $today->modify('+1 day')->format('Y-m-d')));
+        }
     }
 }

@@ -19,6 +19,7 @@ use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\MeasuredClicks;
+use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Opportunity;
 use GreaterReach\Core\Priority\Order;
 use GreaterReach\Core\Priority\Scores;
@@ -30,7 +31,6 @@ use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\LinksNeeded;
-use GreaterReach\Core\Winning\WinChance;
 use GreaterReach\Core\Winning\WinModel;
 use GreaterReach\Core\Winning\WinObservations;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -74,9 +74,9 @@ final class PriorityTest extends TestCase
     public function test_priority_is_the_weighted_mean_of_what_is_known(): void
     {
         $weights = Weights::parse('volume:1, ease:2,gain:1');
-        self::assertSame(3.25, $weights->priorityOf(new Scores(5, 3, 2, null, null, null)));
-        self::assertSame(3.0, $weights->priorityOf(new Scores(null, 3, null, 5, 5, 5)));
-        self::assertNull($weights->priorityOf(new Scores(null, null, null, 5, 5, 5)));
+        self::assertSame(3.25, $weights->priorityOf(Scores::inOrder(5, 3, 2, null, null, null)));
+        self::assertSame(3.0, $weights->priorityOf(Scores::inOrder(null, 3, null, 5, 5, 5)));
+        self::assertNull($weights->priorityOf(Scores::inOrder(null, null, null, 5, 5, 5)));
         self::assertSame('volume:1,ease:2,gain:1', (string) $weights);
     }
 
@@ -154,7 +154,7 @@ final class PriorityTest extends TestCase
     public function test_links_stand_beside_the_tactic_when_the_chance_is_known_to_be_low(): void
     {
         self::assertSame([true, false, false, false], [TacticRule::needsLinks(1, .34), TacticRule::needsLinks(1, .35), TacticRule::needsLinks(0, .1), TacticRule::needsLinks(1, null)]);
-        self::assertSame('new page + links', $this->weigh($this->candidate(null, new Metrics(100, 80.0)))->tacticLabel());
+        self::assertSame('new page + links', $this->weigh($this->candidate(null, new Metrics(100, 80.0)))->tacticLabel()->__toString());
     }
 
     public function test_what_is_first_unclaimed_or_a_competitors_brand_is_not_listed(): void
@@ -169,7 +169,7 @@ final class PriorityTest extends TestCase
     public function test_a_persons_word_beats_the_rule(): void
     {
         $opportunity = $this->weigh($this->candidate(null, new Metrics(1000, 20.0), judgement: new Judgement(1, 4, Intent::Buy)));
-        self::assertSame([1, Intent::Buy, 4, 5], [$opportunity->clicks->target, $opportunity->intent, $opportunity->scores->fit, $opportunity->scores->intent]);
+        self::assertSame([1, Intent::Buy, 4, 5], [$opportunity->clicks->target, $opportunity->intent, $opportunity->scores->at(Criterion::Fit), $opportunity->scores->at(Criterion::Intent)]);
     }
 
     public function test_expected_gain_is_chance_times_gain(): void
@@ -208,7 +208,7 @@ final class PriorityTest extends TestCase
     {
         $base = $this->weigh($this->candidate(null, new Metrics(100, 55.0)));
         $with = static fn(Scores $scores): Opportunity => new Opportunity($base->candidate, $base->clicks, $base->winChance, $base->expectedGain, $base->linksToEarn, $base->intent, $base->horizon, $base->tactic, $base->withLinks, $scores, 0, true);
-        $shares = Steadiness::of([$with(new Scores(5, 0, 0, 0, 0, 0)), $with(new Scores(0, 0, 5, 0, 0, 0))], 4000, 1, 3);
+        $shares = Steadiness::of([$with(Scores::inOrder(5, 0, 0, 0, 0, 0)), $with(Scores::inOrder(0, 0, 5, 0, 0, 0))], 4000, 1, 3);
         self::assertEqualsWithDelta(.5, $shares[0], 5 * sqrt(.25 / 4000));
         self::assertEqualsWithDelta(1.0, array_sum($shares), 1e-12);
     }
@@ -222,7 +222,7 @@ final class PriorityTest extends TestCase
         for ($number = 0; $number < 60; ++$number) {
             $weighed = $this->weigh($this->candidate(null, new Metrics(mt_rand(0, 5) === 0 ? null : 10 * mt_rand(1, 4), 55.0), keyword: 'k'.$number));
             $score = static fn(): ?int => [null, 1, 2, 3][mt_rand(0, 3)];
-            $list[] = new Opportunity($weighed->candidate, $weighed->clicks, $base->winChance, null, null, $base->intent, null, $base->tactic, false, new Scores($score(), $score(), $score(), $score(), $score(), $score()), 0, true);
+            $list[] = new Opportunity($weighed->candidate, $weighed->clicks, $base->winChance, null, null, $base->intent, null, $base->tactic, false, Scores::inOrder($score(), $score(), $score(), $score(), $score(), $score()), 0, true);
         }
         $random = new Randomizer(new Mt19937(9));
         $stays = array_fill(0, 60, 0);
@@ -241,10 +241,9 @@ final class PriorityTest extends TestCase
     private function weigh(Candidate $candidate): Opportunity
     {
         $comfort = ComfortDifficulty::fromDifficulties([]);
-        $chance = new WinChance(WinModel::fit(new WinObservations([]), [null], 1.0, $comfort));
-        $brands = BrandMatcher::of([['quillfair'], ['ink moor']]);
+        $models = new Models(CtrCurve::default(), $comfort, WinModel::fit(new WinObservations([]), [null], 1.0, $comfort), LinksNeeded::fit([], []));
 
-        return (new Weigher(Rulebook::standard(), CtrCurve::default(), $comfort, $chance, LinksNeeded::fit([], []), $brands))->weigh($candidate);
+        return (new Weigher(Rulebook::standard(), $models, BrandMatcher::of([['quillfair'], ['ink moor']])))->weigh($candidate);
     }
 
     /** @param ?list<Ranking> $rankings */

@@ -24,7 +24,7 @@ final class EvidenceTest extends TestCase
     public function test_each_fact_has_its_numbers_in_a_sentence(): void
     {
         $pageOne = [new PageOneResult(1, 'https://a.example/', 80, 60, 40), new PageOneResult(2, 'https://b.example/', 20, 20, 0), new PageOneResult(3, 'https://c.example/')];
-        $facts = (new Evidence(ComfortDifficulty::known(34, 200, false), 53.0))->of(28.04, self::COMPETITORS, $pageOne);
+        $facts = (new Evidence(ComfortDifficulty::fromArray(['value' => 34.0, 'keywords' => 200, 'isAssumed' => false, 'p50' => null, 'p75' => null, 'p90' => null]), 53.0))->of(28.04, self::COMPETITORS, $pageOne);
         self::assertSame([
             'peers' => '1 of 2 competitors of comparable authority (53 ± 5) are in the top 10.',
             'weaker_site' => 'small.example, with an authority of 12 against our 53, is at position 10.',

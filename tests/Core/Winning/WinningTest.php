@@ -85,7 +85,7 @@ final class WinningTest extends TestCase
 
     public function test_the_difficulty_at_a_chance_is_where_the_chance_is_just_that(): void
     {
-        $model = WinModel::known(1.5, -.06, .02, 500, false, 38.0);
+        $model = self::model(1.5, -.06, .02, 38.0);
         foreach ([.9, .5, .25, .1] as $chance) {
             $difficulty = $model->difficultyAt($chance);
             self::assertNotNull($difficulty);
@@ -93,7 +93,12 @@ final class WinningTest extends TestCase
         }
         self::assertNull($model->difficultyAt(.999), 'No difficulty from 0 on is that easy.');
         self::assertNull($model->difficultyAt(.001), 'None up to 100 is that hard.');
-        self::assertNull(WinModel::known(0.0, 0.0, null, 500, false, null)->difficultyAt(.5), 'A chance that does not depend on it passes nothing.');
+        self::assertNull(self::model(0.0, 0.0, null, null)->difficultyAt(.5), 'A chance that does not depend on it passes nothing.');
+    }
+
+    private static function model(float $intercept, float $difficulty, ?float $authority, ?float $own): WinModel
+    {
+        return WinModel::fromArray(['intercept' => $intercept, 'difficulty' => $difficulty, 'authority' => $authority, 'rows' => 500, 'brier_score' => null, 'calibration' => [], 'assumed' => false], $own);
     }
 
     public function test_a_head_start_lifts_the_chance(): void

@@ -39,7 +39,7 @@ final class GatherApiTest extends TestCase
         self::assertGreaterThan(0, $volumes['bee smoker']);
         self::assertNull($volumes['something nobody knows']);
         self::assertSame('pasted list', $study->imports()->value('file_name'));
-        self::assertSame(3, $study->refresh()->comparison?->summary['keywords']);
+        self::assertSame(3, $study->refresh()->comparison?->keywords());
     }
 
     public function test_a_bad_line_of_a_pasted_list_is_named_and_nothing_is_kept(): void

@@ -94,7 +94,7 @@ final class WeighViewsTest extends TestCase
         $map = $this->getJson("/api/v1/studies/{$study->slug}/opportunities/map?by=keyword")->assertOk()->json();
         self::assertSame($rows->whereNotNull('difficulty')->whereNotNull('expected_gain')->count(), \count($map['points']) + $map['left_out']);
         self::assertNotSame([], $map['contours']);
-        $model = $comparison->winModel();
+        $model = $comparison->models()?->winModel;
         self::assertNotNull($model);
         foreach ($map['contours'] as $contour) {
             self::assertEqualsWithDelta($contour['chance'], (new WinChance($model))->of(null, $contour['difficulty']), 1e-9);
@@ -110,7 +110,7 @@ final class WeighViewsTest extends TestCase
         $shares = array_map(static fn(array $one): float => $one['share'], $read['shares']);
         self::assertEqualsWithDelta(5.0, array_sum($shares), 1e-9, 'Five places are given in each draw.');
         $ordered = $rows->whereNotNull('gain')->sort(static fn(\stdClass $a, \stdClass $b): int => $b->gain <=> $a->gain ?: ($a->difficulty ?? INF) <=> ($b->difficulty ?? INF) ?: strcmp($a->keyword, $b->keyword))->values();
-        $scores = $ordered->map(static fn(\stdClass $row): Scores => new Scores($row->score_volume, $row->score_ease, $row->score_gain, $row->score_value, $row->score_intent, $row->score_fit))->all();
+        $scores = $ordered->map(static fn(\stdClass $row): Scores => Scores::inOrder($row->score_volume, $row->score_ease, $row->score_gain, $row->score_value, $row->score_intent, $row->score_fit))->all();
         $all = array_combine($ordered->pluck('keyword')->all(), Steadiness::ofScores(array_values($scores), 60, 5, 1));
         self::assertEquals(array_filter($all), $shares);
         foreach ($read['shares'] as ['share' => $share, 'meaning' => $meaning]) {
@@ -137,7 +137,7 @@ final class WeighViewsTest extends TestCase
     public function test_the_model_tells_by_what_ten_points_multiply_the_odds(): void
     {
         [$study, , $comparison] = $this->weighed();
-        $slope = (float) $comparison->summary['win_model']['difficulty'];
+        $slope = (float) $comparison->models()?->winModel->difficultySlope;
         $odds = $this->getJson("/api/v1/studies/{$study->slug}/comparison")->assertOk()->json('comparison.summary.odds.difficulty');
         self::assertEqualsWithDelta(\M_E ** (10 * $slope), $odds, 1e-12);
     }

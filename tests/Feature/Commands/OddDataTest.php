@@ -37,7 +37,7 @@ final class OddDataTest extends TestCase
             self::assertTrue($row['gain'] === '' || (float) $row['gain'] >= 0);
         }
         self::assertSame(0, $this->command('reach:plan', ['slug' => $study->slug])[0]);
-        self::assertSame($isAssumed, Study::query()->findOrFail($study->id)->comparison?->summary['win_model']['assumed']);
+        self::assertSame($isAssumed, Study::query()->findOrFail($study->id)->comparison?->models()?->winModel->isAssumed);
     }
 
     public function test_one_domain_alone_is_a_study_too(): void

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Comparisons;
+
+use GreaterReach\Core\Priority\Models;
+
+/** What was learnt, as a file for the processes that weigh beside the one that learnt it. */
+final class LearntFile
+{
+    private const NAME = 'models.json';
+
+    public static function write(string $folder, Models $models): void
+    {
+        $json = json_encode($models->toArray(), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        file_put_contents($folder.'/'.self::NAME, $json) === \strlen($json) || throw new \RuntimeException("{$folder} cannot be written to.");
+    }
+
+    /** @param ?float $ownAuthority as the model was learnt with it */
+    public static function read(string $folder, ?float $ownAuthority): Models
+    {
+        /** @var array<string, mixed> $kept */
+        $kept = json_decode((string) file_get_contents($folder.'/'.self::NAME), true, 16, JSON_THROW_ON_ERROR);
+
+        return Models::fromArray($kept, $ownAuthority) ?? throw new \RuntimeException("{$folder} holds no models.");
+    }
+}

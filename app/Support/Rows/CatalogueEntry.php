@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Rows;
+
+use App\Support\Database\Figures;
+use GreaterReach\Core\Priority\TacticLabel;
+
+/** One column of the weighed rows: what its property says of it, and what is said beside that. */
+final readonly class CatalogueEntry
+{
+    /**
+     * @param string                                       $name  of the column in the table and in the API
+     * @param class-string<\BackedEnum|TacticLabel>|null $class of its values, where they are more than text
+     */
+    public function __construct(
+        public string $property,
+        public string $name,
+        public ColumnType $type,
+        public bool $isNullable,
+        public ?string $class,
+        public Column $column,
+    ) {
+    }
+
+    /** A value as the row has it, of one as the database gives it. */
+    public function read(mixed $value): mixed
+    {
+        if ($value === null) {
+            return null;
+        }
+
+        return match ($this->type) {
+            ColumnType::Text => match (true) {
+                $this->class === null => $value,
+                $this->class === TacticLabel::class => TacticLabel::parse($value),
+                default => $this->class::from($value),
+            },
+            ColumnType::Measure => (float) $value,
+            ColumnType::Places => Figures::ints($value),
+            ColumnType::Flag, ColumnType::Whole => $value,
+        };
+    }
+}

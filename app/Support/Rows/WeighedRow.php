@@ -1,0 +1,227 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Rows;
+
+use GreaterReach\Core\Comparison\ComparisonRow;
+use GreaterReach\Core\Comparison\Movement;
+use GreaterReach\Core\Comparison\Standing;
+use GreaterReach\Core\Keyword\Words;
+use GreaterReach\Core\Meaning\Intent;
+use GreaterReach\Core\Meaning\Noise;
+use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Plan\SeasonKind;
+use GreaterReach\Core\Priority\Candidate;
+use GreaterReach\Core\Priority\Criterion;
+use GreaterReach\Core\Priority\Horizon;
+use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\Opportunity;
+use GreaterReach\Core\Priority\Scores;
+use GreaterReach\Core\Priority\TacticLabel;
+use GreaterReach\Core\Priority\TacticRule;
+
+/**
+ * One keyword of a comparison, compared and, in the organic channel, weighed. Each property is a column of the table; what is said of it
+ * stands beside it, and `RowCatalogue` reads it there. Null means unknown, or not weighed.
+ */
+final readonly class WeighedRow
+{
+    /**
+     * @param list<?int> $positions our position and those of the competitors as listed
+     * @param list<?int> $previous  the same in the snapshots before
+     */
+    public function __construct(
+        #[Column('Keyword', asked: 'keyword', isOrder: true, meaning: 'The keyword as its key.')]
+        public string $keyword,
+        #[Column('Standing', meaning: 'Where we stand against the best competitor.')]
+        public Standing $standing,
+        #[Column('We', asked: 'own', isOrder: true, isTold: false, meaning: 'Our best position.')]
+        public ?int $ownPosition,
+        #[Column('Our page', meaning: 'The page of ours that has our best position.')]
+        public ?string $ownUrl,
+        #[Column(isTold: false)]
+        public ?int $bestCompetitor,
+        #[Column('Best', asked: 'best', isRange: true, isOrder: true, isTold: false, meaning: 'The best position of any competitor.')]
+        public ?int $bestPosition,
+        #[Column('Ranking', asked: 'ranking', isOrder: true, meaning: 'How many competitors rank.')]
+        public int $competitorsRanking,
+        #[Column('Above us', asked: 'above', isRange: true, isOrder: true, meaning: 'How many competitors stand above us.')]
+        public int $competitorsAbove,
+        #[Column(meaning: 'Our position and the competitors’.')]
+        public array $positions,
+        #[Column(meaning: 'The same in the snapshots before.')]
+        public array $previous,
+        #[Column(isTold: false)]
+        public int $presence,
+        #[Column('Movement', meaning: 'How our best position moved since the snapshot before.')]
+        public ?Movement $movement,
+        #[Column('Page conflict', meaning: 'Two or more of our pages rank within 50.')]
+        public bool $pageConflict,
+        #[Column('Volume', 'searches a month', 'How often it is searched for.', asked: 'volume', isRange: true, isOrder: true)]
+        public ?int $volume,
+        #[Column(meaning: 'The volume is the mean of twelve monthly volumes.')]
+        public bool $volumeDerived,
+        #[Column('Difficulty', '0–100', 'How hard page one is, as the sources say or a person.', asked: 'difficulty', isRange: true, isOrder: true)]
+        public ?float $difficulty,
+        #[Column('CPC', 'money', 'What advertisers pay for a click.', asked: 'cpc', isRange: true, isOrder: true)]
+        public ?float $cpc,
+        #[Column('Adv. comp.', '0–1', 'How much advertisers compete; no measure of organic difficulty.', asked: 'competition', isRange: true)]
+        public ?float $advertiserCompetition,
+        #[Column('Words', 'words', 'Words of the keyword.', asked: 'words', isRange: true, isOrder: true)]
+        public int $words,
+        #[Column(isTold: false)]
+        public int $brands,
+        #[Column(isTold: false)]
+        public bool $isListed,
+        #[Column('Season', meaning: 'Steady, or seasonal with a peak.')]
+        public ?SeasonKind $season,
+        #[Column('Peak', 'month', 'The month with the most searches.', asked: 'peak', isRange: true)]
+        public ?int $peak,
+        #[Column(isTold: false)]
+        public bool $isCode,
+        #[Column(isTold: false)]
+        public bool $isNavigational,
+        #[Column(isTold: false)]
+        public int $competitorsIn10,
+        #[Column(isTold: false)]
+        public int $competitorsIn20,
+        #[Column(isTold: false)]
+        public int $competitorsIn50,
+        #[Column('Intent', meaning: 'What the searcher wants, by words or as a person said.')]
+        public ?Intent $intent,
+        #[Column('Topic', meaning: 'Keywords that one page can serve, by the name of their primary keyword.')]
+        public ?string $topic,
+        #[Column(isTold: false)]
+        public ?string $topicFound,
+        #[Column('Target', 'position', 'The position aimed at.')]
+        public ?int $target,
+        #[Column('Visits now', 'visits a month', 'What our position brings.', asked: 'visits', isRange: true, isOrder: true)]
+        public ?float $visitsNow,
+        #[Column('Potential', 'visits a month', 'What position 1 would bring.', asked: 'potential', isRange: true)]
+        public ?float $potential,
+        #[Column('Gain', 'visits a month', 'What the target would bring beyond the visits now.', asked: 'gain', isRange: true, isOrder: true)]
+        public ?float $gain,
+        #[Column('Win chance', 'share', 'The chance to win it.', asked: 'chance', isRange: true, isOrder: true)]
+        public ?float $winChance,
+        #[Column('Expected gain', 'visits a month', 'Win chance times gain.', asked: 'expected', isRange: true)]
+        public ?float $expectedGain,
+        #[Column('Horizon', meaning: 'How soon it can pay.')]
+        public ?Horizon $horizon,
+        #[Column('Tactic', meaning: 'What to do about it.')]
+        public ?TacticLabel $tactic,
+        #[Column('Links to earn', 'referring domains', 'Referring domains that our page lacks for page one.', asked: 'links', isRange: true)]
+        public ?int $linksToEarn,
+        public ?Scores $scores,
+    ) {
+    }
+
+    /** @param ?string $found the topic that was found, whatever a person chose */
+    public static function weighed(Opportunity $opportunity, ?string $found): self
+    {
+        return self::of($opportunity->candidate->row, $opportunity->candidate->metrics, $opportunity->brands, $opportunity->isListed, $opportunity, $found);
+    }
+
+    /** A row that is compared but not weighed, as in the paid channel. */
+    public static function compared(ComparisonRow $row, Metrics $metrics, int $brands): self
+    {
+        return self::of($row, $metrics, $brands, false, null, null);
+    }
+
+    /** @param \stdClass $row as the database gives it, whole */
+    public static function fromDatabase(\stdClass $row): self
+    {
+        $values = [];
+        foreach (RowCatalogue::entries() as $entry) {
+            $values[$entry->property] = $entry->read($row->{$entry->name});
+        }
+        $scores = array_map(static fn(string $column): ?int => $row->{$column}, RowCatalogue::scores());
+
+        return (new \ReflectionClass(self::class))->newInstanceArgs([...$values, 'scores' => $row->target === null ? null : Scores::inOrder(...$scores)]);
+    }
+
+    /** @return list<mixed> a value for each column of the catalogue, in its order */
+    public function cells(): array
+    {
+        $cells = array_values((array) $this);
+        // The last of them, in columns of their own.
+        array_pop($cells);
+
+        return [...$cells, ...array_values($this->scores?->toArray() ?? array_fill_keys(Criterion::names(), null))];
+    }
+
+    /** @return array<string, mixed> column → value, of those that the API gives */
+    public function told(): array
+    {
+        $told = [];
+        foreach (RowCatalogue::told() as $entry) {
+            $value = $this->{$entry->property};
+            $told[$entry->name] = match (true) {
+                $value instanceof \BackedEnum => $value->value,
+                $value instanceof \Stringable => (string) $value,
+                default => $value,
+            };
+        }
+
+        return $told;
+    }
+
+    /** The row as it goes into weighing again: what a decision or another rulebook does not touch stays as it was found. */
+    public function candidate(Judgement $judgement): Candidate
+    {
+        $row = new ComparisonRow($this->keyword, $this->standing, [$this->ownPosition], [null], [], null, null, 0, 0, 0, null);
+
+        return new Candidate($row, new Metrics($this->volume, $this->difficulty, $this->cpc), $judgement, topic: $this->topic);
+    }
+
+    private static function of(ComparisonRow $row, Metrics $metrics, int $brands, bool $isListed, ?Opportunity $weighed, ?string $found): self
+    {
+        $words = Words::of($row->keyword);
+        $season = $metrics->hasWholeYear() ? Season::of($metrics) : null;
+
+        return new self(
+            keyword: $row->keyword,
+            standing: $row->standing,
+            ownPosition: $row->ownPosition(),
+            ownUrl: $row->ownUrl(),
+            bestCompetitor: $row->bestCompetitor,
+            bestPosition: $row->bestPosition,
+            competitorsRanking: $row->competitorsRanking,
+            competitorsAbove: $row->competitorsAbove,
+            positions: $row->positions,
+            previous: $row->previous,
+            presence: $row->presence,
+            movement: $row->movement,
+            pageConflict: TacticRule::hasPageConflict($row),
+            volume: $metrics->volume,
+            volumeDerived: $metrics->volumeIsDerived,
+            difficulty: $metrics->difficulty,
+            cpc: $metrics->cpc,
+            advertiserCompetition: $metrics->advertiserCompetition,
+            words: \count($words),
+            brands: $brands,
+            isListed: $isListed,
+            season: $season?->kind(),
+            peak: $season?->peak(),
+            isCode: Noise::isCode($words),
+            isNavigational: Noise::isNavigational($words),
+            competitorsIn10: $row->competitorsIn(10),
+            competitorsIn20: $row->competitorsIn(20),
+            competitorsIn50: $row->competitorsIn(50),
+            intent: $weighed?->intent,
+            topic: $weighed?->candidate->topic,
+            topicFound: $found,
+            target: $weighed?->clicks->target,
+            visitsNow: $weighed?->clicks->visitsNow,
+            potential: $weighed?->clicks->potential,
+            gain: $weighed?->clicks->gain,
+            winChance: $weighed?->winChance,
+            expectedGain: $weighed?->expectedGain,
+            horizon: $weighed?->horizon,
+            tactic: $weighed?->tacticLabel(),
+            linksToEarn: $weighed?->linksToEarn,
+            scores: $weighed?->scores,
+        );
+    }
+}
