@@ -13,6 +13,17 @@ enum ItemStatus: string
     case Done = 'done';
     case Dropped = 'dropped';
 
+    /**
+     * Whether the work ends after the month in which it should be out for its season.
+     *
+     * @param ?string $ends      YYYY-MM, the month in which the work ends
+     * @param ?string $publishBy YYYY-MM
+     */
+    public function isLate(?string $ends, ?string $publishBy): bool
+    {
+        return $this !== self::Done && $ends !== null && $publishBy !== null && $ends > $publishBy;
+    }
+
     /** Counts in capacity and forecast. */
     public function isAlive(): bool
     {

@@ -7,9 +7,11 @@ namespace App\Actions\Bench;
 use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Support\Database\Figures;
-use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\ListedRows;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Meaning\Intent;
+use GreaterReach\Core\Priority\FitGate;
+use GreaterReach\Core\Priority\TacticLabel;
 use Illuminate\Support\Facades\DB;
 
 /** The opportunities of a sentence gathered by one of their traits, with counts, sums and means. */
@@ -19,22 +21,32 @@ final class ReadGroups
     private const BY = ['topic' => 'topic', 'intent' => 'intent', 'stage' => 'intent', 'tactic' => 'tactic', 'horizon' => 'horizon', 'page' => 'own_url'];
 
     /**
-     * @return list<array{name: ?string, keywords: int, volume: ?int, visits_now: ?float, gain: ?float, expected_gain: ?float, difficulty: ?float, win_chance: ?float, links_to_earn: ?int}> volume, visits, gains and links as sums, difficulty and win chance as means over what is known; most expected gain first
+     * @return list<array{name: ?string, keywords: int, volume: ?int, visits_now: ?float, gain: ?float, expected_gain: ?float, difficulty: ?float, win_chance: ?float, links_to_earn: ?int, clause: ?string}> volume, visits, gains and links as sums, difficulty and win chance as means over what is known; most expected gain first; the clause shows a group's rows, null where a sentence cannot say it
      *
      * @throws Refused when there is no such trait
      */
-    public function execute(Comparison $comparison, Sentence $sentence, string $by): array
+    public function execute(Comparison $comparison, Sentence $sentence, FitGate $gate, string $by): array
     {
         $column = self::BY[$by] ?? throw Refused::because('by', sprintf('Groups are there by %s.', implode(', ', array_keys(self::BY))));
         $name = $by === 'stage' ? self::stageSql() : $column;
-        $groups = (new ComparisonRows($comparison))->query($sentence)->where('is_listed', true)->groupByRaw('1')
+        $groups = ListedRows::of($comparison, $sentence, $gate)->groupByRaw('1')
             ->selectRaw("{$name} AS name, count(*) AS keywords, sum(volume)::bigint AS volume, sum(visits_now) AS visits_now, sum(gain) AS gain, sum(expected_gain) AS expected_gain, avg(difficulty) AS difficulty, avg(win_chance) AS win_chance, sum(links_to_earn)::bigint AS links_to_earn")
             ->orderByRaw('6 DESC NULLS LAST, 2 DESC, 1')->limit(self::SHOWN)->get();
 
         return array_values($groups->map(static fn(\stdClass $group): array => [
             'name' => $group->name, 'keywords' => $group->keywords, 'volume' => $group->volume, 'visits_now' => Figures::float($group->visits_now), 'gain' => Figures::float($group->gain),
             'expected_gain' => Figures::float($group->expected_gain), 'difficulty' => Figures::float($group->difficulty), 'win_chance' => Figures::float($group->win_chance), 'links_to_earn' => $group->links_to_earn,
+            'clause' => self::clause($by, $group->name),
         ])->all());
+    }
+
+    private static function clause(string $by, ?string $name): ?string
+    {
+        return match (true) {
+            $name === null => ['page' => 'own=absent', 'stage' => 'stage=unset'][$by] ?? null,
+            $by === 'tactic' => 'tactic='.TacticLabel::parse($name)->tactic->value,
+            default => "{$by}={$name}",
+        };
     }
 
     /** The stage of each intent as the core has it. */

@@ -6,8 +6,9 @@ namespace App\Actions\Bench;
 
 use App\Models\Comparison;
 use App\Support\Database\Figures;
-use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\ListedRows;
 use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Priority\FitGate;
 
 /** Where the opportunities of a sentence lie between difficulty and expected gain, as keywords or as topics. */
 final class ReadMap
@@ -18,9 +19,9 @@ final class ReadMap
     /**
      * @return array{points: list<array{name: string, keywords: int, difficulty: float, expected_gain: float, volume: int, win_chance: float, links_to_earn: ?int, priority: ?float}>, left_out: int, comfort: ?float, contours: list<array{chance: float, difficulty: float}>} most expected gain first; contours without a head start
      */
-    public function execute(Comparison $comparison, Sentence $sentence, bool $byTopic, string $priority): array
+    public function execute(Comparison $comparison, Sentence $sentence, FitGate $gate, bool $byTopic, string $priority): array
     {
-        $rows = (new ComparisonRows($comparison))->query($sentence)->where('is_listed', true)->whereNotNull('difficulty')->whereNotNull('expected_gain');
+        $rows = ListedRows::of($comparison, $sentence, $gate)->whereNotNull('difficulty')->whereNotNull('expected_gain');
         $points = $byTopic
             ? $rows->clone()->whereNotNull('topic')->groupBy('topic')->selectRaw("topic AS name, count(*) AS keywords, avg(difficulty) AS difficulty, sum(expected_gain) AS expected_gain, sum(volume)::bigint AS volume, avg(win_chance) AS win_chance, sum(links_to_earn)::bigint AS links_to_earn, max({$priority}) AS priority")
             : $rows->clone()->selectRaw("keyword AS name, 1 AS keywords, difficulty, expected_gain, volume, win_chance, links_to_earn, {$priority} AS priority");

@@ -10,15 +10,16 @@ use App\Support\Rows\RankedRow;
 use App\Support\Rows\RankedRows;
 use App\Support\Rows\WeighedRow;
 use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Weights;
 
 /** One page of the ranked list, what is pinned first, then ordered by the weights given, with the parts of every priority. */
 final class ReadOpportunities
 {
     /** @return array{rows: list<array<string, mixed>>, next: ?string, total: int} */
-    public function execute(Comparison $comparison, Sentence $sentence, Weights $weights, int $minFit, int $offset, int $limit, bool $pinsFirst = true): array
+    public function execute(Comparison $comparison, Sentence $sentence, Weights $weights, FitGate $gate, int $offset, int $limit, bool $pinsFirst = true): array
     {
-        $list = new RankedRows($comparison, $sentence, $minFit, $pinsFirst);
+        $list = new RankedRows($comparison, $sentence, $gate, $pinsFirst);
         $total = $list->count();
         $page = $list->page($weights, $offset, $limit);
         $ranked = [];

@@ -8,6 +8,7 @@ use App\Models\Comparison;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
 use App\Support\Tabular\Table;
+use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Weights;
 
 /** The same tables as the commands write, left with the rows that the sentence lets through. */
@@ -20,10 +21,10 @@ final readonly class ExportBench
     {
     }
 
-    public function execute(string $export, Comparison $comparison, Sentence $sentence, Weights $weights, int $minFit): Table
+    public function execute(string $export, Comparison $comparison, Sentence $sentence, Weights $weights, FitGate $gate): Table
     {
         $table = match ($export) {
-            'weigh' => $this->weigh->table($comparison, $weights, $minFit),
+            'weigh' => $this->weigh->table($comparison, $weights, $gate),
             'topics' => $this->topics->table($comparison),
             default => $this->compare->table($comparison),
         };

@@ -6,8 +6,10 @@ namespace App\Actions\Exports;
 
 use App\Models\Comparison;
 use App\Support\Database\RowStream;
+use App\Support\Rows\ListedRows;
 use App\Support\Rows\PrioritySql;
 use App\Support\Tabular\Table;
+use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Weights;
 
 /** The opportunities of a comparison in the order of their priority. */
@@ -20,21 +22,21 @@ final class WeighExport
     private const FLOATS = [6, 7, 8, 9, 10, 11, 12];
 
     /** The rows are read as they are asked for, inside a transaction of the caller's. */
-    public function table(Comparison $comparison, Weights $weights, int $minFit): Table
+    public function table(Comparison $comparison, Weights $weights, FitGate $gate): Table
     {
-        return new Table(self::HEADINGS, self::rows($comparison, $weights, $minFit));
+        return new Table(self::HEADINGS, self::rows($comparison, $weights, $gate));
     }
 
     /** @return \Generator<int, list<string|int|float|bool|null>> */
-    private static function rows(Comparison $comparison, Weights $weights, int $minFit): \Generator
+    private static function rows(Comparison $comparison, Weights $weights, FitGate $gate): \Generator
     {
-        $gate = $minFit > 0 ? 'AND score_fit >= '.$minFit : '';
+        $listed = ListedRows::condition($gate);
         $priority = PrioritySql::expression($weights);
         $order = PrioritySql::order($weights);
         $sql = <<<SQL
             SELECT 0, keyword, standing, own_position, target, volume, difficulty, visits_now, potential, gain, win_chance, expected_gain,
                 {$priority}, horizon, tactic, links_to_earn, intent, topic
-            FROM {$comparison->table()->from()} WHERE is_listed {$gate} ORDER BY {$order}
+            FROM {$comparison->table()->from()} WHERE {$listed} ORDER BY {$order}
             SQL;
         $rank = 0;
         foreach (RowStream::of($sql) as $row) {

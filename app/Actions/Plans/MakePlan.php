@@ -8,7 +8,9 @@ use App\Actions\Comparisons\MetricsStream;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\ListedRows;
 use App\Support\Rows\WeighedRow;
+use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\AutoPlan;
 use GreaterReach\Core\Plan\Effort;
@@ -16,6 +18,7 @@ use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Placement;
 use GreaterReach\Core\Plan\PlanItem;
 use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Tactic;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -44,12 +47,9 @@ final readonly class MakePlan
     /** @return array<string, WeighedRow> keyword → row */
     private function opportunities(Study $study, Comparison $comparison): array
     {
-        $minFit = $study->rulebook()->int('min_fit');
         $hasShortlist = DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->exists();
         $marked = static fn(string $mark): \Closure => static fn(Builder $query) => $query->select('keyword')->from('decisions')->where('study_id', $study->id)->where('mark', $mark);
-        $rows = $comparison->table()->query()
-            ->where('is_listed', true)->where('expected_gain', '>', 0)
-            ->when($minFit > 0, static fn(Builder $query) => $query->where('score_fit', '>=', $minFit))
+        $rows = ListedRows::of($comparison, Sentence::parse(''), FitGate::of($study->rulebook()))->where('expected_gain', '>', 0)
             ->when($hasShortlist, static fn(Builder $query) => $query->whereIn('keyword', $marked('shortlisted')), static fn(Builder $query) => $query->whereNotIn('keyword', $marked('set aside')));
 
         return array_column(ComparisonRows::read($rows), null, 'keyword');

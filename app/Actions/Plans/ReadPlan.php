@@ -11,6 +11,7 @@ use GreaterReach\Core\Explanation\StudyExplainer;
 use GreaterReach\Core\Plan\Band;
 use GreaterReach\Core\Plan\Forecast;
 use GreaterReach\Core\Plan\ForecastItem;
+use GreaterReach\Core\Plan\ItemStatus;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Workload;
 
@@ -45,7 +46,7 @@ final class ReadPlan
             'plans' => $without === null ? $this->plans($study, $facts) : [],
             'elsewhere' => (object) PlanItem::elsewhere($study),
             'loads' => (object) $work->loads(),
-            'items' => array_map(static fn(PlanItem $item): array => [...self::describe($item, $facts, $frame->start), 'spread' => (object) $work->partsOf($item->id)], $items),
+            'items' => array_map(static fn(PlanItem $item): array => self::describe($item, $facts, $frame->start, $work), $items),
             'forecast' => array_map(static fn(Month $month, Band $band): array => ['month' => (string) $month, 'p10' => $band->p10, 'p50' => $band->p50, 'p90' => $band->p90, 'mean' => $band->mean], $months, $bands),
             'why' => $bands === [] ? null : StudyExplainer::forecast($months[\count($months) - 1], $bands[\count($bands) - 1], \count($promises), $rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma')),
             'conversion_rate' => $rulebook->float('conversion_rate'),
@@ -125,9 +126,11 @@ final class ReadPlan
     }
 
     /** @return array<string, mixed> */
-    private static function describe(PlanItem $item, PlanFacts $facts, Month $start): array
+    private static function describe(PlanItem $item, PlanFacts $facts, Month $start, Workload $work): array
     {
         $row = $facts->row($item->keyword);
+        $publishBy = $facts->season($item->keyword)->publishBy($start, $facts->effort()->ramp($item->tacticLabel()->tactic))?->__toString();
+        $ends = $work->endOf($item->id)?->__toString() ?? $item->month;
 
         return [
             'id' => $item->id, 'keyword' => $item->keyword, 'month' => $item->month, 'status' => $item->status, 'tactic' => $item->tactic,
@@ -137,7 +140,9 @@ final class ReadPlan
             'expected_gain' => $row?->expectedGain, 'own_position' => $row?->ownPosition, 'own_url' => $row?->ownUrl,
             'set_aside' => $facts->setAside($item->keyword),
             'why' => ['effort' => StudyExplainer::effort($facts->effort(), $item->tacticLabel()->tactic, $item->links_to_earn), 'season' => StudyExplainer::season($facts->season($item->keyword))],
-            'publish_by' => $facts->season($item->keyword)->publishBy($start, $facts->effort()->ramp($item->tacticLabel()->tactic))?->__toString(),
+            'publish_by' => $publishBy,
+            'spread' => (object) $work->partsOf($item->id),
+            'is_late' => ItemStatus::from($item->status)->isLate($ends, $publishBy),
         ];
     }
 }

@@ -20,6 +20,7 @@ use GreaterReach\Core\Meaning\BrandMatcher;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Priority\Candidate;
 use GreaterReach\Core\Priority\Criterion;
+use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Opportunity;
@@ -53,7 +54,7 @@ final readonly class PreviewRulebook
     {
         $rulebook = $study->rulebook()->with($settings);
         $old = $study->rulebook();
-        $first = $this->opportunities->execute($comparison, Sentence::parse(''), Weights::of($old->weights()), $old->int('min_fit'), 0, self::TOP, pinsFirst: false);
+        $first = $this->opportunities->execute($comparison, Sentence::parse(''), Weights::of($old->weights()), FitGate::of($old), 0, self::TOP, pinsFirst: false);
         $moved = DB::transaction(fn(): array => $this->weighAnew($study, $comparison, $rulebook));
 
         /** @var list<string> $before */
@@ -71,6 +72,7 @@ final readonly class PreviewRulebook
         $weigher = $this->weigher($study, $comparison, $rulebook);
         $order = new Order(Weights::of($rulebook->weights()));
         $judgements = (new KeywordFacts($study->id))->judgements();
+        $gate = FitGate::of($rulebook);
         $top = $changes = [];
         $keywords = 0;
         $gain = ['before' => 0.0, 'after' => 0.0];
@@ -85,7 +87,7 @@ final readonly class PreviewRulebook
             ++$keywords;
             $gain['before'] += (float) $gained;
             $gain['after'] += (float) $opportunity->clicks->gain;
-            if (($opportunity->scores->at(Criterion::Fit) ?? 0) >= $rulebook->int('min_fit')) {
+            if ($gate->lets($opportunity->scores->at(Criterion::Fit))) {
                 $top = self::kept($top, $opportunity, $order);
             }
         }

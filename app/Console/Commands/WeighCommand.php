@@ -8,6 +8,7 @@ use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Exports\WeighExport;
 use App\Models\Study;
+use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Weights;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 
@@ -30,7 +31,7 @@ final class WeighCommand extends ReachCommand
         $weights = $this->weights($study);
         $comparison = $ensure->execute(ComparisonOrder::shownBy($study), $this->progress());
 
-        return $this->export($export->table($comparison, $weights, $study->rulebook()->int('min_fit')));
+        return $this->export($export->table($comparison, $weights, FitGate::of($study->rulebook())));
     }
 
     private function weights(Study $study): Weights

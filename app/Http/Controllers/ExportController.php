@@ -13,6 +13,7 @@ use App\Models\Study;
 use App\Support\Tabular\Table;
 use App\Support\Tabular\TableFormat;
 use App\Support\Tabular\XlsxFile;
+use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Weights;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -28,7 +29,7 @@ final class ExportController extends Controller
             abort(404);
         }
         $weights = $request->filled('weights') ? Weights::parse($request->string('weights')->value()) : Weights::of($study->rulebook()->weights());
-        $table = $bench->execute($part[1], $this->shown($study), $this->sentence($request), $weights, $study->rulebook()->int('min_fit'));
+        $table = $bench->execute($part[1], $this->shown($study), $this->sentence($request), $weights, FitGate::of($study->rulebook()));
 
         return $this->download($table, $part[2], $study->slug.'-'.$export, $request->boolean('guard', true));
     }

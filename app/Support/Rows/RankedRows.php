@@ -7,6 +7,7 @@ namespace App\Support\Rows;
 use App\Models\Comparison;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Criterion;
+use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Weights;
 use Illuminate\Database\Query\Builder;
@@ -29,17 +30,14 @@ final readonly class RankedRows
     private const SPARSE = 20;
     private const REMEMBERED_SECONDS = 3600;
 
-    private ComparisonRows $rows;
-
-    public function __construct(private Comparison $comparison, private Sentence $sentence, private int $minFit, private bool $pinsFirst)
+    public function __construct(private Comparison $comparison, private Sentence $sentence, private FitGate $gate, private bool $pinsFirst)
     {
-        $this->rows = new ComparisonRows($comparison);
     }
 
     /** How many rows the list has; it does not depend on the weights. */
     public function count(): int
     {
-        return (int) $this->remembered("count {$this->sentence} {$this->minFit}", fn(): int => $this->listed()->count());
+        return (int) $this->remembered("count {$this->sentence} {$this->gate->smallest}", fn(): int => $this->listed()->count());
     }
 
     /** @return list<RankedRow> */
@@ -122,7 +120,7 @@ final readonly class RankedRows
     {
         /** @var list<list<?int>> $scores */
         $scores = $this->remembered('scores', function (): array {
-            $rows = $this->comparison->table()->query()->where('is_listed', true)->distinct()->get(RowCatalogue::scores())->all();
+            $rows = ListedRows::of($this->comparison, Sentence::parse(''), FitGate::open())->distinct()->get(RowCatalogue::scores())->all();
 
             return array_map(static fn(\stdClass $row): array => array_values((array) $row), array_values($rows));
         });
@@ -144,7 +142,7 @@ final readonly class RankedRows
 
     private function listed(): Builder
     {
-        return $this->rows->query($this->sentence)->where('is_listed', true)->when($this->minFit > 0, fn(Builder $query) => $query->where('score_fit', '>=', $this->minFit));
+        return ListedRows::of($this->comparison, $this->sentence, $this->gate);
     }
 
     private function pinned(): Builder

@@ -217,6 +217,8 @@ export interface OpportunityGroup {
   difficulty: number | null;
   win_chance: number | null;
   links_to_earn: number | null;
+  /** Shows the group's rows; null where a sentence cannot say it. */
+  clause: string | null;
 }
 
 export interface MapPoint {
@@ -481,6 +483,8 @@ export interface RoadmapItem {
   own_position: number | null;
   own_url: string | null;
   publish_by: string | null;
+  /** The work ends after that month. */
+  is_late: boolean;
   /** The keyword was set aside, and why ('' where no reason was given). */
   set_aside: { reason: string } | null;
   why: { effort: Explanation; season: Explanation };

@@ -29,6 +29,16 @@ final class ItemStatusTest extends TestCase
         self::assertSame($isOverdue, ItemStatus::from($status)->isOverdue($due, $month, '2026-11-25'));
     }
 
+    public function test_work_that_ends_after_its_season_asks_for_it_is_late_until_it_is_done(): void
+    {
+        $late = static fn(ItemStatus $status, ?string $ends, ?string $publishBy): bool => $status->isLate($ends, $publishBy);
+        self::assertTrue($late(ItemStatus::Planned, '2027-02', '2027-01'));
+        self::assertFalse($late(ItemStatus::Planned, '2027-01', '2027-01'));
+        self::assertFalse($late(ItemStatus::Done, '2027-02', '2027-01'));
+        self::assertFalse($late(ItemStatus::Planned, null, '2027-01'));
+        self::assertFalse($late(ItemStatus::Planned, '2027-02', null));
+    }
+
     public function test_which_status_counts_for_what(): void
     {
         $values = static fn(\Closure $is): array => array_column(array_filter(ItemStatus::cases(), $is), 'value');

@@ -12,6 +12,7 @@ use App\Models\Study;
 use App\Support\Rows\RankedRows;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Criterion;
+use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Priority\Weights;
@@ -37,6 +38,9 @@ final class WeighViewsTest extends TestCase
                 $own = $rows->where($column, $group['name']);
                 self::assertSame([$own->count(), (int) $own->sum('volume')], [$group['keywords'], $group['volume']]);
                 self::assertEqualsWithDelta($own->whereNotNull('difficulty')->avg('difficulty'), $group['difficulty'], 1e-9);
+                if (\in_array($by, ['topic', 'intent', 'horizon'], true) && $group['clause'] !== null) {
+                    $this->getJson("/api/v1/studies/{$study->slug}/opportunities?limit=1&show=".urlencode($group['clause']))->assertJsonPath('total', $group['keywords']);
+                }
             }
         }
     }
@@ -62,7 +66,7 @@ final class WeighViewsTest extends TestCase
         $seen = 0;
         foreach (range(1, 40) as $round) {
             $weights = Weights::of([...array_map(static fn(): float => $random->getInt(0, 3) * .5, array_flip(array_filter(Criterion::names(), static fn(): bool => $random->getInt(0, 1) === 1))), 'gain' => 1.0]);
-            $list = new RankedRows($comparison, Sentence::parse(['', 'standing=gap,behind', 'volume>=100;difficulty<=60'][$round % 3]), $round % 5 === 0 ? 2 : 0, $round % 2 === 0);
+            $list = new RankedRows($comparison, Sentence::parse(['', 'standing=gap,behind', 'volume>=100;difficulty<=60'][$round % 3]), $round % 5 === 0 ? FitGate::of(Rulebook::fromTexts(['min_fit' => '2'])) : FitGate::open(), $round % 2 === 0);
             [$offset, $limit] = [$random->getInt(0, 40), $random->getInt(1, 60)];
             $sorted = $list->sorted($weights, $offset, $limit);
             $seen += \count($sorted);

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { useState, type DragEvent } from 'react';
 import type { Roadmap, RoadmapItem } from '../../api/types';
 import { decimal, estimate } from '../../shared/format';
-import { continuedIn, endOf, isLate, monthName, setAsideWords } from './months.logic';
+import { continuedIn, endOf, monthName, setAsideWords } from './months.logic';
 
 interface Props {
   plan: Roadmap;
@@ -101,7 +101,7 @@ function Card({ item, isChosen, mayEdit, onChoose }: { item: RoadmapItem; isChos
       </Box>
       {item.status !== 'planned' && <Box sx={{ fontSize: '0.76rem', fontWeight: 600 }}>{item.status}</Box>}
       {item.set_aside !== null && <Box sx={{ fontSize: '0.76rem', fontWeight: 600, color: 'warning.main' }}>{setAsideWords(item.set_aside)}</Box>}
-      {isLate(item) && <Box sx={{ fontSize: '0.76rem', color: 'warning.main' }}>publish by {monthName(item.publish_by ?? '')}</Box>}
+      {item.is_late && <Box sx={{ fontSize: '0.76rem', color: 'warning.main' }}>publish by {monthName(item.publish_by ?? '')}</Box>}
     </Box>
   );
 }

@@ -29,12 +29,6 @@ export function endOf(item: RoadmapItem): string | null {
   return Object.keys(item.spread).sort().at(-1) ?? item.month;
 }
 
-/** Published later than the month in which it should be out for its season. */
-export function isLate(item: RoadmapItem): boolean {
-  const end = endOf(item);
-  return item.publish_by !== null && end !== null && end > item.publish_by && item.status !== 'done';
-}
-
 /** The column to the left or right of where an item stands. */
 export function neighbour(columns: (string | null)[], month: string | null, step: 1 | -1): string | null | undefined {
   return columns[columns.indexOf(month) + step];

@@ -7,7 +7,7 @@ import { groupsQuery } from '../../api/queries';
 import type { Comparison, OpportunityGroup, Study } from '../../api/types';
 import { decimal, estimate, pathOf, percent, whole } from '../../shared/format';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
-import { clauseOf, groupings, inOrder, thinStage, type Grouping, type Figure } from './groups.logic';
+import { groupings, inOrder, thinStage, type Grouping, type Figure } from './groups.logic';
 
 const columns: { key: Figure; name: string; draw: (group: OpportunityGroup) => string }[] = [
   { key: 'keywords', name: 'Keywords', draw: (group) => whole(group.keywords) },
@@ -69,7 +69,7 @@ export function GroupsView({ study, comparison, show, onOpen, onTopic }: Props) 
           </thead>
           <tbody>
             {inOrder(groups.data, sort).map((group) => {
-              const clause = clauseOf(by, group.name);
+              const { clause } = group;
               const name = group.name === null ? (by === 'page' ? 'no page of ours' : 'unset') : by === 'page' ? pathOf(group.name) : group.name;
               return (
                 <tr key={group.name ?? ''}>

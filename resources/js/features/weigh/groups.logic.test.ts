@@ -1,18 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import type { OpportunityGroup } from '../../api/types';
-import { clauseOf, inOrder, sharedTopics, thinStage } from './groups.logic';
+import { inOrder, sharedTopics, thinStage } from './groups.logic';
 
-const group = (name: string | null, keywords: number, gain: number | null): OpportunityGroup => ({ name, keywords, gain, volume: 1, visits_now: 0, expected_gain: 1, difficulty: 1, win_chance: 1, links_to_earn: 0 });
+const group = (name: string | null, keywords: number, gain: number | null): OpportunityGroup => ({ name, keywords, gain, volume: 1, visits_now: 0, expected_gain: 1, difficulty: 1, win_chance: 1, links_to_earn: 0, clause: null });
 
 describe('groups of opportunities', () => {
   it('stand with most first and the unknown last', () => {
     expect(inOrder([group('a', 1, null), group('b', 1, 3), group('c', 1, 9)], 'gain').map((one) => one.name)).toEqual(['c', 'b', 'a']);
-  });
-
-  it('open by a clause of the sentence', () => {
-    expect(clauseOf('tactic', 'improve page + links')).toBe('tactic=improve page');
-    expect(clauseOf('page', null)).toBe('own=absent');
-    expect(clauseOf('horizon', null)).toBeNull();
   });
 
   it('name the thin stage among those that have one', () => {

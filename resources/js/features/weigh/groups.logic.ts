@@ -2,19 +2,11 @@ import type { OpportunityGroup } from '../../api/types';
 
 export const groupings = ['topic', 'intent', 'stage', 'tactic', 'horizon', 'page'] as const;
 export type Grouping = (typeof groupings)[number];
-export type Figure = Exclude<keyof OpportunityGroup, 'name'>;
+export type Figure = Exclude<keyof OpportunityGroup, 'name' | 'clause'>;
 
 /** Most first, unknown last. */
 export function inOrder(groups: OpportunityGroup[], figure: Figure): OpportunityGroup[] {
   return [...groups].sort((one, other) => (other[figure] ?? -1) - (one[figure] ?? -1));
-}
-
-/** The clause that shows a group's rows; null where a sentence cannot say it. */
-export function clauseOf(by: Grouping, name: string | null): string | null {
-  if (name === null) {
-    return by === 'page' ? 'own=absent' : by === 'stage' ? 'stage=unset' : null;
-  }
-  return `${by}=${by === 'tactic' ? name.replace(' + links', '') : name}`;
 }
 
 /** The stage with the fewest opportunities among those that have one. */
