@@ -24,6 +24,7 @@ use App\Http\Controllers\TaskController;
 use App\Http\Controllers\TokenController;
 use App\Http\Controllers\UploadController;
 use App\Http\Controllers\ViewController;
+use App\Http\Controllers\VocabularyController;
 use App\Http\Controllers\WeightPresetController;
 use App\Http\Controllers\WorkbenchController;
 use App\Http\Middleware\TokenAbilities;
@@ -40,6 +41,7 @@ Route::prefix('api/v1')->group(function (): void {
         Route::get('tokens', [TokenController::class, 'index']);
         Route::post('tokens', [TokenController::class, 'store']);
         Route::delete('tokens/{token}', [TokenController::class, 'destroy'])->whereNumber('token');
+        Route::get('vocabulary', [VocabularyController::class, 'show']);
         Route::get('sources', [SourceController::class, 'index']);
         Route::get('studies', [StudyController::class, 'index']);
         Route::post('studies', [StudyController::class, 'store']);

@@ -12,8 +12,6 @@ use Illuminate\Support\Facades\DB;
 /** Clauses about what people decided, and about where the figures come from. */
 final readonly class DecisionClauses
 {
-    private const MARKS = ['shortlisted', 'set aside', 'open', 'kept'];
-
     public function __construct(private SentenceContext $context)
     {
     }
@@ -35,7 +33,7 @@ final readonly class DecisionClauses
     /** `kept` is all that was not set aside; `open` all that nobody decided on. */
     private function mark(Builder $rows, Clause $clause): Builder
     {
-        return match ($clause->choices(self::MARKS)[0]) {
+        return match ($clause->choices(Vocabulary::choicesOf('mark'))[0]) {
             'open' => $rows->whereNotIn('keyword', $this->decided()->whereNotNull('mark')),
             'kept' => $rows->whereNotIn('keyword', $this->decided()->where('mark', 'set aside')),
             default => $rows->whereIn('keyword', $this->decided()->where('mark', $clause->value)),

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Support\Sentence;
 
-use GreaterReach\Core\Comparison\Movement;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Site\UrlKey;
 use Illuminate\Database\Query\Builder;
@@ -13,8 +12,6 @@ use Illuminate\Support\Facades\DB;
 /** Clauses about who ranks, where, with which page, and how that moved. */
 final readonly class DomainClauses
 {
-    private const PAID = ['we', 'they', 'only they', 'nobody'];
-
     public function __construct(private SentenceContext $context)
     {
     }
@@ -34,7 +31,7 @@ final readonly class DomainClauses
             $clause->name === 'page' => $this->page($rows, $clause),
             $clause->name === 'features' => $this->features($rows, $clause),
             $clause->name === 'paid' => $this->paid($rows, $clause),
-            $clause->name === 'conflict' => $rows->where('page_conflict', $clause->choices(['yes', 'no'])[0] === 'yes'),
+            $clause->name === 'conflict' => $rows->where('page_conflict', $clause->choices(Vocabulary::choicesOf('conflict'))[0] === 'yes'),
             default => null,
         };
     }
@@ -73,7 +70,7 @@ final readonly class DomainClauses
     private function movement(Builder $rows, Clause $clause): Builder
     {
         $domain = $this->domain($clause);
-        $movements = $clause->choices(array_column(Movement::cases(), 'value'));
+        $movements = $clause->choices(Vocabulary::choicesOf('movement'));
         if (! $this->context->hasPrevious($domain)) {
             return $rows->whereRaw('false');
         }
@@ -97,7 +94,7 @@ final readonly class DomainClauses
     /** `gaps=opened`: since the snapshots before these. */
     private function gaps(Builder $rows, Clause $clause): Builder
     {
-        $changes = $clause->choices(['opened', 'closed']);
+        $changes = $clause->choices(Vocabulary::choicesOf('gaps'));
         if (! $this->context->hasPrevious(0)) {
             return $rows->whereRaw('false');
         }
@@ -129,7 +126,7 @@ final readonly class DomainClauses
         $ours = DB::table('rankings')->select('keyword')->where('study_id', $this->context->study)->where('snapshot_id', $snapshots[0]);
         $theirs = DB::table('rankings')->select('keyword')->where('study_id', $this->context->study)->whereIn('snapshot_id', \array_slice($snapshots, 1));
 
-        return match ($clause->choices(self::PAID)[0]) {
+        return match ($clause->choices(Vocabulary::choicesOf('paid'))[0]) {
             'we' => $rows->whereIn('keyword', $ours),
             'they' => $rows->whereIn('keyword', $theirs),
             'only they' => $rows->whereIn('keyword', $theirs)->whereNotIn('keyword', $ours),

@@ -5,10 +5,7 @@ declare(strict_types=1);
 namespace App\Support\Sentence;
 
 use App\Support\Rows\RowCatalogue;
-use GreaterReach\Core\Comparison\Movement;
-use GreaterReach\Core\Comparison\Standing;
 use GreaterReach\Core\Meaning\Intent;
-use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\TacticLabel;
 use Illuminate\Database\Query\Builder;
@@ -19,7 +16,8 @@ use Illuminate\Database\Query\Builder;
  */
 final readonly class SentenceCompiler
 {
-    private const STAGES = ['top', 'middle', 'bottom', 'unset'];
+    /** Clauses that ask a column of their name for one of its values. */
+    private const COLUMNS = ['standing', 'movement', 'horizon', 'intent', 'season'];
 
     private WordClauses $words;
     private DomainClauses $domains;
@@ -68,22 +66,13 @@ final readonly class SentenceCompiler
 
     private static function choice(Builder $rows, Clause $clause): ?Builder
     {
-        $choices = match ($clause->name) {
-            'standing' => array_column(Standing::cases(), 'value'),
-            'movement' => array_column(Movement::cases(), 'value'),
-            'horizon' => array_column(Horizon::cases(), 'value'),
-            'intent' => array_column(Intent::cases(), 'value'),
-            'season' => ['steady', 'seasonal'],
-            default => null,
-        };
-
-        return $choices === null ? null : $rows->whereIn($clause->name, $clause->choices($choices));
+        return \in_array($clause->name, self::COLUMNS, true) ? $rows->whereIn($clause->name, $clause->choices(Vocabulary::choicesOf($clause->name))) : null;
     }
 
     /** A tactic with or without links beside it. */
     private static function tactic(Builder $rows, Clause $clause): Builder
     {
-        $tactics = $clause->choices(array_column(Tactic::cases(), 'value'));
+        $tactics = $clause->choices(Vocabulary::choicesOf('tactic'));
 
         return $rows->whereIn('tactic', [...$tactics, ...array_map(static fn(string $tactic): string => (string) TacticLabel::of(Tactic::from($tactic), true), $tactics)]);
     }
@@ -91,7 +80,7 @@ final readonly class SentenceCompiler
     /** The funnel stage follows from the intent. */
     private static function stage(Builder $rows, Clause $clause): Builder
     {
-        $stages = $clause->choices(self::STAGES);
+        $stages = $clause->choices(Vocabulary::choicesOf('stage'));
         $intents = array_filter(Intent::cases(), static fn(Intent $intent): bool => \in_array($intent->stage() ?? 'unset', $stages, true));
 
         return $rows->whereIn('intent', array_column($intents, 'value'));

@@ -65,7 +65,7 @@ final readonly class WordClauses
 
     private static function hideOrOnly(Builder $rows, Clause $clause, string $condition): Builder
     {
-        return $rows->whereRaw($clause->choices(['hide', 'only'])[0] === 'hide' ? "NOT ({$condition})" : "({$condition})");
+        return $rows->whereRaw($clause->choices(Vocabulary::choicesOf($clause->name))[0] === 'hide' ? "NOT ({$condition})" : "({$condition})");
     }
 
     /** The study's standing list of words that it does not want to see. */
@@ -73,7 +73,7 @@ final readonly class WordClauses
     {
         $words = array_map(static fn(string $word): string => implode(' ', Words::of(mb_strtolower($word))), $this->context->negatives());
         $patterns = array_map(self::wholeWord(...), array_values(array_filter($words, static fn(string $word): bool => $word !== '')));
-        $hides = $clause->choices(['hide', 'only'])[0] === 'hide';
+        $hides = $clause->choices(Vocabulary::choicesOf($clause->name))[0] === 'hide';
         if ($patterns === []) {
             return $rows->whereRaw($hides ? 'true' : 'false');
         }

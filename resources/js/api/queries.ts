@@ -34,6 +34,7 @@ import type {
   WeightPreset,
   Track,
   Steadiness,
+  Vocabulary,
 } from './types';
 
 const pageSize = 300;
@@ -62,6 +63,9 @@ export const studiesQuery = (name: string) =>
   });
 
 export const studiesKey = ['studies'] as const;
+
+/** What everything is called, the same as long as the server runs. */
+export const vocabularyQuery = () => queryOptions({ queryKey: ['vocabulary'], queryFn: ({ signal }) => api.get<Vocabulary>('vocabulary', {}, signal), staleTime: Infinity, gcTime: Infinity });
 
 export const studyKey = (slug: string) => ['study', slug] as const;
 

@@ -636,3 +636,40 @@ export interface Token {
   last_used_at: string | null;
   expires_at: string | null;
 }
+
+export type ClauseForm = 'range' | 'choices' | 'choice' | 'competitors' | 'position' | 'words' | 'text' | 'tags' | 'day' | 'domains' | 'combination' | 'page' | 'topic';
+
+/** A clause that a sentence can have, as the server knows it. */
+export interface ClauseSpec {
+  name: string;
+  form: ClauseForm;
+  title: string;
+  meaning: string;
+  example: string;
+  lead: string;
+  operators: string[];
+  choices: { value: string; words: string }[];
+  /** How it begins when it is added; empty where a person has to say something first. */
+  start: string;
+  steps: number[];
+  noun: string;
+  has_distribution: boolean;
+  is_share: boolean;
+  label: string;
+  help: string;
+  tail: string;
+  is_always: boolean;
+  is_offered: boolean;
+}
+
+/** Everything that has a name, the same for every study. */
+export interface Vocabulary {
+  clauses: ClauseSpec[];
+  /** About single domains: N stands for the number, DOMAIN for the name. */
+  domain_clauses: { p: ClauseSpec; m: ClauseSpec };
+  columns: { name: string; type: string; heading: string; unit: string; meaning: string; order: string | null }[];
+  criteria: { name: string; meaning: string }[];
+  import_kinds: { name: string; fields: { name: string; is_required: boolean }[] }[];
+  intents: { name: string; stage: string | null }[];
+  statuses: string[];
+}

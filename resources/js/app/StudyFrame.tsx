@@ -3,7 +3,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Outlet, useNavigate, useParams } from 'react-router';
-import { comparisonQuery, studyKey, studyQuery } from '../api/queries';
+import { comparisonQuery, studyKey, studyQuery, vocabularyQuery } from '../api/queries';
 import { PersonMenu } from '../features/session';
 import { StagePath, StudyBlock, type StudyContext } from '../features/studies';
 import { whole } from '../shared/format';
@@ -19,6 +19,7 @@ export function StudyFrame() {
   const { slug = '' } = useParams();
   const study = useQuery(studyQuery(slug));
   const state = useQuery({ ...comparisonQuery(slug), enabled: study.isSuccess });
+  const vocabulary = useQuery(vocabularyQuery());
   const [isHelpOpen, setHelpOpen] = useState(false);
   const navigate = useNavigate();
   const client = useQueryClient();
@@ -37,8 +38,11 @@ export function StudyFrame() {
     r: () => void navigate(`/studies/${slug}/rulebook`),
     ...Object.fromEntries(stages.map((stage, index) => [String(index + 1), () => void navigate(`/studies/${slug}/${stage}`)])),
   });
-  if (study.isPending) {
+  if (study.isPending || vocabulary.isPending) {
     return <Waiting what="Opening the study" />;
+  }
+  if (vocabulary.isError) {
+    return <Failed error={vocabulary.error} onRetry={() => void vocabulary.refetch()} />;
   }
   if (study.isError) {
     return <Failed error={study.error} onRetry={() => void study.refetch()} />;

@@ -9,13 +9,14 @@ import { useQuery } from '@tanstack/react-query';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { distributionQuery, tagsQuery } from '../api/queries';
 import { Histogram } from './Histogram';
-import type { ClauseKind, Editor } from './clauses';
+import type { ClauseKind } from './clauses';
 import { find, put, spell, toggle, valuesOf, type Clause } from './sentence.logic';
 
 export interface EditorContext {
   study: string;
   comparison: number;
   domains: string[];
+  kinds: ClauseKind[];
 }
 
 interface Props {
@@ -61,37 +62,42 @@ export function ClauseEditor(props: Props) {
 }
 
 function Fields(props: Props) {
-  const { editor } = props.kind;
-  switch (editor.type) {
+  switch (props.kind.form) {
     case 'choices':
-      return <Choices {...props} editor={editor} />;
-    case 'number':
-      return <NumberRange {...props} editor={editor} />;
+    case 'choice':
+      return <Choices {...props} />;
+    case 'range':
+      return <NumberRange {...props} />;
     case 'competitors':
       return <Competitors {...props} />;
-    case 'own':
-      return <OwnPosition {...props} />;
-    case 'text':
+    case 'position':
+      return <Position {...props} />;
+    case 'words':
       return <Words {...props} />;
-    case 'plain':
-      return <Plain {...props} editor={editor} />;
-    case 'tag':
+    case 'text':
+    case 'day':
+      return <Plain {...props} />;
+    case 'tags':
       return <Tags {...props} />;
-    case 'fixed':
+    case 'domains':
+    case 'combination':
+    case 'page':
+    case 'topic':
+    case 'alternatives':
       return <Typography variant="body2">Chosen from the drawing beside the list; take it out to see everything again.</Typography>;
   }
 }
 
-function Choices({ kind, clauses, onChange, editor }: Props & { editor: Extract<Editor, { type: 'choices' }> }) {
+function Choices({ kind, clauses, onChange }: Props) {
   const values = valuesOf(clauses, kind.name);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr' }}>
-      {editor.choices.map((value) => (
+      {kind.choices.map(({ value, words }) => (
         <FormControlLabel
           key={value}
-          label={value}
+          label={words}
           control={
-            editor.isSingle === true ? (
+            kind.form === 'choice' ? (
               <Radio size="small" checked={values.includes(value)} onChange={() => onChange(put(clauses, kind.name, '=', value))} />
             ) : (
               <Checkbox size="small" checked={values.includes(value)} onChange={() => onChange(toggle(clauses, kind.name, value))} />
@@ -103,20 +109,23 @@ function Choices({ kind, clauses, onChange, editor }: Props & { editor: Extract<
   );
 }
 
-function NumberRange({ kind, clauses, context, onChange, editor }: Props & { editor: Extract<Editor, { type: 'number' }> }) {
-  const distribution = useQuery({ ...distributionQuery(context.study, context.comparison, spell(clauses), editor.distribution ?? ''), enabled: editor.distribution !== null });
+function NumberRange({ kind, clauses, context, onChange }: Props) {
+  const figure = kind.has_distribution ? kind.name : null;
+  const distribution = useQuery({ ...distributionQuery(context.study, context.comparison, spell(clauses), figure ?? ''), enabled: figure !== null });
   const from = find(clauses, kind.name, '>=')?.value ?? '';
   const to = find(clauses, kind.name, '<=')?.value ?? '';
+  // A bound takes the place of one exact value.
+  const bounded = clauses.filter((clause) => clause.name !== kind.name || clause.operator !== '=');
   return (
     <>
       {distribution.data !== undefined && <Histogram distribution={distribution.data} from={from === '' ? null : Number(from)} to={to === '' ? null : Number(to)} />}
       <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}>
-        <NumberField label="From" value={from} onChange={(value) => onChange(put(clauses, kind.name, '>=', value), false)} />
-        <NumberField label="Up to" value={to} onChange={(value) => onChange(put(clauses, kind.name, '<=', value), false)} />
+        <NumberField label="From" value={from} onChange={(value) => onChange(put(bounded, kind.name, '>=', value), false)} />
+        <NumberField label="Up to" value={to} onChange={(value) => onChange(put(bounded, kind.name, '<=', value), false)} />
       </Box>
       <Box sx={{ mt: 1 }}>
-        {editor.steps.map((step) => (
-          <Button key={step} sx={{ minWidth: 0, px: 0.75 }} onClick={() => onChange(put(clauses, kind.name, kind.name === 'difficulty' ? '<=' : '>=', String(step)))}>
+        {kind.steps.map((step) => (
+          <Button key={step} sx={{ minWidth: 0, px: 0.75 }} onClick={() => onChange(put(clauses, kind.name, kind.start.includes('<=') ? '<=' : '>=', String(step)))}>
             {step}
           </Button>
         ))}
@@ -188,33 +197,39 @@ const bands: [string, string, string][] = [
   ['1', '10', 'page one'],
 ];
 
-function OwnPosition({ clauses, onChange }: Props) {
-  const others = clauses.filter((clause) => clause.name !== 'own');
+/** From and to a position, or one of the usual bands, or absent. */
+function Position(props: Props) {
+  const { kind, clauses, onChange } = props;
+  const others = clauses.filter((clause) => clause.name !== kind.name);
   return (
-    <Box sx={{ display: 'flex', flexDirection: 'column', alignItems: 'flex-start' }}>
-      <Button onClick={() => onChange(put(others, 'own', '=', 'absent'))}>absent</Button>
-      {bands.map(([from, to, name]) => (
-        <Button key={name} onClick={() => onChange(put(put(others, 'own', '>=', from), 'own', '<=', to))}>
-          {name}
-        </Button>
-      ))}
-    </Box>
+    <>
+      <NumberRange {...props} />
+      <Box sx={{ display: 'flex', flexDirection: 'column', alignItems: 'flex-start' }}>
+        <Button onClick={() => onChange(put(others, kind.name, '=', 'absent'))}>absent</Button>
+        {bands.map(([from, to, name]) => (
+          <Button key={name} onClick={() => onChange(put(put(others, kind.name, '>=', from), kind.name, '<=', to))}>
+            {name}
+          </Button>
+        ))}
+      </Box>
+    </>
   );
 }
 
-function Plain({ kind, clauses, onChange, editor }: Props & { editor: Extract<Editor, { type: 'plain' }> }) {
-  const operator = kind.name === 'dated' ? '>=' : '=';
+function Plain({ kind, clauses, onChange }: Props) {
+  const isDay = kind.form === 'day';
+  const operator = isDay ? '>=' : '=';
   const [text, setText] = useState(find(clauses, kind.name)?.value ?? '');
   return (
     <TextField
       fullWidth
-      label={editor.label}
-      helperText={editor.help}
+      label={kind.label}
+      helperText={kind.help}
       value={text}
       onChange={(event) => {
         const value = event.target.value.replaceAll(';', '');
         setText(value);
-        if (kind.name !== 'dated' || /^\d{4}-\d{2}-\d{2}$/.test(value)) {
+        if (!isDay || /^\d{4}-\d{2}-\d{2}$/.test(value)) {
           onChange(put(clauses, kind.name, operator, value.trim()), false);
         }
       }}
@@ -237,13 +252,13 @@ function Tags({ clauses, context, onChange }: Props) {
   );
 }
 
-function Words({ clauses, onChange }: Props) {
+function Words({ kind, clauses, onChange }: Props) {
   const [text, setText] = useState(find(clauses, 'text')?.value ?? '');
   return (
     <TextField
       fullWidth
-      label="Words"
-      helperText="All of these must be there, singular or plural; -word must not."
+      label={kind.label}
+      helperText={kind.help}
       value={text}
       onChange={(event) => {
         const value = event.target.value.replaceAll(';', ' ');

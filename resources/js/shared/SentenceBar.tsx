@@ -7,10 +7,11 @@ import Popover from '@mui/material/Popover';
 import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
 import { ClauseEditor, type EditorContext } from './ClauseEditor';
-import { clauseKinds, optionalKinds, phraseOf, rivalKinds, type ClauseKind } from './clauses';
+import { isSet, offered, phraseOf, started, strangeIn, type ClauseKind } from './clauses';
 import { whole } from './format';
 import { parseSentence, spell, type Clause } from './sentence.logic';
 import { useHotkeys } from './useHotkeys';
+import { useKinds } from './useKinds';
 
 interface Props {
   subject: string;
@@ -19,7 +20,7 @@ interface Props {
   count: number | undefined;
   of: number | undefined;
   hidden: number;
-  context: EditorContext;
+  context: Omit<EditorContext, 'kinds'>;
   children?: ReactNode;
 }
 
@@ -28,11 +29,11 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
   const [open, setOpen] = useState<{ kind: ClauseKind; anchor: HTMLElement } | null>(null);
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const clauses = parseSentence(show);
-  const rivals = rivalKinds(context.domains);
-  const all = [...clauseKinds, ...rivals];
-  const shown = all.filter((kind) => kind.isAlways === true || kind.isSet(clauses));
+  const kinds = useKinds(context.domains);
+  const editing = { ...context, kinds };
+  const shown = kinds.filter((kind) => kind.is_always || isSet(kind, clauses));
   // An old address may hold clauses that mean nothing any more; they are struck out until a person lets them go.
-  const strange = clauses.filter((clause) => !all.some((kind) => kind.name === clause.name));
+  const strange = kinds.length === 0 ? [] : strangeIn(clauses, kinds);
   const change = (next: Clause[], isStep = true) => onChange(spell(next), isStep);
   useHotkeys({
     f: () => document.getElementById('add-clause')?.click(),
@@ -48,7 +49,7 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
             {place > 0 && ', '}
             {kind.lead}{' '}
             <ClauseButton name={kind.name} onClick={(anchor) => setOpen({ kind, anchor })}>
-              {phraseOf(kind, clauses, context)}
+              {phraseOf(kind, clauses, editing)}
             </ClauseButton>
           </span>
         ))}
@@ -70,15 +71,15 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
       </Typography>
       {children}
       <Menu slotProps={{ paper: { sx: { maxHeight: 480 } } }} anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)} disableRestoreFocus={open !== null}>
-        {[...optionalKinds, ...rivals]
-          .filter((kind) => kind.isSpelling !== true && !kind.isSet(clauses))
+        {offered(kinds)
+          .filter((kind) => !isSet(kind, clauses))
           .map((kind) => (
             <MenuItem
               key={kind.name}
               onClick={() => {
                 const anchor = menu;
                 setMenu(null);
-                change(kind.start(clauses));
+                change(started(kind, clauses));
                 if (anchor !== null) {
                   setOpen({ kind, anchor });
                 }
@@ -89,7 +90,7 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
           ))}
       </Menu>
       <Popover open={open !== null} anchorEl={open?.anchor ?? null} onClose={() => setOpen(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}>
-        {open !== null && <ClauseEditor kind={open.kind} clauses={clauses} context={context} onChange={change} onClose={() => setOpen(null)} />}
+        {open !== null && <ClauseEditor kind={open.kind} clauses={clauses} context={editing} onChange={change} onClose={() => setOpen(null)} />}
       </Popover>
     </Box>
   );

@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import type { EditorContext } from './ClauseEditor';
-import { clauseKinds, combinationPhrase, optionalKinds, phraseOf, rivalKinds, type ClauseKind } from './clauses';
+import type { Vocabulary } from '../api/types';
+import { combinationPhrase, isSet, kindsOf, offered, phraseOf, started, strangeIn, type ClauseKind } from './clauses';
 import { parseSentence, spell } from './sentence.logic';
+import fixture from './vocabulary.fixture.json';
 
 const domains = ['us.example', 'a.example', 'b.example', 'c.example'];
-const context = { domains } as EditorContext;
+const kinds = kindsOf(fixture as unknown as Vocabulary, domains);
+const context = { domains, kinds };
 const kindOf = (name: string): ClauseKind => {
-  const kind = [...clauseKinds, ...rivalKinds(domains)].find((candidate) => candidate.name === name);
+  const kind = kinds.find((candidate) => candidate.name === name);
   if (kind === undefined) {
     throw new Error(`There is no clause ${name}.`);
   }
@@ -16,44 +18,56 @@ const read = (name: string, text: string) => phraseOf(kindOf(name), parseSentenc
 
 describe('the clauses of the sentence', () => {
   it('have names and titles of their own', () => {
-    const all = [...clauseKinds, ...rivalKinds(domains)];
-    expect(new Set(all.map((kind) => kind.name)).size).toBe(all.length);
-    expect(new Set(all.map((kind) => kind.title)).size).toBe(all.length);
+    expect(new Set(kinds.map((kind) => kind.name)).size).toBe(kinds.length);
+    expect(new Set(kinds.map((kind) => kind.title)).size).toBe(kinds.length);
+  });
+
+  it('are understood as the server writes them', () => {
+    for (const kind of kinds.filter((one) => one.example !== '')) {
+      const clauses = parseSentence(kind.example);
+      expect(spell(clauses), kind.name).toBe(kind.example);
+      expect(isSet(kind, clauses), kind.name).toBe(true);
+      expect(strangeIn(clauses, kinds), kind.name).toEqual([]);
+      expect(phraseOf(kind, clauses, context), kind.name).not.toBe(phraseOf(kind, [], context));
+    }
   });
 
   it('are set once they were started, and survive the address', () => {
-    for (const kind of [...clauseKinds, ...rivalKinds(domains)]) {
-      const started = kind.start([]);
-      expect(parseSentence(spell(started)), kind.name).toEqual(started);
-      if (started.length > 0) {
-        expect(kind.isSet(started), kind.name).toBe(true);
-        expect(started.every((clause) => clause.name === kind.name), kind.name).toBe(true);
-      }
-      expect(kind.isSet([]), kind.name).toBe(false);
+    for (const kind of kinds) {
+      const begun = started(kind, []);
+      expect(parseSentence(spell(begun)), kind.name).toEqual(begun);
+      expect(isSet(kind, begun), kind.name).toBe(kind.start !== '');
+      expect(begun.every((clause) => clause.name === kind.name), kind.name).toBe(true);
+      expect(isSet(kind, []), kind.name).toBe(false);
     }
   });
 
   it('add themselves to a sentence without touching the others', () => {
     const before = parseSentence('standing=alone;volume<=900');
-    for (const kind of optionalKinds) {
-      expect(kind.start(before).slice(0, 2), kind.name).toEqual(before);
+    for (const kind of offered(kinds)) {
+      expect(started(kind, before).slice(0, 2), kind.name).toEqual(before);
     }
   });
 
   it('read as English whether they are set or not', () => {
-    for (const kind of [...clauseKinds, ...rivalKinds(domains)]) {
-      for (const clauses of [[], kind.start([])]) {
-        const phrase = phraseOf(kind, clauses, context);
-        expect(phrase, kind.name).not.toMatch(/undefined|NaN|null|>=|<=|@/);
+    for (const kind of kinds) {
+      for (const clauses of [[], started(kind, [])]) {
+        expect(phraseOf(kind, clauses, context), kind.name).not.toMatch(/undefined|NaN|null|>=|<=|@|DOMAIN/);
       }
     }
   });
 
-  it('offer to be added only where they are not always there or set elsewhere', () => {
-    const names = optionalKinds.map((kind) => kind.name);
+  it('offer to be added only where they are not always there, set elsewhere or another spelling', () => {
+    const names = offered(kinds).map((kind) => kind.name);
     expect(names).toContain('horizon');
-    expect(names).not.toContain('volume');
-    expect(names).not.toContain('combination');
+    expect(names).toContain('m1');
+    for (const name of ['volume', 'combination', 'm0', 'text', '()']) {
+      expect(names).not.toContain(name);
+    }
+  });
+
+  it('leave what nobody knows to be struck out', () => {
+    expect(strangeIn(parseSentence('volume>=1;nonsense=2;m9=left'), kinds).map((clause) => clause.name)).toEqual(['nonsense', 'm9']);
   });
 });
 
@@ -109,6 +123,16 @@ describe('how a clause reads', () => {
   it('reads a bracket as its clauses with or between them', () => {
     expect(read('()', '(p1<=10|horizon=quick win)')).toBe('either a.example at up to 10 or horizon quick win');
     expect(read('()', '(nonsense=1|own=absent)')).toBe('either nonsense=1 or we are absent');
+  });
+
+  it('tells shares as percentages', () => {
+    expect(read('chance', 'chance>=0.5')).toBe('win chance from 50 %');
+    expect(read('chance', 'chance<=0.125')).toBe('win chance up to 12.5 %');
+  });
+
+  it('reads our movement in both spellings', () => {
+    expect(read('m0', 'm0=climbed,left')).toBe('climbed or left');
+    expect(read('movement', 'movement=climbed')).toBe('climbed');
   });
 
   it('leaves the scheme of a page out', () => {

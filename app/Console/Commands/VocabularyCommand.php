@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Actions\Vocabulary\ReadVocabulary;
+use App\Actions\Vocabulary\WriteSentenceTable;
+
+final class VocabularyCommand extends ReachCommand
+{
+    protected $signature = 'reach:vocabulary {--write : Write what is made from it: the table in docs/sentence.md and the fixture of the front end\'s tests}';
+
+    protected $description = 'Print every clause, column, criterion and import kind as JSON';
+
+    protected $help = 'Example: php artisan reach:vocabulary';
+
+    protected $hidden = true;
+
+    public function handle(ReadVocabulary $read, WriteSentenceTable $table): int
+    {
+        $json = json_encode($read->execute(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n";
+        if ($this->option('write') !== true) {
+            $this->output->write($json);
+
+            return self::SUCCESS;
+        }
+        file_put_contents(base_path(ReadVocabulary::FIXTURE), $json);
+        $document = base_path(WriteSentenceTable::DOCUMENT);
+        file_put_contents($document, $table->into((string) file_get_contents($document)));
+
+        return self::SUCCESS;
+    }
+}
