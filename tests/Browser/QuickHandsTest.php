@@ -99,10 +99,10 @@ final class QuickHandsTest extends BrowserTestCase
             str_contains($view, 'dossier') && $this->see('Where the figures come from');
             foreach ([640 => 400, 1024 => 768, 1280 => 800, 1920 => 1080] as $width => $height) {
                 $this->show($width, $height);
-                if ($this->browser->executeScript('return document.scrollingElement.scrollWidth > window.innerWidth') === true) {
+                if (! $this->comesToRest('document.scrollingElement.scrollWidth <= window.innerWidth')) {
                     $wide[] = "{$view} at {$width}";
                 }
-                if (str_contains($view, 'dossier') && $this->browser->executeScript('const it = document.querySelector("[aria-label=Dossier]"); return it.scrollWidth > it.clientWidth') === true) {
+                if (str_contains($view, 'dossier') && ! $this->comesToRest('[document.querySelector("[aria-label=Dossier]")].every((it) => it.scrollWidth <= it.clientWidth)')) {
                     $wide[] = "dossier of {$view} at {$width}";
                 }
             }
@@ -121,10 +121,23 @@ final class QuickHandsTest extends BrowserTestCase
         $this->seeNot('comparing anew');
     }
 
+    /** Whether it holds once everything has found its place in the window. */
+    private function comesToRest(string $condition): bool
+    {
+        for ($try = 0; $try < 40; ++$try) {
+            if ($this->browser->executeScript("return {$condition}") === true) {
+                return true;
+            }
+            usleep(50_000);
+        }
+
+        return false;
+    }
+
     private function show(int $width, int $height): void
     {
         $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]]);
-        usleep(150_000);
+        usleep(50_000);
     }
 
     private function opened(): Study
