@@ -67,7 +67,7 @@ $compare = static function () use ($streams, $none): void {
 $weigh = static function () use ($streams, $none, $metrics): void {
     $comfort = ComfortDifficulty::fromDifficulties([]);
     $models = new Models(CtrCurve::default(), $comfort, WinModel::fit(new WinObservations([]), [null], 1.0, $comfort), LinksNeeded::fit([], []));
-    $weigher = new Weigher(Rulebook::standard(), $models, BrandMatcher::of([['our own'], ['brand one'], ['brand two'], ['three'], ['four'], ['five']]));
+    $weigher = new Weigher(Rulebook::standard()->weighing(), $models, BrandMatcher::of([['our own'], ['brand one'], ['brand two'], ['three'], ['four'], ['five']]));
     $judgement = new Judgement();
     foreach ((new Comparator())->rows($streams(), $none, []) as $number => $row) {
         $weigher->weigh(new Candidate($row, $metrics($number), $judgement));

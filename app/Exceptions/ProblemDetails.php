@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Exceptions;
 
-use App\Support\Sentence\SentenceProblem;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Exception\ReachException;
 use GreaterReach\Core\Intake\FileProblem;
@@ -41,11 +40,10 @@ final class ProblemDetails
             $error instanceof AuthorizationException => self::response(403, 'Your role in this study does not allow that.'),
             $error instanceof ModelNotFoundException => self::response(404, 'There is nothing here, or you may not see it.'),
             $error instanceof TokenMismatchException => self::response(419, 'Reload the page and try again.'),
-            $error instanceof ImportRefused => self::response(422, $error->getMessage(), ['bad_rows' => $error->badRows]),
+            $error instanceof TellsMore => self::response(422, $error->getMessage(), $error->more()),
             $error instanceof FileProblem => self::response(422, $error->getMessage(), ['errors' => ['file' => [$error->getMessage()]]]),
             $error instanceof Refused => self::response(422, $error->getMessage(), ['errors' => [$error->field => [$error->getMessage()]]]),
             $error instanceof InvalidValue => self::response(422, $error->getMessage(), ['errors' => [$error->what => [$error->getMessage()]]]),
-            $error instanceof SentenceProblem => self::response(422, $error->getMessage(), ['errors' => ['show' => [$error->getMessage()]], 'clause' => $error->clause]),
             $error instanceof ReachException => self::response(422, $error->getMessage()),
             $error instanceof HttpExceptionInterface => self::response($error->getStatusCode(), self::detail($error), [], $error->getHeaders()),
             default => self::response(500, sprintf('Something went wrong here; the log has the rest under the number %s.', ErrorNumber::of($error)), ['number' => ErrorNumber::of($error)]),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Actions\Tasks\PerformTask;
+use App\Actions\Work\PerformTask;
 use App\Models\Task;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueueAfterCommit;
@@ -27,8 +27,8 @@ final class RunTask implements ShouldQueueAfterCommit
     public function handle(PerformTask $perform): void
     {
         $task = Task::query()->find($this->taskId);
-        if ($task !== null) {
-            $perform->execute($task);
+        if ($task !== null && $perform->execute($task)) {
+            RefreshComparison::dispatch($task->study_id);
         }
     }
 }

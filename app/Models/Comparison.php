@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Actions\Comparisons\ComparisonSummary;
 use App\Models\Casts\SummaryCast;
 use App\Support\Database\RowTable;
 use Carbon\CarbonImmutable;

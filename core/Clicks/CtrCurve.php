@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Clicks;
 
-use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Results\Places;
 
 /** Click-through rate by result position 1…100: the share of searches that end in a click there. Never rises; 0 beyond 100. */
 final readonly class CtrCurve
@@ -40,7 +40,7 @@ final readonly class CtrCurve
      */
     public static function ofRates(array $rates): self
     {
-        if (\count($rates) !== Ranking::WORST_POSITION) {
+        if (\count($rates) !== Places::WORST) {
             throw InvalidValue::because('CTR curve', (string) \count($rates), 'must have exactly 100 rates, position 1 first');
         }
         foreach ($rates as $index => $rate) {
@@ -74,7 +74,7 @@ final readonly class CtrCurve
     private static function withTail(array $head, float $rate, int $from): self
     {
         $rates = $head;
-        for ($position = \count($head) + 1; $position <= Ranking::WORST_POSITION; ++$position) {
+        for ($position = \count($head) + 1; $position <= Places::WORST; ++$position) {
             $rates[] = $rate * ($from / $position) ** 2;
         }
 

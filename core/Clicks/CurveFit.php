@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Clicks;
 
-use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Results\Places;
 use GreaterReach\Core\Statistics\IsotonicRegression;
 
 /**
@@ -88,7 +88,7 @@ final class CurveFit
     {
         $last = \count($head);
         $ratio = $head[$last - 1] / $default->at($last);
-        for ($position = $last + 1; $position <= Ranking::WORST_POSITION; ++$position) {
+        for ($position = $last + 1; $position <= Places::WORST; ++$position) {
             $head[] = min($head[$position - 2], $default->at($position) * $ratio);
         }
 

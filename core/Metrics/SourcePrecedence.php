@@ -4,13 +4,9 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Metrics;
 
-use GreaterReach\Core\Rulebook\Rulebook;
-
 /** Which kinds of source a rulebook asks first: for all metrics, and for groups of them that have an order of their own. */
 final readonly class SourcePrecedence
 {
-    private const GROUPS = ['volume', 'difficulty', 'cpc'];
-
     /**
      * @param list<string>                $kinds  best first
      * @param array<string, list<string>> $groups group of metrics → kinds, best first
@@ -19,14 +15,13 @@ final readonly class SourcePrecedence
     {
     }
 
-    public static function of(Rulebook $rulebook): self
+    /**
+     * @param list<string>                $kinds  best first
+     * @param array<string, list<string>> $groups group of metrics → kinds, best first; an empty one goes by the others
+     */
+    public static function of(array $kinds, array $groups): self
     {
-        $groups = [];
-        foreach (self::GROUPS as $group) {
-            $groups[$group] = $rulebook->words($group.'_sources');
-        }
-
-        return new self($rulebook->words('metric_sources'), array_filter($groups));
+        return new self($kinds, array_filter($groups));
     }
 
     /**

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
-use GreaterReach\Core\Rulebook\Rulebook;
-
 /** Lets through what fits the business well enough: the figures only order what the business wants. An unknown fit passes only where none is asked for. */
 final readonly class FitGate
 {
@@ -15,9 +13,10 @@ final readonly class FitGate
     ) {
     }
 
-    public static function of(Rulebook $rulebook): self
+    /** @param int $smallest 0…5; 0 lets all through */
+    public static function from(int $smallest): self
     {
-        return new self($rulebook->int('min_fit'));
+        return new self($smallest);
     }
 
     public static function open(): self

@@ -6,8 +6,8 @@ namespace GreaterReach\Core\Priority;
 
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Comparison\ComparisonRow;
-use GreaterReach\Core\Comparison\PageOne;
 use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Results\PageOne;
 
 /** Chooses the tactic for an opportunity: the first rule that holds. */
 final readonly class TacticRule

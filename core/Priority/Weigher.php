@@ -8,10 +8,7 @@ use GreaterReach\Core\Clicks\Potential;
 use GreaterReach\Core\Comparison\Standing;
 use GreaterReach\Core\Keyword\Words;
 use GreaterReach\Core\Meaning\BrandMatcher;
-use GreaterReach\Core\Meaning\FitRules;
 use GreaterReach\Core\Meaning\Intent;
-use GreaterReach\Core\Meaning\IntentRules;
-use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\WinChance;
 
 /** Carries one keyword through visits, win chance, tactic and scores, by one rulebook and the models of one study. */
@@ -21,44 +18,23 @@ final readonly class Weigher
     private const INTENT_SCORES = ['buy' => 5, 'compare' => 4, 'learn' => 2, 'open' => 2];
 
     private WinChance $winChance;
-    private int $target;
-    private StrikingDistance $striking;
     private TacticRule $tactics;
-    private IntentRules $intents;
-    private FitRules $fits;
-    private Bands $volumeBands;
-    private Bands $easeBands;
-    private Bands $gainBands;
-    private Bands $valueBands;
-    private float $shortTermChance;
 
-    public function __construct(
-        Rulebook $rulebook,
-        private Models $models,
-        private BrandMatcher $brands,
-    ) {
-        $this->winChance = new WinChance($models->winModel, $rulebook->float('head_start_11_20'), $rulebook->float('head_start_21_50'));
-        $this->target = $rulebook->int('target');
-        $this->striking = new StrikingDistance($rulebook->int('striking_from'), $rulebook->int('striking_to'));
-        $this->tactics = new TacticRule($models->curve, $rulebook->float('title_ctr_ratio'));
-        $this->intents = IntentRules::of($rulebook->words('intent_buy'), $rulebook->words('intent_compare'), $rulebook->words('intent_learn'));
-        $this->fits = FitRules::of($rulebook->fits());
-        $this->volumeBands = Bands::of($rulebook->numbers('volume_bands'));
-        $this->easeBands = Bands::of($rulebook->numbers('ease_bands'));
-        $this->gainBands = Bands::of($rulebook->numbers('gain_bands'));
-        $this->valueBands = Bands::of($rulebook->numbers('value_bands'));
-        $this->shortTermChance = $rulebook->float('short_term_chance');
+    public function __construct(private WeighSettings $settings, private Models $models, private BrandMatcher $brands)
+    {
+        $this->winChance = new WinChance($models->winModel, $settings->headStart11To20, $settings->headStart21To50);
+        $this->tactics = new TacticRule($models->curve, $settings->titleRatio);
     }
 
     public function weigh(Candidate $candidate): Opportunity
     {
         $position = $candidate->row->ownPosition();
         $metrics = $candidate->metrics;
-        $clicks = Potential::of($metrics->volume, $position, $candidate->judgement->target ?? $this->target, $this->models->curve);
+        $clicks = Potential::of($metrics->volume, $position, $candidate->judgement->target ?? $this->settings->target, $this->models->curve);
         $chance = $this->winChance->of($position, $metrics->difficulty);
         $linksToEarn = $this->models->links->toEarn($candidate->pageOneMedian, $metrics->difficulty, $candidate->ownPageLinks);
         $words = Words::of($candidate->row->keyword);
-        $intent = $candidate->judgement->intent ?? $this->intents->intentIn($words);
+        $intent = $candidate->judgement->intent ?? $this->settings->intents->intentIn($words);
         $brands = $this->brands->domainsIn($candidate->row->keyword, $words);
 
         return new Opportunity(
@@ -82,11 +58,11 @@ final readonly class Weigher
         if ($difficulty === null) {
             return null;
         }
-        if ($this->striking->holds($position) && $difficulty <= $this->models->comfort->value) {
+        if ($this->settings->striking->holds($position) && $difficulty <= $this->models->comfort->value) {
             return Horizon::QuickWin;
         }
 
-        return $chance >= $this->shortTermChance ? Horizon::ShortTerm : Horizon::LongTerm;
+        return $chance >= $this->settings->shortTermChance ? Horizon::ShortTerm : Horizon::LongTerm;
     }
 
     /** @param list<string> $words */
@@ -95,12 +71,12 @@ final readonly class Weigher
         $scores = [];
         foreach (Criterion::cases() as $criterion) {
             $scores[$criterion->value] = match ($criterion) {
-                Criterion::Volume => $this->volumeBands->rising($candidate->metrics->volume),
-                Criterion::Ease => $this->easeBands->falling($candidate->metrics->difficulty),
-                Criterion::Gain => $this->gainBands->rising($clicks->gain),
-                Criterion::Value => $this->valueBands->rising($candidate->metrics->cpc),
+                Criterion::Volume => $this->settings->volumeBands->rising($candidate->metrics->volume),
+                Criterion::Ease => $this->settings->easeBands->falling($candidate->metrics->difficulty),
+                Criterion::Gain => $this->settings->gainBands->rising($clicks->gain),
+                Criterion::Value => $this->settings->valueBands->rising($candidate->metrics->cpc),
                 Criterion::Intent => self::INTENT_SCORES[$intent->value],
-                Criterion::Fit => $candidate->judgement->fit ?? $this->fits->fitOf($words, $candidate->topic),
+                Criterion::Fit => $candidate->judgement->fit ?? $this->settings->fits->fitOf($words, $candidate->topic),
             };
         }
 

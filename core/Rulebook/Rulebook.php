@@ -6,6 +6,16 @@ namespace GreaterReach\Core\Rulebook;
 
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Meaning\FitRules;
+use GreaterReach\Core\Meaning\IntentRules;
+use GreaterReach\Core\Metrics\SourcePrecedence;
+use GreaterReach\Core\Plan\Effort;
+use GreaterReach\Core\Priority\Bands;
+use GreaterReach\Core\Priority\FitGate;
+use GreaterReach\Core\Priority\StrikingDistance;
+use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Priority\WeighSettings;
+use GreaterReach\Core\Priority\Weights;
 
 /**
  * The settings of one study: every default that it has not changed, and what it has. Always valid as a whole.
@@ -101,6 +111,51 @@ final readonly class Rulebook
     public function fits(): array
     {
         return array_map(intval(...), $this->list('fit_rules'));
+    }
+
+    public function weighing(): WeighSettings
+    {
+        return new WeighSettings(
+            $this->int('target'),
+            new StrikingDistance($this->int('striking_from'), $this->int('striking_to')),
+            $this->float('head_start_11_20'),
+            $this->float('head_start_21_50'),
+            $this->float('short_term_chance'),
+            $this->float('title_ctr_ratio'),
+            IntentRules::of($this->words('intent_buy'), $this->words('intent_compare'), $this->words('intent_learn')),
+            FitRules::of($this->fits()),
+            Bands::of($this->numbers('volume_bands')),
+            Bands::of($this->numbers('ease_bands')),
+            Bands::of($this->numbers('gain_bands')),
+            Bands::of($this->numbers('value_bands')),
+        );
+    }
+
+    public function effort(): Effort
+    {
+        $days = $ramps = [];
+        foreach (Tactic::cases() as $tactic) {
+            $days[$tactic->value] = $this->float('effort_'.$tactic->rulebookSuffix());
+            $ramps[$tactic->value] = $this->int('ramp_'.$tactic->rulebookSuffix());
+        }
+
+        return Effort::of($days, $this->float('effort_link'), $ramps);
+    }
+
+    public function precedence(): SourcePrecedence
+    {
+        return SourcePrecedence::of($this->words('metric_sources'), ['volume' => $this->words('volume_sources'), 'difficulty' => $this->words('difficulty_sources'), 'cpc' => $this->words('cpc_sources')]);
+    }
+
+    public function fitGate(): FitGate
+    {
+        return FitGate::from($this->int('min_fit'));
+    }
+
+    /** What counts how much, where nothing else is asked for. */
+    public function priorities(): Weights
+    {
+        return Weights::of($this->weights());
     }
 
     /** The value as a person would write it to set it again. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
-use GreaterReach\Core\Comparison\PageOne;
+use GreaterReach\Core\Results\PageOne;
 use GreaterReach\Core\Statistics\Quantile;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
-use GreaterReach\Core\Comparison\PageOne;
+use GreaterReach\Core\Results\PageOne;
 
 /** What speaks for or against winning a keyword, beside the figure and never folded into it. */
 final readonly class Evidence

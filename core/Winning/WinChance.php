@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
-use GreaterReach\Core\Comparison\PageOne;
+use GreaterReach\Core\Results\PageOne;
 
 /** The chance to win a keyword from where we stand: who is already close has a head start (assumed values). */
 final readonly class WinChance

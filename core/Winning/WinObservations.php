@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
-use GreaterReach\Core\Comparison\PageOne;
+use GreaterReach\Core\Results\PageOne;
 
 /**
  * Counts, per domain and difficulty, how many keywords there are and for how many the domain is on page one. The win

@@ -19,6 +19,24 @@ final class CoreBordersTest extends TestCase
     ];
     private const DENIED_CLASSES = ['DateTime', 'DateTimeImmutable', 'PDO', 'SplFileObject'];
 
+    /** The topics from the ground up: each knows only those before it. */
+    private const FLOORS = ['Exception', 'Statistics', 'Results', 'Keyword', 'Site', 'Intake', 'Terms', 'Clicks', 'Comparison', 'Metrics', 'Meaning', 'Winning', 'Priority', 'Plan', 'Explanation', 'Rulebook'];
+
+    public function test_every_topic_has_its_floor(): void
+    {
+        $topics = array_map(basename(...), glob(dirname(__DIR__, 2).'/core/*', GLOB_ONLYDIR) ?: []);
+        self::assertEqualsCanonicalizing(self::FLOORS, $topics);
+    }
+
+    #[DataProvider('files')]
+    public function test_a_topic_knows_only_those_below_it(string $path): void
+    {
+        $floors = array_flip(self::FLOORS);
+        $topic = explode('/', substr($path, \strlen(dirname(__DIR__, 2).'/core/')))[0];
+        preg_match_all('/GreaterReach\\\\Core\\\\([A-Za-z]+)\\\\/', (string) file_get_contents($path), $known);
+        self::assertSame([], array_filter(array_unique($known[1]), static fn(string $other): bool => $floors[$other] > $floors[$topic]), "{$topic} knows what lies above it.");
+    }
+
     /** @return iterable<string, array{string}> */
     public static function files(): iterable
     {

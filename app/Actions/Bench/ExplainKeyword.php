@@ -6,8 +6,7 @@ namespace App\Actions\Bench;
 
 use App\Models\Comparison;
 use App\Models\Study;
-use App\Support\Rows\WeighedRow;
-use GreaterReach\Core\Comparison\PageOne;
+use App\Support\Catalogue\WeighedRow;
 use GreaterReach\Core\Explanation\Explainer;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\Facts;
@@ -15,7 +14,7 @@ use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\StrikingDistance;
 use GreaterReach\Core\Priority\Tactic;
-use GreaterReach\Core\Priority\Weights;
+use GreaterReach\Core\Results\PageOne;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Statistics\Quantile;
 use GreaterReach\Core\Winning\Evidence;
@@ -72,7 +71,7 @@ final class ExplainKeyword
             new StrikingDistance($rulebook->int('striking_from'), $rulebook->int('striking_to')),
             $rulebook->float('short_term_chance'),
             $scores,
-            Weights::of($rulebook->weights()),
+            $rulebook->priorities(),
             $tactic,
             $row->cpc,
             self::sourceOf($sources, 'cpc', $row->cpc),

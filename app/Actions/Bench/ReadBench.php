@@ -6,9 +6,9 @@ namespace App\Actions\Bench;
 
 use App\Exceptions\Refused;
 use App\Models\Comparison;
+use App\Support\Catalogue\RowCatalogue;
 use App\Support\Paging\Cursor;
 use App\Support\Rows\ComparisonRows;
-use App\Support\Rows\RowCatalogue;
 use App\Support\Sentence\Sentence;
 
 /** One page of the bench: rows that the sentence lets through, sorted by any column, unknown always last. */

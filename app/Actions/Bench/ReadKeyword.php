@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
-use App\Actions\Studies\ReadDomainFigures;
+use App\Actions\Domains\ReadDomainFigures;
 use App\Models\Comparison;
 use App\Models\Study;
+use App\Support\Catalogue\WeighedRow;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
-use App\Support\Rows\WeighedRow;
 use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Winning\PageOneResult;
 use Illuminate\Support\Facades\DB;

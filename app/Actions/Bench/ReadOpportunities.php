@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Bench;
 
 use App\Models\Comparison;
+use App\Support\Catalogue\WeighedRow;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\RankedRow;
 use App\Support\Rows\RankedRows;
-use App\Support\Rows\WeighedRow;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Weights;

@@ -8,7 +8,7 @@ use App\Models\Comparison;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
-use GreaterReach\Core\Comparison\PageOne;
+use GreaterReach\Core\Results\PageOne;
 use GreaterReach\Core\Winning\PageOneResult;
 use Illuminate\Support\Facades\DB;
 

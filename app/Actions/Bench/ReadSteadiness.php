@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Bench;
 
 use App\Models\Comparison;
+use App\Support\Catalogue\RowCatalogue;
 use App\Support\Rows\ListedRows;
 use App\Support\Rows\PrioritySql;
-use App\Support\Rows\RowCatalogue;
 use App\Support\Sentence\Sentence;
-use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Rulebook\Rulebook;
@@ -25,7 +24,7 @@ final class ReadSteadiness
     {
         [$draws, $top] = [$rulebook->int('steadiness_draws'), $rulebook->int('steadiness_top')];
         $names = RowCatalogue::scores();
-        $listed = ListedRows::of($comparison, $sentence, FitGate::of($rulebook))->whereNotNull('gain')
+        $listed = ListedRows::of($comparison, $sentence, $rulebook->fitGate())->whereNotNull('gain')
             ->select(['keyword', 'gain', 'difficulty', ...$names])->selectRaw('row_number() OVER (PARTITION BY '.implode(', ', $names).' ORDER BY '.PrioritySql::BEYOND.') AS place');
         // No more rows of the same scores than there are places can ever be in the top.
         $rows = DB::query()->fromSub($listed, 'listed')->where('place', '<=', $top)->orderByRaw(PrioritySql::BEYOND)->get()->all();

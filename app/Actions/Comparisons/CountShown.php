@@ -8,7 +8,6 @@ use App\Models\Comparison;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\RankedRows;
 use App\Support\Sentence\Sentence;
-use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Rulebook\Rulebook;
 
 /** Counts what Compare and Weigh show from the start, kept with the comparison so that a list of studies need not count anew. */
@@ -18,7 +17,7 @@ final class CountShown
     {
         $comparison->update([
             'shown_gaps' => (new ComparisonRows($comparison))->query(Sentence::parse('standing=gap;'.Sentence::START))->count(),
-            'shown_quick_wins' => (new RankedRows($comparison, Sentence::parse('horizon=quick win;'.Sentence::START_WEIGHING), FitGate::of($rulebook), true))->count(),
+            'shown_quick_wins' => (new RankedRows($comparison, Sentence::parse('horizon=quick win;'.Sentence::START_WEIGHING), $rulebook->fitGate(), true))->count(),
         ]);
     }
 }

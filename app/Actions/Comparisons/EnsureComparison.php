@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace App\Actions\Comparisons;
 
 use App\Models\Comparison;
+use App\Models\ComparisonSummary;
 use App\Models\Snapshot;
 use App\Models\Study;
+use App\Support\Catalogue\WeighedRow;
 use App\Support\Database\CopyWriter;
 use App\Support\Database\KeyRange;
-use App\Support\Database\RowStorage;
-use App\Support\Rows\WeighedRow;
+use App\Support\Rows\RowStorage;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Comparison\Comparator;
 use GreaterReach\Core\Comparison\Gathered;
 use GreaterReach\Core\Metrics\Metrics;
-use GreaterReach\Core\Metrics\SourcePrecedence;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -121,7 +121,7 @@ final readonly class EnsureComparison
         $rows = new RowLines($snapshots->study, $comparison->id);
         $brands = $this->learn->brands($snapshots->domains);
         $range = KeyRange::whole();
-        $known = MetricsStream::open($snapshots->study, $snapshots->domains, SourcePrecedence::of($order->study->rulebook()));
+        $known = MetricsStream::open($snapshots->study, $snapshots->domains, $order->study->rulebook()->precedence());
         $listed = (new KeywordFacts($snapshots->study))->listedKeywords();
         foreach ((new Comparator($order->within))->rows($snapshots->currentStreams($range), $snapshots->previousStreams($range), $listed) as $row) {
             $metrics = $known->of($row->keyword);

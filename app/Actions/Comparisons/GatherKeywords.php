@@ -6,7 +6,6 @@ namespace App\Actions\Comparisons;
 
 use App\Support\Database\KeyRange;
 use GreaterReach\Core\Comparison\Comparator;
-use GreaterReach\Core\Metrics\SourcePrecedence;
 use GreaterReach\Core\Rulebook\Rulebook;
 
 /** Merges the lists of all domains and looks up what is known of each keyword, whatever `within` is. */
@@ -16,7 +15,7 @@ final readonly class GatherKeywords
     public function execute(ComparedSnapshots $snapshots, Rulebook $rulebook, KeyRange $range): \Generator
     {
         $facts = new KeywordFacts($snapshots->study, $range);
-        $metrics = MetricsStream::open($snapshots->study, $snapshots->domains, SourcePrecedence::of($rulebook), $range);
+        $metrics = MetricsStream::open($snapshots->study, $snapshots->domains, $rulebook->precedence(), $range);
         $medians = $facts->pageOneMedians();
         foreach (Comparator::gather($snapshots->currentStreams($range), $snapshots->previousStreams($range), $facts->listedKeywords()) as $gathered) {
             yield GatheredLine::of($gathered, $metrics->of($gathered->keyword), $medians->at($gathered->keyword));

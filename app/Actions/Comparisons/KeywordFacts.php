@@ -8,10 +8,10 @@ use App\Support\Database\Figures;
 use App\Support\Database\KeyedStream;
 use App\Support\Database\KeyRange;
 use App\Support\Database\RowStream;
-use GreaterReach\Core\Comparison\PageOne;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\MeasuredClicks;
+use GreaterReach\Core\Results\PageOne;
 use GreaterReach\Core\Statistics\Quantile;
 use Illuminate\Support\Facades\DB;
 

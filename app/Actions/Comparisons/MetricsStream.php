@@ -66,7 +66,7 @@ final class MetricsStream
         sort($keywords, SORT_STRING);
 
         return DB::transaction(static function () use ($study, $keywords): array {
-            $stream = self::open($study->id, $study->comparedDomains(), SourcePrecedence::of($study->rulebook()), only: $keywords);
+            $stream = self::open($study->id, $study->comparedDomains(), $study->rulebook()->precedence(), only: $keywords);
 
             return array_combine($keywords, array_map($stream->of(...), $keywords));
         });

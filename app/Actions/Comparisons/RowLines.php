@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Comparisons;
 
+use App\Support\Catalogue\RowCatalogue;
+use App\Support\Catalogue\WeighedRow;
 use App\Support\Database\CopyWriter;
-use App\Support\Rows\RowCatalogue;
-use App\Support\Rows\WeighedRow;
 
 /** The rows of one comparison as COPY reads them. */
 final readonly class RowLines

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\Comparisons;
 
+use App\Models\ComparisonSummary;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\ShareOfClicks;
 use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Comparison\Overlap;
-use GreaterReach\Core\Comparison\PageOne;
 use GreaterReach\Core\Comparison\Standing;
 use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Results\PageOne;
 
 /** Counts along while the rows of a comparison go by, for the summary that is kept with it. */
 final class Tally

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Actions\Comparisons;
 
 use App\Models\Study;
+use App\Support\Catalogue\WeighedRow;
 use App\Support\Database\KeyRange;
-use App\Support\Rows\WeighedRow;
 use GreaterReach\Core\Comparison\Comparator;
 use GreaterReach\Core\Meaning\BrandMatcher;
 use GreaterReach\Core\Priority\Candidate;
@@ -33,7 +33,7 @@ final class WeighKeywords
         $judgements = $facts->judgements();
         $measured = $facts->measuredClicks();
         $links = $this->links[$study->id] ??= $facts->pageLinks();
-        $weigher = new Weigher($study->rulebook(), $models, $brands);
+        $weigher = new Weigher($study->rulebook()->weighing(), $models, $brands);
         $comparator = new Comparator($within);
         $none = new Judgement();
         $topics = (static fn(): \Generator => yield from $found)();

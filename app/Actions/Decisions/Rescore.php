@@ -8,9 +8,9 @@ use App\Actions\Comparisons\CountShown;
 use App\Actions\Comparisons\KeywordFacts;
 use App\Models\Comparison;
 use App\Models\Study;
+use App\Support\Catalogue\RowCatalogue;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
-use App\Support\Rows\RowCatalogue;
 use GreaterReach\Core\Meaning\BrandMatcher;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\Opportunity;
@@ -64,7 +64,7 @@ final readonly class Rescore
             return;
         }
         // Whether a row is listed hangs on no decision, so the brands are not asked for.
-        $weigher = new Weigher($study->rulebook(), $models, BrandMatcher::of([]));
+        $weigher = new Weigher($study->rulebook()->weighing(), $models, BrandMatcher::of([]));
         foreach (array_chunk($keywords, self::CHUNK) as $chunk) {
             $this->chunk($comparison, $weigher, $chunk);
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
-use App\Actions\Studies\ChooseDomainFigures;
+use App\Actions\Domains\ChooseDomainFigures;
 use App\Models\Domain;
 use App\Models\DomainFigure;
 use App\Models\Import;

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
-use App\Actions\Studies\ChooseDomainFigures;
-use App\Exceptions\ImportRefused;
+use App\Actions\Domains\ChooseDomainFigures;
 use App\Exceptions\Refused;
 use App\Models\Import;
 use App\Support\Tabular\FileFingerprint;

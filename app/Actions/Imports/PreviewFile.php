@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
-use App\Exceptions\ImportRefused;
 use App\Exceptions\Refused;
 use App\Support\Tabular\SourceTable;
 use App\Support\Tabular\TableReader;

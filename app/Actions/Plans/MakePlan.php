@@ -7,9 +7,9 @@ namespace App\Actions\Plans;
 use App\Actions\Comparisons\MetricsStream;
 use App\Models\Comparison;
 use App\Models\Study;
+use App\Support\Catalogue\WeighedRow;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\ListedRows;
-use App\Support\Rows\WeighedRow;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\AutoPlan;
@@ -18,7 +18,6 @@ use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Placement;
 use GreaterReach\Core\Plan\PlanItem;
 use GreaterReach\Core\Plan\Season;
-use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Tactic;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -35,7 +34,7 @@ final readonly class MakePlan
      */
     public function execute(Study $study, Comparison $comparison, int $months, float $capacity, Month $start): array
     {
-        $effort = new Effort($study->rulebook());
+        $effort = $study->rulebook()->effort();
         $rows = $this->opportunities($study, $comparison);
         $items = array_map(static fn(WeighedRow $row): PlanItem => new PlanItem($row->keyword, $effort->days(self::tactic($row), $row->linksToEarn), (float) $row->expectedGain), $rows);
         $placements = (new AutoPlan($months, $capacity))->place(array_values($items));
@@ -49,7 +48,7 @@ final readonly class MakePlan
     {
         $hasShortlist = DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->exists();
         $marked = static fn(string $mark): \Closure => static fn(Builder $query) => $query->select('keyword')->from('decisions')->where('study_id', $study->id)->where('mark', $mark);
-        $rows = ListedRows::of($comparison, Sentence::parse(''), FitGate::of($study->rulebook()))->where('expected_gain', '>', 0)
+        $rows = ListedRows::of($comparison, Sentence::parse(''), $study->rulebook()->fitGate())->where('expected_gain', '>', 0)
             ->when($hasShortlist, static fn(Builder $query) => $query->whereIn('keyword', $marked('shortlisted')), static fn(Builder $query) => $query->whereNotIn('keyword', $marked('set aside')));
 
         return array_column(ComparisonRows::read($rows), null, 'keyword');

@@ -7,8 +7,8 @@ namespace App\Actions\Plans;
 use App\Actions\Comparisons\MetricsStream;
 use App\Models\Comparison;
 use App\Models\Study;
+use App\Support\Catalogue\WeighedRow;
 use App\Support\Rows\ComparisonRows;
-use App\Support\Rows\WeighedRow;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Plan\Season;
@@ -36,7 +36,7 @@ final readonly class PlanFacts
         $setAside = DB::table('decisions')->where('study_id', $study->id)->where('mark', 'set aside')->whereIn('keyword', $keywords)
             ->selectRaw("keyword, coalesce(reason, '') AS reason")->pluck('reason', 'keyword')->all();
 
-        return new self(array_column($rows, null, 'keyword'), MetricsStream::known($study, $keywords), new Effort($study->rulebook()), $setAside);
+        return new self(array_column($rows, null, 'keyword'), MetricsStream::known($study, $keywords), $study->rulebook()->effort(), $setAside);
     }
 
     public function row(string $keyword): ?WeighedRow

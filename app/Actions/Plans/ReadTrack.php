@@ -9,11 +9,11 @@ use App\Models\Snapshot;
 use App\Models\Study;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\ShareOfClicks;
-use GreaterReach\Core\Comparison\PageOne;
 use GreaterReach\Core\Explanation\StudyExplainer;
 use GreaterReach\Core\Plan\ClicksAround;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
+use GreaterReach\Core\Results\PageOne;
 use Illuminate\Support\Facades\DB;
 
 /** What came of finished items: visits now against what was promised, positions over time, and the share of clicks by month. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
+use App\Actions\Domains\ChooseDomainFigures;
 use App\Exceptions\Refused;
 use App\Models\Domain;
 use App\Models\DomainFigure;

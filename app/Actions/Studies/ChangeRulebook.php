@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
+use App\Actions\Domains\ChooseDomainFigures;
 use App\Models\Study;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Rulebook\Settings;

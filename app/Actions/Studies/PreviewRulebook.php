@@ -20,13 +20,11 @@ use GreaterReach\Core\Meaning\BrandMatcher;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Priority\Candidate;
 use GreaterReach\Core\Priority\Criterion;
-use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Opportunity;
 use GreaterReach\Core\Priority\Order;
 use GreaterReach\Core\Priority\Weigher;
-use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
 use Illuminate\Support\Facades\DB;
 
@@ -54,7 +52,7 @@ final readonly class PreviewRulebook
     {
         $rulebook = $study->rulebook()->with($settings);
         $old = $study->rulebook();
-        $first = $this->opportunities->execute($comparison, Sentence::parse(''), Weights::of($old->weights()), FitGate::of($old), 0, self::TOP, pinsFirst: false);
+        $first = $this->opportunities->execute($comparison, Sentence::parse(''), $old->priorities(), $old->fitGate(), 0, self::TOP, pinsFirst: false);
         $moved = DB::transaction(fn(): array => $this->weighAnew($study, $comparison, $rulebook));
 
         /** @var list<string> $before */
@@ -70,9 +68,9 @@ final readonly class PreviewRulebook
     private function weighAnew(Study $study, Comparison $comparison, Rulebook $rulebook): array
     {
         $weigher = $this->weigher($study, $comparison, $rulebook);
-        $order = new Order(Weights::of($rulebook->weights()));
+        $order = new Order($rulebook->priorities());
         $judgements = (new KeywordFacts($study->id))->judgements();
-        $gate = FitGate::of($rulebook);
+        $gate = $rulebook->fitGate();
         $top = $changes = [];
         $keywords = 0;
         $gain = ['before' => 0.0, 'after' => 0.0];
@@ -116,7 +114,7 @@ final readonly class PreviewRulebook
         $models = $comparison->models() ?? throw new \LogicException('A comparison that was not weighed has nothing to preview.');
 
         // What is listed bears no competitor's brand, and that no setting changes.
-        return new Weigher($rulebook, $models->withCurve($this->curve($study, $models, $rulebook)), BrandMatcher::of([]));
+        return new Weigher($rulebook->weighing(), $models->withCurve($this->curve($study, $models, $rulebook)), BrandMatcher::of([]));
     }
 
     private function curve(Study $study, Models $models, Rulebook $rulebook): CtrCurve

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
-use App\Actions\Comparisons\ComparisonSummary;
+use App\Actions\Domains\ReadDomainFigures;
+use App\Models\ComparisonSummary;
 use App\Models\Domain;
 use App\Models\Snapshot;
 use App\Models\Study;

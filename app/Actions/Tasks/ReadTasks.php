@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Tasks;
 
+use App\Actions\Work\TaskLock;
 use App\Jobs\RunTask;
 use App\Models\Study;
 use App\Models\Task;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Vocabulary;
 
-use App\Support\Rows\CatalogueEntry;
-use App\Support\Rows\RowCatalogue;
+use App\Support\Catalogue\CatalogueEntry;
+use App\Support\Catalogue\RowCatalogue;
 use App\Support\Sentence\ClauseKind;
 use App\Support\Sentence\Vocabulary;
 use GreaterReach\Core\Intake\Field;

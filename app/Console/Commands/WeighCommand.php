@@ -8,7 +8,6 @@ use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Exports\WeighExport;
 use App\Models\Study;
-use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Weights;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 
@@ -31,7 +30,7 @@ final class WeighCommand extends ReachCommand
         $weights = $this->weights($study);
         $comparison = $ensure->execute(ComparisonOrder::shownBy($study), $this->progress());
 
-        return $this->export($export->table($comparison, $weights, FitGate::of($study->rulebook())));
+        return $this->export($export->table($comparison, $weights, $study->rulebook()->fitGate()));
     }
 
     private function weights(Study $study): Weights
@@ -45,6 +44,6 @@ final class WeighCommand extends ReachCommand
             return Weights::preset($preset);
         }
 
-        return $weights === null ? Weights::of($study->rulebook()->weights()) : Weights::parse($weights);
+        return $weights === null ? $study->rulebook()->priorities() : Weights::parse($weights);
     }
 }

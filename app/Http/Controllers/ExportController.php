@@ -13,7 +13,6 @@ use App\Models\Study;
 use App\Support\Tabular\Table;
 use App\Support\Tabular\TableFormat;
 use App\Support\Tabular\XlsxFile;
-use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Weights;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -28,8 +27,8 @@ final class ExportController extends Controller
         if (preg_match('/^(compare|weigh|topics)\.(csv|json|xlsx)$/D', $export, $part) !== 1) {
             abort(404);
         }
-        $weights = $request->filled('weights') ? Weights::parse($request->string('weights')->value()) : Weights::of($study->rulebook()->weights());
-        $table = $bench->execute($part[1], $this->shown($study), $this->sentence($request), $weights, FitGate::of($study->rulebook()));
+        $weights = $request->filled('weights') ? Weights::parse($request->string('weights')->value()) : $study->rulebook()->priorities();
+        $table = $bench->execute($part[1], $this->shown($study), $this->sentence($request), $weights, $study->rulebook()->fitGate());
 
         return $this->download($table, $part[2], $study->slug.'-'.$export, $request->boolean('guard', true));
     }

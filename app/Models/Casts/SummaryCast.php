@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Casts;
 
-use App\Actions\Comparisons\ComparisonSummary;
+use App\Models\ComparisonSummary;
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
 

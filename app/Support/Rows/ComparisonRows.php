@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support\Rows;
 
 use App\Models\Comparison;
+use App\Support\Catalogue\WeighedRow;
 use App\Support\Database\Figures;
 use App\Support\Sentence\Sentence;
 use App\Support\Sentence\SentenceCompiler;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Rows;
 
+use App\Support\Catalogue\RowCatalogue;
 use App\Support\Database\Figures;
 use GreaterReach\Core\Priority\Weights;
 

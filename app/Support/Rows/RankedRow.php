@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Support\Rows;
 
+use App\Support\Catalogue\WeighedRow;
+
 /** A row of the ranked list. */
 final readonly class RankedRow
 {

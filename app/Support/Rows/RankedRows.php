@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support\Rows;
 
 use App\Models\Comparison;
+use App\Support\Catalogue\RowCatalogue;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\FitGate;

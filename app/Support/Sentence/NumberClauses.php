@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Support\Sentence;
 
-use App\Support\Rows\CatalogueEntry;
-use App\Support\Rows\ColumnType;
+use App\Support\Catalogue\CatalogueEntry;
+use App\Support\Catalogue\ColumnType;
 use Illuminate\Database\Query\Builder;
 
 /** A number beside a column. Columns of whole numbers are asked for whole numbers, so that any bound is understood and an index still helps. */

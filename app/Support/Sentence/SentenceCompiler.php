@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Sentence;
 
-use App\Support\Rows\RowCatalogue;
+use App\Support\Catalogue\RowCatalogue;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\TacticLabel;

@@ -7,7 +7,6 @@ namespace Tests\Core\Explanation;
 use GreaterReach\Core\Explanation\StudyExplainer;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\Band;
-use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\Season;
@@ -47,7 +46,7 @@ final class StudyExplainerTest extends TestCase
 
     public function test_effort_is_told_by_its_parts(): void
     {
-        self::assertSame(['new page: 3 days, and 1 for links: 4.'], StudyExplainer::effort(new Effort(Rulebook::standard()), Tactic::NewPage, 4)->steps);
+        self::assertSame(['new page: 3 days, and 1 for links: 4.'], StudyExplainer::effort(Rulebook::standard()->effort(), Tactic::NewPage, 4)->steps);
     }
 
     public function test_a_forecast_is_a_range(): void

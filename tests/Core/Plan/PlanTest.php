@@ -9,7 +9,6 @@ use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\AutoPlan;
 use GreaterReach\Core\Plan\Band;
-use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Plan\Forecast;
 use GreaterReach\Core\Plan\ForecastItem;
 use GreaterReach\Core\Plan\Knapsack;
@@ -77,7 +76,7 @@ final class PlanTest extends TestCase
 
     public function test_effort_is_the_tactics_and_a_quarter_day_for_each_link(): void
     {
-        $effort = new Effort(Rulebook::standard());
+        $effort = Rulebook::standard()->effort();
         self::assertSame([3.0, 2.0, 1.0, 1.5, 1.0, .5], array_map(static fn(Tactic $tactic): float => $effort->days($tactic, $tactic === Tactic::ExtendPage ? 2 : null), Tactic::cases()));
         self::assertSame([4, 3, 2, 2, 2, 1], array_map($effort->ramp(...), Tactic::cases()));
     }

@@ -243,7 +243,7 @@ final class PriorityTest extends TestCase
         $comfort = ComfortDifficulty::fromDifficulties([]);
         $models = new Models(CtrCurve::default(), $comfort, WinModel::fit(new WinObservations([]), [null], 1.0, $comfort), LinksNeeded::fit([], []));
 
-        return (new Weigher(Rulebook::standard(), $models, BrandMatcher::of([['quillfair'], ['ink moor']])))->weigh($candidate);
+        return (new Weigher(Rulebook::standard()->weighing(), $models, BrandMatcher::of([['quillfair'], ['ink moor']])))->weigh($candidate);
     }
 
     /** @param ?list<Ranking> $rankings */

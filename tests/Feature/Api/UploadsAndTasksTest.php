@@ -6,8 +6,8 @@ namespace Tests\Feature\Api;
 
 use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
-use App\Actions\Tasks\PerformTask;
-use App\Actions\Tasks\TaskLock;
+use App\Actions\Work\PerformTask;
+use App\Actions\Work\TaskLock;
 use App\Models\Snapshot;
 use App\Models\Study;
 use App\Models\Task;

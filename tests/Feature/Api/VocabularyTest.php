@@ -7,7 +7,7 @@ namespace Tests\Feature\Api;
 use App\Actions\Vocabulary\ReadVocabulary;
 use App\Actions\Vocabulary\WriteSentenceTable;
 use App\Models\Study;
-use App\Support\Rows\RowCatalogue;
+use App\Support\Catalogue\RowCatalogue;
 use App\Support\Sentence\ClauseForm;
 use App\Support\Sentence\ClauseKind;
 use App\Support\Sentence\Vocabulary;

@@ -66,7 +66,7 @@ final class WeighViewsTest extends TestCase
         $seen = 0;
         foreach (range(1, 40) as $round) {
             $weights = Weights::of([...array_map(static fn(): float => $random->getInt(0, 3) * .5, array_flip(array_filter(Criterion::names(), static fn(): bool => $random->getInt(0, 1) === 1))), 'gain' => 1.0]);
-            $list = new RankedRows($comparison, Sentence::parse(['', 'standing=gap,behind', 'volume>=100;difficulty<=60'][$round % 3]), $round % 5 === 0 ? FitGate::of(Rulebook::fromTexts(['min_fit' => '2'])) : FitGate::open(), $round % 2 === 0);
+            $list = new RankedRows($comparison, Sentence::parse(['', 'standing=gap,behind', 'volume>=100;difficulty<=60'][$round % 3]), $round % 5 === 0 ? Rulebook::fromTexts(['min_fit' => '2'])->fitGate() : FitGate::open(), $round % 2 === 0);
             [$offset, $limit] = [$random->getInt(0, 40), $random->getInt(1, 60)];
             $sorted = $list->sorted($weights, $offset, $limit);
             $seen += \count($sorted);

@@ -6,7 +6,6 @@ namespace Tests\Feature\Comparisons;
 
 use App\Actions\Comparisons\MetricsStream;
 use GreaterReach\Core\Metrics\Metrics;
-use GreaterReach\Core\Metrics\SourcePrecedence;
 use GreaterReach\Core\Rulebook\Rulebook;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
@@ -36,7 +35,7 @@ final class MetricsStreamTest extends TestCase
             $rulebook = Rulebook::standard()->with(['volume_sources' => $volumeSources]);
             $expected = self::resolved($said, $volumeSources === '' ? ['keywords', 'rankings'] : explode(',', $volumeSources));
             $read = DB::transaction(static function () use ($study, $rulebook): array {
-                $stream = MetricsStream::open($study->id, $study->refresh()->comparedDomains(), SourcePrecedence::of($rulebook));
+                $stream = MetricsStream::open($study->id, $study->refresh()->comparedDomains(), $rulebook->precedence());
 
                 return array_map(static fn(int $number): Metrics => $stream->of(self::keyword($number)), range(0, self::KEYWORDS - 1));
             });
@@ -49,7 +48,7 @@ final class MetricsStreamTest extends TestCase
     public function test_a_study_without_sources_knows_nothing(): void
     {
         $study = $this->makeStudy();
-        $stream = MetricsStream::open($study->id, $study->comparedDomains(), SourcePrecedence::of(Rulebook::standard()));
+        $stream = MetricsStream::open($study->id, $study->comparedDomains(), Rulebook::standard()->precedence());
         self::assertEquals(Metrics::unknown(), $stream->of('pen'));
     }
 

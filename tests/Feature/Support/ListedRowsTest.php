@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature\Support;
 
 use App\Support\Rows\ListedRows;
-use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Rulebook\Rulebook;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
@@ -15,7 +14,7 @@ final class ListedRowsTest extends TestCase
     public function test_sql_and_core_let_the_same_through(): void
     {
         foreach (range(0, 5) as $smallest) {
-            $gate = FitGate::of(Rulebook::fromTexts(['min_fit' => (string) $smallest]));
+            $gate = Rulebook::fromTexts(['min_fit' => (string) $smallest])->fitGate();
             foreach ([null, 0, 1, 2, 3, 4, 5] as $fit) {
                 $row = DB::selectOne('SELECT ('.ListedRows::condition($gate).') IS TRUE AS listed FROM (VALUES (true, ?::smallint)) r (is_listed, score_fit)', [$fit]);
                 self::assertSame($gate->lets($fit), $row?->listed);

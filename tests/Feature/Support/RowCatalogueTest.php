@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Support;
 
-use App\Support\Rows\CatalogueEntry;
-use App\Support\Rows\ColumnType;
-use App\Support\Rows\RowCatalogue;
+use App\Support\Catalogue\CatalogueEntry;
+use App\Support\Catalogue\ColumnType;
+use App\Support\Catalogue\RowCatalogue;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 

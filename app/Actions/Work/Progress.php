@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Tasks;
+namespace App\Actions\Work;
 
 use App\Models\Task;
 use Illuminate\Support\Facades\DB;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Tasks;
+namespace App\Actions\Work;
 
 use App\Actions\Imports\PreviewFile;
 use App\Models\Task;
@@ -19,5 +19,10 @@ final readonly class PreviewTask implements TaskHandler
         $progress->tell('looking through the file', 0);
 
         return ['preview' => $this->preview->execute($this->orders->of($task, true), static fn(int $read) => $progress->tell('looking through the file', $read))];
+    }
+
+    public function changesData(): bool
+    {
+        return false;
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Support\Rows;
+namespace App\Support\Catalogue;
 
 use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Scores;

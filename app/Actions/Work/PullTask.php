@@ -2,15 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Tasks;
+namespace App\Actions\Work;
 
 use App\Actions\Pulls\PullOrder;
 use App\Actions\Pulls\PullStudy;
-use App\Jobs\RefreshComparison;
 use App\Models\Study;
 use App\Models\Task;
 
-/** Pulls a study from its source, and has the comparison made anew. */
+/** Pulls a study from its source. */
 final readonly class PullTask implements TaskHandler
 {
     public function __construct(private PullStudy $pull)
@@ -24,8 +23,12 @@ final readonly class PullTask implements TaskHandler
         $payload = $task->payload;
         $domain = $study->domains->first(static fn($domain): bool => $domain->id === $payload['domain']);
         $pulled = $this->pull->execute(new PullOrder($study, $payload['source'], $payload['date'], $payload['snapshots'], $domain, $task->user_id), $progress->tell(...));
-        RefreshComparison::dispatch($study->id);
 
         return $pulled;
+    }
+
+    public function changesData(): bool
+    {
+        return true;
     }
 }

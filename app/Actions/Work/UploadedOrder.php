@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Tasks;
+namespace App\Actions\Work;
 
 use App\Actions\Imports\DomainFinder;
 use App\Actions\Imports\ImportOrder;

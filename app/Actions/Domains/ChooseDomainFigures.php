@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Studies;
+namespace App\Actions\Domains;
 
 use App\Models\Domain;
 use App\Models\DomainFigure;

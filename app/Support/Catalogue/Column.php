@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Support\Rows;
+namespace App\Support\Catalogue;
 
 /**
  * What is said of a column of the weighed rows, beside its name and type, which are those of the property that bears it. The table, the lines

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Studies;
+namespace App\Actions\Domains;
 
 use App\Models\Import;
 use App\Models\Study;

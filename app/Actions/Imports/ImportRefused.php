@@ -2,17 +2,22 @@
 
 declare(strict_types=1);
 
-namespace App\Exceptions;
+namespace App\Actions\Imports;
 
-use App\Actions\Imports\BadRows;
+use App\Exceptions\TellsMore;
 use GreaterReach\Core\Exception\ReachException;
 
 /** An import whose rows were not good enough to keep any; carries the report of the bad ones. */
-final class ImportRefused extends \RuntimeException implements ReachException
+final class ImportRefused extends \RuntimeException implements ReachException, TellsMore
 {
     private function __construct(public readonly BadRows $badRows, string $message)
     {
         parent::__construct($message);
+    }
+
+    public function more(): array
+    {
+        return ['bad_rows' => $this->badRows];
     }
 
     public static function with(BadRows $badRows): self

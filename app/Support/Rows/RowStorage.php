@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Support\Database;
+namespace App\Support\Rows;
 
-use App\Support\Rows\RowCatalogue;
+use App\Support\Catalogue\RowCatalogue;
+use App\Support\Database\RowTable;
 use Illuminate\Support\Facades\DB;
 
 /** Makes room for the rows of comparisons and gives it back. Nothing here locks what others read: a large comparison has a table that nobody knows of before it is complete. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace GreaterReach\Core\Comparison;
+namespace GreaterReach\Core\Results;
 
 /** The first page of results: positions 1 to 10 (common practice). */
 final class PageOne

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Tasks;
+namespace App\Actions\Work;
 
 use App\Models\Task;
 use GreaterReach\Core\Exception\ReachException;
@@ -17,4 +17,7 @@ interface TaskHandler
      * @throws TaskCancelled
      */
     public function run(Task $task, Progress $progress): array;
+
+    /** Whether the study holds other data when it is done, so that what is compared is to be made anew. */
+    public function changesData(): bool;
 }

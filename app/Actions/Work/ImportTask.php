@@ -2,14 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Tasks;
+namespace App\Actions\Work;
 
 use App\Actions\Imports\ForgetUpload;
 use App\Actions\Imports\ImportFile;
-use App\Jobs\RefreshComparison;
 use App\Models\Task;
 
-/** Brings an uploaded file in, and has the comparison made anew. */
+/** Brings an uploaded file in. */
 final readonly class ImportTask implements TaskHandler
 {
     public function __construct(private UploadedOrder $orders, private ImportFile $import, private ForgetUpload $forget)
@@ -22,8 +21,12 @@ final readonly class ImportTask implements TaskHandler
         $progress->tell('reading the file', 0);
         $outcome = $this->import->execute($order, static fn(int $read) => $progress->tell('reading rows', $read));
         $this->forget->execute($task->payload['upload']);
-        RefreshComparison::dispatch($task->study_id);
 
         return ['outcome' => $outcome];
+    }
+
+    public function changesData(): bool
+    {
+        return true;
     }
 }

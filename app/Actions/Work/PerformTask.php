@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Tasks;
+namespace App\Actions\Work;
 
+use App\Actions\Imports\ImportRefused;
 use App\Exceptions\ErrorNumber;
-use App\Exceptions\ImportRefused;
 use App\Models\Task;
 use App\Models\TaskKind;
 use App\Models\TaskStatus;
@@ -22,14 +22,16 @@ final readonly class PerformTask
     {
     }
 
-    public function execute(Task $task): void
+    /** @return bool whether the study holds other data now */
+    public function execute(Task $task): bool
     {
         if ($task->status->isOver() || ! TaskLock::take($task->id)) {
-            return;
+            return false;
         }
+        $handler = $this->handler($task->kind);
         $task->update(['status' => TaskStatus::Running, 'started_at' => now(), 'starts' => $task->starts + 1]);
         try {
-            $this->end($task, TaskStatus::Done, '', $this->handler($task->kind)->run($task, new Progress($task)));
+            $this->end($task, TaskStatus::Done, '', $handler->run($task, new Progress($task)));
         } catch (TaskCancelled) {
             $this->end($task, TaskStatus::Cancelled, 'Cancelled; nothing was kept.');
         } catch (ImportRefused $refused) {
@@ -42,6 +44,8 @@ final readonly class PerformTask
         } finally {
             TaskLock::release($task->id);
         }
+
+        return $task->status === TaskStatus::Done && $handler->changesData();
     }
 
     private function handler(TaskKind $kind): TaskHandler

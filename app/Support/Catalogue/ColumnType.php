@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Support\Rows;
+namespace App\Support\Catalogue;
 
 /** How a column's values are kept and read. */
 enum ColumnType: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Comparisons;
+namespace App\Models;
 
 use GreaterReach\Core\Priority\Models;
 
