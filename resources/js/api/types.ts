@@ -6,7 +6,6 @@ export type Intent = 'buy' | 'compare' | 'learn' | 'open';
 export type Mark = 'shortlisted' | 'set aside';
 export type Movement = 'entered' | 'left' | 'climbed' | 'slipped' | 'steady';
 export type ImportKind = 'rankings' | 'keywords' | 'results' | 'performance' | 'domains';
-export type CriterionName = 'volume' | 'ease' | 'gain' | 'value' | 'intent' | 'fit';
 
 export interface Person {
   name: string;
@@ -158,7 +157,8 @@ export interface KeywordRow {
   tags: string[];
 }
 
-export type Scores = Record<CriterionName, number | null>;
+/** Criterion → its score, null where its input is unknown. */
+export type Scores = Partial<Record<string, number | null>>;
 
 export interface Opportunity extends KeywordRow {
   rank: number;
@@ -173,8 +173,8 @@ export interface Page<Row> {
 
 export interface OpportunityPage extends Page<Opportunity> {
   total: number;
-  weights: Record<CriterionName, number>;
-  presets: Record<string, Record<CriterionName, number>>;
+  weights: Record<string, number>;
+  presets: Record<string, Record<string, number>>;
 }
 
 export interface BenchSummary {
@@ -625,7 +625,7 @@ export interface ComparisonState {
 export interface WeightPreset {
   id: number;
   name: string;
-  weights: Record<CriterionName, number>;
+  weights: Record<string, number>;
 }
 
 /** A personal token for scripts, without the token itself. */

@@ -34,7 +34,7 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
             {fit}
           </Button>
         ))}
-        {dossier.fit === null && <Box component="span">{dossier.scores.fit === null ? 'unset' : `${dossier.scores.fit} by rule`}</Box>}
+        {dossier.fit === null && <Box component="span">{dossier.scores.fit == null ? 'unset' : `${dossier.scores.fit} by rule`}</Box>}
       </Box>
       <TextField select label="Intent" disabled={!mayEdit} value={dossier.own_intent ?? ''} onChange={(event) => decisions.decide(about, { intent: intents.find((intent) => intent === event.target.value) ?? null })} slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }} sx={{ mt: 1, minWidth: 180 }}>
         <MenuItem value="">by rule{dossier.own_intent === null && dossier.intent !== null ? `: ${dossier.intent}` : ''}</MenuItem>

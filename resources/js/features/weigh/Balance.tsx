@@ -1,12 +1,14 @@
 import Box from '@mui/material/Box';
 import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { vocabularyQuery } from '../../api/queries';
 import type { Study } from '../../api/types';
 import { beforeList } from '../../shared/layout';
 import { criterionFill } from './PriorityBar';
 import { Presets } from './Presets';
-import { criteria, type Weights } from './weights.logic';
+import type { Weights } from './weights.logic';
 
 interface Props {
   study: Study;
@@ -15,22 +17,14 @@ interface Props {
   onChange: (weights: Weights) => void;
 }
 
-const meanings: Record<keyof Weights, string> = {
-  volume: 'searches a month',
-  ease: 'low difficulty',
-  gain: 'visits to win',
-  value: 'cost per click',
-  intent: 'buy before compare before learn',
-  fit: 'business fit, by hand or by rule',
-};
-
 const most = 5;
 
 /** How much each criterion counts; the list re-orders when a handle is let go. */
 export function Balance({ study, weights, presets, onChange }: Props) {
   const [draft, setDraft] = useState<Weights | null>(null);
   const shown = draft ?? weights;
-  const sum = criteria.reduce((total, name) => total + shown[name], 0);
+  const sum = Object.values(shown).reduce((total, weight) => total + weight, 0);
+  const meanings = new Map(useQuery(vocabularyQuery()).data?.criteria.map((criterion) => [criterion.name, criterion.meaning]));
   const settle = () => {
     if (draft !== null && sum > 0) {
       onChange(draft);
@@ -42,17 +36,17 @@ export function Balance({ study, weights, presets, onChange }: Props) {
       <Typography variant="h3" component="h2">
         What counts
       </Typography>
-      {criteria.map((name) => (
+      {Object.entries(shown).map(([name, weight], place) => (
         <Box key={name} sx={{ mt: 1 }}>
           <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: '0.86rem' }}>
-            <Box sx={{ width: 12, height: 12 }} style={{ background: criterionFill[name] }} />
+            <Box sx={{ width: 12, height: 12 }} style={{ background: criterionFill(place) }} />
             <Box component="span" sx={{ flex: 1, fontWeight: 600 }}>
               {name}
             </Box>
-            <span>{sum === 0 ? '' : `${Math.round((100 * shown[name]) / sum)} %`}</span>
+            <span>{sum === 0 ? '' : `${Math.round((100 * weight) / sum)} %`}</span>
           </Box>
           <Typography variant="caption" color="text.secondary">
-            {meanings[name]}
+            {meanings.get(name)}
           </Typography>
           <Slider
             size="small"
@@ -60,7 +54,7 @@ export function Balance({ study, weights, presets, onChange }: Props) {
             min={0}
             max={most}
             step={0.5}
-            value={shown[name]}
+            value={weight}
             onChange={(_, value) => setDraft({ ...shown, [name]: value })}
             onChangeCommitted={settle}
             sx={{ py: 0.5 }}

@@ -28,7 +28,7 @@ import { spellWeights, type Weights } from './weights.logic';
 
 const views = { list: 'List', map: 'Map', groups: 'Groups', shortlist: 'Shortlist', 'page-one': 'Page one', model: 'Win model' };
 const startSentence = 'mark=kept';
-const plain: Weights = { volume: 1, ease: 1, gain: 1, value: 0, intent: 0, fit: 0 };
+const none: Weights = {};
 
 export function WeighPage() {
   const study = useStudy();
@@ -50,7 +50,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const decisions = useDecisions(study.slug);
   const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
   const first = list.data?.pages[0];
-  const weights = first?.weights ?? plain;
+  const weights = first?.weights ?? none;
   const total = first?.total;
   const domains = comparison.domains.map((domain) => domain.entry);
   const current = rows.find((row) => row.keyword === keyword);
@@ -62,7 +62,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
       void fetchNextPage();
     }
   }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
-  useListKeys({ current, mayEdit: study.may_edit, onMark: decisions.mark, onUndo: decisions.undo, onClose: () => change({ dossier: null }, true), more: { p: () => current !== undefined && study.may_edit && decisions.decide({ keywords: [current.keyword] }, { pinned: !current.pinned }), d: () => setWeights({ ...weights, ease: weights.ease > 0 ? 0 : 1 }) } });
+  useListKeys({ current, mayEdit: study.may_edit, onMark: decisions.mark, onUndo: decisions.undo, onClose: () => change({ dossier: null }, true), more: { p: () => current !== undefined && study.may_edit && decisions.decide({ keywords: [current.keyword] }, { pinned: !current.pinned }), d: () => setWeights({ ...weights, ease: (weights.ease ?? 0) > 0 ? 0 : 1 }) } });
   return (
     <>
       <SentenceBar

@@ -1,19 +1,20 @@
-import type { CriterionName, Scores } from '../../api/types';
+import type { Scores } from '../../api/types';
 
-export type Weights = Record<CriterionName, number>;
-
-export const criteria: CriterionName[] = ['volume', 'ease', 'gain', 'value', 'intent', 'fit'];
+/** Criterion → how much it counts, every one of them in the server's order. */
+export type Weights = Record<string, number>;
 
 /** The text that the API and the address know weights by; what weighs nothing is left out. */
 export function spellWeights(weights: Weights): string {
-  return criteria
-    .filter((name) => weights[name] > 0)
-    .map((name) => `${name}:${weights[name]}`)
+  return Object.entries(weights)
+    .filter(([, weight]) => weight > 0)
+    .map(([name, weight]) => `${name}:${weight}`)
     .join(',');
 }
 
 export interface Part {
-  name: CriterionName;
+  name: string;
+  /** Place of the criterion among all, by which it is drawn everywhere. */
+  place: number;
   score: number;
   /** Share of the priority's full width that this criterion fills, 0…1. */
   width: number;
@@ -21,7 +22,10 @@ export interface Part {
 
 /** How a priority that the server gave is made up: each known criterion's share of the weights times its score of five. */
 export function partsOf(scores: Scores, weights: Weights): Part[] {
-  const known = criteria.filter((name) => scores[name] !== null && weights[name] > 0);
-  const total = known.reduce((sum, name) => sum + weights[name], 0);
-  return known.map((name) => ({ name, score: scores[name] ?? 0, width: (weights[name] / total) * ((scores[name] ?? 0) / 5) }));
+  const known = Object.entries(weights).flatMap(([name, weight], place) => {
+    const score = scores[name] ?? null;
+    return score === null || weight <= 0 ? [] : [{ name, place, weight, score }];
+  });
+  const total = known.reduce((sum, { weight }) => sum + weight, 0);
+  return known.map(({ name, place, weight, score }) => ({ name, place, score, width: (weight / total) * (score / 5) }));
 }
