@@ -7,7 +7,7 @@ namespace GreaterReach\Core\Explanation;
 /** Explains the figures of one keyword with their own numbers. */
 final readonly class Explainer
 {
-    public function __construct(private Facts $facts)
+    public function __construct(private FigureInputs $facts)
     {
     }
 

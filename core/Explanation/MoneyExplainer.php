@@ -9,7 +9,7 @@ final readonly class MoneyExplainer
 {
     private Input $gain;
 
-    public function __construct(private Facts $facts)
+    public function __construct(private FigureInputs $facts)
     {
         $this->gain = new Input('gain', $facts->clicks()->gain, 'visits a month');
     }

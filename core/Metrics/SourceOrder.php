@@ -11,7 +11,7 @@ namespace GreaterReach\Core\Metrics;
 final class SourceOrder
 {
     /**
-     * @param list<Source> $sources
+     * @param list<MetricSource> $sources
      * @param list<string> $kinds   best first; a kind that is not named comes last
      *
      * @return array<int, int> source id → rank, the best 0
@@ -19,12 +19,12 @@ final class SourceOrder
     public static function rank(array $sources, array $kinds): array
     {
         $ranks = array_flip($kinds);
-        usort($sources, static fn(Source $one, Source $other): int => ($ranks[$one->kind] ?? PHP_INT_MAX) <=> ($ranks[$other->kind] ?? PHP_INT_MAX)
+        usort($sources, static fn(MetricSource $one, MetricSource $other): int => ($ranks[$one->kind] ?? PHP_INT_MAX) <=> ($ranks[$other->kind] ?? PHP_INT_MAX)
             ?: $other->day <=> $one->day
             ?: ($one->place ?? PHP_INT_MAX) <=> ($other->place ?? PHP_INT_MAX)
             ?: $one->channel <=> $other->channel
             ?: $other->id <=> $one->id);
 
-        return array_flip(array_map(static fn(Source $source): int => $source->id, $sources));
+        return array_flip(array_map(static fn(MetricSource $source): int => $source->id, $sources));
     }
 }

@@ -25,7 +25,7 @@ final readonly class SourcePrecedence
     }
 
     /**
-     * @param list<Source> $sources
+     * @param list<MetricSource> $sources
      *
      * @return array<int, int> source id → rank, the best 0
      */
@@ -35,7 +35,7 @@ final readonly class SourcePrecedence
     }
 
     /**
-     * @param list<Source> $sources
+     * @param list<MetricSource> $sources
      *
      * @return array<string, array<int, int>> group → source id → rank, for the groups with an order of their own
      */

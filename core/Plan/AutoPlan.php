@@ -37,7 +37,7 @@ final class AutoPlan
     }
 
     /**
-     * @param list<PlanItem> $items
+     * @param list<WorkItem> $items
      *
      * @return list<Placement> by month, then by expected gain, then by keyword
      */
@@ -63,9 +63,9 @@ final class AutoPlan
      * Of items that take the same half days only as many can ever be placed as fit into all months; the best of them are
      * enough. Pinned items are all kept.
      *
-     * @param list<PlanItem> $items
+     * @param list<WorkItem> $items
      *
-     * @return list<PlanItem>
+     * @return list<WorkItem>
      */
     private function worthPlacing(array $items): array
     {
@@ -88,9 +88,9 @@ final class AutoPlan
     }
 
     /**
-     * @param list<PlanItem> $items
+     * @param list<WorkItem> $items
      *
-     * @return list<PlanItem>
+     * @return list<WorkItem>
      */
     private static function best(array $items, int $most): array
     {
@@ -99,12 +99,12 @@ final class AutoPlan
         return \array_slice($items, 0, $most);
     }
 
-    private static function byGain(PlanItem $a, PlanItem $b): int
+    private static function byGain(WorkItem $a, WorkItem $b): int
     {
         return $b->expectedGain <=> $a->expectedGain ?: strcmp($a->keyword, $b->keyword);
     }
 
-    private function placePinned(PlanItem $item): bool
+    private function placePinned(WorkItem $item): bool
     {
         for ($month = 0; $month < $this->months; ++$month) {
             if ($this->fits($item, $month)) {
@@ -118,9 +118,9 @@ final class AutoPlan
     }
 
     /**
-     * @param list<PlanItem> $waiting
+     * @param list<WorkItem> $waiting
      *
-     * @return list<PlanItem> what still waits
+     * @return list<WorkItem> what still waits
      */
     private function fill(int $month, array $waiting): array
     {
@@ -139,7 +139,7 @@ final class AutoPlan
         return array_values($waiting);
     }
 
-    private function fits(PlanItem $item, int $month): bool
+    private function fits(WorkItem $item, int $month): bool
     {
         if ($item->units() <= $this->capacity) {
             return $item->units() <= $this->free[$month];
@@ -148,7 +148,7 @@ final class AutoPlan
         return $this->capacity > 0 && $this->free[$month] === $this->capacity && $item->units() <= array_sum(\array_slice($this->free, $month));
     }
 
-    private function put(PlanItem $item, int $month): void
+    private function put(WorkItem $item, int $month): void
     {
         $left = $item->units();
         $ends = $month;

@@ -8,7 +8,7 @@ namespace GreaterReach\Core\Plan;
 final readonly class Placement
 {
     public function __construct(
-        public PlanItem $item,
+        public WorkItem $item,
         public int $begins,
         /** It starts to pay at the end of this month; later than it begins only when it is spread. */
         public int $ends,

@@ -36,7 +36,7 @@ final class Steadiness
     public static function of(array $opportunities, int $draws, int $top, int $seed): array
     {
         $numbers = array_keys($opportunities);
-        usort($numbers, static fn(int $a, int $b): int => Order::beyondPriority($opportunities[$a], $opportunities[$b]));
+        usort($numbers, static fn(int $a, int $b): int => OpportunityOrder::beyondPriority($opportunities[$a], $opportunities[$b]));
         $known = array_values(array_filter($numbers, static fn(int $number): bool => $opportunities[$number]->clicks->gain !== null));
         $unknown = array_values(array_diff($numbers, $known));
         $shares = array_fill(0, \count($opportunities), 0.0);

@@ -9,7 +9,7 @@ use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
 use GreaterReach\Core\Explanation\Explainer;
 use GreaterReach\Core\Explanation\Explanation;
-use GreaterReach\Core\Explanation\Facts;
+use GreaterReach\Core\Explanation\FigureInputs;
 use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\StrikingDistance;
@@ -49,11 +49,11 @@ final class ExplainKeyword
     }
 
     /** @param list<array<string, mixed>> $sources */
-    private function facts(Comparison $comparison, Models $models, WeighedRow $row, Scores $scores, Tactic $tactic, array $sources): Facts
+    private function facts(Comparison $comparison, Models $models, WeighedRow $row, Scores $scores, Tactic $tactic, array $sources): FigureInputs
     {
         $rulebook = Study::query()->findOrFail($comparison->study_id)->rulebook();
 
-        return new Facts(
+        return new FigureInputs(
             $row->ownPosition,
             $row->volume,
             $row->volumeDerived ? 'mean of twelve monthly volumes' : self::sourceOf($sources, 'volume', $row->volume),

@@ -122,7 +122,7 @@ final readonly class EnsureComparison
         $brands = $this->learn->brands($snapshots->domains);
         $range = KeyRange::whole();
         $known = MetricsStream::open($snapshots->study, $snapshots->domains, $order->study->rulebook()->precedence());
-        $listed = (new KeywordFacts($snapshots->study))->listedKeywords();
+        $listed = (new KeywordStreams($snapshots->study))->listedKeywords();
         foreach ((new Comparator($order->within))->rows($snapshots->currentStreams($range), $snapshots->previousStreams($range), $listed) as $row) {
             $metrics = $known->of($row->keyword);
             $tally->add($row, $metrics);
@@ -144,7 +144,7 @@ final readonly class EnsureComparison
     private function weighInto(ComparisonOrder $order, ComparedSnapshots $snapshots, Comparison $comparison, \Closure $tell): ComparisonSummary
     {
         $study = $order->study;
-        $curve = $this->learn->curve($study->rulebook(), new KeywordFacts($study->id), $this->learn->brands($snapshots->domains));
+        $curve = $this->learn->curve($study->rulebook(), new KeywordStreams($study->id), $this->learn->brands($snapshots->domains));
         $tally = new Tally(\count($snapshots->domains), $curve);
         $comparator = new Comparator($order->within);
         $moves = $snapshots->previous[0] !== null;

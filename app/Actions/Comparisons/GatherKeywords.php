@@ -14,7 +14,7 @@ final readonly class GatherKeywords
     /** @return \Generator<int, string> lines as GatheredLine makes them, in key order */
     public function execute(ComparedSnapshots $snapshots, Rulebook $rulebook, KeyRange $range): \Generator
     {
-        $facts = new KeywordFacts($snapshots->study, $range);
+        $facts = new KeywordStreams($snapshots->study, $range);
         $metrics = MetricsStream::open($snapshots->study, $snapshots->domains, $rulebook->precedence(), $range);
         $medians = $facts->pageOneMedians();
         foreach (Comparator::gather($snapshots->currentStreams($range), $snapshots->previousStreams($range), $facts->listedKeywords()) as $gathered) {

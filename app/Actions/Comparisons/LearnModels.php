@@ -78,7 +78,7 @@ final readonly class LearnModels
         return BrandMatcher::of(array_map(fn(Domain $domain): array => $domain->allBrandTerms($this->suffixes), $domains));
     }
 
-    public function curve(Rulebook $rulebook, KeywordFacts $facts, BrandMatcher $brands): CtrCurve
+    public function curve(Rulebook $rulebook, KeywordStreams $facts, BrandMatcher $brands): CtrCurve
     {
         return match ($rulebook->text('curve')) {
             '2006' => CtrCurve::queryLog2006(),
@@ -88,7 +88,7 @@ final readonly class LearnModels
         };
     }
 
-    public function fit(Rulebook $rulebook, KeywordFacts $facts, BrandMatcher $brands): CurveFit
+    public function fit(Rulebook $rulebook, KeywordStreams $facts, BrandMatcher $brands): CurveFit
     {
         $fit = new CurveFit($rulebook->float('curve_prior'));
         foreach ($facts->performanceRows() as [$query, $position, $clicks, $impressions]) {

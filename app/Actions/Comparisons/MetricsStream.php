@@ -11,7 +11,7 @@ use App\Support\Database\KeyRange;
 use App\Support\Database\RowStream;
 use GreaterReach\Core\Metrics\MetricResolver;
 use GreaterReach\Core\Metrics\Metrics;
-use GreaterReach\Core\Metrics\Source;
+use GreaterReach\Core\Metrics\MetricSource;
 use GreaterReach\Core\Metrics\SourcePrecedence;
 use Illuminate\Support\Facades\DB;
 
@@ -47,7 +47,7 @@ final class MetricsStream
         // each looking up for itself the few keywords that are wanted instead of reading everything.
         $some = $only === null ? '' : ' AND keyword = ANY (ARRAY(SELECT json_array_elements_text(?::json)))';
         $branch = 'SELECT keyword, volume, difficulty, cpc, advertiser_competition, monthly, source_id FROM metrics WHERE study_id = %d AND source_id = %d%s ORDER BY keyword';
-        $branches = implode(' UNION ALL ', array_map(static fn(Source $source): string => '('.sprintf($branch, $study, $source->id, $range->andKeyword().$some).')', $sources));
+        $branches = implode(' UNION ALL ', array_map(static fn(MetricSource $source): string => '('.sprintf($branch, $study, $source->id, $range->andKeyword().$some).')', $sources));
         $bindings = [...$range->bindings(), ...($only === null ? [] : [json_encode($only, JSON_THROW_ON_ERROR)])];
         $rows = RowStream::of("SELECT * FROM ({$branches}) said ORDER BY keyword", array_merge(...array_fill(0, \count($sources), $bindings)));
 
@@ -85,14 +85,14 @@ final class MetricsStream
     /**
      * @param list<Domain> $domains
      *
-     * @return list<Source>
+     * @return list<MetricSource>
      */
     private static function sources(int $study, array $domains): array
     {
         $places = array_flip(array_map(static fn(Domain $domain): int => $domain->id, $domains));
         $sources = DB::table('live_sources')->where('study_id', $study)->get(['id', 'kind', 'day', 'domain_id', 'channel'])->all();
 
-        return array_values(array_map(static fn(\stdClass $source): Source => new Source($source->id, $source->kind, $source->day, $places[$source->domain_id] ?? null, $source->channel), $sources));
+        return array_values(array_map(static fn(\stdClass $source): MetricSource => new MetricSource($source->id, $source->kind, $source->day, $places[$source->domain_id] ?? null, $source->channel), $sources));
     }
 
     private function readNext(): void

@@ -29,7 +29,7 @@ final class WeighKeywords
      */
     public function execute(Study $study, Models $models, BrandMatcher $brands, ComparedSnapshots $snapshots, int $within, KeyRange $range, RowLines $rows, iterable $gathered, iterable $found): \Generator
     {
-        $facts = new KeywordFacts($study->id, $range);
+        $facts = new KeywordStreams($study->id, $range);
         $judgements = $facts->judgements();
         $measured = $facts->measuredClicks();
         $links = $this->links[$study->id] ??= $facts->pageLinks();

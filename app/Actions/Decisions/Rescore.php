@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Decisions;
 
 use App\Actions\Comparisons\CountShown;
-use App\Actions\Comparisons\KeywordFacts;
+use App\Actions\Comparisons\KeywordStreams;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Catalogue\RowCatalogue;
@@ -86,7 +86,7 @@ final readonly class Rescore
     /** @param list<string> $keywords */
     private function chunk(Comparison $comparison, Weigher $weigher, array $keywords): void
     {
-        $judgements = KeywordFacts::judgementsOf($comparison->study_id, $keywords);
+        $judgements = KeywordStreams::judgementsOf($comparison->study_id, $keywords);
         $values = $bindings = [];
         foreach (ComparisonRows::read($comparison->table()->query()->whereIn('keyword', $keywords)) as $row) {
             $opportunity = $weigher->weigh($row->candidate($judgements[$row->keyword] ?? new Judgement()));

@@ -10,6 +10,6 @@ final class BriefHtml
     /** @param array<string, mixed> $brief as ReadBrief gives it */
     public static function html(array $brief, string $nonce): string
     {
-        return view('brief', ['brief' => $brief, 'facts' => BriefFacts::of($brief), 'written' => BriefFacts::written($brief), 'nonce' => $nonce])->render();
+        return view('brief', ['brief' => $brief, 'facts' => BriefText::of($brief), 'written' => BriefText::written($brief), 'nonce' => $nonce])->render();
     }
 }

@@ -12,10 +12,10 @@ final class BriefMarkdown
     {
         $item = $brief['item'];
         $lines = ['# '.self::plain((string) $item['keyword']), ''];
-        foreach (BriefFacts::of($brief) as $name => $value) {
+        foreach (BriefText::of($brief) as $name => $value) {
             $lines[] = "- **{$name}**: ".self::plain($value);
         }
-        foreach (BriefFacts::written($brief) as $heading => $text) {
+        foreach (BriefText::written($brief) as $heading => $text) {
             array_push($lines, '', '## '.$heading, '', self::plain($text));
         }
         array_push($lines, '', '## Keywords', '', 'The one that would bring most: **'.self::plain((string) $brief['traffic_leader']).'**', '', '| keyword | volume | we |', '|---|---:|---:|');

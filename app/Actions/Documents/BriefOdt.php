@@ -45,9 +45,9 @@ final class BriefOdt
     private function write(array $brief): void
     {
         $this->heading(1, (string) $brief['item']['keyword']);
-        $facts = BriefFacts::of($brief);
+        $facts = BriefText::of($brief);
         $this->table([], array_map(null, array_keys($facts), array_values($facts)));
-        foreach (BriefFacts::written($brief) as $heading => $text) {
+        foreach (BriefText::written($brief) as $heading => $text) {
             $this->heading(2, $heading);
             array_map($this->paragraph(...), explode("\n", str_replace("\r", '', $text)));
         }

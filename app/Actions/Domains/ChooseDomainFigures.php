@@ -8,7 +8,7 @@ use App\Models\Domain;
 use App\Models\DomainFigure;
 use App\Models\Study;
 use GreaterReach\Core\Metrics\DomainFigures;
-use GreaterReach\Core\Metrics\Source;
+use GreaterReach\Core\Metrics\MetricSource;
 use GreaterReach\Core\Metrics\SourceOrder;
 use Illuminate\Support\Collection;
 
@@ -32,7 +32,7 @@ final class ChooseDomainFigures
     {
         /** @var Collection<int, DomainFigure> $figures */
         $figures = DomainFigure::query()->where('study_id', $study->id)->whereRaw('id IN (SELECT id FROM live_domain_figures)')->get()->toBase();
-        $sources = array_values($figures->map(static fn(DomainFigure $figure): Source => new Source($figure->id, $figure->kind, $figure->day))->all());
+        $sources = array_values($figures->map(static fn(DomainFigure $figure): MetricSource => new MetricSource($figure->id, $figure->kind, $figure->day))->all());
         $ranks = SourceOrder::rank($sources, $study->rulebook()->words('authority_sources'));
 
         return $figures->sortBy(static fn(DomainFigure $figure): int => $ranks[$figure->id])->values();

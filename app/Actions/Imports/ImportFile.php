@@ -8,7 +8,7 @@ use App\Actions\Domains\ChooseDomainFigures;
 use App\Exceptions\Refused;
 use App\Models\Import;
 use App\Support\Tabular\FileFingerprint;
-use App\Support\Tabular\SourceTable;
+use App\Support\Tabular\TableFile;
 use App\Support\Tabular\TableReader;
 use GreaterReach\Core\Intake\ColumnPlan;
 use GreaterReach\Core\Intake\FileProblem;
@@ -65,7 +65,7 @@ final readonly class ImportFile
     }
 
     /** @param ?\Closure(int): void $progress */
-    private function load(ImportOrder $order, SourceTable $table, ColumnPlan $plan, ?\Closure $progress): ImportOutcome
+    private function load(ImportOrder $order, TableFile $table, ColumnPlan $plan, ?\Closure $progress): ImportOutcome
     {
         $fingerprint = FileFingerprint::begin($order->path);
         $staged = $this->stage($order, $table, $plan, $progress);
@@ -92,7 +92,7 @@ final readonly class ImportFile
      *
      * @param ?\Closure(int): void $progress
      */
-    private function stage(ImportOrder $order, SourceTable $table, ColumnPlan $plan, ?\Closure $progress): StagedRows
+    private function stage(ImportOrder $order, TableFile $table, ColumnPlan $plan, ?\Closure $progress): StagedRows
     {
         $shown = new NumberFormatDetector();
         $sampled = 0;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use App\Exceptions\Refused;
-use App\Support\Tabular\SourceTable;
+use App\Support\Tabular\TableFile;
 use App\Support\Tabular\TableReader;
 use GreaterReach\Core\Intake\Field;
 use GreaterReach\Core\Intake\FileProblem;
@@ -53,7 +53,7 @@ final readonly class PreviewFile
     }
 
     /** @return list<array{line: int, cells: list<string>}> */
-    private static function sample(SourceTable $table): array
+    private static function sample(TableFile $table): array
     {
         $sample = [];
         foreach ($table->rows() as $line => $cells) {

@@ -6,7 +6,7 @@ namespace App\Actions\Imports;
 
 use App\Models\Domain;
 use App\Models\Study;
-use App\Support\Tabular\SourceTable;
+use App\Support\Tabular\TableFile;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\ColumnPlan;
 use GreaterReach\Core\Intake\Field;
@@ -26,7 +26,7 @@ final readonly class ProposeImport
     }
 
     /** @return array{kind: string, domain: string, date: string, channel: string} empty text where nothing tells */
-    public function execute(Study $study, string $fileName, SourceTable $table): array
+    public function execute(Study $study, string $fileName, TableFile $table): array
     {
         $kind = ImportKind::guess($table->headers(), $fileName);
 
@@ -38,7 +38,7 @@ final readonly class ProposeImport
         ];
     }
 
-    private function domain(Study $study, string $fileName, SourceTable $table): string
+    private function domain(Study $study, string $fileName, TableFile $table): string
     {
         $entries = $study->domains->pluck('entry')->sortByDesc(static fn(string $entry): int => \strlen($entry))->all();
         foreach ($entries as $entry) {
@@ -51,7 +51,7 @@ final readonly class ProposeImport
     }
 
     /** Of the first rows' addresses; none where the rows name their domain themselves. */
-    private function commonestDomain(Study $study, SourceTable $table): string
+    private function commonestDomain(Study $study, TableFile $table): string
     {
         try {
             $plan = ColumnPlan::match(ImportKind::Rankings, $table->headers());

@@ -7,7 +7,7 @@ namespace App\Actions\Imports;
 use App\Models\Study;
 use App\Models\Upload;
 use App\Models\User;
-use App\Support\Tabular\SourceTable;
+use App\Support\Tabular\TableFile;
 use App\Support\Tabular\TableReader;
 use GreaterReach\Core\Intake\FileProblem;
 use Illuminate\Http\UploadedFile;
@@ -23,7 +23,7 @@ final readonly class ReceiveUpload
     }
 
     /**
-     * @return array{Upload, SourceTable} the file and what it holds
+     * @return array{Upload, TableFile} the file and what it holds
      *
      * @throws FileProblem when there is no room for it, or it is no table
      */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use App\Support\Database\CopyWriter;
-use App\Support\Tabular\SourceTable;
+use App\Support\Tabular\TableFile;
 use GreaterReach\Core\Intake\BadCell;
 use GreaterReach\Core\Intake\ColumnPlan;
 use GreaterReach\Core\Intake\NumberFormat;
@@ -22,7 +22,7 @@ final readonly class StagedRows
     }
 
     /** @param ?\Closure(int): void $progress told the number of rows read, now and then */
-    public static function read(SourceTable $table, ColumnPlan $plan, NumberFormat $format, Loader $loader, ?\Closure $progress): self
+    public static function read(TableFile $table, ColumnPlan $plan, NumberFormat $format, Loader $loader, ?\Closure $progress): self
     {
         $loader->prepare();
         $writer = new CopyWriter('staged', $loader->columns());

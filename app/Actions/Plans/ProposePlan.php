@@ -10,7 +10,7 @@ use App\Models\PlanItem;
 use App\Models\Study;
 use GreaterReach\Core\Plan\AutoPlan;
 use GreaterReach\Core\Plan\ItemStatus;
-use GreaterReach\Core\Plan\PlanItem as Work;
+use GreaterReach\Core\Plan\WorkItem as Work;
 
 /**
  * What the auto-plan would do with the roadmap: which item into which month, against where it stands now. Items that are done or dropped stay
@@ -18,7 +18,7 @@ use GreaterReach\Core\Plan\PlanItem as Work;
  */
 final readonly class ProposePlan
 {
-    public function __construct(private MakePlan $make)
+    public function __construct(private PlanOpportunities $make)
     {
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Studies;
 
 use App\Actions\Bench\ReadOpportunities;
-use App\Actions\Comparisons\KeywordFacts;
+use App\Actions\Comparisons\KeywordStreams;
 use App\Actions\Comparisons\LearnModels;
 use App\Models\Comparison;
 use App\Models\Study;
@@ -23,7 +23,7 @@ use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Opportunity;
-use GreaterReach\Core\Priority\Order;
+use GreaterReach\Core\Priority\OpportunityOrder;
 use GreaterReach\Core\Priority\Weigher;
 use GreaterReach\Core\Rulebook\Rulebook;
 use Illuminate\Support\Facades\DB;
@@ -68,8 +68,8 @@ final readonly class PreviewRulebook
     private function weighAnew(Study $study, Comparison $comparison, Rulebook $rulebook): array
     {
         $weigher = $this->weigher($study, $comparison, $rulebook);
-        $order = new Order($rulebook->priorities());
-        $judgements = (new KeywordFacts($study->id))->judgements();
+        $order = new OpportunityOrder($rulebook->priorities());
+        $judgements = (new KeywordStreams($study->id))->judgements();
         $gate = $rulebook->fitGate();
         $top = $changes = [];
         $keywords = 0;
@@ -98,7 +98,7 @@ final readonly class PreviewRulebook
      *
      * @return list<Opportunity>
      */
-    private static function kept(array $top, Opportunity $one, Order $order): array
+    private static function kept(array $top, Opportunity $one, OpportunityOrder $order): array
     {
         if (\count($top) === self::TOP && $order->compare($top[self::TOP - 1], $one) <= 0) {
             return $top;
@@ -124,7 +124,7 @@ final readonly class PreviewRulebook
             return $models->curve;
         }
 
-        return $this->learn->curve($rulebook, new KeywordFacts($study->id), $this->learn->brands($study->comparedDomains()));
+        return $this->learn->curve($rulebook, new KeywordStreams($study->id), $this->learn->brands($study->comparedDomains()));
     }
 
     /** @return \Generator<int, list<mixed>> keyword, standing, own position, volume, difficulty, CPC, horizon, gain, topic */

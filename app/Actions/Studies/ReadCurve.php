@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
-use App\Actions\Comparisons\KeywordFacts;
+use App\Actions\Comparisons\KeywordStreams;
 use App\Actions\Comparisons\LearnModels;
 use App\Models\Study;
 use GreaterReach\Core\Clicks\CtrCurve;
@@ -25,7 +25,7 @@ final readonly class ReadCurve
     {
         $rulebook = $study->rulebook();
         $brands = $this->models->brands($study->comparedDomains());
-        $facts = new KeywordFacts($study->id);
+        $facts = new KeywordStreams($study->id);
 
         return DB::transaction(function () use ($rulebook, $brands, $facts): array {
             $fit = $this->models->fit($rulebook, $facts, $brands);

@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
-use App\Actions\Plans\MakePlan;
+use App\Actions\Plans\PlanOpportunities;
 use App\Support\Tabular\Table;
 use GreaterReach\Core\Plan\Month;
 use Symfony\Component\Console\Exception\InvalidOptionException;
@@ -24,7 +24,7 @@ final class PlanCommand extends ReachCommand
 
     protected $help = 'Example: php artisan reach:plan bees --months=3 --capacity=12.5 --start=2026-12 --out=plan.csv';
 
-    public function handle(EnsureComparison $ensure, MakePlan $make): int
+    public function handle(EnsureComparison $ensure, PlanOpportunities $make): int
     {
         $this->format();
         $months = $this->wholeNumber('months', 1, 60);
@@ -37,6 +37,6 @@ final class PlanCommand extends ReachCommand
         $comparison = $ensure->execute(ComparisonOrder::shownBy($study), $this->progress());
         $plan = $make->execute($study, $comparison, $months, (float) $capacity, $start);
 
-        return $this->export(new Table(MakePlan::HEADINGS, array_map(array_values(...), $plan)));
+        return $this->export(new Table(PlanOpportunities::HEADINGS, array_map(array_values(...), $plan)));
     }
 }

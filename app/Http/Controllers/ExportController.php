@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\Exports\ExportBench;
 use App\Actions\Exports\PlanCalendar;
 use App\Actions\Exports\RoadmapExport;
-use App\Actions\Plans\MakePlan;
+use App\Actions\Plans\PlanOpportunities;
 use App\Http\Requests\PlanRequest;
 use App\Models\Study;
 use App\Support\Tabular\Table;
@@ -34,7 +34,7 @@ final class ExportController extends Controller
     }
 
     /** `csv`, `json`, `xlsx` or `ics`: what the plan command proposes, as a file or as a calendar. */
-    public function plan(PlanRequest $request, Study $study, string $format, MakePlan $make): Response
+    public function plan(PlanRequest $request, Study $study, string $format, PlanOpportunities $make): Response
     {
         $plan = $make->execute($study->load('domains'), $this->shown($study), $request->months(), $request->capacity(), $request->start());
         if ($format === 'ics') {
@@ -44,7 +44,7 @@ final class ExportController extends Controller
             ]);
         }
 
-        return $this->download(new Table(MakePlan::HEADINGS, array_map(array_values(...), $plan)), $format, $study->slug.'-plan.'.$format, $request->boolean('guard', true));
+        return $this->download(new Table(PlanOpportunities::HEADINGS, array_map(array_values(...), $plan)), $format, $study->slug.'-plan.'.$format, $request->boolean('guard', true));
     }
 
     /** The roadmap as it stands: `csv`, `json`, `xlsx`, or `ics` with a day for every item that has a month. */

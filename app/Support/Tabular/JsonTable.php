@@ -10,7 +10,7 @@ use GreaterReach\Core\Intake\FileProblem;
  * Objects as rows: a JSON list of objects (RFC 8259), or one object after another, as a rule one a line. Read as a stream
  * of objects, each with the line on which it begins; the names that occur in any of them are the columns.
  */
-final class JsonTable implements SourceTable
+final class JsonTable implements TableFile
 {
     private const BOM = "\u{FEFF}";
     private const DEPTH = 32;

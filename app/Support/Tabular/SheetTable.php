@@ -12,7 +12,7 @@ use OpenSpout\Reader\ReaderInterface;
 use OpenSpout\Reader\SheetInterface;
 
 /** The first sheet with anything on it of a spreadsheet, XLSX or ODS. Of a formula the result counts that was saved with it. */
-final class SheetTable implements SourceTable
+final class SheetTable implements TableFile
 {
     private const ODS_TYPE = 'application/vnd.oasis.opendocument.spreadsheet';
 

@@ -25,7 +25,7 @@ final readonly class TableReader
     }
 
     /** @throws FileProblem when it is no table that can be read */
-    public function open(string $path): SourceTable
+    public function open(string $path): TableFile
     {
         $start = (string) file_get_contents($path, false, null, 0, self::SNIFFED);
         if (str_starts_with($start, self::GZIP)) {

@@ -10,7 +10,7 @@ use GreaterReach\Core\Intake\FileProblem;
  * A table in delimited text (RFC 4180 and its usual relatives), read as a stream of records with the physical line on
  * which each begins. Separator and line end are told from the content.
  */
-final class TextTable implements SourceTable
+final class TextTable implements TableFile
 {
     private const SEPARATORS = [',', ';', "\t", '|'];
     private const SAMPLE = 65536;

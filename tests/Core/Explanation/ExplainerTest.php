@@ -7,7 +7,7 @@ namespace Tests\Core\Explanation;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Explanation\Explainer;
 use GreaterReach\Core\Explanation\Explanation;
-use GreaterReach\Core\Explanation\Facts;
+use GreaterReach\Core\Explanation\FigureInputs;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\StrikingDistance;
 use GreaterReach\Core\Priority\Tactic;
@@ -78,7 +78,7 @@ final class ExplainerTest extends TestCase
     {
         $comfort = ComfortDifficulty::fromDifficulties([]);
         $model = WinModel::fit(new WinObservations([]), [null], 1.0, $comfort);
-        $facts = new Facts($position, $volume, 'keyword list', $difficulty, 'rankings', 3, CtrCurve::default(), 'default', $comfort, $model, new WinChance($model), LinksNeeded::fit([], []), null, 0, new StrikingDistance(), .35, Scores::inOrder(4, 4, 3, null, 2, null), Weights::plain(), Tactic::RefreshPage, 1.5, 'keyword list', .02, $volume === null ? null : 40.0);
+        $facts = new FigureInputs($position, $volume, 'keyword list', $difficulty, 'rankings', 3, CtrCurve::default(), 'default', $comfort, $model, new WinChance($model), LinksNeeded::fit([], []), null, 0, new StrikingDistance(), .35, Scores::inOrder(4, 4, 3, null, 2, null), Weights::plain(), Tactic::RefreshPage, 1.5, 'keyword list', .02, $volume === null ? null : 40.0);
 
         return (new Explainer($facts))->all();
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Metrics;
 
-use GreaterReach\Core\Metrics\Source;
+use GreaterReach\Core\Metrics\MetricSource;
 use GreaterReach\Core\Metrics\SourceOrder;
 use PHPUnit\Framework\TestCase;
 
@@ -13,11 +13,11 @@ final class SourceOrderTest extends TestCase
     public function test_kind_beats_day_and_day_beats_domain(): void
     {
         $sources = [
-            new Source(1, 'rankings', '2026-11-01', 0, 'organic'),
-            new Source(2, 'rankings', '2026-11-01', 2, 'organic'),
-            new Source(3, 'rankings', '2026-12-01', 1, 'organic'),
-            new Source(4, 'keywords', '2026-01-01'),
-            new Source(5, 'keywords', '2026-02-01'),
+            new MetricSource(1, 'rankings', '2026-11-01', 0, 'organic'),
+            new MetricSource(2, 'rankings', '2026-11-01', 2, 'organic'),
+            new MetricSource(3, 'rankings', '2026-12-01', 1, 'organic'),
+            new MetricSource(4, 'keywords', '2026-01-01'),
+            new MetricSource(5, 'keywords', '2026-02-01'),
         ];
         self::assertSame([5, 4, 3, 1, 2], array_keys(SourceOrder::rank($sources, ['keywords', 'rankings'])));
         self::assertSame([3, 1, 2, 5, 4], array_keys(SourceOrder::rank($sources, ['rankings', 'keywords'])));
@@ -25,7 +25,7 @@ final class SourceOrderTest extends TestCase
 
     public function test_the_rest_is_decided_by_channel_and_then_by_what_came_last(): void
     {
-        $sources = [new Source(1, 'keywords', '2026-01-01'), new Source(2, 'keywords', '2026-01-01'), new Source(3, 'rankings', '2026-01-01', 0, 'paid'), new Source(4, 'rankings', '2026-01-01', 0, 'organic'), new Source(5, 'other', '2027-01-01')];
+        $sources = [new MetricSource(1, 'keywords', '2026-01-01'), new MetricSource(2, 'keywords', '2026-01-01'), new MetricSource(3, 'rankings', '2026-01-01', 0, 'paid'), new MetricSource(4, 'rankings', '2026-01-01', 0, 'organic'), new MetricSource(5, 'other', '2027-01-01')];
         self::assertSame([2, 1, 4, 3, 5], array_keys(SourceOrder::rank($sources, ['keywords', 'rankings'])));
         self::assertSame(SourceOrder::rank($sources, ['keywords', 'rankings']), SourceOrder::rank(array_reverse($sources), ['keywords', 'rankings']));
     }

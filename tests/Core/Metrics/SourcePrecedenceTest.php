@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Core\Metrics;
 
-use GreaterReach\Core\Metrics\Source;
+use GreaterReach\Core\Metrics\MetricSource;
 use GreaterReach\Core\Rulebook\Rulebook;
 use PHPUnit\Framework\TestCase;
 
 final class SourcePrecedenceTest extends TestCase
 {
-    /** @return list<Source> */
+    /** @return list<MetricSource> */
     private static function sources(): array
     {
-        return [new Source(1, 'rankings', '2026-11-01', 0), new Source(2, 'keywords', '2020-01-01'), new Source(3, 'rankings', '2026-11-01', 1)];
+        return [new MetricSource(1, 'rankings', '2026-11-01', 0), new MetricSource(2, 'keywords', '2020-01-01'), new MetricSource(3, 'rankings', '2026-11-01', 1)];
     }
 
     public function test_lists_come_before_rankings_files_by_default(): void

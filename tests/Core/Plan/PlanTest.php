@@ -15,8 +15,8 @@ use GreaterReach\Core\Plan\Knapsack;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\Placement;
-use GreaterReach\Core\Plan\PlanItem;
 use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Plan\WorkItem;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Rulebook\Rulebook;
 use PHPUnit\Framework\TestCase;
@@ -195,11 +195,11 @@ final class PlanTest extends TestCase
     /**
      * @param list<array{0: string, 1: float|int, 2: float|int, 3?: bool}> $items
      *
-     * @return list<PlanItem>
+     * @return list<WorkItem>
      */
     private static function items(array $items): array
     {
-        return array_map(static fn(array $item): PlanItem => new PlanItem($item[0], (float) $item[1], (float) $item[2], $item[3] ?? false), $items);
+        return array_map(static fn(array $item): WorkItem => new WorkItem($item[0], (float) $item[1], (float) $item[2], $item[3] ?? false), $items);
     }
 
     /**

@@ -6,7 +6,7 @@ namespace Tests\Core\Plan;
 
 use GreaterReach\Core\Plan\AutoPlan;
 use GreaterReach\Core\Plan\Month;
-use GreaterReach\Core\Plan\PlanItem;
+use GreaterReach\Core\Plan\WorkItem;
 use GreaterReach\Core\Plan\Workload;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -70,8 +70,8 @@ final class WorkloadTest extends TestCase
     public function test_it_agrees_with_the_auto_plan(int $seed): void
     {
         mt_srand($seed);
-        $items = array_map(static fn(int $number): PlanItem => new PlanItem('keyword '.$number, mt_rand(1, 16) / 2, (float) mt_rand(1, 900)), range(1, 12));
-        $items[] = new PlanItem('large', 13, 5000);
+        $items = array_map(static fn(int $number): WorkItem => new WorkItem('keyword '.$number, mt_rand(1, 16) / 2, (float) mt_rand(1, 900)), range(1, 12));
+        $items[] = new WorkItem('large', 13, 5000);
         $placements = (new AutoPlan(6, 5))->place($items);
         $start = Month::parse('2026-11');
         $work = Workload::of(array_map(static fn($placement): array => ['begins' => $start->plus($placement->begins), 'days' => $placement->item->effort], $placements), 5);

@@ -21,7 +21,7 @@ use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\MeasuredClicks;
 use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Opportunity;
-use GreaterReach\Core\Priority\Order;
+use GreaterReach\Core\Priority\OpportunityOrder;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Priority\Tactic;
@@ -189,7 +189,7 @@ final class PriorityTest extends TestCase
             'a' => $this->weigh($this->candidate(null, new Metrics(100, 55.0), keyword: 'a')),
             'f' => $this->weigh($this->candidate(null, new Metrics(120, 55.0), keyword: 'f')),
         ];
-        uasort($list, (new Order(Weights::plain()))->compare(...));
+        uasort($list, (new OpportunityOrder(Weights::plain()))->compare(...));
         self::assertSame(['d', 'f', 'a', 'b', 'c', 'e'], array_keys($list));
     }
 
@@ -228,7 +228,7 @@ final class PriorityTest extends TestCase
         $stays = array_fill(0, 60, 0);
         for ($draw = 0; $draw < 200; ++$draw) {
             $exponential = array_map(static fn(): float => -log(($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52), range(1, 6));
-            $order = new Order(Weights::of(array_combine(Criterion::names(), array_map(static fn(float $part): float => $part / array_sum($exponential), $exponential))));
+            $order = new OpportunityOrder(Weights::of(array_combine(Criterion::names(), array_map(static fn(float $part): float => $part / array_sum($exponential), $exponential))));
             $numbers = range(0, 59);
             usort($numbers, static fn(int $a, int $b): int => $order->compare($list[$a], $list[$b]));
             foreach (\array_slice($numbers, 0, 8) as $number) {

@@ -16,14 +16,14 @@ use GreaterReach\Core\Plan\AutoPlan;
 use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Placement;
-use GreaterReach\Core\Plan\PlanItem;
 use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Plan\WorkItem;
 use GreaterReach\Core\Priority\Tactic;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** Proposes what to do in which month: the opportunities that bring most within the capacity, or of the shortlist if there is one. */
-final readonly class MakePlan
+final readonly class PlanOpportunities
 {
     public const HEADINGS = ['month', 'item', 'topic', 'tactic', 'effort_days', 'expected_gain', 'win_chance', 'publish_by'];
 
@@ -36,7 +36,7 @@ final readonly class MakePlan
     {
         $effort = $study->rulebook()->effort();
         $rows = $this->opportunities($study, $comparison);
-        $items = array_map(static fn(WeighedRow $row): PlanItem => new PlanItem($row->keyword, $effort->days(self::tactic($row), $row->linksToEarn), (float) $row->expectedGain), $rows);
+        $items = array_map(static fn(WeighedRow $row): WorkItem => new WorkItem($row->keyword, $effort->days(self::tactic($row), $row->linksToEarn), (float) $row->expectedGain), $rows);
         $placements = (new AutoPlan($months, $capacity))->place(array_values($items));
         $metrics = MetricsStream::known($study, array_map(static fn(Placement $placement): string => $placement->item->keyword, $placements));
 

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use Bench\Application;
-use Bench\Measured;
+use Benchmark\Application;
+use Benchmark\Measured;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
 
@@ -17,7 +17,7 @@ $options = getopt('', ['studies::', 'studies-count:', 'keywords:']);
 $studies = (int) ($options['studies-count'] ?? 5000);
 $keywords = (int) ($options['keywords'] ?? 300_000);
 $make = static function (string $prefix, int $count, int $keywords): Process {
-    $process = new Process(['php', 'bench/make-studies.php', $prefix, (string) $count, (string) $keywords], base_path(), ['APP_ENV' => 'bench'], null, 7200);
+    $process = new Process(['php', 'benchmark/make-studies.php', $prefix, (string) $count, (string) $keywords], base_path(), ['APP_ENV' => 'bench'], null, 7200);
     $process->start();
 
     return $process;

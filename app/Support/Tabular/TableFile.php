@@ -7,7 +7,7 @@ namespace App\Support\Tabular;
 use GreaterReach\Core\Intake\FileProblem;
 
 /** A table that somebody made elsewhere: named columns, and rows that can be read again and again as a stream. */
-interface SourceTable
+interface TableFile
 {
     /** @return list<string> */
     public function headers(): array;

@@ -15,7 +15,7 @@ use Illuminate\Contracts\Console\Kernel;
 require __DIR__.'/../vendor/autoload.php';
 
 /*
- * Makes studies, one after the other, and prints the seconds of the slowest: php bench/make-studies.php PREFIX COUNT [KEYWORDS]
+ * Makes studies, one after the other, and prints the seconds of the slowest: php benchmark/make-studies.php PREFIX COUNT [KEYWORDS]
  * With keywords each is filled with a list of them and compared.
  */
 [, $prefix, $count, $keywords] = $argv + [3 => '0'];

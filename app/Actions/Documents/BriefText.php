@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Documents;
 
 /** The facts and the written parts of a brief with the names they have in every document. */
-final class BriefFacts
+final class BriefText
 {
     /**
      * @param array<string, mixed> $brief as ReadBrief gives it

@@ -11,7 +11,7 @@ use GreaterReach\Core\Meaning\BrandMatcher;
 use GreaterReach\Core\Meaning\TopicBuilder;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\AutoPlan;
-use GreaterReach\Core\Plan\PlanItem;
+use GreaterReach\Core\Plan\WorkItem;
 use GreaterReach\Core\Priority\Candidate;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\Models;
@@ -94,7 +94,7 @@ $topics = static function () use ($count, $metrics): void {
 $plan = static function () use ($count): void {
     $items = [];
     for ($number = 0; $number < $count; ++$number) {
-        $items[] = new PlanItem('keyword '.$number, 1 + $number % 9 / 4, $number * 7919 % 100_003 / 10);
+        $items[] = new WorkItem('keyword '.$number, 1 + $number % 9 / 4, $number * 7919 % 100_003 / 10);
     }
     (new AutoPlan(6, 20))->place($items);
 };

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use Bench\Application;
-use Bench\Measured;
+use Benchmark\Application;
+use Benchmark\Measured;
 use Symfony\Component\Process\Process;
 
 require __DIR__.'/../vendor/autoload.php';

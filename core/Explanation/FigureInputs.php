@@ -16,7 +16,7 @@ use GreaterReach\Core\Winning\WinChance;
 use GreaterReach\Core\Winning\WinModel;
 
 /** Everything that the figures of one keyword were computed from. */
-final readonly class Facts
+final readonly class FigureInputs
 {
     public function __construct(
         public ?int $position,

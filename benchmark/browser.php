@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Bench\Application;
+use Benchmark\Application;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Plan;
 
 /** One piece of work that could be planned. */
-final readonly class PlanItem
+final readonly class WorkItem
 {
     public function __construct(
         public string $keyword,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Priority;
 
 /** The order of opportunities: known gain before unknown; priority; gain; lower difficulty, unknown last; keyword key. */
-final readonly class Order
+final readonly class OpportunityOrder
 {
     public function __construct(private Weights $weights)
     {

@@ -16,7 +16,7 @@ use GreaterReach\Core\Statistics\Quantile;
 use Illuminate\Support\Facades\DB;
 
 /** What is known of a study's keywords beside rankings and metrics, as streams in key order. */
-final readonly class KeywordFacts
+final readonly class KeywordStreams
 {
     public function __construct(private int $study, private KeyRange $range = new KeyRange())
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Metrics;
 
 /** Where metrics came from: one list, one rankings file of a domain, one pull. */
-final readonly class Source
+final readonly class MetricSource
 {
     public function __construct(
         public int $id,

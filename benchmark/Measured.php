@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bench;
+namespace Benchmark;
 
 use Symfony\Component\Process\Process;
 
