@@ -278,7 +278,14 @@ export interface RulebookChange {
 export interface Advertising {
   domains: { entry: string; day: string | null }[];
   counts: { both: number; only_we: number; only_they: number };
-  rows: { keyword: string; volume: number | null; cpc: number | null; advertiser_competition: number | null; organic: (number | null)[]; paid: (number | null)[] }[];
+  rows: {
+    keyword: string;
+    volume: number | null;
+    cpc: number | null;
+    advertiser_competition: number | null;
+    organic: (number | null)[];
+    paid: (number | null)[];
+  }[];
 }
 
 export interface PageOneRow {
@@ -349,7 +356,15 @@ export interface KeywordDossier extends KeywordRow {
   scores: Scores;
   history: { domain: number; day: string; position: number | null }[];
   pages: { domain: number; day: string; position: number; url: string | null }[];
-  sources: { kind: string; day: string; domain: string | null; file: string; volume: number | null; difficulty: number | null; cpc: number | null }[];
+  sources: {
+    kind: string;
+    day: string;
+    domain: string | null;
+    file: string;
+    volume: number | null;
+    difficulty: number | null;
+    cpc: number | null;
+  }[];
   disputed_authority: { domain: number; said: DomainSaid[] }[];
   monthly: (number | null)[] | null;
   topic_keywords: { keyword: string; volume: number | null; own_position: number | null }[];
@@ -620,7 +635,6 @@ export interface ComparisonState {
   comparison: Comparison | null;
 }
 
-
 /** Weights that people of a study keep under a name. */
 export interface WeightPreset {
   id: number;
@@ -637,7 +651,20 @@ export interface Token {
   expires_at: string | null;
 }
 
-export type ClauseForm = 'range' | 'choices' | 'choice' | 'competitors' | 'position' | 'words' | 'text' | 'tags' | 'day' | 'domains' | 'combination' | 'page' | 'topic';
+export type ClauseForm =
+  | 'range'
+  | 'choices'
+  | 'choice'
+  | 'competitors'
+  | 'position'
+  | 'words'
+  | 'text'
+  | 'tags'
+  | 'day'
+  | 'domains'
+  | 'combination'
+  | 'page'
+  | 'topic';
 
 /** A clause that a sentence can have, as the server knows it. */
 export interface ClauseSpec {

@@ -50,7 +50,10 @@ export function StudyFrame() {
   const context: StudyContext = { study: study.data };
   return (
     <>
-      <Box component="header" sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, alignItems: 'stretch', borderBottom: 1, borderColor: 'divider' }}>
+      <Box
+        component="header"
+        sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, alignItems: 'stretch', borderBottom: 1, borderColor: 'divider' }}
+      >
         <StudyBlock study={study.data} />
         <StagePath study={study.data} />
         <PersonMenu onKeys={() => setHelpOpen(true)} />
@@ -58,7 +61,9 @@ export function StudyFrame() {
       {state.data?.is_current === false && (
         <Box role="status" sx={{ px: 2, py: 0.25, fontSize: '0.8rem', bgcolor: 'ink.wash' }}>
           {study.data.comparison === null ? 'Comparing for the first time' : 'What it is made from has changed; comparing anew'}
-          {state.data.keywords_done === null ? ' …' : `: ${whole(state.data.keywords_done)} keywords so far. The list below is the one from before.`}
+          {state.data.keywords_done === null
+            ? ' …'
+            : `: ${whole(state.data.keywords_done)} keywords so far. The list below is the one from before.`}
           <LinearProgress aria-label="Comparing" sx={{ height: 2 }} />
         </Box>
       )}

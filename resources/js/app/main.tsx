@@ -16,7 +16,11 @@ const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?
 const styles = createCache({ key: 'reach', nonce });
 const queries = new QueryClient({
   defaultOptions: {
-    queries: { staleTime: 15_000, refetchOnWindowFocus: false, retry: (count, error) => count < 2 && !(error instanceof ApiError && error.status > 0 && error.status < 500) },
+    queries: {
+      staleTime: 15_000,
+      refetchOnWindowFocus: false,
+      retry: (count, error) => count < 2 && !(error instanceof ApiError && error.status > 0 && error.status < 500),
+    },
   },
 });
 

@@ -47,9 +47,31 @@ const headingHeight = 29;
 const overscan = 6;
 
 /** A virtual list over any number of rows, moved through by keyboard: j, k, arrows, Page Up and Down, Home, End, Enter. */
-export function Bench<Row>({ label, columns: all, rows, total, rowKey, selected, onSelect, onOpen, onEnd, onChoose, sort, isMuted, isChosen, height = rowHeight, scrollsSideways = false }: Props<Row>) {
+export function Bench<Row>({
+  label,
+  columns: all,
+  rows,
+  total,
+  rowKey,
+  selected,
+  onSelect,
+  onOpen,
+  onEnd,
+  onChoose,
+  sort,
+  isMuted,
+  isChosen,
+  height = rowHeight,
+  scrollsSideways = false,
+}: Props<Row>) {
   const scroller = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => height, overscan, scrollPaddingStart: headingHeight });
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => height,
+    overscan,
+    scrollPaddingStart: headingHeight,
+  });
   const items = virtual.getVirtualItems();
   const last = items.at(-1)?.index ?? 0;
   useEffect(() => {
@@ -102,10 +124,20 @@ export function Bench<Row>({ label, columns: all, rows, total, rowKey, selected,
   useLayoutEffect(() => {
     handlers.current = { onOpen, onChoose };
   });
-  const press = useCallback((row: Row, isChoice: boolean) => (isChoice ? handlers.current.onChoose?.(row) : handlers.current.onOpen(row)), []);
+  const press = useCallback(
+    (row: Row, isChoice: boolean) => (isChoice ? handlers.current.onChoose?.(row) : handlers.current.onOpen(row)),
+    [],
+  );
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', ...listHeight }}>
-      <Box ref={scroller} tabIndex={0} role="table" aria-label={label} aria-rowcount={total + 1} sx={{ overflow: 'auto', overflowY: 'scroll', flex: 1, minHeight: 0, scrollbarWidth: 'thin' }}>
+      <Box
+        ref={scroller}
+        tabIndex={0}
+        role="table"
+        aria-label={label}
+        aria-rowcount={total + 1}
+        sx={{ overflow: 'auto', overflowY: 'scroll', flex: 1, minHeight: 0, scrollbarWidth: 'thin' }}
+      >
         <Headings columns={columns as Column<unknown>[]} tracks={tracks} width={width} leftOf={leftOf} sort={sort} />
         <Box role="rowgroup" sx={rowStyles} style={{ height: virtual.getTotalSize(), minWidth: width }}>
           {(virtual.isScrolling ? inPlaceOrder(items, places) : items).map((item) => {
@@ -157,7 +189,20 @@ interface RowProps {
  * One row in plain elements, drawn anew only when something of it changed: many of them pass in every second of scrolling.
  * What scrolls out of sight gives its elements to what comes into it.
  */
-const BenchRow = memo(function BenchRow({ row, name, number, columns, tracks, leftOf, start, height, isSelected, isChosen, isMuted, onPress }: RowProps) {
+const BenchRow = memo(function BenchRow({
+  row,
+  name,
+  number,
+  columns,
+  tracks,
+  leftOf,
+  start,
+  height,
+  isSelected,
+  isChosen,
+  isMuted,
+  onPress,
+}: RowProps) {
   return (
     <div
       role="row"
@@ -169,7 +214,12 @@ const BenchRow = memo(function BenchRow({ row, name, number, columns, tracks, le
       style={{ height, gridTemplateColumns: tracks, transform: `translateY(${start}px)` }}
     >
       {columns.map((column) => (
-        <div key={column.key} role="cell" className={`bench-cell${column.isNumber === true ? ' is-number' : ''}${column.isPinned === true ? ' is-pinned' : ''}`} style={column.isPinned === true ? { left: leftOf[column.key] } : undefined}>
+        <div
+          key={column.key}
+          role="cell"
+          className={`bench-cell${column.isNumber === true ? ' is-number' : ''}${column.isPinned === true ? ' is-pinned' : ''}`}
+          style={column.isPinned === true ? { left: leftOf[column.key] } : undefined}
+        >
           {column.cell(row, isChosen)}
         </div>
       ))}
@@ -180,7 +230,19 @@ const BenchRow = memo(function BenchRow({ row, name, number, columns, tracks, le
 const rowStyles = {
   position: 'relative',
   // A row neither moves nor outgrows its place, so the browser need not look at the others when one changes.
-  '& .bench-row': { contain: 'strict', position: 'absolute', insetInline: 0, display: 'grid', alignItems: 'center', cursor: 'pointer', borderBottom: 1, borderColor: 'divider', bgcolor: 'background.default', color: 'text.primary', fontSize: '0.86rem' },
+  '& .bench-row': {
+    contain: 'strict',
+    position: 'absolute',
+    insetInline: 0,
+    display: 'grid',
+    alignItems: 'center',
+    cursor: 'pointer',
+    borderBottom: 1,
+    borderColor: 'divider',
+    bgcolor: 'background.default',
+    color: 'text.primary',
+    fontSize: '0.86rem',
+  },
   '& .is-muted': { color: 'text.secondary' },
   '& .is-chosen, & .is-selected, & .bench-row:hover': { bgcolor: 'ink.wash' },
   '& .is-selected': { boxShadow: 'inset 3px 0 0 var(--mui-palette-primary-main)' },
@@ -191,7 +253,9 @@ const rowStyles = {
 
 /** Style of a heading that stays in sight at this distance from the left. */
 function pinned(left: number | undefined) {
-  return left === undefined ? {} : { position: 'sticky', left, zIndex: 1, bgcolor: 'inherit', alignSelf: 'stretch', alignContent: 'center' };
+  return left === undefined
+    ? {}
+    : { position: 'sticky', left, zIndex: 1, bgcolor: 'inherit', alignSelf: 'stretch', alignContent: 'center' };
 }
 
 interface HeadingsProps {
@@ -206,7 +270,21 @@ interface HeadingsProps {
 const Headings = memo(function Headings({ columns, tracks, width, leftOf, sort }: HeadingsProps) {
   return (
     <Box role="rowgroup" sx={{ position: 'sticky', top: 0, zIndex: 3, minWidth: width, bgcolor: 'background.default' }}>
-      <Box role="row" sx={{ display: 'grid', gridTemplateColumns: tracks, height: headingHeight, alignItems: 'center', bgcolor: 'background.default', borderBottom: 1, borderColor: 'divider', color: 'text.secondary', fontSize: '0.78rem', fontWeight: 600 }}>
+      <Box
+        role="row"
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: tracks,
+          height: headingHeight,
+          alignItems: 'center',
+          bgcolor: 'background.default',
+          borderBottom: 1,
+          borderColor: 'divider',
+          color: 'text.secondary',
+          fontSize: '0.78rem',
+          fontWeight: 600,
+        }}
+      >
         {columns.map((column) => (
           <Heading key={column.key} column={column} left={leftOf[column.key]} sort={sort} />
         ))}
@@ -220,15 +298,42 @@ function Heading<Row>({ column, left, sort }: { column: Column<Row>; left: numbe
   const isSorted = by !== undefined && sort?.by === by;
   const order = isSorted ? (sort.dir === 'asc' ? 'ascending' : 'descending') : 'none';
   return (
-    <Box role="columnheader" aria-sort={by === undefined || sort === undefined ? undefined : order} sx={{ px: 1, py: 0.5, textAlign: column.isNumber === true ? 'right' : 'left', whiteSpace: 'nowrap', overflow: 'hidden', ...pinned(left) }}>
+    <Box
+      role="columnheader"
+      aria-sort={by === undefined || sort === undefined ? undefined : order}
+      sx={{
+        px: 1,
+        py: 0.5,
+        textAlign: column.isNumber === true ? 'right' : 'left',
+        whiteSpace: 'nowrap',
+        overflow: 'hidden',
+        ...pinned(left),
+      }}
+    >
       {by === undefined || sort === undefined ? (
         column.heading
       ) : (
         <Box
           component="button"
           type="button"
-          onClick={() => sort.onChange(by, isSorted && sort.dir === 'desc' ? 'asc' : isSorted ? 'desc' : by === 'keyword' || by === 'own' || by === 'best' || by === 'difficulty' ? 'asc' : 'desc')}
-          sx={{ all: 'unset', cursor: 'pointer', color: isSorted ? 'text.primary' : 'inherit', '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' } }}
+          onClick={() =>
+            sort.onChange(
+              by,
+              isSorted && sort.dir === 'desc'
+                ? 'asc'
+                : isSorted
+                  ? 'desc'
+                  : by === 'keyword' || by === 'own' || by === 'best' || by === 'difficulty'
+                    ? 'asc'
+                    : 'desc',
+            )
+          }
+          sx={{
+            all: 'unset',
+            cursor: 'pointer',
+            color: isSorted ? 'text.primary' : 'inherit',
+            '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
+          }}
         >
           {column.heading}
           {isSorted ? (sort.dir === 'asc' ? ' ↑' : ' ↓') : ''}

@@ -27,23 +27,64 @@ function sum(values: (number | null)[]): number {
 export function BulkBar({ chosen, isAll, total, sums, onAll, onNone, onDecide }: Props) {
   useHotkeys({ b: () => document.getElementById('bulk')?.focus() });
   const count = isAll ? total : chosen.length;
-  const totals = isAll ? sums : { volume: sum(chosen.map((row) => row.volume)), visits_now: sum(chosen.map((row) => row.visits_now)), gain: sum(chosen.map((row) => row.gain)) };
+  const totals = isAll
+    ? sums
+    : {
+        volume: sum(chosen.map((row) => row.volume)),
+        visits_now: sum(chosen.map((row) => row.visits_now)),
+        gain: sum(chosen.map((row) => row.gain)),
+      };
   return (
-    <Box role="region" aria-label="What is chosen" sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, py: 0.5, borderBottom: 1, borderColor: 'divider', bgcolor: 'ink.wash', fontSize: '0.86rem', flexWrap: 'wrap' }}>
+    <Box
+      role="region"
+      aria-label="What is chosen"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1,
+        px: 2,
+        py: 0.5,
+        borderBottom: 1,
+        borderColor: 'divider',
+        bgcolor: 'ink.wash',
+        fontSize: '0.86rem',
+        flexWrap: 'wrap',
+      }}
+    >
       <Box component="span" sx={{ fontVariantNumeric: 'tabular-nums' }}>
-        <strong>{whole(count)} chosen</strong>: volume {whole(totals.volume)}, visits now {estimate(totals.visits_now)}, gain {estimate(totals.gain)}
+        <strong>{whole(count)} chosen</strong>: volume {whole(totals.volume)}, visits now {estimate(totals.visits_now)}, gain{' '}
+        {estimate(totals.gain)}
       </Box>
       {!isAll && total > chosen.length && <Button onClick={onAll}>Choose all {whole(total)}</Button>}
       <Button onClick={onNone}>Choose none</Button>
       <Box sx={{ flex: 1 }} />
-      <Typed id="bulk" label="Shortlist" field="Why?" mayBeEmpty onSend={(reason) => onDecide({ mark: 'shortlisted', reason: reason === '' ? null : reason })} />
-      <Typed label="Set aside" field="Why?" mayBeEmpty onSend={(reason) => onDecide({ mark: 'set aside', reason: reason === '' ? null : reason })} />
+      <Typed
+        id="bulk"
+        label="Shortlist"
+        field="Why?"
+        mayBeEmpty
+        onSend={(reason) => onDecide({ mark: 'shortlisted', reason: reason === '' ? null : reason })}
+      />
+      <Typed
+        label="Set aside"
+        field="Why?"
+        mayBeEmpty
+        onSend={(reason) => onDecide({ mark: 'set aside', reason: reason === '' ? null : reason })}
+      />
       <Button onClick={() => onDecide({ mark: null })}>Take marks away</Button>
       <Typed label="Tag" field="Tag" onSend={(tag) => onDecide({ tag })} />
       <Typed label="Untag" field="Tag" onSend={(untag) => onDecide({ untag })} />
       <Typed label="Topic" field="Into the topic" mayBeEmpty onSend={(topic) => onDecide({ topic: topic === '' ? null : topic })} />
-      <Chosen label="Fit" choices={['0', '1', '2', '3', '4', '5', 'unset']} onChoose={(fit) => onDecide({ fit: fit === 'unset' ? null : Number(fit) })} />
-      <Chosen label="Intent" choices={['buy', 'compare', 'learn', 'open', 'by rule']} onChoose={(intent) => onDecide({ intent: intentOf(intent) })} />
+      <Chosen
+        label="Fit"
+        choices={['0', '1', '2', '3', '4', '5', 'unset']}
+        onChoose={(fit) => onDecide({ fit: fit === 'unset' ? null : Number(fit) })}
+      />
+      <Chosen
+        label="Intent"
+        choices={['buy', 'compare', 'learn', 'open', 'by rule']}
+        onChoose={(intent) => onDecide({ intent: intentOf(intent) })}
+      />
     </Box>
   );
 }
@@ -76,7 +117,19 @@ function Chosen({ label, choices, onChoose }: { label: string; choices: string[]
   );
 }
 
-function Typed({ id, label, field, mayBeEmpty = false, onSend }: { id?: string; label: string; field: string; mayBeEmpty?: boolean; onSend: (text: string) => void }) {
+function Typed({
+  id,
+  label,
+  field,
+  mayBeEmpty = false,
+  onSend,
+}: {
+  id?: string;
+  label: string;
+  field: string;
+  mayBeEmpty?: boolean;
+  onSend: (text: string) => void;
+}) {
   const [text, setText] = useState<string | null>(null);
   if (text === null) {
     return (
@@ -95,7 +148,19 @@ function Typed({ id, label, field, mayBeEmpty = false, onSend }: { id?: string; 
         setText(null);
       }}
     >
-      <TextField autoFocus size="small" label={field} value={text} onChange={(event) => setText(event.target.value)} onKeyDown={(event) => { if (event.key === 'Escape') { setText(null); } }} sx={{ width: 150 }} />
+      <TextField
+        autoFocus
+        size="small"
+        label={field}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') {
+            setText(null);
+          }
+        }}
+        sx={{ width: 150 }}
+      />
       <Button type="submit" disabled={!mayBeEmpty && text.trim() === ''}>
         {label}
       </Button>

@@ -44,7 +44,16 @@ export function ClauseEditor(props: Props) {
     }
   }, []);
   return (
-    <Box ref={form} component="form" onSubmit={(event) => { event.preventDefault(); onClose(); }} aria-label={kind.title} sx={{ p: 2, minWidth: 280, maxWidth: 380 }}>
+    <Box
+      ref={form}
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onClose();
+      }}
+      aria-label={kind.title}
+      sx={{ p: 2, minWidth: 280, maxWidth: 380 }}
+    >
       <Typography variant="h3" gutterBottom>
         {kind.title}
       </Typography>
@@ -111,21 +120,30 @@ function Choices({ kind, clauses, onChange }: Props) {
 
 function NumberRange({ kind, clauses, context, onChange }: Props) {
   const figure = kind.has_distribution ? kind.name : null;
-  const distribution = useQuery({ ...distributionQuery(context.study, context.comparison, spell(clauses), figure ?? ''), enabled: figure !== null });
+  const distribution = useQuery({
+    ...distributionQuery(context.study, context.comparison, spell(clauses), figure ?? ''),
+    enabled: figure !== null,
+  });
   const from = find(clauses, kind.name, '>=')?.value ?? '';
   const to = find(clauses, kind.name, '<=')?.value ?? '';
   // A bound takes the place of one exact value.
   const bounded = clauses.filter((clause) => clause.name !== kind.name || clause.operator !== '=');
   return (
     <>
-      {distribution.data !== undefined && <Histogram distribution={distribution.data} from={from === '' ? null : Number(from)} to={to === '' ? null : Number(to)} />}
+      {distribution.data !== undefined && (
+        <Histogram distribution={distribution.data} from={from === '' ? null : Number(from)} to={to === '' ? null : Number(to)} />
+      )}
       <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}>
         <NumberField label="From" value={from} onChange={(value) => onChange(put(bounded, kind.name, '>=', value), false)} />
         <NumberField label="Up to" value={to} onChange={(value) => onChange(put(bounded, kind.name, '<=', value), false)} />
       </Box>
       <Box sx={{ mt: 1 }}>
         {kind.steps.map((step) => (
-          <Button key={step} sx={{ minWidth: 0, px: 0.75 }} onClick={() => onChange(put(clauses, kind.name, kind.start.includes('<=') ? '<=' : '>=', String(step)))}>
+          <Button
+            key={step}
+            sx={{ minWidth: 0, px: 0.75 }}
+            onClick={() => onChange(put(clauses, kind.name, kind.start.includes('<=') ? '<=' : '>=', String(step)))}
+          >
             {step}
           </Button>
         ))}
@@ -158,7 +176,10 @@ function Competitors({ clauses, context, onChange }: Props) {
   const clause = find(clauses, 'competitors');
   const [count = '1', within = '100'] = (clause?.value ?? '1@100').split('@');
   const set = (operator: Clause['operator'], nextCount: string, nextWithin: string) =>
-    onChange([...clauses.filter((other) => other.name !== 'competitors'), { name: 'competitors', operator, value: `${nextCount}@${nextWithin}` }]);
+    onChange([
+      ...clauses.filter((other) => other.name !== 'competitors'),
+      { name: 'competitors', operator, value: `${nextCount}@${nextWithin}` },
+    ]);
   const operator = clause?.operator ?? '>=';
   const most = context.domains.length - 1;
   return (
@@ -166,7 +187,12 @@ function Competitors({ clauses, context, onChange }: Props) {
       <Typography variant="body2">How many</Typography>
       <Box>
         {Array.from({ length: most }, (_, index) => String(index + 1)).map((number) => (
-          <Button key={number} variant={number === count && operator === '>=' ? 'contained' : 'text'} sx={{ minWidth: 36 }} onClick={() => set('>=', number, within)}>
+          <Button
+            key={number}
+            variant={number === count && operator === '>=' ? 'contained' : 'text'}
+            sx={{ minWidth: 36 }}
+            onClick={() => set('>=', number, within)}
+          >
             ≥ {number}
           </Button>
         ))}
@@ -246,7 +272,11 @@ function Tags({ clauses, context, onChange }: Props) {
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr' }}>
       {(tags.data ?? []).map((tag) => (
-        <FormControlLabel key={tag.tag} label={`${tag.tag} (${tag.keywords})`} control={<Checkbox size="small" checked={values.includes(tag.tag)} onChange={() => onChange(toggle(clauses, 'tag', tag.tag))} />} />
+        <FormControlLabel
+          key={tag.tag}
+          label={`${tag.tag} (${tag.keywords})`}
+          control={<Checkbox size="small" checked={values.includes(tag.tag)} onChange={() => onChange(toggle(clauses, 'tag', tag.tag))} />}
+        />
       ))}
     </Box>
   );

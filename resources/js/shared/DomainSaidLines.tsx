@@ -9,7 +9,10 @@ export function DomainSaidLines({ said }: { said: DomainSaid[] }) {
       {said.map((source, index) => (
         <li key={index}>
           {source.day}, {source.kind === 'pulls' ? 'pulled' : 'list'}
-          {source.file !== null && ` “${source.file}”`}: authority {decimal(source.authority, 0)}, <Box component="span" sx={{ whiteSpace: 'nowrap' }}>referring domains {whole(source.referring_domains)}</Box>
+          {source.file !== null && ` “${source.file}”`}: authority {decimal(source.authority, 0)},{' '}
+          <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
+            referring domains {whole(source.referring_domains)}
+          </Box>
         </li>
       ))}
     </Box>

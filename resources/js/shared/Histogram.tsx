@@ -13,7 +13,11 @@ export function Histogram({ distribution, from, to }: Props) {
   const highest = Math.max(1, ...distribution.bins.map((bin) => bin.keywords));
   return (
     <Box>
-      <Box sx={{ display: 'flex', alignItems: 'flex-end', height: 64, gap: '2px' }} role="img" aria-label={`Distribution of ${distribution.field}`}>
+      <Box
+        sx={{ display: 'flex', alignItems: 'flex-end', height: 64, gap: '2px' }}
+        role="img"
+        aria-label={`Distribution of ${distribution.field}`}
+      >
         {distribution.bins.map((bin, index) => {
           const next = distribution.bins[index + 1]?.from ?? Infinity;
           const isKept = (from === null || next > from) && (to === null || bin.from <= to);
@@ -34,7 +38,11 @@ export function Histogram({ distribution, from, to }: Props) {
           </Box>
         ))}
       </Box>
-      {distribution.unknown > 0 && <Box sx={{ fontSize: '0.75rem', color: 'text.secondary', mt: 0.5 }}>{whole(distribution.unknown)} keywords where it is unknown are left out by any bound.</Box>}
+      {distribution.unknown > 0 && (
+        <Box sx={{ fontSize: '0.75rem', color: 'text.secondary', mt: 0.5 }}>
+          {whole(distribution.unknown)} keywords where it is unknown are left out by any bound.
+        </Box>
+      )}
     </Box>
   );
 }

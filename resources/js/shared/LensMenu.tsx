@@ -18,7 +18,11 @@ export function LensMenu({ study, show, onChoose }: { study: Study; show: string
   const [name, setName] = useState('');
   const lenses = useQuery({ ...lensesQuery(study.slug), enabled: anchor !== null });
   const refresh = { onSettled: () => client.invalidateQueries({ queryKey: [...studyKey(study.slug), 'lenses'] }) };
-  const save = useMutation({ mutationFn: () => api.post(`studies/${study.slug}/lenses`, { name, show }), onSuccess: () => setName(''), ...refresh });
+  const save = useMutation({
+    mutationFn: () => api.post(`studies/${study.slug}/lenses`, { name, show }),
+    onSuccess: () => setName(''),
+    ...refresh,
+  });
   const forget = useMutation({ mutationFn: (id: number) => api.delete(`studies/${study.slug}/lenses/${id}`), ...refresh });
   const choose = (next: string) => {
     setAnchor(null);
@@ -29,7 +33,13 @@ export function LensMenu({ study, show, onChoose }: { study: Study; show: string
       <Button id="lens-menu" aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)}>
         Lenses
       </Button>
-      <Popover open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }} transformOrigin={{ vertical: 'top', horizontal: 'right' }}>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+      >
         <Box role="dialog" aria-label="Lenses" sx={{ p: 2, width: 360, display: 'grid', gap: 0.25 }}>
           {(lenses.data?.ready ?? []).map((lens) => (
             <LensLine key={lens.name} name={lens.name} onChoose={() => choose(lens.show)} />
@@ -51,8 +61,22 @@ export function LensMenu({ study, show, onChoose }: { study: Study; show: string
             </Box>
           ))}
           {study.may_edit && (
-            <Box component="form" onSubmit={(event) => { event.preventDefault(); save.mutate(); }} sx={{ display: 'flex', gap: 1, mt: 1 }}>
-              <TextField fullWidth label="Keep this sentence as" value={name} onChange={(event) => setName(event.target.value)} error={save.isError} helperText={save.error?.message} />
+            <Box
+              component="form"
+              onSubmit={(event) => {
+                event.preventDefault();
+                save.mutate();
+              }}
+              sx={{ display: 'flex', gap: 1, mt: 1 }}
+            >
+              <TextField
+                fullWidth
+                label="Keep this sentence as"
+                value={name}
+                onChange={(event) => setName(event.target.value)}
+                error={save.isError}
+                helperText={save.error?.message}
+              />
               <Button type="submit" disabled={name.trim() === ''}>
                 Keep
               </Button>

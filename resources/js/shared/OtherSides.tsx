@@ -15,7 +15,11 @@ export function OtherSides({ items, domain }: Props) {
   }
   return (
     <Box role="note" sx={{ px: 2, py: 0.5, borderBottom: 1, borderColor: 'divider', fontSize: '0.86rem' }}>
-      Seen from the side of {domain ?? 'another domain'}. {sides.map(([side, count]) => `${whole(count)} ${count === 1 ? 'item was' : 'items were'} planned from the side of ${side}`).join('; ')}: put that domain back in front to see them.
+      Seen from the side of {domain ?? 'another domain'}.{' '}
+      {sides
+        .map(([side, count]) => `${whole(count)} ${count === 1 ? 'item was' : 'items were'} planned from the side of ${side}`)
+        .join('; ')}
+      : put that domain back in front to see them.
     </Box>
   );
 }

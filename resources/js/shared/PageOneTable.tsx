@@ -20,13 +20,18 @@ export function PageOneTable({ study, comparison, show, onKeyword }: Props) {
   return (
     <Box sx={{ flex: 1, overflow: 'auto', px: 2, pb: 3 }}>
       <Box component="p" sx={{ my: 1, fontSize: '0.86rem', color: 'text.secondary' }}>
-        Each place of page one with its page strength and referring domains. Ringed: strength of 20 or less, or no referring domain. At most a hundred keywords, most volume first.
+        Each place of page one with its page strength and referring domains. Ringed: strength of 20 or less, or no referring domain. At most
+        a hundred keywords, most volume first.
       </Box>
       {rows.isPending && <Waiting what="Reading page one" />}
       {rows.isError && <Failed error={rows.error} onRetry={() => void rows.refetch()} />}
       {rows.data?.length === 0 && <Empty title="No keyword fits this sentence">Take a clause out of the sentence above.</Empty>}
       {rows.data !== undefined && rows.data.length > 0 && (
-        <PlainTable label="Page one of all" headings={['Keyword', 'Volume', 'Difficulty', 'We', 'Weak', ...Array.from({ length: 10 }, (_, index) => String(index + 1))]} numbers={[1, 2, 3, 4]}>
+        <PlainTable
+          label="Page one of all"
+          headings={['Keyword', 'Volume', 'Difficulty', 'We', 'Weak', ...Array.from({ length: 10 }, (_, index) => String(index + 1))]}
+          numbers={[1, 2, 3, 4]}
+        >
           {rows.data.map((row) => (
             <tr key={row.keyword}>
               <td>
@@ -53,8 +58,15 @@ function Place({ result }: { result: PageOneRow['results'][number] | undefined }
   }
   const host = result.url.replace(/^https?:\/\/(www\.)?/, '').split('/')[0] ?? '';
   return (
-    <Box component="td" title={`${result.url}${result.is_weak ? ' — weak' : ''}`} sx={{ fontSize: '0.74rem', maxWidth: { xs: 26, md: 56, lg: 92 }, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
-      <Box component="span" sx={result.is_weak ? { border: 1, borderColor: 'warning.main', color: 'warning.main', fontWeight: 700, px: 0.5 } : {}}>
+    <Box
+      component="td"
+      title={`${result.url}${result.is_weak ? ' — weak' : ''}`}
+      sx={{ fontSize: '0.74rem', maxWidth: { xs: 26, md: 56, lg: 92 }, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
+    >
+      <Box
+        component="span"
+        sx={result.is_weak ? { border: 1, borderColor: 'warning.main', color: 'warning.main', fontWeight: 700, px: 0.5 } : {}}
+      >
         {decimal(result.page_strength, 0)} / {whole(result.referring_domains)}
       </Box>
       <br />

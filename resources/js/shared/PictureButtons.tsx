@@ -37,7 +37,11 @@ export function PictureButtons({ name, draw }: Props) {
   const style = { minWidth: 0, px: 0.5, py: 0, fontSize: '0.74rem' };
   return (
     <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
-      <Button aria-label={`Save ${name} as SVG`} onClick={() => save(new Blob([draw()], { type: 'image/svg+xml' }), `${name}.svg`)} sx={style}>
+      <Button
+        aria-label={`Save ${name} as SVG`}
+        onClick={() => save(new Blob([draw()], { type: 'image/svg+xml' }), `${name}.svg`)}
+        sx={style}
+      >
         SVG
       </Button>
       <Button aria-label={`Save ${name} as PNG`} onClick={() => savePng(draw(), `${name}.png`)} sx={style}>

@@ -16,7 +16,28 @@ export function PlainTable({ label, headings, numbers, children }: Props) {
     <Box
       component="table"
       aria-label={label}
-      sx={{ width: '100%', borderCollapse: 'collapse', fontSize: '0.86rem', '& th': { textAlign: 'left', color: 'text.secondary', fontSize: '0.78rem', position: 'sticky', top: 0, bgcolor: 'background.default' }, '& th, & td': { overflowWrap: { xs: 'anywhere', lg: 'normal' }, borderBottom: 1, borderColor: 'divider', px: { xs: 0.25, sm: 0.5, lg: 0.75 }, py: 0.4, verticalAlign: 'top' }, ...(right === '' ? {} : { [right]: { textAlign: 'right', fontVariantNumeric: 'tabular-nums', whiteSpace: { md: 'nowrap' } } }) }}
+      sx={{
+        width: '100%',
+        borderCollapse: 'collapse',
+        fontSize: '0.86rem',
+        '& th': {
+          textAlign: 'left',
+          color: 'text.secondary',
+          fontSize: '0.78rem',
+          position: 'sticky',
+          top: 0,
+          bgcolor: 'background.default',
+        },
+        '& th, & td': {
+          overflowWrap: { xs: 'anywhere', lg: 'normal' },
+          borderBottom: 1,
+          borderColor: 'divider',
+          px: { xs: 0.25, sm: 0.5, lg: 0.75 },
+          py: 0.4,
+          verticalAlign: 'top',
+        },
+        ...(right === '' ? {} : { [right]: { textAlign: 'right', fontVariantNumeric: 'tabular-nums', whiteSpace: { md: 'nowrap' } } }),
+      }}
     >
       <thead>
         <tr>

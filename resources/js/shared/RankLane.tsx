@@ -53,17 +53,33 @@ function scalePath(width: number): string {
   return `M${placeOf(1, width)} ${line}H${placeOf(worstPosition, width)}M${ten} 3V${line + 4}${dashes}`;
 }
 
-function Mark({ number, position, before, width, ink }: { number: number; position: number; before: number | null; width: number; ink: string }) {
+function Mark({
+  number,
+  position,
+  before,
+  width,
+  ink,
+}: {
+  number: number;
+  position: number;
+  before: number | null;
+  width: number;
+  ink: string;
+}) {
   const x = placeOf(position, width);
   const y = number === 0 ? line : above;
   return (
     <>
-      {before !== null && before !== position && <line x1={placeOf(before, width)} x2={x} y1={y} y2={y} stroke={ink} strokeWidth={number === 0 ? 1.6 : 1} opacity={0.5} />}
+      {before !== null && before !== position && (
+        <line x1={placeOf(before, width)} x2={x} y1={y} y2={y} stroke={ink} strokeWidth={number === 0 ? 1.6 : 1} opacity={0.5} />
+      )}
       <path d={shapePath(number)} transform={`translate(${x} ${y}) scale(${number === 0 ? 1 : 0.78})`} fill={ink} />
     </>
   );
 }
 
 function describe(positions: (number | null)[], domains: string[]): string {
-  return positions.map((position, number) => `${domainLetter(number)} ${domains[number] ?? ''} ${position === null ? 'absent' : `at ${position}`}`).join(', ');
+  return positions
+    .map((position, number) => `${domainLetter(number)} ${domains[number] ?? ''} ${position === null ? 'absent' : `at ${position}`}`)
+    .join(', ');
 }

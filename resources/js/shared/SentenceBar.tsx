@@ -41,7 +41,20 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
     '/': () => document.querySelector<HTMLElement>('[data-clause="text"]')?.click(),
   });
   return (
-    <Box component="section" aria-label="What is shown" sx={{ px: 2, py: 0.75, borderBottom: 1, borderColor: 'divider', display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, gap: 2, alignItems: 'center' }}>
+    <Box
+      component="section"
+      aria-label="What is shown"
+      sx={{
+        px: 2,
+        py: 0.75,
+        borderBottom: 1,
+        borderColor: 'divider',
+        display: 'flex',
+        flexWrap: { xs: 'wrap', md: 'nowrap' },
+        gap: 2,
+        alignItems: 'center',
+      }}
+    >
       <Typography component="p" sx={{ flex: { xs: '1 0 100%', md: 1 }, minWidth: 0, fontSize: '1rem', lineHeight: 1.75 }}>
         {subject}{' '}
         {shown.map((kind, place) => (
@@ -61,7 +74,12 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
             </Button>
           </span>
         ))}{' '}
-        <Button id="add-clause" startIcon={<AddIcon fontSize="small" />} onClick={(event) => setMenu(event.currentTarget)} sx={{ py: 0, minHeight: 0 }}>
+        <Button
+          id="add-clause"
+          startIcon={<AddIcon fontSize="small" />}
+          onClick={(event) => setMenu(event.currentTarget)}
+          sx={{ py: 0, minHeight: 0 }}
+        >
           and …
         </Button>{' '}
         <Box component="span" aria-live="polite" sx={{ whiteSpace: 'nowrap', fontVariantNumeric: 'tabular-nums' }} data-testid="count">
@@ -70,7 +88,13 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
         </Box>
       </Typography>
       {children}
-      <Menu slotProps={{ paper: { sx: { maxHeight: 480 } } }} anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)} disableRestoreFocus={open !== null}>
+      <Menu
+        slotProps={{ paper: { sx: { maxHeight: 480 } } }}
+        anchorEl={menu}
+        open={menu !== null}
+        onClose={() => setMenu(null)}
+        disableRestoreFocus={open !== null}
+      >
         {offered(kinds)
           .filter((kind) => !isSet(kind, clauses))
           .map((kind) => (
@@ -89,8 +113,15 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
             </MenuItem>
           ))}
       </Menu>
-      <Popover open={open !== null} anchorEl={open?.anchor ?? null} onClose={() => setOpen(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}>
-        {open !== null && <ClauseEditor kind={open.kind} clauses={clauses} context={editing} onChange={change} onClose={() => setOpen(null)} />}
+      <Popover
+        open={open !== null}
+        anchorEl={open?.anchor ?? null}
+        onClose={() => setOpen(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      >
+        {open !== null && (
+          <ClauseEditor kind={open.kind} clauses={clauses} context={editing} onChange={change} onClose={() => setOpen(null)} />
+        )}
       </Popover>
     </Box>
   );
@@ -103,7 +134,15 @@ function ClauseButton({ name, onClick, children }: { name: string; onClick: (anc
       type="button"
       data-clause={name}
       onClick={(event) => onClick(event.currentTarget)}
-      sx={{ all: 'unset', cursor: 'pointer', fontWeight: 700, borderBottom: 2, borderColor: 'primary.main', '&:hover': { color: 'primary.main' }, '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: 2 } }}
+      sx={{
+        all: 'unset',
+        cursor: 'pointer',
+        fontWeight: 700,
+        borderBottom: 2,
+        borderColor: 'primary.main',
+        '&:hover': { color: 'primary.main' },
+        '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: 2 },
+      }}
     >
       {children}
     </Box>

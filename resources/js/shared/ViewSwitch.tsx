@@ -13,7 +13,13 @@ export function ViewSwitch({ views, view, onChange }: Props) {
   return (
     <Box role="group" aria-label="View" sx={{ display: 'flex', flexWrap: 'wrap' }}>
       {Object.entries(views).map(([key, name]) => (
-        <Button key={key} aria-pressed={view === key} variant={view === key ? 'outlined' : 'text'} onClick={() => onChange(key)} sx={{ px: 0.75, minWidth: 0, whiteSpace: 'nowrap' }}>
+        <Button
+          key={key}
+          aria-pressed={view === key}
+          variant={view === key ? 'outlined' : 'text'}
+          onClick={() => onChange(key)}
+          sx={{ px: 0.75, minWidth: 0, whiteSpace: 'nowrap' }}
+        >
           {name}
         </Button>
       ))}

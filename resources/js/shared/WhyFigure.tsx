@@ -20,10 +20,23 @@ export function WhyFigure({ name, explanation, children }: Props) {
   }
   return (
     <>
-      <Link component="button" type="button" color="inherit" underline="hover" title={`Why ${name}?`} onClick={(event) => setAnchor(event.currentTarget)} sx={{ minHeight: 24, minWidth: 24, font: 'inherit', verticalAlign: 'baseline' }}>
+      <Link
+        component="button"
+        type="button"
+        color="inherit"
+        underline="hover"
+        title={`Why ${name}?`}
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{ minHeight: 24, minWidth: 24, font: 'inherit', verticalAlign: 'baseline' }}
+      >
         {children}
       </Link>
-      <Popover open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      >
         <Box sx={{ p: 1.5, maxWidth: 420 }}>
           <Why explanation={explanation} />
         </Box>

@@ -37,7 +37,10 @@ describe('the clauses of the sentence', () => {
       const begun = started(kind, []);
       expect(parseSentence(spell(begun)), kind.name).toEqual(begun);
       expect(isSet(kind, begun), kind.name).toBe(kind.start !== '');
-      expect(begun.every((clause) => clause.name === kind.name), kind.name).toBe(true);
+      expect(
+        begun.every((clause) => clause.name === kind.name),
+        kind.name,
+      ).toBe(true);
       expect(isSet(kind, []), kind.name).toBe(false);
     }
   });

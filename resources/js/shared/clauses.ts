@@ -7,20 +7,53 @@ import { alternatives, find, parseSentence, put, spell, valuesOf, type Clause } 
 export type ClauseKind = Omit<ClauseSpec, 'form'> & { form: ClauseSpec['form'] | 'alternatives'; isSpelling: boolean };
 
 /** A bracket of which one clause is enough: a matter of the sentence itself, not of any figure. */
-const bracket: ClauseKind = { name: alternatives, form: 'alternatives', title: 'One of these', meaning: '', example: '', lead: '', operators: ['='], choices: [], start: '', steps: [], noun: '', has_distribution: false, is_share: false, label: '', help: '', tail: '', is_always: false, is_offered: false, isSpelling: false };
+const bracket: ClauseKind = {
+  name: alternatives,
+  form: 'alternatives',
+  title: 'One of these',
+  meaning: '',
+  example: '',
+  lead: '',
+  operators: ['='],
+  choices: [],
+  start: '',
+  steps: [],
+  noun: '',
+  has_distribution: false,
+  is_share: false,
+  label: '',
+  help: '',
+  tail: '',
+  is_always: false,
+  is_offered: false,
+  isSpelling: false,
+};
 
 /** Every kind that a sentence about these domains, ours first, can have. */
 export function kindsOf(vocabulary: Vocabulary, domains: string[]): ClauseKind[] {
   const { p, m } = vocabulary.domain_clauses;
   const known = vocabulary.clauses.map((spec) => ({ ...spec, isSpelling: false }));
   // Our own movement may be written like theirs; it is offered under its usual name.
-  const about = domains.flatMap((domain, number) => (number === 0 ? [{ ...named(m, 'm', number, domain), isSpelling: true }] : [named(p, 'p', number, domain), named(m, 'm', number, domain)]));
+  const about = domains.flatMap((domain, number) =>
+    number === 0
+      ? [{ ...named(m, 'm', number, domain), isSpelling: true }]
+      : [named(p, 'p', number, domain), named(m, 'm', number, domain)],
+  );
   return [...known, bracket, ...about];
 }
 
 function named(spec: ClauseSpec, letter: string, number: number, domain: string): ClauseKind {
   const fill = (text: string) => text.replaceAll(`${letter}N`, `${letter}${number}`).replaceAll('DOMAIN', domain);
-  return { ...spec, name: fill(spec.name), title: fill(spec.title), meaning: fill(spec.meaning), lead: fill(spec.lead), start: fill(spec.start), example: fill(spec.example), isSpelling: false };
+  return {
+    ...spec,
+    name: fill(spec.name),
+    title: fill(spec.title),
+    meaning: fill(spec.meaning),
+    lead: fill(spec.lead),
+    start: fill(spec.start),
+    example: fill(spec.example),
+    isSpelling: false,
+  };
 }
 
 /** Those that can be added from the list of clauses. */
@@ -55,7 +88,9 @@ export function phraseOf(kind: ClauseKind, clauses: Clause[], context: Pick<Edit
     case 'tags':
       return valuesOf(clauses, kind.name).join(' or ') || 'anything';
     case 'domains':
-      return valuesOf(clauses, kind.name).map((number) => context.domains[Number(number)] ?? number).join(' and ');
+      return valuesOf(clauses, kind.name)
+        .map((number) => context.domains[Number(number)] ?? number)
+        .join(' and ');
     case 'combination':
       return combinationPhrase(Number(value ?? 0), context.domains);
     case 'page':
@@ -70,7 +105,9 @@ export function phraseOf(kind: ClauseKind, clauses: Clause[], context: Pick<Edit
 }
 
 function choiceWords(kind: ClauseKind, values: string[]): string {
-  return values.length === 0 ? 'any' : values.map((value) => kind.choices.find((choice) => choice.value === value)?.words ?? value).join(' or ');
+  return values.length === 0
+    ? 'any'
+    : values.map((value) => kind.choices.find((choice) => choice.value === value)?.words ?? value).join(' or ');
 }
 
 function rangeWords(kind: ClauseKind, clauses: Clause[]): string {

@@ -3,7 +3,14 @@ import { decimal, estimate, pathOf, percent, told, unknown, whole } from './form
 
 describe('format', () => {
   it('tells the inputs of an explanation without needless digits', () => {
-    expect([told(16205.6999), told(1234), told(0.14531), told(12.5), told(null), told('rulebook')]).toEqual(['16\u2009206', '1\u2009234', '0.1453', '12.5', 'unknown', 'rulebook']);
+    expect([told(16205.6999), told(1234), told(0.14531), told(12.5), told(null), told('rulebook')]).toEqual([
+      '16\u2009206',
+      '1\u2009234',
+      '0.1453',
+      '12.5',
+      'unknown',
+      'rulebook',
+    ]);
   });
 
   it('groups thousands with a thin space', () => {

@@ -8,7 +8,15 @@ export const listHeight = { minHeight: 0, flex: { xs: 'none', md: 1 }, height: {
 
 /** A panel to the left of a list, of a width; on a narrow screen above it and no higher than a third of the window. */
 export const beforeList = (width: number) =>
-  ({ width: { xs: '100%', md: width }, maxHeight: { xs: '34dvh', md: 'none' }, overflowY: { xs: 'auto', md: 'visible' }, flexShrink: 0, borderRight: { xs: 0, md: 1 }, borderBottom: { xs: 1, md: 0 }, borderColor: 'divider' }) as const;
+  ({
+    width: { xs: '100%', md: width },
+    maxHeight: { xs: '34dvh', md: 'none' },
+    overflowY: { xs: 'auto', md: 'visible' },
+    flexShrink: 0,
+    borderRight: { xs: 0, md: 1 },
+    borderBottom: { xs: 1, md: 0 },
+    borderColor: 'divider',
+  }) as const;
 
 /** A panel to the right of a list, which on a narrow screen lies over everything until it is closed. */
 export const besideList = {

@@ -52,7 +52,11 @@ export function add(show: string, text: string): string {
   if (clause === undefined) {
     return show;
   }
-  return spell(clause.name === alternatives ? [...clauses.filter((other) => other.value !== clause.value), clause] : put(clauses, clause.name, clause.operator, clause.value));
+  return spell(
+    clause.name === alternatives
+      ? [...clauses.filter((other) => other.value !== clause.value), clause]
+      : put(clauses, clause.name, clause.operator, clause.value),
+  );
 }
 
 /** Adds a value to a list clause such as standing=gap,behind, or takes it out. */

@@ -21,13 +21,17 @@ export function stepped(steps: Steps, from: string | null, isStep: boolean): Ste
 /** The sentence before the one that stands, and the steps from there; undefined where it is the first. */
 export function stepBack(steps: Steps, now: string | null): { show: string | null; steps: Steps } | undefined {
   const show = steps.before.at(-1);
-  return show === undefined ? undefined : { show, steps: { before: steps.before.slice(0, -1), after: [...steps.after, now], isTyping: false } };
+  return show === undefined
+    ? undefined
+    : { show, steps: { before: steps.before.slice(0, -1), after: [...steps.after, now], isTyping: false } };
 }
 
 /** The sentence that was taken back last; undefined where none was. */
 export function stepForth(steps: Steps, now: string | null): { show: string | null; steps: Steps } | undefined {
   const show = steps.after.at(-1);
-  return show === undefined ? undefined : { show, steps: { before: [...steps.before, now], after: steps.after.slice(0, -1), isTyping: false } };
+  return show === undefined
+    ? undefined
+    : { show, steps: { before: [...steps.before, now], after: steps.after.slice(0, -1), isTyping: false } };
 }
 
 /** Steps out of the state of a place in the history, which anything may have written. */

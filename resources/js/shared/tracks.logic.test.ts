@@ -69,7 +69,11 @@ describe('the places that rows take turns in', () => {
   });
 
   it('keep their order while rows scroll by', () => {
-    const orderAt = (first: number) => inPlaceOrder(drawnAt(first).map((index) => ({ index })), 33).map((item) => item.index % 33);
+    const orderAt = (first: number) =>
+      inPlaceOrder(
+        drawnAt(first).map((index) => ({ index })),
+        33,
+      ).map((item) => item.index % 33);
     expect(orderAt(40)).toEqual(orderAt(57));
     expect(orderAt(40)).toEqual([...orderAt(40)].sort((one, other) => one - other));
   });

@@ -42,7 +42,13 @@ export function layOut(columns: Track[]): { tracks: string; width: number; leftO
     }
     width += pixels(track);
   }
-  return { tracks: columns.map(({ track }) => (track.includes('fr') || pixels(track) < smallest ? track : `minmax(${track}, ${share}fr)`)).join(' '), width, leftOf };
+  return {
+    tracks: columns
+      .map(({ track }) => (track.includes('fr') || pixels(track) < smallest ? track : `minmax(${track}, ${share}fr)`))
+      .join(' '),
+    width,
+    leftOf,
+  };
 }
 
 /**

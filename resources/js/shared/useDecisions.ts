@@ -36,7 +36,10 @@ export function useDecisions(study: string) {
     }
     const wanted = new Set(about.keywords);
     const update = (data: InfiniteData<Page<KeywordRow>> | undefined) =>
-      data && { ...data, pages: data.pages.map((page) => ({ ...page, rows: page.rows.map((row) => (wanted.has(row.keyword) ? { ...row, mark } : row)) })) };
+      data && {
+        ...data,
+        pages: data.pages.map((page) => ({ ...page, rows: page.rows.map((row) => (wanted.has(row.keyword) ? { ...row, mark } : row)) })),
+      };
     const keys = listed.map((list) => [...studyKey(study), list]);
     keys.forEach((queryKey) => client.setQueriesData<InfiniteData<Page<KeywordRow>>>({ queryKey }, update));
     // What is being read was written before this decision and must not come over it.
@@ -46,7 +49,8 @@ export function useDecisions(study: string) {
   const order = { mutationKey: key, scope: { id: key.join(' ') }, onSettled: settle };
   const send = useMutation({
     ...order,
-    mutationFn: ({ about, decision }: Order) => api.post<{ change: number; keywords: number }>(`studies/${study}/decisions`, { ...about, ...decision }),
+    mutationFn: ({ about, decision }: Order) =>
+      api.post<{ change: number; keywords: number }>(`studies/${study}/decisions`, { ...about, ...decision }),
     onMutate: patch,
     onSuccess: (answer) => history.current.push(answer.change),
   });

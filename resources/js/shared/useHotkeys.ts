@@ -3,7 +3,12 @@ import { useEffect, useLayoutEffect, useRef } from 'react';
 type Keys = Record<string, () => void>;
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.closest('[role="dialog"],[role="presentation"].MuiPopover-root') !== null);
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable ||
+      ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||
+      target.closest('[role="dialog"],[role="presentation"].MuiPopover-root') !== null)
+  );
 }
 
 /** Runs an action for a key, unless somebody is typing or a dialog is open. */
@@ -18,7 +23,11 @@ export function useHotkeys(keys: Keys): void {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) {
         return;
       }
-      if (event.key === 'Enter' && event.target instanceof HTMLElement && event.target.closest('button, a, summary, [role="button"]') !== null) {
+      if (
+        event.key === 'Enter' &&
+        event.target instanceof HTMLElement &&
+        event.target.closest('button, a, summary, [role="button"]') !== null
+      ) {
         // Enter presses what has the focus.
         return;
       }

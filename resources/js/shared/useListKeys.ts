@@ -27,5 +27,12 @@ export function useListKeys({ current, mayEdit, onMark, onUndo, onClose, onChoos
       onMark([current.keyword], next);
     }
   };
-  useHotkeys({ s: () => flip('shortlisted'), x: () => flip('set aside'), u: onUndo, Escape: onClose, v: () => current !== undefined && onChoose?.(current.keyword), ...more });
+  useHotkeys({
+    s: () => flip('shortlisted'),
+    x: () => flip('set aside'),
+    u: onUndo,
+    Escape: onClose,
+    v: () => current !== undefined && onChoose?.(current.keyword),
+    ...more,
+  });
 }

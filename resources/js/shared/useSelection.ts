@@ -13,9 +13,15 @@ export function useSelection(show: string, rows: KeywordRow[]) {
     rows: rows.filter((row) => chosen.has(row.keyword)),
     /** What a decision would be about. */
     about: current.isAll ? { show } : { keywords: current.keywords },
-    flip: (keyword: string) => setState({ show, isAll: false, keywords: chosen.has(keyword) ? current.keywords.filter((other) => other !== keyword) : [...current.keywords, keyword] }),
+    flip: (keyword: string) =>
+      setState({
+        show,
+        isAll: false,
+        keywords: chosen.has(keyword) ? current.keywords.filter((other) => other !== keyword) : [...current.keywords, keyword],
+      }),
     add: (keywords: string[]) => setState({ show, isAll: false, keywords: [...new Set([...current.keywords, ...keywords])] }),
-    drop: (keywords: string[]) => setState({ show, isAll: false, keywords: current.keywords.filter((keyword) => !keywords.includes(keyword)) }),
+    drop: (keywords: string[]) =>
+      setState({ show, isAll: false, keywords: current.keywords.filter((keyword) => !keywords.includes(keyword)) }),
     all: () => setState({ show, isAll: true, keywords: current.keywords }),
     none: () => setState({ show, isAll: false, keywords: [] }),
   };

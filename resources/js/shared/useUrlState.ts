@@ -23,7 +23,11 @@ export function useUrlState(): [URLSearchParams, (changes: Changes, replace?: bo
       const { params: before, steps } = latest.current;
       const next = changed(before, changes);
       const isOther = next.get(sentence) !== before.get(sentence);
-      setParams(next, { replace, flushSync: true, state: isOther ? stepped(steps, before.get(sentence), !replace) : { ...steps, isTyping: false } });
+      setParams(next, {
+        replace,
+        flushSync: true,
+        state: isOther ? stepped(steps, before.get(sentence), !replace) : { ...steps, isTyping: false },
+      });
     },
     [setParams],
   );
@@ -39,7 +43,10 @@ export function useSentenceSteps(): { undo: () => void; redo: () => void } {
       setParams(changed(params, { [sentence]: step.show }), { flushSync: true, state: step.steps });
     }
   };
-  return { undo: () => go(stepBack(stepsOf(state), params.get(sentence))), redo: () => go(stepForth(stepsOf(state), params.get(sentence))) };
+  return {
+    undo: () => go(stepBack(stepsOf(state), params.get(sentence))),
+    redo: () => go(stepForth(stepsOf(state), params.get(sentence))),
+  };
 }
 
 function changed(params: URLSearchParams, changes: Changes): URLSearchParams {

@@ -106,13 +106,20 @@ export const theme = createTheme({
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: { defaultProps: { size: 'small', disableElevation: true }, styleOverrides: { root: { paddingInline: 12 } } },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
-    MuiPopover: { styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)', boxShadow: '0 10px 30px rgb(18 48 45 / 0.16)' } } },
+    MuiPopover: {
+      styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)', boxShadow: '0 10px 30px rgb(18 48 45 / 0.16)' } },
+    },
     MuiDialog: { styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)' } } },
     MuiDialogTitle: { styleOverrides: { root: { fontFamily: serif, fontSize: '1.3rem', fontWeight: 520 } } },
     MuiTextField: { defaultProps: { size: 'small', variant: 'outlined' } },
     MuiSelect: { defaultProps: { size: 'small' } },
     MuiTooltip: { defaultProps: { enterDelay: 500, describeChild: true } },
-    MuiTableCell: { styleOverrides: { root: { padding: '6px 10px', borderColor: 'var(--mui-palette-divider)', fontSize: '0.86rem' }, head: { fontWeight: 600, color: 'var(--mui-palette-text-secondary)' } } },
+    MuiTableCell: {
+      styleOverrides: {
+        root: { padding: '6px 10px', borderColor: 'var(--mui-palette-divider)', fontSize: '0.86rem' },
+        head: { fontWeight: 600, color: 'var(--mui-palette-text-secondary)' },
+      },
+    },
     MuiAlert: { styleOverrides: { root: { border: '1px solid currentColor' } } },
   },
 });

@@ -32,17 +32,32 @@ export function AdvertisingView({ study, comparison, show, onKeyword, onClause }
     <Box sx={{ flex: 1, overflow: 'auto', px: 2, pb: 3 }}>
       <Box sx={{ display: 'flex', gap: 1, my: 1, alignItems: 'center', flexWrap: 'wrap' }}>
         <Button onClick={() => onClause('paid=only they')}>They advertise, we do not: {whole(counts.only_they)}</Button>
-        <Button onClick={() => onClause('paid=we')}>We advertise: {whole(counts.only_we + counts.both)}, alone for {whole(counts.only_we)}</Button>
+        <Button onClick={() => onClause('paid=we')}>
+          We advertise: {whole(counts.only_we + counts.both)}, alone for {whole(counts.only_we)}
+        </Button>
       </Box>
       <Box component="p" sx={{ my: 1, fontSize: '0.86rem', color: 'text.secondary' }}>
-        Organic position, then paid position after the stroke; a dot where there is none. {empty.length > 0 && `No paid list of ${empty.join(', ')}: bring one in under Gather, or pull with paid rankings.`}
+        Organic position, then paid position after the stroke; a dot where there is none.{' '}
+        {empty.length > 0 && `No paid list of ${empty.join(', ')}: bring one in under Gather, or pull with paid rankings.`}
       </Box>
       {advertised === 0 ? (
         <Empty title={empty.length === domains.length ? 'No paid lists yet' : 'Nobody advertises for these keywords'}>
-          {empty.length === domains.length ? 'The paid channel is empty; bring in lists of paid positions under Gather.' : 'Take a clause out of the sentence above.'}
+          {empty.length === domains.length
+            ? 'The paid channel is empty; bring in lists of paid positions under Gather.'
+            : 'Take a clause out of the sentence above.'}
         </Empty>
       ) : (
-        <PlainTable label="Organic and paid side by side" headings={['Keyword', 'Volume', 'CPC', 'Advertiser competition', ...domains.map((domain, index) => (index === 0 ? 'We' : domain.entry))]} numbers={[1, 2, 3]}>
+        <PlainTable
+          label="Organic and paid side by side"
+          headings={[
+            'Keyword',
+            'Volume',
+            'CPC',
+            'Advertiser competition',
+            ...domains.map((domain, index) => (index === 0 ? 'We' : domain.entry)),
+          ]}
+          numbers={[1, 2, 3]}
+        >
           {rows.map((row) => (
             <tr key={row.keyword}>
               <td>
@@ -53,7 +68,10 @@ export function AdvertisingView({ study, comparison, show, onKeyword, onClause }
               <td>{decimal(row.advertiser_competition, 2)}</td>
               {domains.map((domain, index) => (
                 <td key={domain.entry}>
-                  {position(row.organic[index] ?? null)} / <Box component="b" sx={{ color: row.paid[index] == null ? 'text.secondary' : 'text.primary' }}>{position(row.paid[index] ?? null)}</Box>
+                  {position(row.organic[index] ?? null)} /{' '}
+                  <Box component="b" sx={{ color: row.paid[index] == null ? 'text.secondary' : 'text.primary' }}>
+                    {position(row.paid[index] ?? null)}
+                  </Box>
                 </td>
               ))}
             </tr>

@@ -17,7 +17,10 @@ interface Props {
 /** Which columns stand, in which order and which of them stay in sight, and how close the rows. */
 export function ColumnMenu({ columns, chosen, onChange, pinned, onPin, isDense, onDense }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const ordered = [...chosen.flatMap((key) => columns.filter((column) => column.key === key)), ...columns.filter((column) => !chosen.includes(column.key))];
+  const ordered = [
+    ...chosen.flatMap((key) => columns.filter((column) => column.key === key)),
+    ...columns.filter((column) => !chosen.includes(column.key)),
+  ];
   const move = (key: string, step: number) => {
     const place = chosen.indexOf(key);
     const others = chosen.filter((other) => other !== key);
@@ -26,10 +29,21 @@ export function ColumnMenu({ columns, chosen, onChange, pinned, onPin, isDense, 
   };
   return (
     <>
-      <Button aria-haspopup="dialog" aria-label="Columns" title="Columns" sx={{ minWidth: 0, px: 1, py: 0.2, fontSize: '0.78rem' }} onClick={(event) => setAnchor(event.currentTarget)}>
+      <Button
+        aria-haspopup="dialog"
+        aria-label="Columns"
+        title="Columns"
+        sx={{ minWidth: 0, px: 1, py: 0.2, fontSize: '0.78rem' }}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
         Columns
       </Button>
-      <Popover open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      >
         <Box role="dialog" aria-label="Columns" sx={{ p: 1.5, width: 320 }}>
           <Button onClick={() => onDense(!isDense)} aria-pressed={isDense}>
             {isDense ? 'Rows further apart' : 'Rows closer together'}
@@ -39,7 +53,12 @@ export function ColumnMenu({ columns, chosen, onChange, pinned, onPin, isDense, 
             return (
               <Box key={column.key} sx={{ display: 'flex', alignItems: 'center', fontSize: '0.86rem' }}>
                 <Box component="label" sx={{ flex: 1 }}>
-                  <Checkbox size="small" checked={isOn} onChange={() => onChange(isOn ? chosen.filter((key) => key !== column.key) : [...chosen, column.key])} sx={{ p: 0.25 }} />
+                  <Checkbox
+                    size="small"
+                    checked={isOn}
+                    onChange={() => onChange(isOn ? chosen.filter((key) => key !== column.key) : [...chosen, column.key])}
+                    sx={{ p: 0.25 }}
+                  />
                   {column.name}
                 </Box>
                 {isOn && (
@@ -48,7 +67,9 @@ export function ColumnMenu({ columns, chosen, onChange, pinned, onPin, isDense, 
                       aria-label={`Keep ${column.name} in sight`}
                       aria-pressed={pinned.includes(column.key)}
                       variant={pinned.includes(column.key) ? 'outlined' : 'text'}
-                      onClick={() => onPin(pinned.includes(column.key) ? pinned.filter((key) => key !== column.key) : [...pinned, column.key])}
+                      onClick={() =>
+                        onPin(pinned.includes(column.key) ? pinned.filter((key) => key !== column.key) : [...pinned, column.key])
+                      }
                       sx={{ minWidth: 36, py: 0, px: 0.5 }}
                     >
                       pin

@@ -69,10 +69,23 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
         hidden={summary.data?.hidden_brands ?? 0}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: { xs: 'flex-start', md: 'flex-end' }, maxWidth: { md: 400 }, flexShrink: { md: 0 } }}>
+        <Box
+          sx={{
+            display: 'flex',
+            flexWrap: 'wrap',
+            justifyContent: { xs: 'flex-start', md: 'flex-end' },
+            maxWidth: { md: 400 },
+            flexShrink: { md: 0 },
+          }}
+        >
           <LensMenu study={study} show={show} onChoose={setShow} />
           <NoiseMenu study={study} comparison={comparison} show={show} onClause={narrow} />
-          <Button component="a" href={address(`studies/${study.slug}/exports/compare.csv`, { show })} download sx={{ whiteSpace: 'nowrap' }}>
+          <Button
+            component="a"
+            href={address(`studies/${study.slug}/exports/compare.csv`, { show })}
+            download
+            sx={{ whiteSpace: 'nowrap' }}
+          >
             Export CSV
           </Button>
           <ViewSwitch views={views} view={view} onChange={(next) => change({ view: next === 'keywords' ? null : next })} />
@@ -91,8 +104,24 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
           />
         )}
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
-          {view !== 'movement' && <StandingBar standings={summary.data?.standings ?? {}} chosen={clauses} onToggle={(standing) => setShow(spell(toggle(clauses, 'standing', standing)))} />}
-          {view === 'keywords' && <KeywordList study={study} comparison={comparison} show={show} summary={summary.data} domains={domains} decisions={decisions} isOpen={isOpen} />}
+          {view !== 'movement' && (
+            <StandingBar
+              standings={summary.data?.standings ?? {}}
+              chosen={clauses}
+              onToggle={(standing) => setShow(spell(toggle(clauses, 'standing', standing)))}
+            />
+          )}
+          {view === 'keywords' && (
+            <KeywordList
+              study={study}
+              comparison={comparison}
+              show={show}
+              summary={summary.data}
+              domains={domains}
+              decisions={decisions}
+              isOpen={isOpen}
+            />
+          )}
           {view === 'pages' && (
             <PagesView
               study={study}
@@ -105,7 +134,15 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
             />
           )}
           {view === 'movement' && <MovementView study={study} comparison={comparison} onKeyword={open} onGaps={narrow} />}
-          {view === 'advertising' && <AdvertisingView study={study} comparison={comparison} show={show} onKeyword={open} onClause={(clause) => change({ show: add(show, clause) })} />}
+          {view === 'advertising' && (
+            <AdvertisingView
+              study={study}
+              comparison={comparison}
+              show={show}
+              onKeyword={open}
+              onClause={(clause) => change({ show: add(show, clause) })}
+            />
+          )}
           {view === 'page-one' && <PageOneTable study={study} comparison={comparison} show={show} onKeyword={open} />}
         </Box>
         {isOpen && (

@@ -60,7 +60,14 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
       void fetchNextPage();
     }
   }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
-  useListKeys({ current: rows.find((row) => row.keyword === keyword), mayEdit: study.may_edit, onMark: mark, onUndo: decisions.undo, onClose: () => change({ dossier: null }, true), onChoose: selection.flip });
+  useListKeys({
+    current: rows.find((row) => row.keyword === keyword),
+    mayEdit: study.may_edit,
+    onMark: mark,
+    onUndo: decisions.undo,
+    onClose: () => change({ dossier: null }, true),
+    onChoose: selection.flip,
+  });
   const columns = useMemo(() => allColumns(domains), [domains]);
   const shown = useMemo(() => shownColumns(columns, chosenColumns, pinned), [columns, chosenColumns, pinned]);
   if (bench.isPending) {
@@ -88,7 +95,17 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
       <Box sx={{ position: 'relative', display: 'flex', flexDirection: 'column', flex: 1, minHeight: 0 }}>
         {!isOpen && (
           <Box sx={{ position: 'absolute', left: 0, top: 0, zIndex: 4 }}>
-            <ColumnMenu columns={columns.slice(3).map((column) => ({ key: column.key, name: typeof column.heading === 'string' ? column.heading : 'Rank lane' }))} chosen={chosenColumns} onChange={setColumns} pinned={pinned} onPin={setPinned} isDense={isDense} onDense={setDense} />
+            <ColumnMenu
+              columns={columns
+                .slice(3)
+                .map((column) => ({ key: column.key, name: typeof column.heading === 'string' ? column.heading : 'Rank lane' }))}
+              chosen={chosenColumns}
+              onChange={setColumns}
+              pinned={pinned}
+              onPin={setPinned}
+              isDense={isDense}
+              onDense={setDense}
+            />
           </Box>
         )}
         <Bench<KeywordRow>

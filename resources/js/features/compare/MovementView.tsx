@@ -30,7 +30,16 @@ export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 3 }}>
       <Box sx={{ display: 'flex', gap: 1, my: 1, alignItems: 'center', flexWrap: 'wrap' }}>
-        <TextField select label="Domain" value={String(domain)} onChange={(event) => { setDomain(Number(event.target.value)); setDays({ from: '', to: '' }); }} sx={{ minWidth: 230 }}>
+        <TextField
+          select
+          label="Domain"
+          value={String(domain)}
+          onChange={(event) => {
+            setDomain(Number(event.target.value));
+            setDays({ from: '', to: '' });
+          }}
+          sx={{ minWidth: 230 }}
+        >
           {comparison.domains.map((compared) => (
             <MenuItem key={compared.id} value={String(compared.id)}>
               {compared.entry}
@@ -38,7 +47,14 @@ export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
           ))}
         </TextField>
         {(['from', 'to'] as const).map((end) => (
-          <TextField key={end} select label={end === 'from' ? 'From' : 'To'} value={days[end] === '' ? (moved.data?.[end] ?? '') : days[end]} onChange={(event) => setDays((before) => ({ ...before, [end]: event.target.value }))} sx={{ minWidth: 140 }}>
+          <TextField
+            key={end}
+            select
+            label={end === 'from' ? 'From' : 'To'}
+            value={days[end] === '' ? (moved.data?.[end] ?? '') : days[end]}
+            onChange={(event) => setDays((before) => ({ ...before, [end]: event.target.value }))}
+            sx={{ minWidth: 140 }}
+          >
             {(choices.length === 0 ? [''] : choices).map((day) => (
               <MenuItem key={day} value={day}>
                 {day}
@@ -51,12 +67,19 @@ export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
       </Box>
       {moved.isPending && <Waiting what="Reading what moved" />}
       {moved.isError && <Failed error={moved.error} onRetry={() => void moved.refetch()} />}
-      {moved.data !== undefined && moved.data.from === null && <Empty title="Nothing to compare with">This domain has only one snapshot; bring in another day.</Empty>}
+      {moved.data !== undefined && moved.data.from === null && (
+        <Empty title="Nothing to compare with">This domain has only one snapshot; bring in another day.</Empty>
+      )}
       {moved.data !== undefined && moved.data.from !== null && (
         <>
           <Box role="group" aria-label="Kinds of movement" sx={{ display: 'flex', gap: 1, mb: 1 }}>
             {kinds.map((kind) => (
-              <Button key={kind} aria-pressed={only === kind} variant={only === kind ? 'outlined' : 'text'} onClick={() => setOnly(only === kind ? '' : kind)}>
+              <Button
+                key={kind}
+                aria-pressed={only === kind}
+                variant={only === kind ? 'outlined' : 'text'}
+                onClick={() => setOnly(only === kind ? '' : kind)}
+              >
                 {kind} {whole(moved.data.counts[kind] ?? 0)}
               </Button>
             ))}

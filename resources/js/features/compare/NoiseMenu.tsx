@@ -36,7 +36,13 @@ export function NoiseMenu({ study, comparison, show, onClause }: Props) {
       <Button aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)}>
         Noise
       </Button>
-      <Popover open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }} transformOrigin={{ vertical: 'top', horizontal: 'right' }}>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+      >
         <Box role="dialog" aria-label="Noise" sx={{ p: 2, width: 400, fontSize: '0.88rem' }}>
           <Typography variant="h3">What could go</Typography>
           {noise.isPending && <Waiting what="Looking for noise" />}

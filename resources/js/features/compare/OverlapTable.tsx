@@ -43,7 +43,11 @@ export function OverlapTable({ combinations, domains, similarity, chosen, onChoo
           ))}
         </Box>
       </Box>
-      <Box role="group" aria-label="Combinations of domains" sx={{ overflowY: { md: 'auto' }, flex: { md: 1 }, scrollbarWidth: 'thin', borderTop: 1, borderColor: 'divider' }}>
+      <Box
+        role="group"
+        aria-label="Combinations of domains"
+        sx={{ overflowY: { md: 'auto' }, flex: { md: 1 }, scrollbarWidth: 'thin', borderTop: 1, borderColor: 'divider' }}
+      >
         {combinations.map((row) => {
           const mask = String(row.combination);
           const isChosen = chosen === mask;
@@ -55,13 +59,28 @@ export function OverlapTable({ combinations, domains, similarity, chosen, onChoo
               aria-pressed={isChosen}
               aria-label={`${combinationPhrase(row.combination, domains)}: ${row.keywords} keywords`}
               onClick={() => onChoose(isChosen ? '' : mask)}
-              sx={{ all: 'unset', boxSizing: 'border-box', cursor: 'pointer', display: 'flex', alignItems: 'center', width: '100%', px: 1.5, height: 24, bgcolor: isChosen ? 'ink.wash' : 'transparent', '&:hover': { bgcolor: 'ink.wash' }, '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: -2 } }}
+              sx={{
+                all: 'unset',
+                boxSizing: 'border-box',
+                cursor: 'pointer',
+                display: 'flex',
+                alignItems: 'center',
+                width: '100%',
+                px: 1.5,
+                height: 24,
+                bgcolor: isChosen ? 'ink.wash' : 'transparent',
+                '&:hover': { bgcolor: 'ink.wash' },
+                '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: -2 },
+              }}
             >
               {domains.map((domain, number) => (
                 <DomainShape key={domain} number={number} isPresent={Math.floor(row.combination / 2 ** number) % 2 === 1} size={13} />
               ))}
               <Box sx={{ flex: 1, mx: 1 }}>
-                <Box sx={{ height: 7, bgcolor: row.combination % 2 === 1 ? 'primary.main' : 'ink.standing.gap', minWidth: '2px' }} style={{ width: `${(100 * row.keywords) / largest}%` }} />
+                <Box
+                  sx={{ height: 7, bgcolor: row.combination % 2 === 1 ? 'primary.main' : 'ink.standing.gap', minWidth: '2px' }}
+                  style={{ width: `${(100 * row.keywords) / largest}%` }}
+                />
               </Box>
               <Box component="span" sx={{ fontSize: '0.78rem', fontVariantNumeric: 'tabular-nums' }}>
                 {whole(row.keywords)}
@@ -70,7 +89,9 @@ export function OverlapTable({ combinations, domains, similarity, chosen, onChoo
           );
         })}
         <Similarity domains={domains} similarity={similarity} />
-        {combinations.length === 0 && <Box sx={{ p: 2, fontSize: '0.8rem', color: 'text.secondary' }}>Nobody ranks for what the sentence lets through.</Box>}
+        {combinations.length === 0 && (
+          <Box sx={{ p: 2, fontSize: '0.8rem', color: 'text.secondary' }}>Nobody ranks for what the sentence lets through.</Box>
+        )}
       </Box>
     </Box>
   );

@@ -26,7 +26,14 @@ export function PagesView({ study, comparison, show, domain, onDomain, onPage, o
   const pages = useQuery(pagesQuery(study.slug, comparison.id, show, domain));
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 3 }}>
-      <TextField select label="Pages of" value={domain} onChange={(event) => onDomain(event.target.value)} slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }} sx={{ my: 1, minWidth: 260 }}>
+      <TextField
+        select
+        label="Pages of"
+        value={domain}
+        onChange={(event) => onDomain(event.target.value)}
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        sx={{ my: 1, minWidth: 260 }}
+      >
         <MenuItem value="">all competitors</MenuItem>
         {comparison.domains.map((compared, number) => (
           <MenuItem key={compared.id} value={String(number)}>
@@ -38,7 +45,11 @@ export function PagesView({ study, comparison, show, domain, onDomain, onPage, o
       {pages.isError && <Failed error={pages.error} onRetry={() => void pages.refetch()} />}
       {pages.data?.length === 0 && <Empty title="No pages">The rankings of these domains name no pages for what the sentence shows.</Empty>}
       {pages.data !== undefined && pages.data.length > 0 && (
-        <PlainTable label="Pages" headings={['Page', 'Keywords', 'Visits a month', 'Share of its visits', 'Traffic leader', 'We lack', '']} numbers={[1, 2, 3, 5]}>
+        <PlainTable
+          label="Pages"
+          headings={['Page', 'Keywords', 'Visits a month', 'Share of its visits', 'Traffic leader', 'We lack', '']}
+          numbers={[1, 2, 3, 5]}
+        >
           {pages.data.map((page) => (
             <tr key={`${page.domain} ${page.url}`}>
               <td>

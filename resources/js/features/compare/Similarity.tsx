@@ -9,7 +9,16 @@ export function Similarity({ domains, similarity }: { domains: string[]; similar
       <Box component="summary" sx={{ cursor: 'pointer', minHeight: 24 }}>
         Similarity per pair
       </Box>
-      <Box component="table" aria-label="Similarity per pair" sx={{ borderCollapse: 'collapse', fontVariantNumeric: 'tabular-nums', '& td, & th': { px: 0.5, textAlign: 'right', fontWeight: 400 }, '& th': { fontWeight: 700 } }}>
+      <Box
+        component="table"
+        aria-label="Similarity per pair"
+        sx={{
+          borderCollapse: 'collapse',
+          fontVariantNumeric: 'tabular-nums',
+          '& td, & th': { px: 0.5, textAlign: 'right', fontWeight: 400 },
+          '& th': { fontWeight: 700 },
+        }}
+      >
         <thead>
           <tr>
             <td />

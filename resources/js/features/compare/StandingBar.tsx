@@ -27,12 +27,21 @@ export function StandingBar({ standings, chosen, onToggle }: Props) {
             type="button"
             aria-pressed={values.includes(standing)}
             onClick={() => onToggle(standing)}
-            sx={{ all: 'unset', cursor: 'pointer', minWidth: 74, opacity: isOn ? 1 : 0.45, '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' } }}
+            sx={{
+              all: 'unset',
+              cursor: 'pointer',
+              minWidth: 74,
+              opacity: isOn ? 1 : 0.45,
+              '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
+            }}
             style={{ flexGrow: all === 0 ? 1 : count / all }}
           >
             <Box sx={{ height: 8, bgcolor: `ink.standing.${standing}` }} />
             <Box sx={{ fontSize: '0.78rem', whiteSpace: 'nowrap', pt: 0.25, fontWeight: values.includes(standing) ? 700 : 400 }}>
-              {standing} <Box component="span" sx={{ color: 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>{whole(count)}</Box>
+              {standing}{' '}
+              <Box component="span" sx={{ color: 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>
+                {whole(count)}
+              </Box>
             </Box>
           </Box>
         );

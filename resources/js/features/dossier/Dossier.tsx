@@ -64,10 +64,18 @@ export function Dossier({ study, comparison, keyword, onClose, decisions, onTopi
 function Marks({ dossier, mayEdit, onMark }: { dossier: KeywordDossier; mayEdit: boolean; onMark: (mark: Mark | null) => void }) {
   return (
     <Box sx={{ px: 2, pt: 1, display: 'flex', gap: 1 }}>
-      <Button variant={dossier.mark === 'shortlisted' ? 'contained' : 'outlined'} disabled={!mayEdit} onClick={() => onMark(dossier.mark === 'shortlisted' ? null : 'shortlisted')}>
+      <Button
+        variant={dossier.mark === 'shortlisted' ? 'contained' : 'outlined'}
+        disabled={!mayEdit}
+        onClick={() => onMark(dossier.mark === 'shortlisted' ? null : 'shortlisted')}
+      >
         {dossier.mark === 'shortlisted' ? 'On the shortlist' : 'Shortlist'}
       </Button>
-      <Button variant={dossier.mark === 'set aside' ? 'contained' : 'text'} disabled={!mayEdit} onClick={() => onMark(dossier.mark === 'set aside' ? null : 'set aside')}>
+      <Button
+        variant={dossier.mark === 'set aside' ? 'contained' : 'text'}
+        disabled={!mayEdit}
+        onClick={() => onMark(dossier.mark === 'set aside' ? null : 'set aside')}
+      >
         Set aside
       </Button>
     </Box>
@@ -93,7 +101,9 @@ function figuresOf(dossier: KeywordDossier, currency: string): Figure[] {
     { name: 'Expected gain', value: estimate(dossier.expected_gain), why: 'expected_gain' },
     { name: `Value of the gain, ${currency}`, value: estimate(dossier.money.gain_value ?? null), why: 'gain_value' },
     { name: 'Conversions gained', value: estimate(dossier.money.conversions ?? null), why: 'conversions' },
-    ...(dossier.why.revenue === undefined ? [] : [{ name: `Revenue gained, ${currency}`, value: estimate(dossier.money.revenue ?? null), why: 'revenue' }]),
+    ...(dossier.why.revenue === undefined
+      ? []
+      : [{ name: `Revenue gained, ${currency}`, value: estimate(dossier.money.revenue ?? null), why: 'revenue' }]),
     { name: 'Links to earn', value: whole(dossier.links_to_earn), why: 'links_to_earn' },
     { name: 'Horizon', value: dossier.horizon ?? '·', why: 'horizon' },
     { name: 'Tactic', value: dossier.tactic ?? '·', why: 'tactic' },
@@ -105,7 +115,8 @@ function Figures({ dossier, currency }: { dossier: KeywordDossier; currency: str
   return (
     <Part title="Figures">
       <Box sx={{ mb: 0.5 }}>
-        <StandingWord standing={dossier.standing} /> · {dossier.competitors_ranking} {dossier.competitors_ranking === 1 ? 'competitor ranks' : 'competitors rank'}, {dossier.competitors_above} above us
+        <StandingWord standing={dossier.standing} /> · {dossier.competitors_ranking}{' '}
+        {dossier.competitors_ranking === 1 ? 'competitor ranks' : 'competitors rank'}, {dossier.competitors_above} above us
         {dossier.movement !== null && ` · we ${dossier.movement === 'steady' ? 'are steady' : dossier.movement}`}
       </Box>
       <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', m: 0, rowGap: 0.25, fontSize: '0.86rem' }}>
@@ -120,7 +131,14 @@ function Figures({ dossier, currency }: { dossier: KeywordDossier; currency: str
               <Box component="dd" sx={{ m: 0, fontVariantNumeric: 'tabular-nums', display: 'flex', justifyContent: 'space-between' }}>
                 {figure.value}
                 {explanation !== undefined && (
-                  <Link component="button" type="button" aria-expanded={isOpen} aria-label={`Why ${figure.name}?`} onClick={() => setOpened(isOpen ? null : explanation.figure)} sx={{ fontSize: '0.78rem', minWidth: 32, lineHeight: '24px', alignSelf: 'flex-start' }}>
+                  <Link
+                    component="button"
+                    type="button"
+                    aria-expanded={isOpen}
+                    aria-label={`Why ${figure.name}?`}
+                    onClick={() => setOpened(isOpen ? null : explanation.figure)}
+                    sx={{ fontSize: '0.78rem', minWidth: 32, lineHeight: '24px', alignSelf: 'flex-start' }}
+                  >
                     why?
                   </Link>
                 )}
@@ -144,7 +162,12 @@ function EvidencePart({ dossier }: { dossier: KeywordDossier }) {
     <Part title="Evidence">
       {dossier.evidence.map((fact) => (
         <Box key={fact.code} sx={{ display: 'flex', gap: 1, fontSize: '0.84rem', py: 0.2 }}>
-          <Box component="span" role="img" aria-label={fact.encouraging ? 'speaks for it' : 'speaks against it'} sx={{ color: fact.encouraging ? 'primary.main' : 'text.secondary' }}>
+          <Box
+            component="span"
+            role="img"
+            aria-label={fact.encouraging ? 'speaks for it' : 'speaks against it'}
+            sx={{ color: fact.encouraging ? 'primary.main' : 'text.secondary' }}
+          >
             {fact.encouraging ? '▲' : '▽'}
           </Box>
           {fact.sentence}
@@ -161,11 +184,24 @@ function Positions({ dossier, comparison }: { dossier: KeywordDossier; compariso
       {comparison.domains.map((domain, number) => {
         const pages = dossier.pages.filter((page) => page.domain === domain.id);
         return (
-          <Box key={domain.id} sx={{ display: 'grid', gridTemplateColumns: '16px 16px 30px 1fr', alignItems: 'center', columnGap: 0.5, fontSize: '0.82rem', py: 0.25 }}>
+          <Box
+            key={domain.id}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: '16px 16px 30px 1fr',
+              alignItems: 'center',
+              columnGap: 0.5,
+              fontSize: '0.82rem',
+              py: 0.25,
+            }}
+          >
             <DomainShape number={number} isPresent={pages.length > 0} size={13} />
             <span>{number === 0 ? '' : domainLetter(number)}</span>
             <Box sx={{ textAlign: 'right', pr: 1, fontVariantNumeric: 'tabular-nums' }}>{position(dossier.positions[number])}</Box>
-            <Box sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }} title={pages.map((page) => `${page.position} ${page.url ?? ''}`).join('\n')}>
+            <Box
+              sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
+              title={pages.map((page) => `${page.position} ${page.url ?? ''}`).join('\n')}
+            >
               {domain.entry}
               <Box component="span" sx={{ color: 'text.secondary' }}>
                 {' '}
@@ -198,7 +234,10 @@ function Topic({ dossier, onTopic }: { dossier: KeywordDossier; onTopic: Props['
       <Box component="ul" sx={{ m: 0, pl: 2.5, fontSize: '0.82rem' }}>
         {others.slice(0, 6).map((other) => (
           <li key={other.keyword}>
-            {other.keyword} <Box component="span" sx={{ color: 'text.secondary' }}>{whole(other.volume)} · we {other.own_position === null ? 'absent' : `at ${other.own_position}`}</Box>
+            {other.keyword}{' '}
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {whole(other.volume)} · we {other.own_position === null ? 'absent' : `at ${other.own_position}`}
+            </Box>
           </li>
         ))}
       </Box>
@@ -212,7 +251,23 @@ function PageOne({ dossier }: { dossier: KeywordDossier }) {
   }
   return (
     <Part title={`Page one, ${dossier.page_one[0]?.day ?? ''}`}>
-      <Box component="table" sx={{ width: '100%', fontSize: '0.8rem', borderCollapse: 'collapse', '& td, & th': { textAlign: 'right', py: 0.1 }, '& td:nth-of-type(2), & th:nth-of-type(2)': { textAlign: 'left', maxWidth: 170, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', pl: 1 } }}>
+      <Box
+        component="table"
+        sx={{
+          width: '100%',
+          fontSize: '0.8rem',
+          borderCollapse: 'collapse',
+          '& td, & th': { textAlign: 'right', py: 0.1 },
+          '& td:nth-of-type(2), & th:nth-of-type(2)': {
+            textAlign: 'left',
+            maxWidth: 170,
+            overflow: 'hidden',
+            textOverflow: 'ellipsis',
+            whiteSpace: 'nowrap',
+            pl: 1,
+          },
+        }}
+      >
         <thead>
           <Box component="tr" sx={{ color: 'text.secondary' }}>
             <th></th>
@@ -225,7 +280,11 @@ function PageOne({ dossier }: { dossier: KeywordDossier }) {
         <tbody>
           {dossier.page_one.map((result) => {
             return (
-              <Box component="tr" key={result.position} sx={{ color: result.is_weak ? 'warning.main' : 'inherit', fontWeight: result.is_weak ? 700 : 400 }}>
+              <Box
+                component="tr"
+                key={result.position}
+                sx={{ color: result.is_weak ? 'warning.main' : 'inherit', fontWeight: result.is_weak ? 700 : 400 }}
+              >
                 <td>{result.position}</td>
                 <td title={result.url}>{result.url.replace(/^https?:\/\//, '')}</td>
                 <td>{decimal(result.authority, 0)}</td>
@@ -254,7 +313,11 @@ function Sources({ dossier, comparison }: { dossier: KeywordDossier; comparison:
   const names = disputed(dossier.sources);
   return (
     <Part title="Where the figures come from">
-      {names.length > 0 && <Typography variant="body2">Sources disagree about {names.join(' and ')}. The one used is the first known by the rulebook’s order of sources, then the newest.</Typography>}
+      {names.length > 0 && (
+        <Typography variant="body2">
+          Sources disagree about {names.join(' and ')}. The one used is the first known by the rulebook’s order of sources, then the newest.
+        </Typography>
+      )}
       {dossier.sources.slice(0, 8).map((source, index) => (
         <Box key={index} sx={{ fontSize: '0.78rem', display: 'flex', gap: 1 }}>
           <Box sx={{ flex: 1, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }} title={source.file}>
@@ -268,7 +331,9 @@ function Sources({ dossier, comparison }: { dossier: KeywordDossier; comparison:
       {dossier.sources.length === 0 && <Typography variant="body2">No source says anything about it; bring in a keyword list.</Typography>}
       {dossier.disputed_authority.map((domain) => (
         <Box key={domain.domain} sx={{ mt: 0.75 }}>
-          <Typography variant="body2">Sources disagree about the authority of {comparison.domains.find((one) => one.id === domain.domain)?.entry}; the first is used.</Typography>
+          <Typography variant="body2">
+            Sources disagree about the authority of {comparison.domains.find((one) => one.id === domain.domain)?.entry}; the first is used.
+          </Typography>
           <DomainSaidLines said={domain.said} />
         </Box>
       ))}

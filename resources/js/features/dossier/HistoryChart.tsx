@@ -24,7 +24,13 @@ export function HistoryChart({ history, domains }: Props) {
   }
   const x = (day: string) => left + (days.indexOf(day) / (days.length - 1)) * (width - left - 10);
   return (
-    <Box component="svg" viewBox={`0 0 ${width} ${height}`} role="img" aria-label={`Positions from ${days[0] ?? ''} to ${days.at(-1) ?? ''}`} sx={{ width: '100%', display: 'block', color: 'text.secondary' }}>
+    <Box
+      component="svg"
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={`Positions from ${days[0] ?? ''} to ${days.at(-1) ?? ''}`}
+      sx={{ width: '100%', display: 'block', color: 'text.secondary' }}
+    >
       {[1, 10, 20, 100].map((tick) => (
         <g key={tick}>
           <line x1={left} x2={width - 6} y1={y(tick)} y2={y(tick)} stroke="currentColor" opacity=".25" />
@@ -40,7 +46,9 @@ export function HistoryChart({ history, domains }: Props) {
         return (
           <g key={domain.id}>
             <path d={line} fill="none" stroke={ink(number)} strokeWidth={number === 0 ? 2.2 : 1.1} opacity={number === 0 ? 1 : 0.8} />
-            {last !== undefined && <path d={shapePath(number)} transform={`translate(${x(last.day)} ${y(last.position ?? 100)}) scale(.8)`} fill={ink(number)} />}
+            {last !== undefined && (
+              <path d={shapePath(number)} transform={`translate(${x(last.day)} ${y(last.position ?? 100)}) scale(.8)`} fill={ink(number)} />
+            )}
           </g>
         );
       })}

@@ -30,13 +30,28 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
           Business fit
         </Box>
         {[0, 1, 2, 3, 4, 5].map((fit) => (
-          <Button key={fit} disabled={!mayEdit} aria-pressed={dossier.fit === fit} variant={dossier.fit === fit ? 'contained' : 'text'} onClick={() => decisions.decide(about, { fit: dossier.fit === fit ? null : fit })} sx={{ minWidth: 30, px: 0 }}>
+          <Button
+            key={fit}
+            disabled={!mayEdit}
+            aria-pressed={dossier.fit === fit}
+            variant={dossier.fit === fit ? 'contained' : 'text'}
+            onClick={() => decisions.decide(about, { fit: dossier.fit === fit ? null : fit })}
+            sx={{ minWidth: 30, px: 0 }}
+          >
             {fit}
           </Button>
         ))}
         {dossier.fit === null && <Box component="span">{dossier.scores.fit == null ? 'unset' : `${dossier.scores.fit} by rule`}</Box>}
       </Box>
-      <TextField select label="Intent" disabled={!mayEdit} value={dossier.own_intent ?? ''} onChange={(event) => decisions.decide(about, { intent: intents.find((intent) => intent === event.target.value) ?? null })} slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }} sx={{ mt: 1, minWidth: 180 }}>
+      <TextField
+        select
+        label="Intent"
+        disabled={!mayEdit}
+        value={dossier.own_intent ?? ''}
+        onChange={(event) => decisions.decide(about, { intent: intents.find((intent) => intent === event.target.value) ?? null })}
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        sx={{ mt: 1, minWidth: 180 }}
+      >
         <MenuItem value="">by rule{dossier.own_intent === null && dossier.intent !== null ? `: ${dossier.intent}` : ''}</MenuItem>
         {intents.map((intent) => (
           <MenuItem key={intent} value={intent}>
@@ -45,13 +60,33 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
         ))}
       </TextField>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 1 }}>
-        <OwnDifficulty key={String(dossier.own_difficulty)} dossier={dossier} mayEdit={mayEdit} onDifficulty={(difficulty) => decisions.decide(about, { difficulty })} />
-        <Button disabled={!mayEdit} aria-pressed={dossier.pinned} variant={dossier.pinned ? 'outlined' : 'text'} onClick={() => decisions.decide(about, { pinned: !dossier.pinned })}>
+        <OwnDifficulty
+          key={String(dossier.own_difficulty)}
+          dossier={dossier}
+          mayEdit={mayEdit}
+          onDifficulty={(difficulty) => decisions.decide(about, { difficulty })}
+        />
+        <Button
+          disabled={!mayEdit}
+          aria-pressed={dossier.pinned}
+          variant={dossier.pinned ? 'outlined' : 'text'}
+          onClick={() => decisions.decide(about, { pinned: !dossier.pinned })}
+        >
           {dossier.pinned ? 'Pinned above the order' : 'Pin above the order'}
         </Button>
       </Box>
-      <Topic key={dossier.topic ?? ''} dossier={dossier} mayEdit={mayEdit} onTopic={(topic) => decisions.decide(about, { topic: topic === '' ? null : topic })} />
-      <Tags dossier={dossier} mayEdit={mayEdit} onTag={(tag) => decisions.decide(about, { tag })} onUntag={(untag) => decisions.decide(about, { untag })} />
+      <Topic
+        key={dossier.topic ?? ''}
+        dossier={dossier}
+        mayEdit={mayEdit}
+        onTopic={(topic) => decisions.decide(about, { topic: topic === '' ? null : topic })}
+      />
+      <Tags
+        dossier={dossier}
+        mayEdit={mayEdit}
+        onTag={(tag) => decisions.decide(about, { tag })}
+        onUntag={(untag) => decisions.decide(about, { untag })}
+      />
       <Note dossier={dossier} mayEdit={mayEdit} onNote={(note) => decisions.decide(about, { note: note === '' ? null : note })} />
       {dossier.log.map((entry) => (
         <Box key={entry.change} sx={{ display: 'flex', alignItems: 'baseline', fontSize: '0.78rem', color: 'text.secondary' }}>
@@ -65,13 +100,23 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
           )}
         </Box>
       ))}
-      {dossier.gain !== null && <Box component="span" sx={visuallyHidden} aria-live="polite">{`Gain ${estimate(dossier.gain)} visits a month`}</Box>}
+      {dossier.gain !== null && (
+        <Box component="span" sx={visuallyHidden} aria-live="polite">{`Gain ${estimate(dossier.gain)} visits a month`}</Box>
+      )}
     </Part>
   );
 }
 
 /** A difficulty that stands in for the sources'; emptied, theirs counts again. */
-function OwnDifficulty({ dossier, mayEdit, onDifficulty }: { dossier: KeywordDossier; mayEdit: boolean; onDifficulty: (difficulty: number | null) => void }) {
+function OwnDifficulty({
+  dossier,
+  mayEdit,
+  onDifficulty,
+}: {
+  dossier: KeywordDossier;
+  mayEdit: boolean;
+  onDifficulty: (difficulty: number | null) => void;
+}) {
   const kept = dossier.own_difficulty === null ? '' : String(dossier.own_difficulty);
   const [text, setText] = useState(kept);
   const number = Number(text.replace(',', '.'));
@@ -112,7 +157,17 @@ function Topic({ dossier, mayEdit, onTopic }: { dossier: KeywordDossier; mayEdit
   );
 }
 
-function Tags({ dossier, mayEdit, onTag, onUntag }: { dossier: KeywordDossier; mayEdit: boolean; onTag: (tag: string) => void; onUntag: (tag: string) => void }) {
+function Tags({
+  dossier,
+  mayEdit,
+  onTag,
+  onUntag,
+}: {
+  dossier: KeywordDossier;
+  mayEdit: boolean;
+  onTag: (tag: string) => void;
+  onUntag: (tag: string) => void;
+}) {
   const [text, setText] = useState('');
   return (
     <Box

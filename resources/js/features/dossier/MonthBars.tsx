@@ -9,8 +9,15 @@ export function MonthBars({ months }: { months: (number | null)[] }) {
   return (
     <Box role="img" aria-label="Volume by month" sx={{ display: 'flex', gap: '3px', alignItems: 'flex-end', height: 52, mt: 1 }}>
       {months.map((volume, month) => (
-        <Box key={names[month]} sx={{ flex: 1, textAlign: 'center', fontSize: '0.62rem', color: 'text.secondary' }} title={`${names[month] ?? ''}: ${whole(volume)}`}>
-          <Box sx={{ bgcolor: volume === highest ? 'primary.main' : 'ink.standing.level' }} style={{ height: `${(36 * (volume ?? 0)) / highest}px` }} />
+        <Box
+          key={names[month]}
+          sx={{ flex: 1, textAlign: 'center', fontSize: '0.62rem', color: 'text.secondary' }}
+          title={`${names[month] ?? ''}: ${whole(volume)}`}
+        >
+          <Box
+            sx={{ bgcolor: volume === highest ? 'primary.main' : 'ink.standing.level' }}
+            style={{ height: `${(36 * (volume ?? 0)) / highest}px` }}
+          />
           {names[month]?.slice(0, 1)}
         </Box>
       ))}

@@ -69,7 +69,14 @@ export function TargetLane({ dossier, mayEdit, onTarget }: Props) {
             step(by);
           }
         }}
-        sx={{ width: '100%', display: 'block', touchAction: 'none', cursor: mayEdit ? 'ew-resize' : 'default', color: 'text.primary', '& text': { fontSize: 10, fill: 'currentColor' } }}
+        sx={{
+          width: '100%',
+          display: 'block',
+          touchAction: 'none',
+          cursor: mayEdit ? 'ew-resize' : 'default',
+          color: 'text.primary',
+          '& text': { fontSize: 10, fill: 'currentColor' },
+        }}
       >
         <line x1={placeOf(1, width)} x2={placeOf(worstPosition, width)} y1={line} y2={line} stroke="currentColor" opacity="0.4" />
         {[1, 3, 10, 20, 50, 100].map((tick) => (
@@ -77,8 +84,20 @@ export function TargetLane({ dossier, mayEdit, onTarget }: Props) {
             {tick}
           </text>
         ))}
-        {own !== null && <path d="M0 -6 L6 0 L0 6 L-6 0 Z" transform={`translate(${placeOf(own, width)} ${line})`} fill="currentColor"><title>{`We stand at ${position(own)}`}</title></path>}
-        <Box component="circle" cx={placeOf(target, width)} cy={line} r={7} fill="none" strokeWidth={2} sx={{ stroke: 'var(--mui-palette-primary-main)' }} />
+        {own !== null && (
+          <path d="M0 -6 L6 0 L0 6 L-6 0 Z" transform={`translate(${placeOf(own, width)} ${line})`} fill="currentColor">
+            <title>{`We stand at ${position(own)}`}</title>
+          </path>
+        )}
+        <Box
+          component="circle"
+          cx={placeOf(target, width)}
+          cy={line}
+          r={7}
+          fill="none"
+          strokeWidth={2}
+          sx={{ stroke: 'var(--mui-palette-primary-main)' }}
+        />
       </Box>
     </Box>
   );

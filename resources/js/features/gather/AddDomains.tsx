@@ -13,7 +13,8 @@ export function AddDomains({ study }: { study: Study }) {
   const sources = useQuery(sourcesQuery());
   const [text, setText] = useState<string | null>(null);
   const add = useMutation({
-    mutationFn: (domains: string) => api.post<{ added: number }>(`studies/${study.slug}/domains`, { domains, source: sources.data?.[0] ?? null }),
+    mutationFn: (domains: string) =>
+      api.post<{ added: number }>(`studies/${study.slug}/domains`, { domains, source: sources.data?.[0] ?? null }),
     onSuccess: () => {
       setText(null);
       return client.invalidateQueries({ queryKey: studyKey(study.slug) });
@@ -27,8 +28,26 @@ export function AddDomains({ study }: { study: Study }) {
     );
   }
   return (
-    <Box component="form" onSubmit={(event) => { event.preventDefault(); add.mutate(text); }} sx={{ display: 'flex', gap: 1, pt: 1, alignItems: 'start' }}>
-      <TextField autoFocus multiline minRows={2} maxRows={8} label="Domains, one on each line" value={text} onChange={(event) => setText(event.target.value)} error={add.isError} helperText={add.error?.message} sx={{ width: 380 }} />
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add.mutate(text);
+      }}
+      sx={{ display: 'flex', gap: 1, pt: 1, alignItems: 'start' }}
+    >
+      <TextField
+        autoFocus
+        multiline
+        minRows={2}
+        maxRows={8}
+        label="Domains, one on each line"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        error={add.isError}
+        helperText={add.error?.message}
+        sx={{ width: 380 }}
+      />
       <Button type="submit" variant="contained" loading={add.isPending}>
         Keep as candidates
       </Button>

@@ -17,7 +17,15 @@ export function Authority({ row }: { row: LedgerRow }) {
   const disputed = isDisputed(row.said);
   return (
     <>
-      <Link component="button" type="button" color="inherit" underline="hover" title={`Where the authority of ${row.entry} comes from`} onClick={(event) => setAnchor(event.currentTarget)} sx={{ minHeight: 24, minWidth: 24 }}>
+      <Link
+        component="button"
+        type="button"
+        color="inherit"
+        underline="hover"
+        title={`Where the authority of ${row.entry} comes from`}
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{ minHeight: 24, minWidth: 24 }}
+      >
         {disputed && (
           <Box component="span" role="img" aria-label="sources disagree" sx={{ color: 'warning.main', pr: 0.5 }}>
             ≠
@@ -25,10 +33,18 @@ export function Authority({ row }: { row: LedgerRow }) {
         )}
         {decimal(row.authority, 0)}
       </Link>
-      <Popover open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      >
         <Box sx={{ p: 1.5, maxWidth: 440 }}>
           <Typography variant="body2" sx={{ pb: 0.5 }}>
-            Authority of {row.entry}, 0–100: {decimal(row.authority, 0)}. {disputed ? 'Sources disagree; the first that knows it is used. The rulebook’s “authority sources” orders them, then the newest day.' : 'As its sources say:'}
+            Authority of {row.entry}, 0–100: {decimal(row.authority, 0)}.{' '}
+            {disputed
+              ? 'Sources disagree; the first that knows it is used. The rulebook’s “authority sources” orders them, then the newest day.'
+              : 'As its sources say:'}
           </Typography>
           <DomainSaidLines said={row.said} />
         </Box>

@@ -29,7 +29,15 @@ export function BadRowsTable({ badRows, isAllowed, onAllow }: Props) {
           : `${whole(badRows.total)} bad ${badRows.total === 1 ? 'row' : 'rows'}: nothing is kept while there are any. Mend the file, or leave them out.`}
       </Alert>
       <Box sx={{ maxHeight: 190, overflow: 'auto', mt: 1 }} tabIndex={0} aria-label="Bad rows" role="region">
-        <Box component="table" sx={{ fontSize: '0.8rem', borderCollapse: 'collapse', width: '100%', '& td, & th': { textAlign: 'left', px: 1, py: 0.25, borderBottom: 1, borderColor: 'divider' } }}>
+        <Box
+          component="table"
+          sx={{
+            fontSize: '0.8rem',
+            borderCollapse: 'collapse',
+            width: '100%',
+            '& td, & th': { textAlign: 'left', px: 1, py: 0.25, borderBottom: 1, borderColor: 'divider' },
+          }}
+        >
           <thead>
             <tr>
               <th>Line</th>

@@ -13,7 +13,8 @@ export function BrandTerms({ study, row }: { study: Study; row: LedgerRow }) {
   const client = useQueryClient();
   const [text, setText] = useState<string | null>(null);
   const save = useMutation({
-    mutationFn: (terms: string) => api.patch(`studies/${study.slug}/domains/${row.id}`, { brand_terms: terms.split(';').map((term) => term.trim()) }),
+    mutationFn: (terms: string) =>
+      api.patch(`studies/${study.slug}/domains/${row.id}`, { brand_terms: terms.split(';').map((term) => term.trim()) }),
     onSuccess: () => {
       setText(null);
       return client.invalidateQueries({ queryKey: studyKey(study.slug) });
@@ -21,14 +22,34 @@ export function BrandTerms({ study, row }: { study: Study; row: LedgerRow }) {
   });
   if (text === null) {
     return (
-      <Link component="button" type="button" title={`Change the brand terms of ${row.entry}`} onClick={() => setText(row.brand_terms.join('; '))} sx={{ fontSize: 'inherit', minHeight: 24, verticalAlign: 'baseline', color: 'inherit' }}>
+      <Link
+        component="button"
+        type="button"
+        title={`Change the brand terms of ${row.entry}`}
+        onClick={() => setText(row.brand_terms.join('; '))}
+        sx={{ fontSize: 'inherit', minHeight: 24, verticalAlign: 'baseline', color: 'inherit' }}
+      >
         brand terms: {row.brand_terms.length === 0 ? 'its name' : `its name, ${row.brand_terms.join(', ')}`}
       </Link>
     );
   }
   return (
-    <Box component="form" onSubmit={(event) => { event.preventDefault(); save.mutate(text); }} sx={{ display: 'flex', gap: 1, pt: 0.5 }}>
-      <TextField autoFocus label="Brand terms, separated by semicolons" value={text} onChange={(event) => setText(event.target.value)} error={save.isError} helperText={save.error?.message} />
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate(text);
+      }}
+      sx={{ display: 'flex', gap: 1, pt: 0.5 }}
+    >
+      <TextField
+        autoFocus
+        label="Brand terms, separated by semicolons"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        error={save.isError}
+        helperText={save.error?.message}
+      />
       <Button type="submit" loading={save.isPending}>
         Save
       </Button>

@@ -18,7 +18,8 @@ interface Props {
 /** Words to choose from by a tick each. */
 export function ChoiceList({ choices, isPending, onKeep }: Props) {
   const [chosen, setChosen] = useState<string[]>([]);
-  const flip = (word: string) => setChosen((before) => (before.includes(word) ? before.filter((other) => other !== word) : [...before, word]));
+  const flip = (word: string) =>
+    setChosen((before) => (before.includes(word) ? before.filter((other) => other !== word) : [...before, word]));
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1, py: 1 }}>

@@ -33,7 +33,16 @@ export function ClicksPanel({ study, title, onClose }: Props) {
           <CurveChart curve={curve.data} />
           <CurveChoice study={study} curve={curve.data} />
           {impressions > 0 && (
-            <Box component="table" aria-label="Our clicks by position" sx={{ width: '100%', fontSize: '0.83rem', borderCollapse: 'collapse', '& th, & td': { borderBottom: 1, borderColor: 'divider', textAlign: 'right', py: 0.25 } }}>
+            <Box
+              component="table"
+              aria-label="Our clicks by position"
+              sx={{
+                width: '100%',
+                fontSize: '0.83rem',
+                borderCollapse: 'collapse',
+                '& th, & td': { borderBottom: 1, borderColor: 'divider', textAlign: 'right', py: 0.25 },
+              }}
+            >
               <thead>
                 <tr>
                   <th>Position</th>

@@ -26,7 +26,10 @@ export function CompetitorPanel({ study, title, onClose }: Props) {
   const [isFurther, setFurther] = useState(false);
   const [typed, setTyped] = useState('');
   const [keywords, setKeywords] = useState('');
-  const found = useQuery({ ...candidatesQuery(study.slug, { source: sources.data?.[0] ?? '', further: isFurther, keywords }), enabled: sources.data !== undefined });
+  const found = useQuery({
+    ...candidatesQuery(study.slug, { source: sources.data?.[0] ?? '', further: isFurther, keywords }),
+    enabled: sources.data !== undefined,
+  });
   const domains = useDomains(study);
   const isFull = study.competitors.length >= 10;
   const add = (candidate: CompetitorCandidate) => {
@@ -36,18 +39,45 @@ export function CompetitorPanel({ study, title, onClose }: Props) {
   };
   return (
     <SidePanel title={title} onClose={onClose} width={520}>
-      <Box component="form" onSubmit={(event) => { event.preventDefault(); setKeywords(typed); }} sx={{ display: 'flex', gap: 1, alignItems: 'start' }}>
-        <TextField multiline maxRows={4} fullWidth label="Only page one of these keywords, one a line" value={typed} onChange={(event) => setTyped(event.target.value)} />
+      <Box
+        component="form"
+        onSubmit={(event) => {
+          event.preventDefault();
+          setKeywords(typed);
+        }}
+        sx={{ display: 'flex', gap: 1, alignItems: 'start' }}
+      >
+        <TextField
+          multiline
+          maxRows={4}
+          fullWidth
+          label="Only page one of these keywords, one a line"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+        />
         <Button type="submit">Look</Button>
       </Box>
-      <FormControlLabel control={<Checkbox size="small" checked={isFurther} onChange={(event) => setFurther(event.target.checked)} />} label="Also the competitors of our competitors" />
+      <FormControlLabel
+        control={<Checkbox size="small" checked={isFurther} onChange={(event) => setFurther(event.target.checked)} />}
+        label="Also the competitors of our competitors"
+      />
       {isFull && <Alert severity="info">Ten competitors are compared; drop one before you add another.</Alert>}
       {domains.error !== null && <Alert severity="warning">{domains.error.message}</Alert>}
       {found.isPending && <Waiting what="Looking for competitors" />}
       {found.isError && <Failed error={found.error} onRetry={() => void found.refetch()} />}
       {found.data?.length === 0 && <p>Nobody was found. Bring in page-one results, or connect a source that knows our domain.</p>}
       {found.data !== undefined && found.data.length > 0 && (
-        <Box component="table" aria-label="Candidates" sx={{ width: '100%', borderCollapse: 'collapse', fontSize: '0.83rem', '& th, & td': { borderBottom: 1, borderColor: 'divider', py: 0.5, px: 0.5, textAlign: 'right', verticalAlign: 'top' }, '& th:first-of-type, & td:first-of-type': { textAlign: 'left' } }}>
+        <Box
+          component="table"
+          aria-label="Candidates"
+          sx={{
+            width: '100%',
+            borderCollapse: 'collapse',
+            fontSize: '0.83rem',
+            '& th, & td': { borderBottom: 1, borderColor: 'divider', py: 0.5, px: 0.5, textAlign: 'right', verticalAlign: 'top' },
+            '& th:first-of-type, & td:first-of-type': { textAlign: 'left' },
+          }}
+        >
           <thead>
             <tr>
               <th>Domain</th>
@@ -60,7 +90,13 @@ export function CompetitorPanel({ study, title, onClose }: Props) {
           </thead>
           <tbody>
             {found.data.map((candidate) => (
-              <CandidateRow key={candidate.domain} candidate={candidate} isPending={domains.isPending} isFull={isFull} onAdd={() => add(candidate)} />
+              <CandidateRow
+                key={candidate.domain}
+                candidate={candidate}
+                isPending={domains.isPending}
+                isFull={isFull}
+                onAdd={() => add(candidate)}
+              />
             ))}
           </tbody>
         </Box>
@@ -77,7 +113,17 @@ function moveFocus(from: HTMLElement, step: 1 | -1) {
   }
 }
 
-function CandidateRow({ candidate, isPending, isFull, onAdd }: { candidate: CompetitorCandidate; isPending: boolean; isFull: boolean; onAdd: () => void }) {
+function CandidateRow({
+  candidate,
+  isPending,
+  isFull,
+  onAdd,
+}: {
+  candidate: CompetitorCandidate;
+  isPending: boolean;
+  isFull: boolean;
+  onAdd: () => void;
+}) {
   const isCompared = candidate.role === 'competitor' || candidate.role === 'own';
   return (
     <Box

@@ -6,7 +6,12 @@ import { api } from '../../api/client';
 import { studyKey } from '../../api/queries';
 import type { Curve, Setting, Study } from '../../api/types';
 
-const names: Record<string, string> = { default: 'the default curve', '2006': 'the 2006 query log', fitted: 'fitted to our own clicks', own: 'entered by hand' };
+const names: Record<string, string> = {
+  default: 'the default curve',
+  '2006': 'the 2006 query log',
+  fitted: 'fitted to our own clicks',
+  own: 'entered by hand',
+};
 
 /** Which curve all visits are computed with. */
 export function CurveChoice({ study, curve }: { study: Study; curve: Curve }) {

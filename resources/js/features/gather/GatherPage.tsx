@@ -51,7 +51,14 @@ export function GatherPage() {
         }}
         onDragLeave={() => setOver(false)}
         onDrop={study.may_edit ? drop : undefined}
-        sx={{ flex: 1, minWidth: 0, overflowY: 'auto', outline: isOver ? '3px dashed' : 'none', outlineColor: 'primary.main', outlineOffset: -8 }}
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          overflowY: 'auto',
+          outline: isOver ? '3px dashed' : 'none',
+          outlineColor: 'primary.main',
+          outlineOffset: -8,
+        }}
       >
         <Box sx={{ display: 'flex', alignItems: 'center', px: 2, pt: 1.5, gap: 1, flexWrap: 'wrap' }}>
           <Typography variant="h2" sx={{ mr: 1 }}>
@@ -61,7 +68,13 @@ export function GatherPage() {
             Drop files anywhere on this page.
           </Typography>
           {Object.entries(panels).map(([name, title]) => (
-            <Button key={name} variant={panel === name ? 'outlined' : 'text'} aria-pressed={panel === name} disabled={!study.may_edit && name !== 'clicks'} onClick={() => change({ panel: panel === name ? null : name }, true)}>
+            <Button
+              key={name}
+              variant={panel === name ? 'outlined' : 'text'}
+              aria-pressed={panel === name}
+              disabled={!study.may_edit && name !== 'clicks'}
+              onClick={() => change({ panel: panel === name ? null : name }, true)}
+            >
               {title}
             </Button>
           ))}
@@ -88,7 +101,15 @@ export function GatherPage() {
         {imports.data !== undefined && <ImportList study={study} imports={imports.data} />}
       </Box>
       {isPanel(panel) && <Panel name={panel} onClose={close} />}
-      {file !== undefined && <ImportDialog key={`${file.name} ${file.lastModified} ${files.length}`} study={study} file={file} remaining={files.length - 1} onClose={() => setFiles((before) => before.slice(1))} />}
+      {file !== undefined && (
+        <ImportDialog
+          key={`${file.name} ${file.lastModified} ${files.length}`}
+          study={study}
+          file={file}
+          remaining={files.length - 1}
+          onClose={() => setFiles((before) => before.slice(1))}
+        />
+      )}
     </Box>
   );
 }

@@ -90,7 +90,9 @@ function Uploaded({ study, upload, remaining, onClose }: { study: Study; upload:
             </ul>
           </>
         )}
-        {bad != null && bad.total > 0 && <BadRowsTable badRows={bad} isAllowed={order.allow_errors >= bad.total} onAllow={() => set({ allow_errors: bad.total })} />}
+        {bad != null && bad.total > 0 && (
+          <BadRowsTable badRows={bad} isAllowed={order.allow_errors >= bad.total} onAllow={() => set({ allow_errors: bad.total })} />
+        )}
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>{remaining > 0 ? 'Skip this file' : 'Cancel'}</Button>

@@ -69,7 +69,11 @@ export function ImportList({ study, imports }: { study: Study; imports: ImportEn
                       Take its {whole(entry.kept)} rows back
                     </Button>
                   ) : (
-                    <Button disabled={!study.may_edit} aria-label={`Undo the import of ${entry.file}, ${entry.day}`} onClick={() => setAsked(entry.id)}>
+                    <Button
+                      disabled={!study.may_edit}
+                      aria-label={`Undo the import of ${entry.file}, ${entry.day}`}
+                      onClick={() => setAsked(entry.id)}
+                    >
                       Undo
                     </Button>
                   )}

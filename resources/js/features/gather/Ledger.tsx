@@ -55,7 +55,11 @@ export function Ledger({ study, rows, isNarrow: isBeside }: Props) {
             <TableCell align="right">Visits a month</TableCell>
             {!isNarrow && <TableCell align="right">Their value, {study.currency}</TableCell>}
             <TableCell align="right">Share of clicks</TableCell>
-            {!isNarrow && <TableCell sx={{ whiteSpace: 'nowrap' }}>{first === undefined ? 'Snapshots' : <Span months={months} onChange={setMonths} />}</TableCell>}
+            {!isNarrow && (
+              <TableCell sx={{ whiteSpace: 'nowrap' }}>
+                {first === undefined ? 'Snapshots' : <Span months={months} onChange={setMonths} />}
+              </TableCell>
+            )}
             {!isNarrow && <TableCell>Newest</TableCell>}
             <TableCell />
           </TableRow>
@@ -95,7 +99,9 @@ export function Ledger({ study, rows, isNarrow: isBeside }: Props) {
                 </TableCell>
               )}
               {!isNarrow && <TableCell sx={{ whiteSpace: 'nowrap' }}>{row.snapshots.at(-1)?.day ?? 'none yet'}</TableCell>}
-              <TableCell sx={{ p: 0 }}>{study.may_edit && <RowMenu row={row} study={study} onChange={domains.compare} onForget={() => domains.forget(row.id)} />}</TableCell>
+              <TableCell sx={{ p: 0 }}>
+                {study.may_edit && <RowMenu row={row} study={study} onChange={domains.compare} onForget={() => domains.forget(row.id)} />}
+              </TableCell>
             </TableRow>
           ))}
         </TableBody>
@@ -133,7 +139,13 @@ function Span({ months, onChange }: { months: number; onChange: (months: number)
     <Box role="group" aria-label="Months shown" sx={{ display: 'flex', gap: 0.25, alignItems: 'center' }}>
       Keywords over
       {[6, 12, 18].map((choice) => (
-        <Button key={choice} aria-pressed={months === choice} variant={months === choice ? 'outlined' : 'text'} onClick={() => onChange(choice)} sx={{ minWidth: 0, px: 0.75, py: 0 }}>
+        <Button
+          key={choice}
+          aria-pressed={months === choice}
+          variant={months === choice ? 'outlined' : 'text'}
+          onClick={() => onChange(choice)}
+          sx={{ minWidth: 0, px: 0.75, py: 0 }}
+        >
           {choice}
         </Button>
       ))}
@@ -142,7 +154,17 @@ function Span({ months, onChange }: { months: number; onChange: (months: number)
   );
 }
 
-function RowMenu({ row, study, onChange, onForget }: { row: LedgerRow; study: Study; onChange: (draft: { domain: string; competitors: string[] }) => void; onForget: () => void }) {
+function RowMenu({
+  row,
+  study,
+  onChange,
+  onForget,
+}: {
+  row: LedgerRow;
+  study: Study;
+  onChange: (draft: { domain: string; competitors: string[] }) => void;
+  onForget: () => void;
+}) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const close = () => setAnchor(null);
   const actions = rowActions(row, study.domain ?? '', study.competitors);
@@ -151,7 +173,12 @@ function RowMenu({ row, study, onChange, onForget }: { row: LedgerRow; study: St
   }
   return (
     <>
-      <Button aria-label={`What to do with ${row.entry}`} aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)} sx={{ minWidth: 32 }}>
+      <Button
+        aria-label={`What to do with ${row.entry}`}
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{ minWidth: 32 }}
+      >
         ⋯
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>

@@ -17,7 +17,25 @@ export function MappingTable({ preview, onMap }: Props) {
   };
   return (
     <Box sx={{ overflowX: 'auto', my: 1 }}>
-      <Box component="table" aria-label="Columns of the file" sx={{ borderCollapse: 'collapse', fontSize: '0.8rem', '& td, & th': { borderBottom: 1, borderColor: 'divider', px: 1, py: 0.5, textAlign: 'left', whiteSpace: 'nowrap', maxWidth: 220, overflow: 'hidden', textOverflow: 'ellipsis' } }}>
+      <Box
+        component="table"
+        aria-label="Columns of the file"
+        sx={{
+          borderCollapse: 'collapse',
+          fontSize: '0.8rem',
+          '& td, & th': {
+            borderBottom: 1,
+            borderColor: 'divider',
+            px: 1,
+            py: 0.5,
+            textAlign: 'left',
+            whiteSpace: 'nowrap',
+            maxWidth: 220,
+            overflow: 'hidden',
+            textOverflow: 'ellipsis',
+          },
+        }}
+      >
         <thead>
           <tr>
             <th>line</th>

@@ -28,7 +28,13 @@ export function PullPanel({ study, title, onClose }: Props) {
   const [snapshots, setSnapshots] = useState(1);
   const chosen = source === '' ? (sources.data?.[0] ?? '') : source;
   const pull = useMutation({
-    mutationFn: () => api.post<Task>(`studies/${study.slug}/pulls`, { source: chosen, domain: domain === '' ? null : Number(domain), date: date === '' ? null : date, snapshots }),
+    mutationFn: () =>
+      api.post<Task>(`studies/${study.slug}/pulls`, {
+        source: chosen,
+        domain: domain === '' ? null : Number(domain),
+        date: date === '' ? null : date,
+        snapshots,
+      }),
     onSuccess: () => client.invalidateQueries({ queryKey: [...studyKey(study.slug), 'tasks'] }),
   });
   if (sources.data?.length === 0) {
@@ -40,7 +46,14 @@ export function PullPanel({ study, title, onClose }: Props) {
   }
   return (
     <SidePanel title={title} onClose={onClose}>
-      <Box component="form" onSubmit={(event) => { event.preventDefault(); pull.mutate(); }} sx={{ display: 'grid', gap: 1.5, pt: 0.5 }}>
+      <Box
+        component="form"
+        onSubmit={(event) => {
+          event.preventDefault();
+          pull.mutate();
+        }}
+        sx={{ display: 'grid', gap: 1.5, pt: 0.5 }}
+      >
         <TextField select label="Source" value={chosen} onChange={(event) => setSource(event.target.value)}>
           {(sources.data ?? []).map((name) => (
             <MenuItem key={name} value={name}>
@@ -48,7 +61,13 @@ export function PullPanel({ study, title, onClose }: Props) {
             </MenuItem>
           ))}
         </TextField>
-        <TextField select label="What" value={domain} onChange={(event) => setDomain(event.target.value)} slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}>
+        <TextField
+          select
+          label="What"
+          value={domain}
+          onChange={(event) => setDomain(event.target.value)}
+          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        >
           <MenuItem value="">the whole study</MenuItem>
           {(ledger.data ?? []).map((row) => (
             <MenuItem key={row.id} value={String(row.id)}>
@@ -56,13 +75,28 @@ export function PullPanel({ study, title, onClose }: Props) {
             </MenuItem>
           ))}
         </TextField>
-        <TextField type="date" label="Newest rankings on or before" value={date} onChange={(event) => setDate(event.target.value)} slotProps={{ inputLabel: { shrink: true } }} helperText="Left empty: the newest there are." />
-        <TextField type="number" label="Snapshots back" value={snapshots} onChange={(event) => setSnapshots(Math.max(1, Math.min(60, Number(event.target.value))))} slotProps={{ htmlInput: { min: 1, max: 60 } }} />
+        <TextField
+          type="date"
+          label="Newest rankings on or before"
+          value={date}
+          onChange={(event) => setDate(event.target.value)}
+          slotProps={{ inputLabel: { shrink: true } }}
+          helperText="Left empty: the newest there are."
+        />
+        <TextField
+          type="number"
+          label="Snapshots back"
+          value={snapshots}
+          onChange={(event) => setSnapshots(Math.max(1, Math.min(60, Number(event.target.value))))}
+          slotProps={{ htmlInput: { min: 1, max: 60 } }}
+        />
         <Button type="submit" variant="contained" loading={pull.isPending}>
           Pull
         </Button>
         {pull.isError && <Alert severity="warning">{pull.error.message}</Alert>}
-        {pull.isSuccess && <Alert severity="success">It goes on above, also when you leave this page. Nothing is kept before all of it has arrived.</Alert>}
+        {pull.isSuccess && (
+          <Alert severity="success">It goes on above, also when you leave this page. Nothing is kept before all of it has arrived.</Alert>
+        )}
       </Box>
     </SidePanel>
   );

@@ -26,7 +26,14 @@ export function RelatedWords({ study, source, isPending, onKeep }: Props) {
   }
   return (
     <Box sx={{ pt: 1 }}>
-      <Box component="form" onSubmit={(event) => { event.preventDefault(); setKeyword(typed.trim()); }} sx={{ display: 'flex', gap: 1 }}>
+      <Box
+        component="form"
+        onSubmit={(event) => {
+          event.preventDefault();
+          setKeyword(typed.trim());
+        }}
+        sx={{ display: 'flex', gap: 1 }}
+      >
         <TextField fullWidth label="Keyword" value={typed} onChange={(event) => setTyped(event.target.value)} />
         <Button type="submit" variant="outlined" disabled={typed.trim() === ''}>
           Look
@@ -36,7 +43,14 @@ export function RelatedWords({ study, source, isPending, onKeep }: Props) {
       {related.isError && <Failed error={related.error} onRetry={() => void related.refetch()} />}
       {related.data?.length === 0 && <p>The source knows nothing related to “{keyword}”.</p>}
       {related.data !== undefined && related.data.length > 0 && (
-        <ChoiceList choices={related.data.map((row) => ({ word: row.keyword, note: `${row.is_question ? 'question, ' : ''}volume ${whole(row.volume)}, difficulty ${decimal(row.difficulty)}` }))} isPending={isPending} onKeep={(words) => onKeep(words, `related to ${keyword}`)} />
+        <ChoiceList
+          choices={related.data.map((row) => ({
+            word: row.keyword,
+            note: `${row.is_question ? 'question, ' : ''}volume ${whole(row.volume)}, difficulty ${decimal(row.difficulty)}`,
+          }))}
+          isPending={isPending}
+          onKeep={(words) => onKeep(words, `related to ${keyword}`)}
+        />
       )}
     </Box>
   );

@@ -15,7 +15,9 @@ export function TaskStrip({ study }: { study: Study }) {
   const tasks = useQuery(tasksQuery(study.slug));
   const [hidden, setHidden] = useState<number[]>([]);
   const active = useRef(0);
-  const shown = (tasks.data ?? []).filter((task) => task.kind !== 'preview' && !hidden.includes(task.id)).filter((task, index) => isActive(task) || (index === 0 && isRecent(task)));
+  const shown = (tasks.data ?? [])
+    .filter((task) => task.kind !== 'preview' && !hidden.includes(task.id))
+    .filter((task, index) => isActive(task) || (index === 0 && isRecent(task)));
   const running = shown.filter(isActive).length;
   useEffect(() => {
     // Whatever has just ended may have changed everything that is on show.
@@ -34,7 +36,12 @@ export function TaskStrip({ study }: { study: Study }) {
 }
 
 function isRecent(task: Task): boolean {
-  return task.finished_at !== null && (task.status === 'failed' ? Date.now() - Date.parse(task.finished_at) < 24 * 3600_000 : Date.now() - Date.parse(task.finished_at) < 120_000);
+  return (
+    task.finished_at !== null &&
+    (task.status === 'failed'
+      ? Date.now() - Date.parse(task.finished_at) < 24 * 3600_000
+      : Date.now() - Date.parse(task.finished_at) < 120_000)
+  );
 }
 
 function TaskLine({ study, task, onHide }: { study: Study; task: Task; onHide: () => void }) {
@@ -45,7 +52,18 @@ function TaskLine({ study, task, onHide }: { study: Study; task: Task; onHide: (
   });
   const progress = progressOf(task);
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 160px auto', gap: 1.5, alignItems: 'center', borderBottom: 1, borderColor: 'divider', py: 0.75, fontSize: '0.86rem' }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: '1fr 160px auto',
+        gap: 1.5,
+        alignItems: 'center',
+        borderBottom: 1,
+        borderColor: 'divider',
+        py: 0.75,
+        fontSize: '0.86rem',
+      }}
+    >
       <Box sx={{ overflowWrap: 'anywhere' }}>
         <strong>{task.title}</strong> — {progress.words}{' '}
         {task.result?.bad_rows !== undefined && (
@@ -54,7 +72,15 @@ function TaskLine({ study, task, onHide }: { study: Study; task: Task; onHide: (
           </Link>
         )}
       </Box>
-      {isActive(task) ? <LinearProgress aria-label={`Progress of ${task.title}`} variant={progress.share === null ? 'indeterminate' : 'determinate'} value={100 * (progress.share ?? 0)} /> : <span />}
+      {isActive(task) ? (
+        <LinearProgress
+          aria-label={`Progress of ${task.title}`}
+          variant={progress.share === null ? 'indeterminate' : 'determinate'}
+          value={100 * (progress.share ?? 0)}
+        />
+      ) : (
+        <span />
+      )}
       {isActive(task) ? (
         <Button disabled={!study.may_edit || task.cancel_wanted} loading={cancel.isPending} onClick={() => cancel.mutate()}>
           Cancel

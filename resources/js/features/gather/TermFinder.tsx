@@ -28,15 +28,43 @@ export function TermFinder({ study, source, isPending, onKeep }: Props) {
   const [text, setText] = useState('');
   const [options, setOptions] = useState<Record<string, number>>(Object.fromEntries(limits.map((limit) => [limit.name, limit.start])));
   const isPage = /^https?:\/\/\S+$/.test(text.trim());
-  const find = useMutation({ mutationFn: () => api.post<Term[]>(`studies/${study.slug}/terms`, isPage ? { url: text.trim(), source, ...options } : { text, ...options }) });
+  const find = useMutation({
+    mutationFn: () =>
+      api.post<Term[]>(`studies/${study.slug}/terms`, isPage ? { url: text.trim(), source, ...options } : { text, ...options }),
+  });
   const origin = isPage ? `terms from ${text.trim()}` : 'terms from a text';
   return (
     <Box sx={{ pt: 1 }}>
-      <Box component="form" onSubmit={(event) => { event.preventDefault(); find.mutate(); }} sx={{ display: 'grid', gap: 1 }}>
-        <TextField multiline minRows={4} maxRows={12} label="A text, or the address of a page" value={text} onChange={(event) => setText(event.target.value)} helperText={source === null ? 'Pages can be read where a source is connected.' : `A page is read as ${source} has it; nothing is fetched from here.`} />
+      <Box
+        component="form"
+        onSubmit={(event) => {
+          event.preventDefault();
+          find.mutate();
+        }}
+        sx={{ display: 'grid', gap: 1 }}
+      >
+        <TextField
+          multiline
+          minRows={4}
+          maxRows={12}
+          label="A text, or the address of a page"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          helperText={
+            source === null
+              ? 'Pages can be read where a source is connected.'
+              : `A page is read as ${source} has it; nothing is fetched from here.`
+          }
+        />
         <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)', gap: 1 }}>
           {limits.map((limit) => (
-            <TextField key={limit.name} type="number" label={limit.label} value={options[limit.name]} onChange={(event) => setOptions((before) => ({ ...before, [limit.name]: Number(event.target.value) }))} />
+            <TextField
+              key={limit.name}
+              type="number"
+              label={limit.label}
+              value={options[limit.name]}
+              onChange={(event) => setOptions((before) => ({ ...before, [limit.name]: Number(event.target.value) }))}
+            />
           ))}
         </Box>
         <Button type="submit" variant="outlined" disabled={text.trim() === ''} loading={find.isPending}>
@@ -45,7 +73,16 @@ export function TermFinder({ study, source, isPending, onKeep }: Props) {
       </Box>
       {find.isError && <Alert severity="warning">{find.error.message}</Alert>}
       {find.data?.length === 0 && <p>No phrase occurs that often; ask for fewer occurrences or fewer words.</p>}
-      {find.data !== undefined && find.data.length > 0 && <ChoiceList choices={find.data.map((term) => ({ word: term.term, note: `${term.occurrences} times${term.is_known ? ', in the list already' : ''}` }))} isPending={isPending} onKeep={(words) => onKeep(words, origin)} />}
+      {find.data !== undefined && find.data.length > 0 && (
+        <ChoiceList
+          choices={find.data.map((term) => ({
+            word: term.term,
+            note: `${term.occurrences} times${term.is_known ? ', in the list already' : ''}`,
+          }))}
+          isPending={isPending}
+          onKeep={(words) => onKeep(words, origin)}
+        />
+      )}
     </Box>
   );
 }

@@ -22,7 +22,13 @@ export function Timeline({ snapshots, months }: { snapshots: LedgerRow['snapshot
   const points = organic.map((snapshot, index) => `${x(index).toFixed(1)},${y(snapshot.keywords).toFixed(1)}`).join(' ');
   const words = `${organic.length} snapshots, ${organic[0]?.day ?? ''} to ${last.day}, ${whole(organic[0]?.keywords)} to ${whole(last.keywords)} keywords`;
   return (
-    <Box component="svg" role="img" aria-label={words} viewBox={`0 0 ${width} ${height}`} sx={{ width, height, display: 'block', color: 'ink.standing.alone' }}>
+    <Box
+      component="svg"
+      role="img"
+      aria-label={words}
+      viewBox={`0 0 ${width} ${height}`}
+      sx={{ width, height, display: 'block', color: 'ink.standing.alone' }}
+    >
       <title>{words}</title>
       <polyline points={points} fill="none" stroke="currentColor" strokeWidth="1.4" />
       <circle cx={x(organic.length - 1)} cy={y(last.keywords)} r="2.4" fill="currentColor" />

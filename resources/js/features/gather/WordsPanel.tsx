@@ -29,7 +29,8 @@ export function WordsPanel({ study, title, onClose }: Props) {
   const source = sources.data?.[0] ?? null;
   const [way, setWay] = useState(0);
   const add = useMutation({
-    mutationFn: (order: { keywords: string[]; origin: string }) => api.post<ImportOutcome>(`studies/${study.slug}/keywords`, { keywords: order.keywords.join('\n'), origin: order.origin, source }),
+    mutationFn: (order: { keywords: string[]; origin: string }) =>
+      api.post<ImportOutcome>(`studies/${study.slug}/keywords`, { keywords: order.keywords.join('\n'), origin: order.origin, source }),
     onSuccess: () => client.invalidateQueries({ queryKey: studyKey(study.slug) }),
   });
   const keep = (keywords: string[], origin: string) => add.mutate({ keywords, origin });
@@ -41,7 +42,12 @@ export function WordsPanel({ study, title, onClose }: Props) {
         ))}
       </Tabs>
       {add.isError && <Alert severity="warning">{add.error.message}</Alert>}
-      {add.isSuccess && <Alert severity="success">{whole(add.data.kept)} keywords were put into the list{source === null ? '' : `, with what ${source} knows of them`}. They stand in Compare as soon as it is made anew.</Alert>}
+      {add.isSuccess && (
+        <Alert severity="success">
+          {whole(add.data.kept)} keywords were put into the list{source === null ? '' : `, with what ${source} knows of them`}. They stand
+          in Compare as soon as it is made anew.
+        </Alert>
+      )}
       {way === 0 && <PastedList isPending={add.isPending} onKeep={(keywords) => keep(keywords, 'pasted list')} />}
       {way === 1 && <TermFinder study={study} source={source} isPending={add.isPending} onKeep={keep} />}
       {way === 2 && <RelatedWords study={study} source={source} isPending={add.isPending} onKeep={keep} />}
@@ -53,8 +59,22 @@ function PastedList({ isPending, onKeep }: { isPending: boolean; onKeep: (keywor
   const [text, setText] = useState('');
   const lines = text.split('\n').filter((line) => line.trim() !== '');
   return (
-    <Box component="form" onSubmit={(event) => { event.preventDefault(); onKeep(text.split('\n')); }} sx={{ display: 'grid', gap: 1, pt: 1 }}>
-      <TextField multiline minRows={8} maxRows={18} label="Keywords, one on each line" value={text} onChange={(event) => setText(event.target.value)} />
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onKeep(text.split('\n'));
+      }}
+      sx={{ display: 'grid', gap: 1, pt: 1 }}
+    >
+      <TextField
+        multiline
+        minRows={8}
+        maxRows={18}
+        label="Keywords, one on each line"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
       <Button type="submit" variant="contained" disabled={lines.length === 0} loading={isPending}>
         Put {whole(lines.length)} into the list
       </Button>

@@ -1,16 +1,31 @@
 import { describe, expect, it } from 'vitest';
 import { orderOf, outcomeWords } from './order.logic';
 
-const outcome = { kept: 1200, dropped: 3, bad_rows: { total: 0, rows: [] }, numbers: 'decimal point', numbers_ambiguous: false, same_file: false, notes: [], changes: { new: 5, updated: 2, gone: 1 } };
+const outcome = {
+  kept: 1200,
+  dropped: 3,
+  bad_rows: { total: 0, rows: [] },
+  numbers: 'decimal point',
+  numbers_ambiguous: false,
+  same_file: false,
+  notes: [],
+  changes: { new: 5, updated: 2, gone: 1 },
+};
 
 describe('an import order', () => {
   it('begins with what the file seems to be', () => {
-    expect(orderOf({ id: 'u', file: 'a.csv', bytes: 3, proposal: { kind: 'rankings', domain: 'a.example', date: '', channel: 'paid' } })).toEqual({ upload: 'u', kind: 'rankings', domain: 'a.example', date: null, channel: 'paid', mapping: {}, allow_errors: 0 });
+    expect(
+      orderOf({ id: 'u', file: 'a.csv', bytes: 3, proposal: { kind: 'rankings', domain: 'a.example', date: '', channel: 'paid' } }),
+    ).toEqual({ upload: 'u', kind: 'rankings', domain: 'a.example', date: null, channel: 'paid', mapping: {}, allow_errors: 0 });
   });
 
   it('tells what would change before anything is kept', () => {
-    expect(outcomeWords('XLSX, sheet "A"', outcome)).toBe('XLSX, sheet "A": 1\u2009200 rows to keep, 3 to drop (position over 100, or URL outside the domain). Keywords: 5 new, 2 changed, 1 gone. Numbers are read with a decimal point.');
-    expect(outcomeWords('CSV', { ...outcome, numbers_ambiguous: true, same_file: true, changes: null })).toContain('1,234 is read as 1234. This very file');
+    expect(outcomeWords('XLSX, sheet "A"', outcome)).toBe(
+      'XLSX, sheet "A": 1\u2009200 rows to keep, 3 to drop (position over 100, or URL outside the domain). Keywords: 5 new, 2 changed, 1 gone. Numbers are read with a decimal point.',
+    );
+    expect(outcomeWords('CSV', { ...outcome, numbers_ambiguous: true, same_file: true, changes: null })).toContain(
+      '1,234 is read as 1234. This very file',
+    );
     expect(outcomeWords('CSV', null)).toBe('');
   });
 });

@@ -26,7 +26,11 @@ export function outcomeWords(format: string, outcome: ImportOutcome | null): str
   return [
     `${format}: ${whole(outcome.kept)} rows to keep, ${whole(outcome.dropped)} to drop (position over 100, or URL outside the domain).`,
     changes === null ? '' : `Keywords: ${whole(changes.new)} new, ${whole(changes.updated)} changed, ${whole(changes.gone)} gone.`,
-    outcome.numbers_ambiguous ? 'Nothing in the file decides how it writes numbers, so 1,234 is read as 1234.' : outcome.numbers === 'undecided' ? '' : `Numbers are read with a ${outcome.numbers}.`,
+    outcome.numbers_ambiguous
+      ? 'Nothing in the file decides how it writes numbers, so 1,234 is read as 1234.'
+      : outcome.numbers === 'undecided'
+        ? ''
+        : `Numbers are read with a ${outcome.numbers}.`,
     outcome.same_file ? 'This very file was imported before; it takes the place of its earlier self.' : '',
   ]
     .filter((part) => part !== '')

@@ -9,7 +9,8 @@ describe('peers', () => {
   });
 
   it('sees a dispute only between sources that know', () => {
-    const said = (...authorities: (number | null)[]) => authorities.map((authority) => ({ kind: 'lists' as const, day: '2026-11-01', file: null, authority, referring_domains: null }));
+    const said = (...authorities: (number | null)[]) =>
+      authorities.map((authority) => ({ kind: 'lists' as const, day: '2026-11-01', file: null, authority, referring_domains: null }));
     expect(isDisputed(said(40, null))).toBe(false);
     expect(isDisputed(said(40, 40))).toBe(false);
     expect(isDisputed(said(40, null, 41))).toBe(true);

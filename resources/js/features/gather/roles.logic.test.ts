@@ -2,8 +2,26 @@ import { describe, expect, it } from 'vitest';
 import type { LedgerRow } from '../../api/types';
 import { rowActions } from './roles.logic';
 
-const row = (entry: string, role: LedgerRow['role']): LedgerRow => ({ id: 1, role, entry, scope: 'registrable', authority: null, peer: null, referring_domains: null, said: [], brand_terms: [], keywords: null, first_page: null, visits: null, value: null, share_of_clicks: null, why: null, snapshots: [] });
-const draftOf = (title: string, entry: string, role: LedgerRow['role']) => rowActions(row(entry, role), 'us', ['a', 'b', 'c']).find((action) => action.title === title)?.draft;
+const row = (entry: string, role: LedgerRow['role']): LedgerRow => ({
+  id: 1,
+  role,
+  entry,
+  scope: 'registrable',
+  authority: null,
+  peer: null,
+  referring_domains: null,
+  said: [],
+  brand_terms: [],
+  keywords: null,
+  first_page: null,
+  visits: null,
+  value: null,
+  share_of_clicks: null,
+  why: null,
+  snapshots: [],
+});
+const draftOf = (title: string, entry: string, role: LedgerRow['role']) =>
+  rowActions(row(entry, role), 'us', ['a', 'b', 'c']).find((action) => action.title === title)?.draft;
 
 describe('what can be done with a domain', () => {
   it('moves a competitor among the others', () => {

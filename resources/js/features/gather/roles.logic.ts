@@ -16,14 +16,20 @@ export function rowActions(row: LedgerRow, own: string, competitors: string[]): 
     return [];
   }
   if (row.role === 'candidate') {
-    const add: RowAction[] = competitors.length < mostCompetitors ? [{ title: 'Compare with it', draft: { domain: own, competitors: [...competitors, row.entry] } }] : [];
+    const add: RowAction[] =
+      competitors.length < mostCompetitors
+        ? [{ title: 'Compare with it', draft: { domain: own, competitors: [...competitors, row.entry] } }]
+        : [];
     return [...add, { title: 'Throw the candidate away', draft: null }];
   }
   const moved = (to: number) => [...others.slice(0, to), row.entry, ...others.slice(to)];
   return [
     ...(place > 0 ? [{ title: 'Move up', draft: { domain: own, competitors: moved(place - 1) } }] : []),
     ...(place < competitors.length - 1 ? [{ title: 'Move down', draft: { domain: own, competitors: moved(place + 1) } }] : []),
-    { title: 'See the study from its side', draft: { domain: row.entry, competitors: competitors.map((entry) => (entry === row.entry ? own : entry)) } },
+    {
+      title: 'See the study from its side',
+      draft: { domain: row.entry, competitors: competitors.map((entry) => (entry === row.entry ? own : entry)) },
+    },
     { title: 'Drop from the comparison', draft: { domain: own, competitors: others } },
   ];
 }

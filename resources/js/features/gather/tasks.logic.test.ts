@@ -2,13 +2,30 @@ import { describe, expect, it } from 'vitest';
 import type { Task } from '../../api/types';
 import { progressOf } from './tasks.logic';
 
-const task: Task = { id: 1, kind: 'import', status: 'running', title: 'a.csv', stage: 'reading rows', done: 0, total: null, remaining_seconds: null, message: '', result: null, cancel_wanted: false, at: '', finished_at: null };
+const task: Task = {
+  id: 1,
+  kind: 'import',
+  status: 'running',
+  title: 'a.csv',
+  stage: 'reading rows',
+  done: 0,
+  total: null,
+  remaining_seconds: null,
+  message: '',
+  result: null,
+  cancel_wanted: false,
+  at: '',
+  finished_at: null,
+};
 
 describe('progress', () => {
   it('tells stage, count and remaining time as far as they are known', () => {
     expect(progressOf(task)).toEqual({ words: 'reading rows', share: null });
     expect(progressOf({ ...task, done: 20000 }).words).toBe('reading rows, 20\u2009000 so far');
-    expect(progressOf({ ...task, done: 3, total: 12, remaining_seconds: 40 })).toEqual({ words: 'reading rows, 3 of 12, about 40 s left', share: 0.25 });
+    expect(progressOf({ ...task, done: 3, total: 12, remaining_seconds: 40 })).toEqual({
+      words: 'reading rows, 3 of 12, about 40 s left',
+      share: 0.25,
+    });
     expect(progressOf({ ...task, done: 3, total: 12, remaining_seconds: 240 }).words).toContain('about 4 min left');
   });
 

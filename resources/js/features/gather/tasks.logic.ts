@@ -14,7 +14,12 @@ export function progressOf(task: Task): ProgressWords {
     case 'waiting':
       return { words: task.stage === '' ? 'waits for its turn' : task.stage, share: null };
     case 'running':
-      return { words: task.cancel_wanted ? 'is being cancelled' : [task.stage, count(task), remaining(task)].filter((part) => part !== '').join(', '), share };
+      return {
+        words: task.cancel_wanted
+          ? 'is being cancelled'
+          : [task.stage, count(task), remaining(task)].filter((part) => part !== '').join(', '),
+        share,
+      };
     case 'done':
       return { words: ended(task), share: 1 };
     case 'cancelled':
@@ -34,7 +39,9 @@ function remaining(task: Task): string {
   if (task.remaining_seconds === null) {
     return '';
   }
-  return task.remaining_seconds < 90 ? `about ${task.remaining_seconds} s left` : `about ${Math.round(task.remaining_seconds / 60)} min left`;
+  return task.remaining_seconds < 90
+    ? `about ${task.remaining_seconds} s left`
+    : `about ${Math.round(task.remaining_seconds / 60)} min left`;
 }
 
 function ended(task: Task): string {

@@ -7,7 +7,10 @@ import type { Study } from '../../api/types';
 export function useDomains(study: Study) {
   const client = useQueryClient();
   const settle = { onSettled: () => client.invalidateQueries({ queryKey: studyKey(study.slug) }) };
-  const compare = useMutation({ mutationFn: (draft: { domain: string; competitors: string[] }) => api.patch<Study>(`studies/${study.slug}`, draft), ...settle });
+  const compare = useMutation({
+    mutationFn: (draft: { domain: string; competitors: string[] }) => api.patch<Study>(`studies/${study.slug}`, draft),
+    ...settle,
+  });
   const forget = useMutation({ mutationFn: (id: number) => api.delete(`studies/${study.slug}/domains/${id}`), ...settle });
   return { compare: compare.mutate, forget: forget.mutate, error: compare.error ?? forget.error, isPending: compare.isPending };
 }

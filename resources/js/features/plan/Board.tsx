@@ -38,11 +38,37 @@ export function Board({ plan, columns, chosen, mayEdit, onChoose, onMove }: Prop
               setOver(month);
             }}
             onDrop={mayEdit ? drop(month) : undefined}
-            sx={{ width: 186, flexShrink: 0, borderRight: 1, borderColor: 'divider', px: 1, pb: 2, bgcolor: over === month ? 'ink.wash' : 'transparent' }}
+            sx={{
+              width: 186,
+              flexShrink: 0,
+              borderRight: 1,
+              borderColor: 'divider',
+              px: 1,
+              pb: 2,
+              bgcolor: over === month ? 'ink.wash' : 'transparent',
+            }}
           >
-            <ColumnHead month={month} load={month === null ? null : (plan.loads[month] ?? 0)} capacity={plan.capacity} count={items.length} />
+            <ColumnHead
+              month={month}
+              load={month === null ? null : (plan.loads[month] ?? 0)}
+              capacity={plan.capacity}
+              count={items.length}
+            />
             {continuedIn(plan.items, month).map(({ item, days }) => (
-              <Box key={item.id} sx={{ mt: 0.75, px: 0.75, py: 0.25, borderLeft: 4, borderLeftColor: 'primary.main', borderTop: '1px dashed', borderTopColor: 'divider', fontSize: '0.76rem', color: 'text.secondary' }}>
+              <Box
+                key={item.id}
+                sx={{
+                  mt: 0.75,
+                  px: 0.75,
+                  py: 0.25,
+                  borderLeft: 4,
+                  borderLeftColor: 'primary.main',
+                  borderTop: '1px dashed',
+                  borderTopColor: 'divider',
+                  fontSize: '0.76rem',
+                  color: 'text.secondary',
+                }}
+              >
                 {item.keyword} goes on: {decimal(days, 1)} days
               </Box>
             ))}
@@ -82,9 +108,31 @@ function Card({ item, isChosen, mayEdit, onChoose }: { item: RoadmapItem; isChos
       onDragStart={(event) => event.dataTransfer.setData('text/plain', String(item.id))}
       onClick={onChoose}
       aria-pressed={isChosen}
-      sx={{ all: 'unset', boxSizing: 'border-box', display: 'block', width: '100%', cursor: 'pointer', p: 0.75, mt: 0.75, border: 1, borderColor: isChosen ? 'primary.main' : 'divider', borderLeft: 4, borderLeftColor: isOver ? 'divider' : 'primary.main', bgcolor: 'background.paper', color: isOver ? 'text.secondary' : 'text.primary', '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' } }}
+      sx={{
+        all: 'unset',
+        boxSizing: 'border-box',
+        display: 'block',
+        width: '100%',
+        cursor: 'pointer',
+        p: 0.75,
+        mt: 0.75,
+        border: 1,
+        borderColor: isChosen ? 'primary.main' : 'divider',
+        borderLeft: 4,
+        borderLeftColor: isOver ? 'divider' : 'primary.main',
+        bgcolor: 'background.paper',
+        color: isOver ? 'text.secondary' : 'text.primary',
+        '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
+      }}
     >
-      <Box sx={{ fontSize: '0.88rem', fontWeight: 600, overflowWrap: 'anywhere', textDecoration: item.status === 'dropped' ? 'line-through' : 'none' }}>
+      <Box
+        sx={{
+          fontSize: '0.88rem',
+          fontWeight: 600,
+          overflowWrap: 'anywhere',
+          textDecoration: item.status === 'dropped' ? 'line-through' : 'none',
+        }}
+      >
         {item.is_pinned && <span title="pinned">⚲ </span>}
         {item.keyword}
       </Box>
@@ -100,7 +148,9 @@ function Card({ item, isChosen, mayEdit, onChoose }: { item: RoadmapItem; isChos
         <span title="expected gain, visits a month">+{estimate(item.expected_gain)}</span>
       </Box>
       {item.status !== 'planned' && <Box sx={{ fontSize: '0.76rem', fontWeight: 600 }}>{item.status}</Box>}
-      {item.set_aside !== null && <Box sx={{ fontSize: '0.76rem', fontWeight: 600, color: 'warning.main' }}>{setAsideWords(item.set_aside)}</Box>}
+      {item.set_aside !== null && (
+        <Box sx={{ fontSize: '0.76rem', fontWeight: 600, color: 'warning.main' }}>{setAsideWords(item.set_aside)}</Box>
+      )}
       {item.is_late && <Box sx={{ fontSize: '0.76rem', color: 'warning.main' }}>publish by {monthName(item.publish_by ?? '')}</Box>}
     </Box>
   );

@@ -24,7 +24,19 @@ const fields = [
 export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
   return (
     <>
-      <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: '1fr 1.4fr', m: 0, mt: 1.5, rowGap: 0.25, fontSize: '0.86rem', '& dt': { color: 'text.secondary' }, '& dd': { m: 0 } }}>
+      <Box
+        component="dl"
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: '1fr 1.4fr',
+          m: 0,
+          mt: 1.5,
+          rowGap: 0.25,
+          fontSize: '0.86rem',
+          '& dt': { color: 'text.secondary' },
+          '& dd': { m: 0 },
+        }}
+      >
         <dt>Tactic</dt>
         <dd>{item.tactic}</dd>
         <dt>Our page</dt>
@@ -43,7 +55,17 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
         <dd>{brief.publish_by === null ? 'any month: steady' : monthName(brief.publish_by)}</dd>
       </Box>
       {fields.map(([field, label]) => (
-        <KeptText key={field} multiline fullWidth maxRows={8} sx={{ mt: 1.25 }} label={label} value={brief.written[field] ?? ''} disabled={!mayEdit} onKeep={(text) => onWrite({ ...brief.written, [field]: text })} />
+        <KeptText
+          key={field}
+          multiline
+          fullWidth
+          maxRows={8}
+          sx={{ mt: 1.25 }}
+          label={label}
+          value={brief.written[field] ?? ''}
+          disabled={!mayEdit}
+          onKeep={(text) => onWrite({ ...brief.written, [field]: text })}
+        />
       ))}
       <Heading>Keywords of the topic</Heading>
       <Typography variant="body2">Most visits by: {brief.traffic_leader}</Typography>

@@ -61,13 +61,27 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
           not agreed
         </Typography>
       )}
-      <Popover open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      >
         <Box role="dialog" aria-label="Plans beside each other" sx={{ p: 2, maxWidth: 720 }}>
-          <PlainTable label="Plans beside each other" headings={['Plan', 'Items', 'Days', 'Visits added, mean of the last month', '']} numbers={[1, 2, 3]}>
+          <PlainTable
+            label="Plans beside each other"
+            headings={['Plan', 'Items', 'Days', 'Visits added, mean of the last month', '']}
+            numbers={[1, 2, 3]}
+          >
             {plan.plans.map((one) => (
               <tr key={one.id ?? 'agreed'}>
                 <td>
-                  <Button aria-pressed={one.id === (draft?.id ?? null)} variant={one.id === (draft?.id ?? null) ? 'outlined' : 'text'} onClick={() => show(one.id)} sx={{ py: 0 }}>
+                  <Button
+                    aria-pressed={one.id === (draft?.id ?? null)}
+                    variant={one.id === (draft?.id ?? null) ? 'outlined' : 'text'}
+                    onClick={() => show(one.id)}
+                    sx={{ py: 0 }}
+                  >
                     {one.name}
                   </Button>
                 </td>
@@ -79,10 +93,19 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
                 <td>
                   {one.id !== null && study.may_edit && (
                     <Box sx={{ display: 'flex' }}>
-                      <Button loading={agree.isPending && agree.variables === one.id} onClick={() => one.id !== null && agree.mutate(one.id)} sx={{ py: 0 }}>
+                      <Button
+                        loading={agree.isPending && agree.variables === one.id}
+                        onClick={() => one.id !== null && agree.mutate(one.id)}
+                        sx={{ py: 0 }}
+                      >
                         Agree on it
                       </Button>
-                      <Button color="warning" aria-label={`Throw the draft ${one.name} away`} onClick={() => one.id !== null && discard.mutate(one.id)} sx={{ py: 0 }}>
+                      <Button
+                        color="warning"
+                        aria-label={`Throw the draft ${one.name} away`}
+                        onClick={() => one.id !== null && discard.mutate(one.id)}
+                        sx={{ py: 0 }}
+                      >
                         Throw away
                       </Button>
                     </Box>
@@ -101,14 +124,21 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
               }}
               sx={{ display: 'flex', gap: 1, mt: 1.5, alignItems: 'center' }}
             >
-              <TextField label="A new draft, called" value={name} onChange={(event) => setName(event.target.value)} slotProps={{ htmlInput: { maxLength: 60 } }} sx={{ flex: 1 }} />
+              <TextField
+                label="A new draft, called"
+                value={name}
+                onChange={(event) => setName(event.target.value)}
+                slotProps={{ htmlInput: { maxLength: 60 } }}
+                sx={{ flex: 1 }}
+              />
               <Button type="submit" disabled={name.trim() === ''} loading={begin.isPending} sx={{ whiteSpace: 'nowrap' }}>
                 Copy {draft === null ? 'the agreed plan' : `“${draft.name}”`}
               </Button>
             </Box>
           )}
           <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-            A draft lays the same items over the months another way. Agreeing on one moves the cards of the agreed plan; that can be undone with u.
+            A draft lays the same items over the months another way. Agreeing on one moves the cards of the agreed plan; that can be undone
+            with u.
           </Typography>
         </Box>
       </Popover>

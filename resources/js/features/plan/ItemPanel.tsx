@@ -36,14 +36,27 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
         </Box>
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-        <TextField select label="Status" disabled={!study.may_edit} value={item.status} onChange={(event) => onChange({ status: statuses.find((status) => status === event.target.value) ?? 'planned' })}>
+        <TextField
+          select
+          label="Status"
+          disabled={!study.may_edit}
+          value={item.status}
+          onChange={(event) => onChange({ status: statuses.find((status) => status === event.target.value) ?? 'planned' })}
+        >
           {statuses.map((status) => (
             <MenuItem key={status} value={status}>
               {status}
             </MenuItem>
           ))}
         </TextField>
-        <TextField select label="Month" disabled={isFixed} value={item.month ?? ''} onChange={(event) => onChange({ month: event.target.value === '' ? null : event.target.value })} slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}>
+        <TextField
+          select
+          label="Month"
+          disabled={isFixed}
+          value={item.month ?? ''}
+          onChange={(event) => onChange({ month: event.target.value === '' ? null : event.target.value })}
+          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        >
           {columns.map((month) => (
             <MenuItem key={month ?? ''} value={month ?? ''}>
               {month === null ? 'none yet' : monthName(month)}
@@ -51,9 +64,27 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
           ))}
         </TextField>
         <KeptText label="Owner" value={item.owner} disabled={!study.may_edit} onKeep={(owner) => onChange({ owner })} />
-        <KeptText label="Days of work" type="number" value={String(item.effort_days)} disabled={isFixed} onKeep={(days) => onChange({ effort_days: Math.max(0, Number(days)) })} />
-        <KeptText label="Due" type="date" slotProps={{ inputLabel: { shrink: true } }} value={item.due ?? ''} disabled={!study.may_edit} onKeep={(due) => onChange({ due: due === '' ? null : due })} />
-        <Button disabled={!study.may_edit} aria-pressed={item.is_pinned} variant={item.is_pinned ? 'outlined' : 'text'} onClick={() => onChange({ is_pinned: !item.is_pinned })}>
+        <KeptText
+          label="Days of work"
+          type="number"
+          value={String(item.effort_days)}
+          disabled={isFixed}
+          onKeep={(days) => onChange({ effort_days: Math.max(0, Number(days)) })}
+        />
+        <KeptText
+          label="Due"
+          type="date"
+          slotProps={{ inputLabel: { shrink: true } }}
+          value={item.due ?? ''}
+          disabled={!study.may_edit}
+          onKeep={(due) => onChange({ due: due === '' ? null : due })}
+        />
+        <Button
+          disabled={!study.may_edit}
+          aria-pressed={item.is_pinned}
+          variant={item.is_pinned ? 'outlined' : 'text'}
+          onClick={() => onChange({ is_pinned: !item.is_pinned })}
+        >
           {item.is_pinned ? 'Pinned: planned first' : 'Pin: plan it first'}
         </Button>
       </Box>
@@ -62,7 +93,9 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
       </Box>
       {brief.isPending && <Waiting what="Gathering the brief" />}
       {brief.isError && <Failed error={brief.error} onRetry={() => void brief.refetch()} />}
-      {brief.data !== undefined && <BriefView brief={brief.data} item={item} mayEdit={study.may_edit} onWrite={(written) => onChange({ brief: written })} />}
+      {brief.data !== undefined && (
+        <BriefView brief={brief.data} item={item} mayEdit={study.may_edit} onWrite={(written) => onChange({ brief: written })} />
+      )}
       <Box sx={{ display: 'flex', gap: 0.5, mt: 2, '& > *': { whiteSpace: 'nowrap' } }} className="no-print">
         <Button component="a" href={address(`studies/${study.slug}/plan/items/${item.id}/brief.html`)} target="_blank" rel="noopener">
           Print

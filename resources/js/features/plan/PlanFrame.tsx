@@ -14,7 +14,8 @@ interface Props {
 export function PlanFrame({ plan, mayEdit, onChange }: Props) {
   const [draft, setDraft] = useState({ start: plan.start, months: String(plan.months), capacity: String(plan.capacity) });
   const isChanged = draft.start !== plan.start || Number(draft.months) !== plan.months || Number(draft.capacity) !== plan.capacity;
-  const set = (field: keyof typeof draft) => (event: { target: { value: string } }) => setDraft((before) => ({ ...before, [field]: event.target.value }));
+  const set = (field: keyof typeof draft) => (event: { target: { value: string } }) =>
+    setDraft((before) => ({ ...before, [field]: event.target.value }));
   return (
     <Box
       component="form"
@@ -24,9 +25,33 @@ export function PlanFrame({ plan, mayEdit, onChange }: Props) {
         onChange({ start: draft.start, months: Number(draft.months), capacity: Number(draft.capacity) });
       }}
     >
-      <TextField type="month" label="From" disabled={!mayEdit} value={draft.start} onChange={set('start')} slotProps={{ inputLabel: { shrink: true } }} sx={{ width: 170 }} />
-      <TextField type="number" label="Months" disabled={!mayEdit} value={draft.months} onChange={set('months')} slotProps={{ htmlInput: { min: 1, max: 60 } }} sx={{ width: 90 }} />
-      <TextField type="number" label="Days a month" disabled={!mayEdit} value={draft.capacity} onChange={set('capacity')} slotProps={{ htmlInput: { min: 0, step: 0.5 } }} sx={{ width: 120 }} />
+      <TextField
+        type="month"
+        label="From"
+        disabled={!mayEdit}
+        value={draft.start}
+        onChange={set('start')}
+        slotProps={{ inputLabel: { shrink: true } }}
+        sx={{ width: 170 }}
+      />
+      <TextField
+        type="number"
+        label="Months"
+        disabled={!mayEdit}
+        value={draft.months}
+        onChange={set('months')}
+        slotProps={{ htmlInput: { min: 1, max: 60 } }}
+        sx={{ width: 90 }}
+      />
+      <TextField
+        type="number"
+        label="Days a month"
+        disabled={!mayEdit}
+        value={draft.capacity}
+        onChange={set('capacity')}
+        slotProps={{ htmlInput: { min: 0, step: 0.5 } }}
+        sx={{ width: 120 }}
+      />
       {isChanged && <Button type="submit">Set</Button>}
     </Box>
   );

@@ -26,7 +26,11 @@ export function PlanPage() {
   const [params] = useUrlState();
   const plan = useQuery(planQuery(study.slug, params.get('draft')));
   if (study.comparison === null) {
-    return <Empty title="Nothing to plan yet">A plan is made of opportunities, and these come from a comparison: bring in rankings in Gather first.</Empty>;
+    return (
+      <Empty title="Nothing to plan yet">
+        A plan is made of opportunities, and these come from a comparison: bring in rankings in Gather first.
+      </Empty>
+    );
   }
   if (plan.isPending) {
     return <Waiting what="Reading the roadmap" />;
@@ -52,40 +56,106 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
       actions.change(chosen, { month: to });
     }
   };
-  useHotkeys({ '[': () => move(-1), ']': () => move(1), a: () => setProposing(study.may_edit), u: actions.undo, Escape: () => change({ item: null }, true) });
+  useHotkeys({
+    '[': () => move(-1),
+    ']': () => move(1),
+    a: () => setProposing(study.may_edit),
+    u: actions.undo,
+    Escape: () => change({ item: null }, true),
+  });
   const shortlisted = study.stages.weigh?.shortlisted ?? 0;
   return (
     <>
-      <Box component="section" aria-label="What is shown" sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, pt: 1.5, pb: 0.75, borderBottom: 1, borderColor: 'divider', flexWrap: 'wrap' }}>
+      <Box
+        component="section"
+        aria-label="What is shown"
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 1,
+          px: 2,
+          pt: 1.5,
+          pb: 0.75,
+          borderBottom: 1,
+          borderColor: 'divider',
+          flexWrap: 'wrap',
+        }}
+      >
         <PlanFrame key={`${plan.start} ${plan.months} ${plan.capacity}`} plan={plan} mayEdit={study.may_edit} onChange={actions.setFrame} />
-        <Drafts study={study} plan={plan} onShow={(id) => change({ draft: id === null ? null : String(id) }, true)} onAgreed={actions.remember} />
+        <Drafts
+          study={study}
+          plan={plan}
+          onShow={(id) => change({ draft: id === null ? null : String(id) }, true)}
+          onAgreed={actions.remember}
+        />
         <Box sx={{ flex: 1 }} />
-        {study.may_edit && draft === null && shortlisted > 0 && <Button onClick={actions.addShortlist}>Add the shortlist ({whole(shortlisted)})</Button>}
+        {study.may_edit && draft === null && shortlisted > 0 && (
+          <Button onClick={actions.addShortlist}>Add the shortlist ({whole(shortlisted)})</Button>
+        )}
         {study.may_edit && (
           <Button variant="contained" onClick={() => setProposing(true)}>
             Auto-plan
           </Button>
         )}
-        {draft === null && (['csv', 'xlsx', 'ics'] as const).map((format) => (
-          <Button key={format} component="a" href={address(`studies/${study.slug}/exports/roadmap.${format}`)} download>
-            {format === 'ics' ? 'Calendar' : format.toUpperCase()}
-          </Button>
-        ))}
+        {draft === null &&
+          (['csv', 'xlsx', 'ics'] as const).map((format) => (
+            <Button key={format} component="a" href={address(`studies/${study.slug}/exports/roadmap.${format}`)} download>
+              {format === 'ics' ? 'Calendar' : format.toUpperCase()}
+            </Button>
+          ))}
       </Box>
       {actions.error !== null && <Failed error={actions.error} />}
       <OtherSides items={plan.elsewhere} domain={study.domain} />
       <Box sx={sideBySide}>
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
-          <ForecastBand plan={plan} currency={study.currency} without={chosen === undefined || without.data === undefined ? null : { name: chosen.keyword, months: without.data.forecast }} />
+          <ForecastBand
+            plan={plan}
+            currency={study.currency}
+            without={chosen === undefined || without.data === undefined ? null : { name: chosen.keyword, months: without.data.forecast }}
+          />
           {plan.items.length === 0 ? (
-            <Empty title="The roadmap is empty">Shortlist keywords in Compare or Weigh (key s) and add them here, or let the auto-plan propose what brings most within the capacity (key a).</Empty>
+            <Empty title="The roadmap is empty">
+              Shortlist keywords in Compare or Weigh (key s) and add them here, or let the auto-plan propose what brings most within the
+              capacity (key a).
+            </Empty>
           ) : (
-            <Board plan={plan} columns={columns} chosen={chosen?.id ?? null} mayEdit={study.may_edit} onChoose={(item) => change({ item: String(item.id) }, chosen !== undefined)} onMove={(item, month) => actions.change(item, { month })} />
+            <Board
+              plan={plan}
+              columns={columns}
+              chosen={chosen?.id ?? null}
+              mayEdit={study.may_edit}
+              onChoose={(item) => change({ item: String(item.id) }, chosen !== undefined)}
+              onMove={(item, month) => actions.change(item, { month })}
+            />
           )}
         </Box>
-        {chosen !== undefined && <ItemPanel key={chosen.id} study={study} item={chosen} columns={columns} onChange={(changes) => actions.change(chosen, changes)} onRemove={() => { actions.remove(chosen.id); change({ item: null }, true); }} onClose={() => change({ item: null }, true)} />}
+        {chosen !== undefined && (
+          <ItemPanel
+            key={chosen.id}
+            study={study}
+            item={chosen}
+            columns={columns}
+            onChange={(changes) => actions.change(chosen, changes)}
+            onRemove={() => {
+              actions.remove(chosen.id);
+              change({ item: null }, true);
+            }}
+            onClose={() => change({ item: null }, true)}
+          />
+        )}
       </Box>
-      {isProposing && <ProposalDialog study={study} draft={draft} isApplying={actions.isApplying} onApply={(changes) => { actions.apply(changes); setProposing(false); }} onClose={() => setProposing(false)} />}
+      {isProposing && (
+        <ProposalDialog
+          study={study}
+          draft={draft}
+          isApplying={actions.isApplying}
+          onApply={(changes) => {
+            actions.apply(changes);
+            setProposing(false);
+          }}
+          onClose={() => setProposing(false)}
+        />
+      )}
     </>
   );
 }

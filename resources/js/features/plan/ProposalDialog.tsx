@@ -27,10 +27,17 @@ export function ProposalDialog({ study, draft, isApplying, onApply, onClose }: P
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="proposal-title">
       <DialogTitle id="proposal-title">What the auto-plan would do</DialogTitle>
       <DialogContent>
-        <p>Month by month it takes the items that together bring the most expected gain within the days there are; pinned ones first. What is done stays.</p>
+        <p>
+          Month by month it takes the items that together bring the most expected gain within the days there are; pinned ones first. What is
+          done stays.
+        </p>
         {proposal.isPending && <Waiting what="Planning" />}
         {proposal.isError && <Failed error={proposal.error} />}
-        {proposal.data !== undefined && changes.length === 0 && <p>Nothing would change{proposal.data.unchanged === 0 ? ': there is nothing with an expected gain that fits the capacity.' : '.'}</p>}
+        {proposal.data !== undefined && changes.length === 0 && (
+          <p>
+            Nothing would change{proposal.data.unchanged === 0 ? ': there is nothing with an expected gain that fits the capacity.' : '.'}
+          </p>
+        )}
         {proposal.data !== undefined && changes.length > 0 && (
           <>
             <p>

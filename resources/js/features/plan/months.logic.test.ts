@@ -3,8 +3,47 @@ import type { Roadmap, RoadmapItem } from '../../api/types';
 import { columnsOf, continuedIn, endOf, monthAfter, monthName, neighbour } from './months.logic';
 
 const why = { figure: '', rule: '', inputs: [], steps: [], assumptions: [] };
-const item = (month: string | null, publishBy: string | null = null): RoadmapItem => ({ id: 1, keyword: 'pen', month, status: 'planned', tactic: 'new page', effort_days: 3, links_to_earn: null, owner: '', due: null, is_pinned: false, brief: {}, done_month: null, version: 1, topic: null, gain: 0, win_chance: null, expected_gain: null, own_position: null, own_url: null, publish_by: publishBy, is_late: false, set_aside: null, spread: month === null ? {} : { [month]: 3 }, why: { effort: why, season: why } });
-const plan = (items: RoadmapItem[]): Roadmap => ({ start: '2026-11', months: 3, capacity: 10, draft: null, plans: [], elsewhere: {}, loads: {}, items, forecast: [], why: null, conversion_rate: 0.02, value_per_conversion: null, assumptions: [] });
+const item = (month: string | null, publishBy: string | null = null): RoadmapItem => ({
+  id: 1,
+  keyword: 'pen',
+  month,
+  status: 'planned',
+  tactic: 'new page',
+  effort_days: 3,
+  links_to_earn: null,
+  owner: '',
+  due: null,
+  is_pinned: false,
+  brief: {},
+  done_month: null,
+  version: 1,
+  topic: null,
+  gain: 0,
+  win_chance: null,
+  expected_gain: null,
+  own_position: null,
+  own_url: null,
+  publish_by: publishBy,
+  is_late: false,
+  set_aside: null,
+  spread: month === null ? {} : { [month]: 3 },
+  why: { effort: why, season: why },
+});
+const plan = (items: RoadmapItem[]): Roadmap => ({
+  start: '2026-11',
+  months: 3,
+  capacity: 10,
+  draft: null,
+  plans: [],
+  elsewhere: {},
+  loads: {},
+  items,
+  forecast: [],
+  why: null,
+  conversion_rate: 0.02,
+  value_per_conversion: null,
+  assumptions: [],
+});
 
 describe('months of a plan', () => {
   it('counts over the turn of the year', () => {

@@ -21,7 +21,9 @@ export function columnsOf(plan: Roadmap): (string | null)[] {
 
 /** Items that go on in a month after the one they began in, with the days they take there. */
 export function continuedIn(items: RoadmapItem[], month: string | null): { item: RoadmapItem; days: number }[] {
-  return items.flatMap((item) => (month !== null && month !== item.month && item.spread[month] !== undefined ? [{ item, days: item.spread[month] }] : []));
+  return items.flatMap((item) =>
+    month !== null && month !== item.month && item.spread[month] !== undefined ? [{ item, days: item.spread[month] }] : [],
+  );
 }
 
 /** The month in which the work on an item ends. */

@@ -37,7 +37,11 @@ export function History({ study }: { study: Study }) {
             </td>
             <td>
               {study.may_edit && (
-                <Button loading={revert.isPending && revert.variables === change.change} onClick={() => revert.mutate(change.change)} sx={{ py: 0 }}>
+                <Button
+                  loading={revert.isPending && revert.variables === change.change}
+                  onClick={() => revert.mutate(change.change)}
+                  sx={{ py: 0 }}
+                >
                   Back to before this
                 </Button>
               )}

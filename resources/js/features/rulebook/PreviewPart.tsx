@@ -10,14 +10,22 @@ export function PreviewPart({ preview }: { preview: RulebookPreview }) {
   return (
     <Box role="status" aria-label="What would move" sx={{ bgcolor: 'ink.wash', px: 2, py: 1, mt: 0.5, fontSize: '0.88rem' }}>
       <div>
-        {moved === 0 ? `No horizon changes among ${whole(preview.keywords)} opportunities.` : `${whole(moved)} of ${whole(preview.keywords)} opportunities change their horizon: ${preview.horizons.map((change) => `${whole(change.keywords)} from ${change.from ?? 'unknown'} to ${change.to ?? 'unknown'}`).join(', ')}.`}{' '}
+        {moved === 0
+          ? `No horizon changes among ${whole(preview.keywords)} opportunities.`
+          : `${whole(moved)} of ${whole(preview.keywords)} opportunities change their horizon: ${preview.horizons.map((change) => `${whole(change.keywords)} from ${change.from ?? 'unknown'} to ${change.to ?? 'unknown'}`).join(', ')}.`}{' '}
         The gain of all together: {estimate(preview.gain.before)} now, {estimate(preview.gain.after)} then.
       </div>
-      {preview.not_shown.length > 0 && <div>This setting changes what is compared or learnt; that shows only once it is saved and the comparison is made anew.</div>}
+      {preview.not_shown.length > 0 && (
+        <div>This setting changes what is compared or learnt; that shows only once it is saved and the comparison is made anew.</div>
+      )}
       {isAlike ? (
         <div>The first twenty stay as they are.</div>
       ) : (
-        <Box component="table" aria-label="The first twenty now and then" sx={{ mt: 0.5, '& td, & th': { pr: 4, textAlign: 'left', fontWeight: 'inherit' }, '& th': { fontWeight: 600 } }}>
+        <Box
+          component="table"
+          aria-label="The first twenty now and then"
+          sx={{ mt: 0.5, '& td, & th': { pr: 4, textAlign: 'left', fontWeight: 'inherit' }, '& th': { fontWeight: 600 } }}
+        >
           <thead>
             <tr>
               <th scope="col"> </th>

@@ -27,7 +27,8 @@ export function RulebookPage() {
         Rulebook
       </Typography>
       <Typography color="text.secondary" sx={{ maxWidth: 720 }}>
-        Every number behind the figures of this study. A change first shows what it would move. Saved, it makes the comparison anew; until that is there, the list from before stays on show.
+        Every number behind the figures of this study. A change first shows what it would move. Saved, it makes the comparison anew; until
+        that is there, the list from before stays on show.
       </Typography>
       {curve.data !== undefined && (
         <Box sx={{ maxWidth: 560, mt: 1 }}>

@@ -17,7 +17,9 @@ export function SettingLine({ study, setting }: { study: Study; setting: Setting
   const isOwn = spelt(setting.value) !== spelt(setting.default);
   const isChanged = text !== spelt(setting.value);
   const settings = (value: string) => ({ settings: { [setting.key]: value } });
-  const preview = useMutation({ mutationFn: (value: string) => api.post<RulebookPreview>(`studies/${study.slug}/rulebook/preview`, settings(value)) });
+  const preview = useMutation({
+    mutationFn: (value: string) => api.post<RulebookPreview>(`studies/${study.slug}/rulebook/preview`, settings(value)),
+  });
   const save = useMutation({
     mutationFn: (value: string) => api.patch<Setting[]>(`studies/${study.slug}/rulebook`, settings(value)),
     onSuccess: () => client.invalidateQueries({ queryKey: studyKey(study.slug) }),
@@ -45,7 +47,14 @@ export function SettingLine({ study, setting }: { study: Study; setting: Setting
           <Box sx={{ fontSize: '0.76rem', color: 'text.secondary' }}>{setting.bounds}</Box>
         </Box>
         <Box sx={{ display: 'flex', gap: 1 }}>
-          <TextField fullWidth disabled={!study.may_edit} value={text} onChange={(event) => edit(event.target.value)} error={error !== null} slotProps={{ htmlInput: { 'aria-label': setting.key.replaceAll('_', ' ') } }} />
+          <TextField
+            fullWidth
+            disabled={!study.may_edit}
+            value={text}
+            onChange={(event) => edit(event.target.value)}
+            error={error !== null}
+            slotProps={{ htmlInput: { 'aria-label': setting.key.replaceAll('_', ' ') } }}
+          />
           {isChanged && (
             <Button type="submit" variant="contained" loading={save.isPending || preview.isPending} sx={{ whiteSpace: 'nowrap' }}>
               {isSeen || !mayPreview ? 'Save' : 'What moves?'}

@@ -15,7 +15,9 @@ import { others } from './rulebook.logic';
 export function SideBySide({ study, settings }: { study: Study; settings: Setting[] }) {
   const history = useQuery(rulebookHistoryQuery(study.slug));
   const [chosen, setChosen] = useState('');
-  const compare = useMutation({ mutationFn: (other: Record<string, string>) => api.post<RulebookPreview>(`studies/${study.slug}/rulebook/preview`, { settings: other }) });
+  const compare = useMutation({
+    mutationFn: (other: Record<string, string>) => api.post<RulebookPreview>(`studies/${study.slug}/rulebook/preview`, { settings: other }),
+  });
   const choices = others(settings, history.data ?? []);
   if (study.comparison === null || choices.length === 0) {
     return null;

@@ -5,8 +5,19 @@ const setting = (key: string) => ({ key, value: 1, default: 1, bounds: '', meani
 
 describe('the rulebook', () => {
   it('puts every setting under one heading', () => {
-    const sorted = groups(['within', 'curve', 'value_per_conversion', 'value_bands', 'intent_buy', 'ramp_new', 'seed', 'something_new'].map(setting));
-    expect(sorted.flatMap((group) => group.settings.map((one) => one.key)).sort()).toEqual(['curve', 'intent_buy', 'ramp_new', 'seed', 'something_new', 'value_bands', 'value_per_conversion', 'within']);
+    const sorted = groups(
+      ['within', 'curve', 'value_per_conversion', 'value_bands', 'intent_buy', 'ramp_new', 'seed', 'something_new'].map(setting),
+    );
+    expect(sorted.flatMap((group) => group.settings.map((one) => one.key)).sort()).toEqual([
+      'curve',
+      'intent_buy',
+      'ramp_new',
+      'seed',
+      'something_new',
+      'value_bands',
+      'value_per_conversion',
+      'within',
+    ]);
     expect(sorted.find((group) => group.title === 'Other')?.settings.length).toBe(1);
   });
 
@@ -22,8 +33,19 @@ describe('other rulebooks', () => {
   it('are the one as it comes, those with another curve, and those from before each change', () => {
     const target = { ...setting('target'), value: 5, default: 3 };
     const curve = { ...setting('curve'), value: '2006', default: 'default' };
-    const change = { change: 1, who: null, when: '2026-11-02T10:00:00', settings: [{ key: 'target', from: null, to: '5' }], restores: { target: '3' } };
-    expect(others([target, curve], [change]).map((other) => other.settings)).toEqual([{ target: '3', curve: 'default' }, { curve: 'default' }, { curve: 'fitted' }, { target: '3' }]);
+    const change = {
+      change: 1,
+      who: null,
+      when: '2026-11-02T10:00:00',
+      settings: [{ key: 'target', from: null, to: '5' }],
+      restores: { target: '3' },
+    };
+    expect(others([target, curve], [change]).map((other) => other.settings)).toEqual([
+      { target: '3', curve: 'default' },
+      { curve: 'default' },
+      { curve: 'fitted' },
+      { target: '3' },
+    ]);
     expect(others([setting('target')], []).map((other) => other.title)).not.toContain('the rulebook as it comes');
   });
 });
@@ -32,6 +54,10 @@ describe('two orders side by side', () => {
   it('tell what is new, what leaves and how far the others came', () => {
     const rows = placesMoved(['a', 'b', 'c'], ['c', 'a', 'd']);
     expect(rows.map((row) => row.moved)).toEqual(['up 2', 'down 1', 'new']);
-    expect(rows.map((row) => [row.leaves, row.isNew])).toEqual([[false, false], [true, false], [false, true]]);
+    expect(rows.map((row) => [row.leaves, row.isNew])).toEqual([
+      [false, false],
+      [true, false],
+      [false, true],
+    ]);
   });
 });

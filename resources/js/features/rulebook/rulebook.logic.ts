@@ -12,7 +12,10 @@ const titles: [string, RegExp][] = [
 
 /** The settings under the heading they belong to, in the order of the work. */
 export function groups(settings: Setting[]): { title: string; settings: Setting[] }[] {
-  const named = titles.map(([title, sign]) => ({ title, settings: settings.filter((setting) => titles.find(([, other]) => other.test(setting.key))?.[1] === sign) }));
+  const named = titles.map(([title, sign]) => ({
+    title,
+    settings: settings.filter((setting) => titles.find(([, other]) => other.test(setting.key))?.[1] === sign),
+  }));
   const rest = settings.filter((setting) => !titles.some(([, sign]) => sign.test(setting.key)));
   return [...named, ...(rest.length === 0 ? [] : [{ title: 'Other', settings: rest }])];
 }
@@ -43,9 +46,16 @@ export function others(settings: Setting[], history: RulebookChange[]): Other[] 
   const own = settings.filter((setting) => spelt(setting.value) !== spelt(setting.default));
   const curve = spelt(settings.find((setting) => setting.key === 'curve')?.value);
   return [
-    ...(own.length === 0 ? [] : [{ title: 'the rulebook as it comes', settings: Object.fromEntries(own.map((setting) => [setting.key, spelt(setting.default)])) }]),
-    ...['default', '2006', 'fitted'].filter((other) => other !== curve).map((other) => ({ title: `this one with the ${other} CTR curve`, settings: { curve: other } })),
-    ...history.map((change) => ({ title: `as it stood before ${change.when.slice(0, 16).replace('T', ' ')} (${change.settings.map((setting) => setting.key.replaceAll('_', ' ')).join(', ')})`, settings: change.restores })),
+    ...(own.length === 0
+      ? []
+      : [{ title: 'the rulebook as it comes', settings: Object.fromEntries(own.map((setting) => [setting.key, spelt(setting.default)])) }]),
+    ...['default', '2006', 'fitted']
+      .filter((other) => other !== curve)
+      .map((other) => ({ title: `this one with the ${other} CTR curve`, settings: { curve: other } })),
+    ...history.map((change) => ({
+      title: `as it stood before ${change.when.slice(0, 16).replace('T', ' ')} (${change.settings.map((setting) => setting.key.replaceAll('_', ' ')).join(', ')})`,
+      settings: change.restores,
+    })),
   ];
 }
 
@@ -67,6 +77,13 @@ export function placesMoved(before: string[], after: string[]): PlaceMoved[] {
     const [now, then] = [before[index] ?? '', after[index] ?? ''];
     const from = before.indexOf(then);
     const by = from - index;
-    return { place: index + 1, now, then, leaves: now !== '' && !after.includes(now), isNew: then !== '' && from < 0, moved: then === '' ? '' : from < 0 ? 'new' : by === 0 ? '' : by > 0 ? `up ${by}` : `down ${-by}` };
+    return {
+      place: index + 1,
+      now,
+      then,
+      leaves: now !== '' && !after.includes(now),
+      isNew: then !== '' && from < 0,
+      moved: then === '' ? '' : from < 0 ? 'new' : by === 0 ? '' : by > 0 ? `up ${by}` : `down ${-by}`,
+    };
   });
 }

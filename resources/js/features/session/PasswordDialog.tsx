@@ -33,8 +33,26 @@ export function PasswordDialog({ onClose }: { onClose: () => void }) {
           ) : (
             <>
               {change.error !== null && !isField && <Alert severity="error">{change.error.message}</Alert>}
-              <TextField type="password" label="The one you have now" autoComplete="current-password" value={password} onChange={(event) => setPassword(event.target.value)} error={wrong['password'] !== undefined} helperText={wrong['password']?.[0]} sx={{ mt: 1 }} autoFocus />
-              <TextField type="password" label="The new one" autoComplete="new-password" value={fresh} onChange={(event) => setFresh(event.target.value)} error={wrong['new_password'] !== undefined} helperText={wrong['new_password']?.[0] ?? `At least ${shortest} characters`} />
+              <TextField
+                type="password"
+                label="The one you have now"
+                autoComplete="current-password"
+                value={password}
+                onChange={(event) => setPassword(event.target.value)}
+                error={wrong['password'] !== undefined}
+                helperText={wrong['password']?.[0]}
+                sx={{ mt: 1 }}
+                autoFocus
+              />
+              <TextField
+                type="password"
+                label="The new one"
+                autoComplete="new-password"
+                value={fresh}
+                onChange={(event) => setFresh(event.target.value)}
+                error={wrong['new_password'] !== undefined}
+                helperText={wrong['new_password']?.[0] ?? `At least ${shortest} characters`}
+              />
             </>
           )}
         </DialogContent>

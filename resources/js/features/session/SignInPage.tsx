@@ -27,7 +27,16 @@ export function SignInPage() {
   }
   return (
     <Box component="main" sx={{ minHeight: '100dvh', display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1.1fr 1fr' } }}>
-      <Box sx={{ p: { xs: 4, md: 8 }, display: 'flex', flexDirection: 'column', justifyContent: 'center', borderRight: 1, borderColor: 'divider' }}>
+      <Box
+        sx={{
+          p: { xs: 4, md: 8 },
+          display: 'flex',
+          flexDirection: 'column',
+          justifyContent: 'center',
+          borderRight: 1,
+          borderColor: 'divider',
+        }}
+      >
         <Typography variant="h1" sx={{ fontSize: '3rem', mb: 2 }}>
           Greater Reach
         </Typography>
@@ -47,7 +56,11 @@ export function SignInPage() {
         <Typography variant="h2" component="h2">
           Sign in
         </Typography>
-        {signIn.isError && <Alert severity="error">{signIn.error.message === 'Some fields are not right.' ? 'Name and password do not belong together.' : signIn.error.message}</Alert>}
+        {signIn.isError && (
+          <Alert severity="error">
+            {signIn.error.message === 'Some fields are not right.' ? 'Name and password do not belong together.' : signIn.error.message}
+          </Alert>
+        )}
         <TextField name="email" label="Email" autoComplete="username" required autoFocus />
         <TextField name="password" label="Password" type="password" autoComplete="current-password" required />
         <Button type="submit" variant="contained" size="medium" loading={signIn.isPending}>

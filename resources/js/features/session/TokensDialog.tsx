@@ -20,16 +20,28 @@ const abilities = { 'read only': ['read'], 'read and write': ['read', 'write'] }
 export function TokensDialog({ onClose }: { onClose: () => void }) {
   const client = useQueryClient();
   const tokens = useQuery(tokensQuery());
-  const [draft, setDraft] = useState<{ name: string; may: keyof typeof abilities; days: string }>({ name: '', may: 'read only', days: '90' });
+  const [draft, setDraft] = useState<{ name: string; may: keyof typeof abilities; days: string }>({
+    name: '',
+    may: 'read only',
+    days: '90',
+  });
   const settle = { onSettled: () => client.invalidateQueries({ queryKey: tokensQuery().queryKey }) };
-  const make = useMutation({ mutationFn: () => api.post<{ token: string }>('tokens', { name: draft.name, abilities: abilities[draft.may], days: Number(draft.days) }), onSuccess: () => setDraft({ ...draft, name: '' }), ...settle });
+  const make = useMutation({
+    mutationFn: () =>
+      api.post<{ token: string }>('tokens', { name: draft.name, abilities: abilities[draft.may], days: Number(draft.days) }),
+    onSuccess: () => setDraft({ ...draft, name: '' }),
+    ...settle,
+  });
   const end = useMutation({ mutationFn: (id: number) => api.delete(`tokens/${id}`), ...settle });
   const error = make.error ?? end.error;
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="tokens-title">
       <DialogTitle id="tokens-title">Tokens for scripts</DialogTitle>
       <DialogContent>
-        <p>A script that sends a token as “Authorization: Bearer …” uses the API in your name, in the studies you may see. It can never do more than you.</p>
+        <p>
+          A script that sends a token as “Authorization: Bearer …” uses the API in your name, in the studies you may see. It can never do
+          more than you.
+        </p>
         {make.data !== undefined && (
           <Alert severity="success" sx={{ overflowWrap: 'anywhere' }}>
             Copy it now; it is not shown again: <code>{make.data.token}</code>
@@ -45,7 +57,12 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
                 <td>{token.last_used_at?.slice(0, 10) ?? 'never'}</td>
                 <td>{token.expires_at?.slice(0, 10) ?? 'never'}</td>
                 <td>
-                  <Button color="warning" aria-label={`Take the token ${token.name} away`} onClick={() => end.mutate(token.id)} sx={{ py: 0 }}>
+                  <Button
+                    color="warning"
+                    aria-label={`Take the token ${token.name} away`}
+                    onClick={() => end.mutate(token.id)}
+                    sx={{ py: 0 }}
+                  >
                     Take away
                   </Button>
                 </td>
@@ -61,16 +78,41 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
           }}
           sx={{ display: 'flex', gap: 1, mt: 2, alignItems: 'center' }}
         >
-          <TextField label="What it is for" value={draft.name} onChange={(event) => setDraft({ ...draft, name: event.target.value })} slotProps={{ htmlInput: { maxLength: 80 } }} sx={{ flex: 1 }} />
-          <TextField select label="May" value={draft.may} onChange={(event) => setDraft({ ...draft, may: event.target.value === 'read only' ? 'read only' : 'read and write' })} sx={{ width: 170 }}>
+          <TextField
+            label="What it is for"
+            value={draft.name}
+            onChange={(event) => setDraft({ ...draft, name: event.target.value })}
+            slotProps={{ htmlInput: { maxLength: 80 } }}
+            sx={{ flex: 1 }}
+          />
+          <TextField
+            select
+            label="May"
+            value={draft.may}
+            onChange={(event) => setDraft({ ...draft, may: event.target.value === 'read only' ? 'read only' : 'read and write' })}
+            sx={{ width: 170 }}
+          >
             {Object.keys(abilities).map((may) => (
               <MenuItem key={may} value={may}>
                 {may}
               </MenuItem>
             ))}
           </TextField>
-          <TextField type="number" label="Days until it ends" value={draft.days} onChange={(event) => setDraft({ ...draft, days: event.target.value })} slotProps={{ htmlInput: { min: 1, max: 366 } }} sx={{ width: 150 }} />
-          <Button type="submit" variant="contained" disabled={draft.name.trim() === ''} loading={make.isPending} sx={{ whiteSpace: 'nowrap' }}>
+          <TextField
+            type="number"
+            label="Days until it ends"
+            value={draft.days}
+            onChange={(event) => setDraft({ ...draft, days: event.target.value })}
+            slotProps={{ htmlInput: { min: 1, max: 366 } }}
+            sx={{ width: 150 }}
+          />
+          <Button
+            type="submit"
+            variant="contained"
+            disabled={draft.name.trim() === ''}
+            loading={make.isPending}
+            sx={{ whiteSpace: 'nowrap' }}
+          >
             Make a token
           </Button>
         </Box>

@@ -7,7 +7,18 @@ import { stagesOf, type Stage } from './stages.logic';
 /** The five stages of the work as one connected line. */
 export function StagePath({ study }: { study: Study }) {
   return (
-    <Box component="nav" aria-label="Stages" sx={{ flex: { xs: '1 0 100%', md: 1 }, order: { xs: 1, md: 0 }, display: 'grid', gridTemplateColumns: 'repeat(5, minmax(0, 1fr))', py: 1, minWidth: 0 }}>
+    <Box
+      component="nav"
+      aria-label="Stages"
+      sx={{
+        flex: { xs: '1 0 100%', md: 1 },
+        order: { xs: 1, md: 0 },
+        display: 'grid',
+        gridTemplateColumns: 'repeat(5, minmax(0, 1fr))',
+        py: 1,
+        minWidth: 0,
+      }}
+    >
       {stagesOf(study).map((stage, place) => (
         <StageLink key={stage.path} stage={stage} place={place} slug={study.slug} />
       ))}
@@ -30,8 +41,27 @@ function StageLink({ stage, place, slug }: { stage: Stage; place: number; slug: 
         textDecoration: 'none',
         color: stage.isReached ? 'text.primary' : 'text.secondary',
         minWidth: 0,
-        '&::before': { content: '""', position: 'absolute', top: 7, left: place === 0 ? 8 : 0, right: place === 4 ? 'calc(100% - 12px)' : 0, borderTop: 2, borderColor: stage.isReached ? 'primary.main' : 'divider' },
-        '&::after': { content: '""', position: 'absolute', top: 2, left: 8, width: 12, height: 12, borderRadius: '50%', border: 2, borderColor: stage.isReached ? 'primary.main' : 'divider', bgcolor: 'background.default' },
+        '&::before': {
+          content: '""',
+          position: 'absolute',
+          top: 7,
+          left: place === 0 ? 8 : 0,
+          right: place === 4 ? 'calc(100% - 12px)' : 0,
+          borderTop: 2,
+          borderColor: stage.isReached ? 'primary.main' : 'divider',
+        },
+        '&::after': {
+          content: '""',
+          position: 'absolute',
+          top: 2,
+          left: 8,
+          width: 12,
+          height: 12,
+          borderRadius: '50%',
+          border: 2,
+          borderColor: stage.isReached ? 'primary.main' : 'divider',
+          bgcolor: 'background.default',
+        },
         '&.active::after': { bgcolor: 'primary.main', transform: 'scale(1.25)' },
         '&.active .stage-name': { textDecoration: 'underline', textUnderlineOffset: 5, textDecorationThickness: 2 },
       }}
@@ -39,7 +69,12 @@ function StageLink({ stage, place, slug }: { stage: Stage; place: number; slug: 
       <Typography variant="stage" component="span" className="stage-name" sx={{ display: 'block' }}>
         {stage.name}
       </Typography>
-      <Typography variant="caption" component="span" noWrap sx={{ display: 'block', color: stage.isWaiting ? 'warning.main' : 'text.secondary', fontWeight: stage.isWaiting ? 600 : 400 }}>
+      <Typography
+        variant="caption"
+        component="span"
+        noWrap
+        sx={{ display: 'block', color: stage.isWaiting ? 'warning.main' : 'text.secondary', fontWeight: stage.isWaiting ? 600 : 400 }}
+      >
         {stage.figure}
       </Typography>
     </Box>

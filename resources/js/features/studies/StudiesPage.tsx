@@ -33,7 +33,9 @@ export function StudiesPage() {
           <Typography variant="h2" component="h2" sx={{ flex: 1, minWidth: 260 }}>
             Studies and what waits in them
           </Typography>
-          {(name !== '' || studies.length >= few) && <TextField label="Find a study" value={name} onChange={(event) => setName(event.target.value)} />}
+          {(name !== '' || studies.length >= few) && (
+            <TextField label="Find a study" value={name} onChange={(event) => setName(event.target.value)} />
+          )}
           <Button variant="outlined" onClick={() => setOpen(true)}>
             New study
           </Button>
@@ -42,7 +44,12 @@ export function StudiesPage() {
         {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
         {list.isSuccess && studies.length === 0 && <NoStudy wanted={name} />}
         {studies.map((study) => (
-          <Box key={study.slug} component="section" aria-label={study.name} sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, borderTop: 1, borderColor: 'divider', py: 1 }}>
+          <Box
+            key={study.slug}
+            component="section"
+            aria-label={study.name}
+            sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, borderTop: 1, borderColor: 'divider', py: 1 }}
+          >
             <StudyBlock study={study} isHome />
             <StagePath study={study} />
           </Box>
@@ -60,7 +67,9 @@ export function StudiesPage() {
 
 function NoStudy({ wanted }: { wanted: string }) {
   return wanted === '' ? (
-    <Empty title="No study yet">A study sets your domain against up to ten competitors in one market. Make one, then bring in rankings.</Empty>
+    <Empty title="No study yet">
+      A study sets your domain against up to ten competitors in one market. Make one, then bring in rankings.
+    </Empty>
   ) : (
     <Empty title={`No study is called “${wanted}”`}>Only a part of its name is needed.</Empty>
   );

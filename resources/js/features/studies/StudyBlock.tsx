@@ -10,11 +10,27 @@ import { StudyDialog } from './StudyDialog';
 export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: boolean }) {
   const [isOpen, setOpen] = useState(false);
   return (
-    <Box sx={{ position: 'relative', width: { xs: 'auto', md: 292 }, flex: { xs: 1, md: 'none' }, minWidth: { xs: 240, md: 0 }, px: 2, py: 1, borderRight: { xs: 0, md: 1 }, borderColor: 'divider' }}>
+    <Box
+      sx={{
+        position: 'relative',
+        width: { xs: 'auto', md: 292 },
+        flex: { xs: 1, md: 'none' },
+        minWidth: { xs: 240, md: 0 },
+        px: 2,
+        py: 1,
+        borderRight: { xs: 0, md: 1 },
+        borderColor: 'divider',
+      }}
+    >
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 1 }}>
         <Typography variant="h2" component={isHome ? 'h3' : 'h1'} noWrap sx={{ fontSize: '1.15rem' }}>
           {isHome ? (
-            <Link component={RouterLink} to={`/studies/${study.slug}/${study.comparison === null ? 'gather' : 'compare'}`} color="inherit" sx={{ display: 'inline-block', minHeight: 26, lineHeight: '26px' }}>
+            <Link
+              component={RouterLink}
+              to={`/studies/${study.slug}/${study.comparison === null ? 'gather' : 'compare'}`}
+              color="inherit"
+              sx={{ display: 'inline-block', minHeight: 26, lineHeight: '26px' }}
+            >
               {study.name}
             </Link>
           ) : (
@@ -33,18 +49,32 @@ export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: b
         disabled={!study.may_edit}
         onClick={() => setOpen(true)}
         title={study.may_edit ? 'Change domain, competitors, market and day' : 'Readers cannot change the study'}
-        sx={{ all: 'unset', cursor: study.may_edit ? 'pointer' : 'default', display: 'block', fontSize: '0.78rem', color: 'text.secondary', lineHeight: 1.45, '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' } }}
+        sx={{
+          all: 'unset',
+          cursor: study.may_edit ? 'pointer' : 'default',
+          display: 'block',
+          fontSize: '0.78rem',
+          color: 'text.secondary',
+          lineHeight: 1.45,
+          '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
+        }}
       >
         <Box component="span" sx={{ color: 'text.primary', fontWeight: 600 }}>
           {study.domain}
         </Box>
         <br />
         <Box component="span" sx={{ display: 'inline-block', maxWidth: 200 }}>
-          against {study.competitors.length} · {study.country}, {study.language}, {study.device} · {study.as_of === null ? 'newest' : study.as_of}
+          against {study.competitors.length} · {study.country}, {study.language}, {study.device} ·{' '}
+          {study.as_of === null ? 'newest' : study.as_of}
         </Box>
       </Box>
       {!isHome && (
-        <Link component={RouterLink} to={`/studies/${study.slug}/rulebook`} variant="caption" sx={{ position: 'absolute', right: 16, bottom: 4, lineHeight: '24px' }}>
+        <Link
+          component={RouterLink}
+          to={`/studies/${study.slug}/rulebook`}
+          variant="caption"
+          sx={{ position: 'absolute', right: 16, bottom: 4, lineHeight: '24px' }}
+        >
           rulebook
         </Link>
       )}

@@ -28,7 +28,9 @@ function draftOf(form: FormData): StudyDraft {
   return {
     name: text(form, 'name'),
     domain: text(form, 'domain'),
-    competitors: text(form, 'competitors').split(/[\s,;]+/).filter((line) => line !== ''),
+    competitors: text(form, 'competitors')
+      .split(/[\s,;]+/)
+      .filter((line) => line !== ''),
     country: text(form, 'country'),
     language: text(form, 'language'),
     device: text(form, 'device'),
@@ -70,16 +72,48 @@ export function StudyDialog({ study, onClose }: Props) {
             </Alert>
           )}
           <TextField name="name" label="Name" required defaultValue={study?.name ?? ''} sx={{ gridColumn: '1 / -1', mt: 1 }} autoFocus />
-          {study === null && <TextField name="slug" label="Short name for addresses and commands" required sx={{ gridColumn: '1 / -1' }} slotProps={{ htmlInput: { pattern: '[a-z0-9][a-z0-9\\-]{0,62}' } }} helperText="Lower-case letters, digits and hyphens" />}
-          <TextField name="domain" label="Our domain" required defaultValue={study?.domain ?? ''} sx={{ gridColumn: '1 / -1' }} helperText="A domain means all its hosts, a host that host, an address what lies below it" />
-          <TextField name="competitors" label="Competitors, one a line, at most ten" multiline minRows={4} defaultValue={study?.competitors.join('\n') ?? ''} sx={{ gridColumn: '1 / -1' }} />
+          {study === null && (
+            <TextField
+              name="slug"
+              label="Short name for addresses and commands"
+              required
+              sx={{ gridColumn: '1 / -1' }}
+              slotProps={{ htmlInput: { pattern: '[a-z0-9][a-z0-9\\-]{0,62}' } }}
+              helperText="Lower-case letters, digits and hyphens"
+            />
+          )}
+          <TextField
+            name="domain"
+            label="Our domain"
+            required
+            defaultValue={study?.domain ?? ''}
+            sx={{ gridColumn: '1 / -1' }}
+            helperText="A domain means all its hosts, a host that host, an address what lies below it"
+          />
+          <TextField
+            name="competitors"
+            label="Competitors, one a line, at most ten"
+            multiline
+            minRows={4}
+            defaultValue={study?.competitors.join('\n') ?? ''}
+            sx={{ gridColumn: '1 / -1' }}
+          />
           <TextField name="country" label="Country" defaultValue={study?.country ?? 'GB'} slotProps={{ htmlInput: { maxLength: 2 } }} />
           <TextField name="language" label="Language" defaultValue={study?.language ?? 'en'} slotProps={{ htmlInput: { maxLength: 2 } }} />
           <TextField name="device" label="Device" select defaultValue={study?.device ?? 'desktop'}>
             <MenuItem value="desktop">desktop</MenuItem>
             <MenuItem value="mobile">mobile</MenuItem>
           </TextField>
-          {study !== null && <TextField name="as_of" label="As of" type="date" defaultValue={study.as_of ?? ''} slotProps={{ inputLabel: { shrink: true } }} helperText="Empty: the newest" />}
+          {study !== null && (
+            <TextField
+              name="as_of"
+              label="As of"
+              type="date"
+              defaultValue={study.as_of ?? ''}
+              slotProps={{ inputLabel: { shrink: true } }}
+              helperText="Empty: the newest"
+            />
+          )}
         </DialogContent>
         <DialogActions>
           <Button onClick={onClose}>Cancel</Button>

@@ -28,8 +28,20 @@ function planFigure({ items, overdue, done }: Study['stages']['plan'], shortlist
 export function stagesOf(study: Study): Stage[] {
   const { gather, compare, weigh, plan } = study.stages;
   return [
-    { path: 'gather', name: 'Gather', figure: gatherFigure(gather), isWaiting: gather.without_rankings > 0 || gather.stale > 0, isReached: true },
-    { path: 'compare', name: 'Compare', figure: compare === null ? 'nothing compared yet' : `${whole(compare.gaps)} gaps`, isWaiting: false, isReached: compare !== null },
+    {
+      path: 'gather',
+      name: 'Gather',
+      figure: gatherFigure(gather),
+      isWaiting: gather.without_rankings > 0 || gather.stale > 0,
+      isReached: true,
+    },
+    {
+      path: 'compare',
+      name: 'Compare',
+      figure: compare === null ? 'nothing compared yet' : `${whole(compare.gaps)} gaps`,
+      isWaiting: false,
+      isReached: compare !== null,
+    },
     {
       path: 'weigh',
       name: 'Weigh',
@@ -37,7 +49,19 @@ export function stagesOf(study: Study): Stage[] {
       isWaiting: false,
       isReached: weigh !== null,
     },
-    { path: 'plan', name: 'Plan', figure: planFigure(plan, weigh?.shortlisted ?? 0), isWaiting: plan.overdue > 0, isReached: plan.items + plan.done > 0 },
-    { path: 'track', name: 'Track', figure: plan.done === 0 ? 'nothing done yet' : `${whole(plan.done)} done`, isWaiting: false, isReached: plan.done > 0 },
+    {
+      path: 'plan',
+      name: 'Plan',
+      figure: planFigure(plan, weigh?.shortlisted ?? 0),
+      isWaiting: plan.overdue > 0,
+      isReached: plan.items + plan.done > 0,
+    },
+    {
+      path: 'track',
+      name: 'Track',
+      figure: plan.done === 0 ? 'nothing done yet' : `${whole(plan.done)} done`,
+      isWaiting: false,
+      isReached: plan.done > 0,
+    },
   ];
 }

@@ -13,7 +13,13 @@ export function OutcomeBand({ item }: { item: TrackItem }) {
   const high = Math.max(1, item.added, item.p90);
   const x = (visits: number) => 6 + ((width - 12) * (visits - low)) / (high - low);
   return (
-    <Box component="svg" role="img" aria-label={`${estimate(item.added)} visits added; the band reaches from ${estimate(item.p10)} to ${estimate(item.p90)}`} viewBox={`0 0 ${width} 22`} sx={{ width, height: 22, color: 'primary.main' }}>
+    <Box
+      component="svg"
+      role="img"
+      aria-label={`${estimate(item.added)} visits added; the band reaches from ${estimate(item.p10)} to ${estimate(item.p90)}`}
+      viewBox={`0 0 ${width} 22`}
+      sx={{ width, height: 22, color: 'primary.main' }}
+    >
       <line x1={x(low)} x2={x(high)} y1={11} y2={11} stroke="currentColor" opacity="0.4" />
       <rect x={x(item.p10)} y={6} width={Math.max(1, x(item.p90) - x(item.p10))} height={10} fill="currentColor" opacity="0.3" />
       <line x1={x(item.p50)} x2={x(item.p50)} y1={5} y2={17} stroke="currentColor" />

@@ -8,7 +8,9 @@ const height = 26;
 export function PositionLine({ history, done }: { history: TrackItem['history']; done: string }) {
   const x = (index: number) => 3 + ((width - 6) * index) / Math.max(1, history.length - 1);
   const y = (place: number) => 3 + ((height - 6) * Math.log(place)) / Math.log(100);
-  const points = history.flatMap((entry, index) => (entry.position === null ? [] : [`${x(index).toFixed(1)},${y(entry.position).toFixed(1)}`]));
+  const points = history.flatMap((entry, index) =>
+    entry.position === null ? [] : [`${x(index).toFixed(1)},${y(entry.position).toFixed(1)}`],
+  );
   const at = history.findIndex((entry) => entry.day.slice(0, 7) >= done);
   const words = history.map((entry) => `${entry.day} ${entry.position ?? 'absent'}`).join(', ');
   return (

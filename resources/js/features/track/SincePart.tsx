@@ -29,7 +29,8 @@ export function SincePart({ study, since }: { study: Study; since: Since | null 
       {since !== null && (
         <>
           <Typography>
-            We climbed for {whole(since.moved.climbed ?? 0)} keywords, slipped for {whole(since.moved.slipped ?? 0)}, entered for {whole(since.moved.entered ?? 0)} and left {whole(since.moved.left ?? 0)}.{' '}
+            We climbed for {whole(since.moved.climbed ?? 0)} keywords, slipped for {whole(since.moved.slipped ?? 0)}, entered for{' '}
+            {whole(since.moved.entered ?? 0)} and left {whole(since.moved.left ?? 0)}.{' '}
             {since.undecided > 0 && (
               <Anchor component={Link} to={compare('gaps=opened;brands=hide;mark=open')}>
                 {whole(since.undecided)} new gaps wait for a decision.
@@ -37,7 +38,11 @@ export function SincePart({ study, since }: { study: Study; since: Since | null 
             )}
           </Typography>
           <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(330px, 1fr))', gap: 3, mt: 1 }}>
-            <Gaps title={`${whole(since.opened.keywords)} gaps opened`} gaps={since.opened.first} to={compare('gaps=opened;brands=hide;mark=kept')} />
+            <Gaps
+              title={`${whole(since.opened.keywords)} gaps opened`}
+              gaps={since.opened.first}
+              to={compare('gaps=opened;brands=hide;mark=kept')}
+            />
             <Gaps title={`${whole(since.closed.keywords)} gaps closed`} gaps={since.closed.first} to={compare('gaps=closed')} />
           </Box>
         </>
@@ -85,7 +90,11 @@ function NewMonth({ study }: { study: Study }) {
   });
   return (
     <>
-      <Button variant="contained" loading={pull.isPending} onClick={() => (source === undefined ? void navigate(`/studies/${study.slug}/gather`) : pull.mutate())}>
+      <Button
+        variant="contained"
+        loading={pull.isPending}
+        onClick={() => (source === undefined ? void navigate(`/studies/${study.slug}/gather`) : pull.mutate())}
+      >
         New month
       </Button>
       {pull.isError && <Alert severity="warning">{pull.error.message}</Alert>}

@@ -42,7 +42,10 @@ export function TrackPage() {
         Said and happened
       </Typography>
       {items.length === 0 ? (
-        <Empty title="Nothing is done yet">Set an item of the roadmap to done in Plan when its page is out. What it promised is then held fast, and the next rankings show what came of it.</Empty>
+        <Empty title="Nothing is done yet">
+          Set an item of the roadmap to done in Plan when its page is out. What it promised is then held fast, and the next rankings show
+          what came of it.
+        </Empty>
       ) : (
         <>
           <Typography sx={{ mb: 1 }}>
@@ -50,7 +53,11 @@ export function TrackPage() {
               ? `Measured against the rankings of ${newest ?? 'no day yet'}. Nothing has had its full time yet.`
               : `Of ${calibration.items} items that had their full time, ${percent(calibration.happened)} are on page one; ${percent(calibration.said)} was said. ${percent(calibration.inside)} lie inside their band; eight of ten should, if the model is right.`}
           </Typography>
-          <PlainTable label="Finished items" headings={['Item', 'Done', 'Position', 'Since', 'Win chance', 'Visits added', 'Measured clicks', 'Against the band', 'Outcome']} numbers={[4, 5, 6]}>
+          <PlainTable
+            label="Finished items"
+            headings={['Item', 'Done', 'Position', 'Since', 'Win chance', 'Visits added', 'Measured clicks', 'Against the band', 'Outcome']}
+            numbers={[4, 5, 6]}
+          >
             {items.map((item) => (
               <Line key={item.id} item={item} />
             ))}
@@ -86,7 +93,21 @@ function Line({ item }: { item: TrackItem }) {
           <OutcomeBand item={item} />
         </td>
         <td>
-          <Box component="button" type="button" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)} sx={{ all: 'unset', cursor: 'pointer', fontWeight: 700, textDecoration: 'underline', minHeight: 24, color: item.outcome === 'below' ? 'warning.main' : 'text.primary', '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' } }}>
+          <Box
+            component="button"
+            type="button"
+            aria-expanded={isOpen}
+            onClick={() => setOpen(!isOpen)}
+            sx={{
+              all: 'unset',
+              cursor: 'pointer',
+              fontWeight: 700,
+              textDecoration: 'underline',
+              minHeight: 24,
+              color: item.outcome === 'below' ? 'warning.main' : 'text.primary',
+              '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
+            }}
+          >
             {item.outcome ?? 'no rankings yet'}
           </Box>
         </td>

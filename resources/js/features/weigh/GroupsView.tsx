@@ -39,7 +39,13 @@ export function GroupsView({ study, comparison, show, onOpen, onTopic }: Props) 
     <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 2, pb: 3 }}>
       <Box role="group" aria-label="Gathered by" sx={{ display: 'flex', gap: 0.5, my: 0.5, alignItems: 'center', flexWrap: 'wrap' }}>
         {groupings.map((grouping) => (
-          <Button key={grouping} aria-pressed={by === grouping} variant={by === grouping ? 'outlined' : 'text'} onClick={() => setBy(grouping)} sx={{ py: 0.25 }}>
+          <Button
+            key={grouping}
+            aria-pressed={by === grouping}
+            variant={by === grouping ? 'outlined' : 'text'}
+            onClick={() => setBy(grouping)}
+            sx={{ py: 0.25 }}
+          >
             by {grouping}
           </Button>
         ))}
@@ -53,13 +59,34 @@ export function GroupsView({ study, comparison, show, onOpen, onTopic }: Props) 
       {groups.isError && <Failed error={groups.error} onRetry={() => void groups.refetch()} />}
       {groups.data?.length === 0 && <Empty title="No opportunity fits this sentence">Take a clause out of the sentence above.</Empty>}
       {groups.data !== undefined && groups.data.length > 0 && (
-        <Box component="table" aria-label={`Opportunities by ${by}`} sx={{ width: '100%', borderCollapse: 'collapse', fontSize: '0.86rem', '& th, & td': { borderBottom: 1, borderColor: 'divider', px: 0.75, py: 0.3, textAlign: 'right', fontVariantNumeric: 'tabular-nums' }, '& th:first-of-type, & td:first-of-type': { textAlign: 'left' }, '& th': { position: 'sticky', top: 0, bgcolor: 'background.default', fontSize: '0.78rem' } }}>
+        <Box
+          component="table"
+          aria-label={`Opportunities by ${by}`}
+          sx={{
+            width: '100%',
+            borderCollapse: 'collapse',
+            fontSize: '0.86rem',
+            '& th, & td': {
+              borderBottom: 1,
+              borderColor: 'divider',
+              px: 0.75,
+              py: 0.3,
+              textAlign: 'right',
+              fontVariantNumeric: 'tabular-nums',
+            },
+            '& th:first-of-type, & td:first-of-type': { textAlign: 'left' },
+            '& th': { position: 'sticky', top: 0, bgcolor: 'background.default', fontSize: '0.78rem' },
+          }}
+        >
           <thead>
             <tr>
               <th scope="col">{by}</th>
               {columns.map((column) => (
                 <th key={column.key} scope="col" aria-sort={sort === column.key ? 'descending' : undefined}>
-                  <Button onClick={() => setSort(column.key)} sx={{ p: 0, minWidth: 0, fontSize: 'inherit', color: sort === column.key ? 'text.primary' : 'text.secondary' }}>
+                  <Button
+                    onClick={() => setSort(column.key)}
+                    sx={{ p: 0, minWidth: 0, fontSize: 'inherit', color: sort === column.key ? 'text.primary' : 'text.secondary' }}
+                  >
                     {column.name}
                     {sort === column.key ? ' ↓' : ''}
                   </Button>
@@ -70,16 +97,21 @@ export function GroupsView({ study, comparison, show, onOpen, onTopic }: Props) 
           <tbody>
             {inOrder(groups.data, sort).map((group) => {
               const { clause } = group;
-              const name = group.name === null ? (by === 'page' ? 'no page of ours' : 'unset') : by === 'page' ? pathOf(group.name) : group.name;
+              const name =
+                group.name === null ? (by === 'page' ? 'no page of ours' : 'unset') : by === 'page' ? pathOf(group.name) : group.name;
               return (
                 <tr key={group.name ?? ''}>
                   <td>
-                    {clause === null ? name : (
+                    {clause === null ? (
+                      name
+                    ) : (
                       <Button onClick={() => onOpen(clause)} sx={{ py: 0, px: 0, minWidth: 0, textAlign: 'left' }}>
                         {name}
                       </Button>
                     )}
-                    {by === 'topic' && study.may_edit && group.name !== null && <TopicName topic={group.name} others={groups.data.flatMap((other) => other.name ?? [])} onName={onTopic} />}
+                    {by === 'topic' && study.may_edit && group.name !== null && (
+                      <TopicName topic={group.name} others={groups.data.flatMap((other) => other.name ?? [])} onName={onTopic} />
+                    )}
                   </td>
                   {columns.map((column) => (
                     <td key={column.key}>{column.draw(group)}</td>
@@ -99,7 +131,11 @@ function TopicName({ topic, others, onName }: { topic: string; others: string[];
   const [text, setText] = useState<string | null>(null);
   if (text === null) {
     return (
-      <Button aria-label={`Rename ${topic} or join it with another`} onClick={() => setText(topic)} sx={{ py: 0, px: 0.5, minWidth: 0, ml: 1, color: 'text.secondary', fontSize: '0.76rem' }}>
+      <Button
+        aria-label={`Rename ${topic} or join it with another`}
+        onClick={() => setText(topic)}
+        sx={{ py: 0, px: 0.5, minWidth: 0, ml: 1, color: 'text.secondary', fontSize: '0.76rem' }}
+      >
         rename
       </Button>
     );
@@ -117,7 +153,14 @@ function TopicName({ topic, others, onName }: { topic: string; others: string[];
       }}
       sx={{ display: 'inline-flex', gap: 0.5, ml: 1 }}
     >
-      <TextField autoFocus value={text} onChange={(event) => setText(event.target.value)} onKeyDown={(event) => event.key === 'Escape' && setText(null)} slotProps={{ htmlInput: { 'aria-label': 'Name of the topic', list: 'topics' } }} sx={{ width: 200 }} />
+      <TextField
+        autoFocus
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => event.key === 'Escape' && setText(null)}
+        slotProps={{ htmlInput: { 'aria-label': 'Name of the topic', list: 'topics' } }}
+        sx={{ width: 200 }}
+      />
       <datalist id="topics">
         {others.map((other) => (
           <option key={other} value={other} />

@@ -49,7 +49,13 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
         <Box sx={{ flex: 1 }} />
         {chosen.length > 0 && study.may_edit && (
           <>
-            <Button variant="contained" onClick={() => { onShortlist(chosen); setChosen([]); }}>
+            <Button
+              variant="contained"
+              onClick={() => {
+                onShortlist(chosen);
+                setChosen([]);
+              }}
+            >
               Shortlist {whole(chosen.length)}
             </Button>
             <Button onClick={() => setChosen([])}>Choose none</Button>
@@ -60,11 +66,19 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
       {plot.places.length === 0 ? (
         <Empty title="Nothing to draw">Difficulty or gain is unknown for all that the sentence shows.</Empty>
       ) : (
-        <Drawing plot={plot} chosen={chosen} selected={selected} onChosen={setChosen} onOpen={(name) => (by === 'topic' ? onTopic(name) : onKeyword(name))} />
+        <Drawing
+          plot={plot}
+          chosen={chosen}
+          selected={selected}
+          onChosen={setChosen}
+          onOpen={(name) => (by === 'topic' ? onTopic(name) : onKeyword(name))}
+        />
       )}
       <Box component="p" sx={{ m: 0, fontSize: '0.82rem', color: 'text.secondary' }}>
-        Areas go with the volume. Draw a line round some to choose them; press one to open it. {map.data.left_out > 0 && `${whole(map.data.left_out)} with less expected gain are left out.`}
-        {picture === 'difficulty' && ' The win chances drawn are without a head start: who is on page two or further already has a better one.'}
+        Areas go with the volume. Draw a line round some to choose them; press one to open it.{' '}
+        {map.data.left_out > 0 && `${whole(map.data.left_out)} with less expected gain are left out.`}
+        {picture === 'difficulty' &&
+          ' The win chances drawn are without a head start: who is on page two or further already has a better one.'}
       </Box>
     </Box>
   );
@@ -107,7 +121,15 @@ function Drawing({ plot, chosen, selected, onChosen, onOpen }: DrawingProps) {
         onPointerMove={(event: PointerEvent) => outline.length > 0 && setOutline([...outline, spot(event)])}
         onPointerUp={finish}
         onPointerLeave={finish}
-        sx={{ width: '100%', maxHeight: 'calc(100vh - 270px)', touchAction: 'none', color: 'text.primary', userSelect: 'none', '& text': { fontSize: 11.5, fill: 'currentColor', pointerEvents: 'none' }, '& circle': { cursor: 'pointer' } }}
+        sx={{
+          width: '100%',
+          maxHeight: 'calc(100vh - 270px)',
+          touchAction: 'none',
+          color: 'text.primary',
+          userSelect: 'none',
+          '& text': { fontSize: 11.5, fill: 'currentColor', pointerEvents: 'none' },
+          '& circle': { cursor: 'pointer' },
+        }}
       >
         {plot.xTicks.map((tick) => (
           <g key={tick.name}>
@@ -127,7 +149,14 @@ function Drawing({ plot, chosen, selected, onChosen, onOpen }: DrawingProps) {
         ))}
         {plot.lines.map((line) => (
           <g key={line.name}>
-            <line x1={line.x} x2={line.x} y1={size.top} y2={bottom} stroke="currentColor" strokeDasharray={line.isStrong ? undefined : '2 4'} />
+            <line
+              x1={line.x}
+              x2={line.x}
+              y1={size.top}
+              y2={bottom}
+              stroke="currentColor"
+              strokeDasharray={line.isStrong ? undefined : '2 4'}
+            />
             <text x={line.x + 4} y={line.isStrong ? size.top - 18 : size.top - 5}>
               {line.name}
             </text>
@@ -143,7 +172,12 @@ function Drawing({ plot, chosen, selected, onChosen, onOpen }: DrawingProps) {
             onPointerEnter={() => setUnder(place)}
             onPointerLeave={() => setUnder(null)}
             onClick={() => onOpen(place.point.name)}
-            style={{ fill: inks.has(place.point.name) ? 'var(--mui-palette-warning-main)' : 'var(--mui-palette-primary-main)', fillOpacity: inks.has(place.point.name) ? 0.75 : 0.16, stroke: 'var(--mui-palette-primary-main)', strokeWidth: place.point.name === selected ? 4 : 1 }}
+            style={{
+              fill: inks.has(place.point.name) ? 'var(--mui-palette-warning-main)' : 'var(--mui-palette-primary-main)',
+              fillOpacity: inks.has(place.point.name) ? 0.75 : 0.16,
+              stroke: 'var(--mui-palette-primary-main)',
+              strokeWidth: place.point.name === selected ? 4 : 1,
+            }}
           />
         ))}
         {namedPlaces(plot.places).map((place) => (
@@ -157,13 +191,17 @@ function Drawing({ plot, chosen, selected, onChosen, onOpen }: DrawingProps) {
         <text x={6} y={12}>
           {plot.yName}
         </text>
-        {outline.length > 1 && <polygon points={outline.map(({ x, y }) => `${x},${y}`).join(' ')} fill="none" stroke="currentColor" strokeDasharray="4 3" />}
+        {outline.length > 1 && (
+          <polygon points={outline.map(({ x, y }) => `${x},${y}`).join(' ')} fill="none" stroke="currentColor" strokeDasharray="4 3" />
+        )}
       </Box>
       <Box aria-live="polite" sx={{ minHeight: '1.4em', fontSize: '0.86rem' }}>
         {under !== null && (
           <>
             <strong>{under.point.name}</strong>
-            {under.point.keywords > 1 && `, ${whole(under.point.keywords)} keywords`}: difficulty {decimal(under.point.difficulty)}, volume {whole(under.point.volume)}, win chance {percent(under.point.win_chance)}, expected gain {estimate(under.point.expected_gain)}, priority {decimal(under.point.priority, 2)}, links to earn {whole(under.point.links_to_earn)}
+            {under.point.keywords > 1 && `, ${whole(under.point.keywords)} keywords`}: difficulty {decimal(under.point.difficulty)}, volume{' '}
+            {whole(under.point.volume)}, win chance {percent(under.point.win_chance)}, expected gain {estimate(under.point.expected_gain)},
+            priority {decimal(under.point.priority, 2)}, links to earn {whole(under.point.links_to_earn)}
           </>
         )}
       </Box>

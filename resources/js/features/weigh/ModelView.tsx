@@ -42,23 +42,40 @@ export function ModelView({ comparison }: { comparison: Comparison }) {
             <tr>
               <td>authority</td>
               <td>{model.authority === null ? '·' : decimal(model.authority, 4)}</td>
-              <td>{model.authority === null ? 'not in the model: not every compared domain has one' : `each 10 points more multiply the odds by ${decimal(comparison.summary.odds?.authority ?? null, 2)}${authority === null ? '' : `; ours is ${decimal(authority)}`}`}</td>
+              <td>
+                {model.authority === null
+                  ? 'not in the model: not every compared domain has one'
+                  : `each 10 points more multiply the odds by ${decimal(comparison.summary.odds?.authority ?? null, 2)}${authority === null ? '' : `; ours is ${decimal(authority)}`}`}
+              </td>
             </tr>
           </PlainTable>
           <Typography variant="h3" sx={{ mt: 2 }}>
             When to trust it
           </Typography>
           <Box component="ul" sx={{ pl: 2.5, fontSize: '0.9rem' }}>
-            <li>{model.brier_score === null ? 'There is no Brier score: nothing was learnt.' : `Its Brier score is ${decimal(model.brier_score, 3)}: the mean squared distance of the chance from what happened, 0 for perfect; always guessing one half would give 0.25.`}</li>
-            <li>A chance of 30 % means that three in ten such keywords are on page one for a domain like ours, not that this page will be.</li>
-            <li>It knows difficulty{model.authority === null ? '' : ' and authority'} only: nothing of the content, and nothing of brands and news.</li>
+            <li>
+              {model.brier_score === null
+                ? 'There is no Brier score: nothing was learnt.'
+                : `Its Brier score is ${decimal(model.brier_score, 3)}: the mean squared distance of the chance from what happened, 0 for perfect; always guessing one half would give 0.25.`}
+            </li>
+            <li>
+              A chance of 30 % means that three in ten such keywords are on page one for a domain like ours, not that this page will be.
+            </li>
+            <li>
+              It knows difficulty{model.authority === null ? '' : ' and authority'} only: nothing of the content, and nothing of brands and
+              news.
+            </li>
             <li>Do not trust it far from what it saw: where the table has few pairs in a row, the chance there is a guess.</li>
             <li>It says who ranks, and rankings that a list leaves out count as absent.</li>
           </Box>
         </Box>
         <Box sx={{ flex: '1 1 360px' }}>
           <Typography variant="h3">Calibration</Typography>
-          {model.calibration.length === 0 ? <p>Nothing was learnt, so there is nothing to hold against what happened.</p> : <Calibration bins={model.calibration} />}
+          {model.calibration.length === 0 ? (
+            <p>Nothing was learnt, so there is nothing to hold against what happened.</p>
+          ) : (
+            <Calibration bins={model.calibration} />
+          )}
         </Box>
       </Box>
     </Box>
@@ -73,7 +90,13 @@ function Calibration({ bins }: { bins: WinModel['calibration'] }) {
   const filled = bins.filter((bin) => bin.predicted !== null && bin.observed !== null);
   return (
     <>
-      <Box component="svg" role="img" aria-label="Predicted chance against the observed share" viewBox={`0 0 ${side} ${side}`} sx={{ width: 340, maxWidth: '100%', color: 'text.primary', '& text': { fontSize: 11, fill: 'currentColor' } }}>
+      <Box
+        component="svg"
+        role="img"
+        aria-label="Predicted chance against the observed share"
+        viewBox={`0 0 ${side} ${side}`}
+        sx={{ width: 340, maxWidth: '100%', color: 'text.primary', '& text': { fontSize: 11, fill: 'currentColor' } }}
+      >
         <line x1={at(0)} y1={down(0)} x2={at(1)} y2={down(1)} stroke="currentColor" strokeDasharray="3 4" />
         {[0, 0.5, 1].map((tick) => (
           <g key={tick}>
@@ -81,9 +104,19 @@ function Calibration({ bins }: { bins: WinModel['calibration'] }) {
             <text x={margin - 6} y={down(tick) + 4} textAnchor="end">{`${tick * 100}%`}</text>
           </g>
         ))}
-        <polyline points={filled.map((bin) => `${at(bin.predicted ?? 0)},${down(bin.observed ?? 0)}`).join(' ')} fill="none" style={{ stroke: 'var(--mui-palette-primary-main)' }} />
+        <polyline
+          points={filled.map((bin) => `${at(bin.predicted ?? 0)},${down(bin.observed ?? 0)}`).join(' ')}
+          fill="none"
+          style={{ stroke: 'var(--mui-palette-primary-main)' }}
+        />
         {filled.map((bin) => (
-          <circle key={bin.from} cx={at(bin.predicted ?? 0)} cy={down(bin.observed ?? 0)} r={2 + 8 * Math.sqrt(bin.rows / most)} style={{ fill: 'var(--mui-palette-primary-main)', fillOpacity: 0.25, stroke: 'var(--mui-palette-primary-main)' }} />
+          <circle
+            key={bin.from}
+            cx={at(bin.predicted ?? 0)}
+            cy={down(bin.observed ?? 0)}
+            r={2 + 8 * Math.sqrt(bin.rows / most)}
+            style={{ fill: 'var(--mui-palette-primary-main)', fillOpacity: 0.25, stroke: 'var(--mui-palette-primary-main)' }}
+          />
         ))}
         <text x={side / 2} y={side - 6} textAnchor="middle">
           predicted chance

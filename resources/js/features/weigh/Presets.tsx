@@ -23,7 +23,11 @@ export function Presets({ study, weights, ready, onChoose }: Props) {
   const presets = weightPresetsQuery(study.slug);
   const own = useQuery(presets).data ?? [];
   const refresh = { onSettled: () => client.invalidateQueries({ queryKey: presets.queryKey }) };
-  const keep = useMutation({ mutationFn: () => api.post(`studies/${study.slug}/weight-presets`, { name, weights: spellWeights(weights) }), onSuccess: () => setName(''), ...refresh });
+  const keep = useMutation({
+    mutationFn: () => api.post(`studies/${study.slug}/weight-presets`, { name, weights: spellWeights(weights) }),
+    onSuccess: () => setName(''),
+    ...refresh,
+  });
   const forget = useMutation({ mutationFn: (id: number) => api.delete(`studies/${study.slug}/weight-presets/${id}`), ...refresh });
   const pressed = (other: Weights) => spellWeights(other) === spellWeights(weights);
   const button = { py: 0.1, px: 0.75, minWidth: 0 };
@@ -34,13 +38,24 @@ export function Presets({ study, weights, ready, onChoose }: Props) {
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.25 }}>
         {Object.entries(ready).map(([preset, kept]) => (
-          <Button key={preset} aria-pressed={pressed(kept)} variant={pressed(kept) ? 'outlined' : 'text'} onClick={() => onChoose(kept)} sx={button}>
+          <Button
+            key={preset}
+            aria-pressed={pressed(kept)}
+            variant={pressed(kept) ? 'outlined' : 'text'}
+            onClick={() => onChoose(kept)}
+            sx={button}
+          >
             {preset}
           </Button>
         ))}
         {own.map((kept) => (
           <Box key={kept.id} component="span" sx={{ whiteSpace: 'nowrap' }}>
-            <Button aria-pressed={pressed(kept.weights)} variant={pressed(kept.weights) ? 'outlined' : 'text'} onClick={() => onChoose(kept.weights)} sx={button}>
+            <Button
+              aria-pressed={pressed(kept.weights)}
+              variant={pressed(kept.weights) ? 'outlined' : 'text'}
+              onClick={() => onChoose(kept.weights)}
+              sx={button}
+            >
               {kept.name}
             </Button>
             {study.may_edit && (
@@ -60,7 +75,14 @@ export function Presets({ study, weights, ready, onChoose }: Props) {
           }}
           sx={{ display: 'flex', gap: 0.5, mt: 0.5 }}
         >
-          <TextField value={name} onChange={(event) => setName(event.target.value)} placeholder="Keep these as" error={keep.isError} helperText={keep.error?.message} slotProps={{ htmlInput: { 'aria-label': 'Name for these weights', maxLength: 24 } }} />
+          <TextField
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+            placeholder="Keep these as"
+            error={keep.isError}
+            helperText={keep.error?.message}
+            slotProps={{ htmlInput: { 'aria-label': 'Name for these weights', maxLength: 24 } }}
+          />
           <Button type="submit" disabled={name.trim() === '' || keep.isPending} sx={{ minWidth: 0 }}>
             Keep
           </Button>

@@ -31,7 +31,10 @@ export function PriorityBar({ priority, scores, weights }: { priority: number | 
       <span style={figure}>{decimal(priority, 2)}</span>
       <span style={bar} role="img" aria-label={spelt}>
         {parts.map((part) => (
-          <span key={part.name} style={{ background: criterionFill(part.place), transition: 'width .25s', width: `${part.width * 100}%` }} />
+          <span
+            key={part.name}
+            style={{ background: criterionFill(part.place), transition: 'width .25s', width: `${part.width * 100}%` }}
+          />
         ))}
       </span>
     </div>

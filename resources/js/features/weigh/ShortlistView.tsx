@@ -41,7 +41,8 @@ export function ShortlistView({ study, comparison, weights, onKeyword, onTake, o
     <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 2, pb: 3 }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', my: 0.5, fontSize: '0.9rem' }}>
         <Box component="span" sx={{ flex: 1 }}>
-          <strong>{whole(total)} chosen</strong>: gain {estimate(sum((row) => row.gain))}, links to earn {whole(sum((row) => row.links_to_earn))}.{' '}
+          <strong>{whole(total)} chosen</strong>: gain {estimate(sum((row) => row.gain))}, links to earn{' '}
+          {whole(sum((row) => row.links_to_earn))}.{' '}
           {shared.size > 0 && 'Where a topic is there more than once, one page can serve all of its keywords.'}
         </Box>
         <Button onClick={() => onPageOne(chosen)}>Page one of all</Button>
@@ -52,14 +53,24 @@ export function ShortlistView({ study, comparison, weights, onKeyword, onTake, o
           CSV
         </Button>
       </Box>
-      <PlainTable label="Shortlist" headings={['', 'Keyword', 'Why', 'Topic', 'We → target', 'Volume', 'Difficulty', 'Gain', 'Chance', 'Tactic', '']} numbers={[0, 4, 5, 6, 7, 8]}>
+      <PlainTable
+        label="Shortlist"
+        headings={['', 'Keyword', 'Why', 'Topic', 'We → target', 'Volume', 'Difficulty', 'Gain', 'Chance', 'Tactic', '']}
+        numbers={[0, 4, 5, 6, 7, 8]}
+      >
         {rows.map((row) => (
           <tr key={row.keyword}>
             <td>{row.rank}</td>
             <td>
               <KeywordButton keyword={row.keyword} onOpen={onKeyword} />
             </td>
-            <td>{row.reason ?? <Box component="span" sx={{ color: 'text.secondary' }}>no reason given</Box>}</td>
+            <td>
+              {row.reason ?? (
+                <Box component="span" sx={{ color: 'text.secondary' }}>
+                  no reason given
+                </Box>
+              )}
+            </td>
             <td>
               {row.topic ?? '·'}
               {row.topic !== null && shared.has(row.topic) && <strong>, {whole(shared.get(row.topic))} chosen</strong>}
@@ -74,7 +85,11 @@ export function ShortlistView({ study, comparison, weights, onKeyword, onTake, o
             <td>{row.tactic ?? '·'}</td>
             <td>
               {study.may_edit && (
-                <Button aria-label={`Take ${row.keyword} off the shortlist`} onClick={() => onTake(row.keyword)} sx={{ py: 0, px: 0.5, minWidth: 0 }}>
+                <Button
+                  aria-label={`Take ${row.keyword} off the shortlist`}
+                  onClick={() => onTake(row.keyword)}
+                  sx={{ py: 0, px: 0.5, minWidth: 0 }}
+                >
                   take off
                 </Button>
               )}

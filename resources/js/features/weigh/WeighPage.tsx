@@ -62,7 +62,17 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
       void fetchNextPage();
     }
   }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
-  useListKeys({ current, mayEdit: study.may_edit, onMark: decisions.mark, onUndo: decisions.undo, onClose: () => change({ dossier: null }, true), more: { p: () => current !== undefined && study.may_edit && decisions.decide({ keywords: [current.keyword] }, { pinned: !current.pinned }), d: () => setWeights({ ...weights, ease: (weights.ease ?? 0) > 0 ? 0 : 1 }) } });
+  useListKeys({
+    current,
+    mayEdit: study.may_edit,
+    onMark: decisions.mark,
+    onUndo: decisions.undo,
+    onClose: () => change({ dossier: null }, true),
+    more: {
+      p: () => current !== undefined && study.may_edit && decisions.decide({ keywords: [current.keyword] }, { pinned: !current.pinned }),
+      d: () => setWeights({ ...weights, ease: (weights.ease ?? 0) > 0 ? 0 : 1 }),
+    },
+  });
   return (
     <>
       <SentenceBar
@@ -74,12 +84,25 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
         hidden={0}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: { xs: 'flex-start', md: 'flex-end' }, maxWidth: { md: 400 }, flexShrink: { md: 0 } }}>
-        <LensMenu study={study} show={show} onChoose={(next) => change({ show: next })} />
-        <Button component="a" href={address(`studies/${study.slug}/exports/weigh.csv`, { show, weights: asked })} download sx={{ whiteSpace: 'nowrap' }}>
-          Export CSV
-        </Button>
-        <ViewSwitch views={views} view={view} onChange={(next) => change({ view: next === 'list' ? null : next })} />
+        <Box
+          sx={{
+            display: 'flex',
+            flexWrap: 'wrap',
+            justifyContent: { xs: 'flex-start', md: 'flex-end' },
+            maxWidth: { md: 400 },
+            flexShrink: { md: 0 },
+          }}
+        >
+          <LensMenu study={study} show={show} onChoose={(next) => change({ show: next })} />
+          <Button
+            component="a"
+            href={address(`studies/${study.slug}/exports/weigh.csv`, { show, weights: asked })}
+            download
+            sx={{ whiteSpace: 'nowrap' }}
+          >
+            Export CSV
+          </Button>
+          <ViewSwitch views={views} view={view} onChange={(next) => change({ view: next === 'list' ? null : next })} />
         </Box>
       </SentenceBar>
       {decisions.error !== null && <Failed error={decisions.error} />}
@@ -98,13 +121,41 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
               onShortlist={(keywords) => decisions.mark(keywords, 'shortlisted')}
             />
           )}
-          {view === 'groups' && <GroupsView study={study} comparison={comparison} show={show} onOpen={(clause) => change({ show: add(show, clause), view: null })} onTopic={(topic, into) => decisions.decide({ show: `topic=${topic}` }, { topic: into })} />}
-          {view === 'shortlist' && <ShortlistView study={study} comparison={comparison} weights={asked} onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)} onTake={(chosen) => decisions.mark([chosen], null)} onPageOne={(chosen) => change({ show: chosen, view: 'page-one' })} />}
-          {view === 'page-one' && <PageOneTable study={study} comparison={comparison} show={show} onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)} />}
+          {view === 'groups' && (
+            <GroupsView
+              study={study}
+              comparison={comparison}
+              show={show}
+              onOpen={(clause) => change({ show: add(show, clause), view: null })}
+              onTopic={(topic, into) => decisions.decide({ show: `topic=${topic}` }, { topic: into })}
+            />
+          )}
+          {view === 'shortlist' && (
+            <ShortlistView
+              study={study}
+              comparison={comparison}
+              weights={asked}
+              onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)}
+              onTake={(chosen) => decisions.mark([chosen], null)}
+              onPageOne={(chosen) => change({ show: chosen, view: 'page-one' })}
+            />
+          )}
+          {view === 'page-one' && (
+            <PageOneTable
+              study={study}
+              comparison={comparison}
+              show={show}
+              onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)}
+            />
+          )}
           {view === 'model' && <ModelView comparison={comparison} />}
           {view === 'list' && list.isPending && <Waiting what="Ranking the opportunities" />}
           {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
-          {view === 'list' && list.isSuccess && rows.length === 0 && <Empty title="No opportunity fits this sentence">Take a clause out of the sentence above, or press z to go back to what it was.</Empty>}
+          {view === 'list' && list.isSuccess && rows.length === 0 && (
+            <Empty title="No opportunity fits this sentence">
+              Take a clause out of the sentence above, or press z to go back to what it was.
+            </Empty>
+          )}
           {view === 'list' && rows.length > 0 && (
             <Bench
               label="Opportunities"

@@ -2,7 +2,18 @@ import { describe, expect, it } from 'vitest';
 import type { OpportunityGroup } from '../../api/types';
 import { inOrder, sharedTopics, thinStage } from './groups.logic';
 
-const group = (name: string | null, keywords: number, gain: number | null): OpportunityGroup => ({ name, keywords, gain, volume: 1, visits_now: 0, expected_gain: 1, difficulty: 1, win_chance: 1, links_to_earn: 0, clause: null });
+const group = (name: string | null, keywords: number, gain: number | null): OpportunityGroup => ({
+  name,
+  keywords,
+  gain,
+  volume: 1,
+  visits_now: 0,
+  expected_gain: 1,
+  difficulty: 1,
+  win_chance: 1,
+  links_to_earn: 0,
+  clause: null,
+});
 
 describe('groups of opportunities', () => {
   it('stand with most first and the unknown last', () => {

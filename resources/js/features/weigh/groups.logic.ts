@@ -13,7 +13,9 @@ export function inOrder(groups: OpportunityGroup[], figure: Figure): Opportunity
 export function thinStage(groups: OpportunityGroup[]): { name: string; keywords: number; of: number } | null {
   const staged = groups.filter((group) => group.name !== null);
   const [thin] = [...staged].sort((one, other) => one.keywords - other.keywords);
-  return thin === undefined ? null : { name: thin.name ?? '', keywords: thin.keywords, of: staged.reduce((sum, group) => sum + group.keywords, 0) };
+  return thin === undefined
+    ? null
+    : { name: thin.name ?? '', keywords: thin.keywords, of: staged.reduce((sum, group) => sum + group.keywords, 0) };
 }
 
 /** Topics that are there more than once, with how often. */

@@ -2,8 +2,22 @@ import { describe, expect, it } from 'vitest';
 import type { MapPoint } from '../../api/types';
 import { layPlot, namedPlaces, plotPicture, size, within } from './plot.logic';
 
-const point = (name: string, difficulty: number, expected: number, volume: number): MapPoint => ({ name, keywords: 1, difficulty, expected_gain: expected, volume, win_chance: 0.5, links_to_earn: 9, priority: 2.5 });
-const map = { points: [point('near', 20, 99, 400), point('far <1>', 80, 9, 100)], left_out: 0, comfort: 40, contours: [{ chance: 0.5, difficulty: 55 }] };
+const point = (name: string, difficulty: number, expected: number, volume: number): MapPoint => ({
+  name,
+  keywords: 1,
+  difficulty,
+  expected_gain: expected,
+  volume,
+  win_chance: 0.5,
+  links_to_earn: 9,
+  priority: 2.5,
+});
+const map = {
+  points: [point('near', 20, 99, 400), point('far <1>', 80, 9, 100)],
+  left_out: 0,
+  comfort: 40,
+  contours: [{ chance: 0.5, difficulty: 55 }],
+};
 
 describe('the map of opportunities', () => {
   it('puts difficulty from left to right and sizes areas by volume', () => {
@@ -22,7 +36,12 @@ describe('the map of opportunities', () => {
   it('finds what a line drawn by hand encloses', () => {
     const { places } = layPlot(map, 'difficulty');
     const near = places[0] ?? { x: 0, y: 0 };
-    const around = [[-9, -9], [9, -9], [9, 9], [-9, 9]].map(([dx, dy]) => ({ x: near.x + (dx ?? 0), y: near.y + (dy ?? 0) }));
+    const around = [
+      [-9, -9],
+      [9, -9],
+      [9, 9],
+      [-9, 9],
+    ].map(([dx, dy]) => ({ x: near.x + (dx ?? 0), y: near.y + (dy ?? 0) }));
     expect(within(places, around)).toEqual(['near']);
     expect(within(places, [])).toEqual([]);
   });

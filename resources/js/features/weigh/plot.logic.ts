@@ -28,14 +28,17 @@ const named = 14;
 
 /** Lays points out: difficulty against expected gain, or links to earn against priority; areas go with the volume. */
 export function layPlot(map: OpportunityMap, picture: Picture): Plot {
-  const points = picture === 'difficulty' ? map.points : map.points.filter((point) => point.links_to_earn !== null && point.priority !== null);
+  const points =
+    picture === 'difficulty' ? map.points : map.points.filter((point) => point.links_to_earn !== null && point.priority !== null);
   const most = Math.max(1, ...points.map((point) => point.volume));
   const xMost = picture === 'difficulty' ? 100 : Math.max(10, ...points.map((point) => point.links_to_earn ?? 0));
   const yMost = picture === 'difficulty' ? Math.max(10, ...points.map((point) => point.expected_gain)) : 5;
   const yLeast = picture === 'difficulty' ? Math.min(...points.map((point) => point.expected_gain), yMost / 10) : 0;
-  const share = (value: number, end: number, isLog: boolean, begin = 0) => (isLog ? (Math.log1p(value) - Math.log1p(begin)) / (Math.log1p(end) - Math.log1p(begin)) : value / end);
+  const share = (value: number, end: number, isLog: boolean, begin = 0) =>
+    isLog ? (Math.log1p(value) - Math.log1p(begin)) / (Math.log1p(end) - Math.log1p(begin)) : value / end;
   const x = (value: number) => size.left + (size.width - size.left - size.right) * share(value, xMost, picture === 'links');
-  const y = (value: number) => size.height - size.bottom - (size.height - size.top - size.bottom) * share(value, yMost, picture === 'difficulty', yLeast);
+  const y = (value: number) =>
+    size.height - size.bottom - (size.height - size.top - size.bottom) * share(value, yMost, picture === 'difficulty', yLeast);
   const ticks = (end: number) => [0, 1, 3, 10, 30, 100, 300, 1000, 3000, 10000, 30000].filter((tick) => tick <= end);
   return {
     places: points.map((point) => ({
@@ -48,11 +51,18 @@ export function layPlot(map: OpportunityMap, picture: Picture): Plot {
       picture === 'difficulty'
         ? [
             ...(map.comfort === null ? [] : [{ x: x(map.comfort), name: `comfort ${map.comfort.toFixed(1)}`, isStrong: true }]),
-            ...map.contours.map((contour) => ({ x: x(contour.difficulty), name: `win ${Math.round(contour.chance * 100)} %`, isStrong: false })),
+            ...map.contours.map((contour) => ({
+              x: x(contour.difficulty),
+              name: `win ${Math.round(contour.chance * 100)} %`,
+              isStrong: false,
+            })),
           ]
         : [],
     xTicks: (picture === 'difficulty' ? [0, 20, 40, 60, 80, 100] : ticks(xMost)).map((tick) => ({ at: x(tick), name: String(tick) })),
-    yTicks: (picture === 'difficulty' ? ticks(yMost).filter((tick) => tick >= yLeast) : [0, 1, 2, 3, 4, 5]).map((tick) => ({ at: y(tick), name: String(tick) })),
+    yTicks: (picture === 'difficulty' ? ticks(yMost).filter((tick) => tick >= yLeast) : [0, 1, 2, 3, 4, 5]).map((tick) => ({
+      at: y(tick),
+      name: String(tick),
+    })),
     xName: picture === 'difficulty' ? 'Difficulty' : 'Links to earn',
     yName: picture === 'difficulty' ? 'Expected gain, visits a month' : 'Priority',
   };
@@ -96,10 +106,22 @@ export function plotPicture(plot: Plot): string {
   const ink = '#12302d';
   const bottom = size.height - size.bottom;
   const content = [
-    ...plot.xTicks.map((tick) => `<line x1="${tick.at}" x2="${tick.at}" y1="${size.top}" y2="${bottom}" stroke="#d9d2bf"/>${text(tick.at, bottom + 16, tick.name, 'middle')}`),
-    ...plot.yTicks.map((tick) => `<line x1="${size.left}" x2="${size.width - size.right}" y1="${tick.at}" y2="${tick.at}" stroke="#d9d2bf"/>${text(size.left - 8, tick.at + 4, tick.name, 'end')}`),
-    ...plot.lines.map((line) => `<line x1="${line.x}" x2="${line.x}" y1="${size.top}" y2="${bottom}" stroke="${ink}" stroke-dasharray="${line.isStrong ? 'none' : '2 4'}"/>${text(line.x + 4, size.top - 6, line.name)}`),
-    ...plot.places.map((place) => `<circle cx="${place.x.toFixed(1)}" cy="${place.y.toFixed(1)}" r="${place.radius.toFixed(1)}" fill="#1c6b5f" fill-opacity=".16" stroke="#1c6b5f"/>`),
+    ...plot.xTicks.map(
+      (tick) =>
+        `<line x1="${tick.at}" x2="${tick.at}" y1="${size.top}" y2="${bottom}" stroke="#d9d2bf"/>${text(tick.at, bottom + 16, tick.name, 'middle')}`,
+    ),
+    ...plot.yTicks.map(
+      (tick) =>
+        `<line x1="${size.left}" x2="${size.width - size.right}" y1="${tick.at}" y2="${tick.at}" stroke="#d9d2bf"/>${text(size.left - 8, tick.at + 4, tick.name, 'end')}`,
+    ),
+    ...plot.lines.map(
+      (line) =>
+        `<line x1="${line.x}" x2="${line.x}" y1="${size.top}" y2="${bottom}" stroke="${ink}" stroke-dasharray="${line.isStrong ? 'none' : '2 4'}"/>${text(line.x + 4, size.top - 6, line.name)}`,
+    ),
+    ...plot.places.map(
+      (place) =>
+        `<circle cx="${place.x.toFixed(1)}" cy="${place.y.toFixed(1)}" r="${place.radius.toFixed(1)}" fill="#1c6b5f" fill-opacity=".16" stroke="#1c6b5f"/>`,
+    ),
     ...namedPlaces(plot.places).map((place) => text(place.x + place.radius + 3, place.y + 4, place.point.name)),
     text(size.width / 2, size.height - 8, plot.xName, 'middle'),
     text(8, 16, plot.yName),
