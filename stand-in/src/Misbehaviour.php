@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace StandIn;
 
-/** What the service was told to do wrong on its next requests: `slow`, `429`, `500`, `cut`, or `ok` to behave once. */
+/** What the service was told to do wrong on its next requests: `slow`, `429` or `429 <seconds to wait>`, `500`, `cut`, or `ok` to behave once. */
 final readonly class Misbehaviour
 {
-    public const KNOWN = ['slow', '429', '500', 'cut', 'ok'];
+    private const KNOWN = '/^(?:slow|429(?: [1-9]\d{0,4})?|500|cut|ok)$/D';
 
     public function __construct(private string $path)
     {
@@ -17,6 +17,16 @@ final readonly class Misbehaviour
     public function plan(array $plan): void
     {
         file_put_contents($this->path, implode("\n", $plan), LOCK_EX);
+    }
+
+    /**
+     * @param list<string> $plan
+     *
+     * @return list<string> what of it is known here
+     */
+    public static function known(array $plan): array
+    {
+        return array_values(array_filter($plan, static fn(string $step): bool => preg_match(self::KNOWN, $step) === 1));
     }
 
     public function next(): string

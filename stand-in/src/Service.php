@@ -29,13 +29,15 @@ final readonly class Service
             return Answer::problem(401, 'The key is missing or wrong.');
         }
         if ($path === '/v1/misbehave' && $method === 'POST') {
-            $this->misbehaviour->plan(array_values(array_intersect(self::texts($body, 'plan'), Misbehaviour::KNOWN)));
+            $this->misbehaviour->plan(Misbehaviour::known(self::texts($body, 'plan')));
 
             return Answer::json(['ok' => true]);
         }
 
-        return match ($this->misbehaviour->next()) {
-            '429' => new Answer(429, "{}\n", ['Retry-After' => '2']),
+        [$step, $seconds] = [...explode(' ', $this->misbehaviour->next()), '2'];
+
+        return match ($step) {
+            '429' => new Answer(429, "{}\n", ['Retry-After' => $seconds]),
             '500' => Answer::problem(500, 'Told to fail.'),
             'cut' => null,
             'slow' => $this->slowly(fn(): Answer => $this->route($method, $path, $query, $body)),

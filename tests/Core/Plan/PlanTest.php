@@ -99,6 +99,13 @@ final class PlanTest extends TestCase
         self::assertSame(['small' => [0, 0]], self::plan(2, 2, [['big', 5, 100], ['small', 1, 5]]), 'What cannot end within the plan is left out.');
     }
 
+    public function test_a_pinned_item_over_a_month_takes_the_first_months_whatever_it_brings(): void
+    {
+        $items = [['big', 5, 1, true], ['dear', 2, 900], ['small', 1, 5]];
+        self::assertSame(['big' => [0, 2], 'small' => [2, 2], 'dear' => [3, 3]], self::plan(4, 2, $items));
+        self::assertSame(['dear' => [0, 0], 'small' => [1, 1]], self::plan(2, 2, $items), 'Where it cannot end within the plan it is left out like any other.');
+    }
+
     public function test_capacity_0_and_nothing_to_do_are_empty_plans(): void
     {
         self::assertSame([], self::plan(3, 0, [['a', 1, 10]]));

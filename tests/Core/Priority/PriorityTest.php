@@ -100,6 +100,11 @@ final class PriorityTest extends TestCase
         yield 'too heavy' => ['volume:1001', 'between 0 and 1000'];
     }
 
+    public function test_the_largest_weight_is_allowed(): void
+    {
+        self::assertSame(1000.0, Weights::parse('volume:1000,ease:1')->toArray()['volume']);
+    }
+
     public function test_every_preset_can_be_had_and_another_cannot(): void
     {
         foreach (array_keys(Weights::PRESETS) as $name) {

@@ -96,6 +96,25 @@ final class WinningTest extends TestCase
         self::assertNull(self::model(0.0, 0.0, null, null)->difficultyAt(.5), 'A chance that does not depend on it passes nothing.');
     }
 
+    public function test_the_easiest_and_the_hardest_difficulty_still_count(): void
+    {
+        self::assertSame(0.0, abs((float) self::model(0.0, -.1, null, null)->difficultyAt(.5)));
+        $hardest = self::model(.1 * 100, -.1, null, null)->difficultyAt(.5);
+        self::assertEqualsWithDelta(100.0, (float) $hardest, 1e-9);
+    }
+
+    public function test_fifty_rows_are_enough_to_learn_from_and_one_fewer_is_not(): void
+    {
+        foreach ([49 => true, 50 => false] as $rows => $isAssumed) {
+            $observations = new WinObservations([0]);
+            foreach (range(1, $rows) as $number) {
+                $observations->add((float) $number, [$number % 3 === 0 ? 4 : 40]);
+            }
+            $model = WinModel::fit($observations, [null], 1.0, ComfortDifficulty::fromDifficulties([]));
+            self::assertSame([$rows, $isAssumed], [$model->rows, $model->isAssumed]);
+        }
+    }
+
     private static function model(float $intercept, float $difficulty, ?float $authority, ?float $own): WinModel
     {
         return WinModel::fromArray(['intercept' => $intercept, 'difficulty' => $difficulty, 'authority' => $authority, 'rows' => 500, 'brier_score' => null, 'calibration' => [], 'assumed' => false], $own);

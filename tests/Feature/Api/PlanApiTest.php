@@ -10,6 +10,7 @@ use App\Models\PlanItem;
 use App\Models\Study;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
 final class PlanApiTest extends TestCase
@@ -64,6 +65,53 @@ final class PlanApiTest extends TestCase
         $this->postJson($this->at($study, 'plan/undo'), ['change' => $change])->assertOk();
         self::assertSame(0, PlanItem::query()->where('study_id', $study->id)->count());
         $this->postJson($this->at($study, 'plan/undo'), ['change' => $change])->assertStatus(422);
+    }
+
+    public function test_undoing_a_proposal_leaves_what_was_done_meanwhile(): void
+    {
+        $study = $this->weighed();
+        $change = $this->postJson($this->at($study, 'plan/apply'), ['changes' => [['keyword' => 'big pen', 'to' => '2026-12'], ['keyword' => 'dear nib', 'to' => '2026-12']]])->assertOk()->json('change');
+        $item = PlanItem::of($study)->where('keyword', 'big pen')->firstOrFail();
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => $item->version, 'status' => 'done'])->assertOk();
+        $this->postJson($this->at($study, 'plan/undo'), ['change' => $change])->assertOk();
+        self::assertSame(['big pen' => '2026-12'], PlanItem::of($study)->pluck('month', 'keyword')->all());
+        self::assertNotNull($item->refresh()->promise);
+    }
+
+    public function test_an_unknown_chance_brings_nothing_to_the_forecast_and_is_told_as_unknown(): void
+    {
+        $study = $this->weighed("big pen,2000,20\ndear nib,150,\nhow to ink,200,5\n");
+        foreach (['big pen', 'dear nib'] as $keyword) {
+            $item = $this->planned($study, $keyword);
+            $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'month' => now('UTC')->format('Y-m')])->assertOk();
+        }
+        $items = array_column($this->getJson($this->at($study, 'plan'))->assertOk()->json('items'), null, 'keyword');
+        self::assertSame([null, null], [$items['dear nib']['win_chance'], $items['dear nib']['expected_gain']]);
+        $mean = fn(string $query): array => array_column($this->getJson($this->at($study, 'plan').$query)->assertOk()->json('forecast'), 'mean');
+        self::assertEquals($mean('?without='.$items['dear nib']['id']), $mean(''));
+        self::assertGreaterThan(0, array_sum($mean('')));
+        $proposed = array_column($this->getJson($this->at($study, 'plan/proposal'))->json('changes'), 'to', 'keyword');
+        self::assertNull($proposed['dear nib'] ?? null, 'What may bring nothing is not proposed.');
+    }
+
+    /** @return iterable<string, array{int, int}> our position → shares that reached page one */
+    public static function ends(): iterable
+    {
+        yield 'the last of page one' => [10, 1];
+        yield 'the first of page two' => [11, 0];
+    }
+
+    #[DataProvider('ends')]
+    public function test_what_stands_on_page_one_has_reached_it(int $position, int $happened): void
+    {
+        Carbon::setTestNow('2026-11-20');
+        $study = $this->weighed();
+        $item = $this->planned($study, 'big pen');
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'status' => 'done'])->assertOk();
+        $this->import($study, "keyword,position\nbig pen,{$position}\n", options: ['--domain' => 'quillfair.example', '--date' => '2027-03-01']);
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        self::assertSame([1, $happened], [$this->getJson($this->at($study, 'track'))->json('calibration.items'), $this->getJson($this->at($study, 'track'))->json('calibration.happened')]);
+        Carbon::setTestNow();
     }
 
     public function test_a_proposal_is_what_the_command_says(): void
@@ -160,12 +208,12 @@ final class PlanApiTest extends TestCase
         return PlanItem::query()->where('study_id', $study->id)->where('keyword', $keyword)->firstOrFail();
     }
 
-    private function weighed(): Study
+    private function weighed(string $metrics = "big pen,2000,20\ndear nib,150,10\nhow to ink,200,5\n"): Study
     {
         $study = $this->makeStudy(['inkmoor.example']);
         $this->import($study, "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
         $this->import($study, "keyword,position\nbig pen,3\ndear nib,4\n", options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
-        $this->import($study, "keyword,volume,difficulty\nbig pen,2000,20\ndear nib,150,10\nhow to ink,200,5\n", 'keywords');
+        $this->import($study, "keyword,volume,difficulty\n".$metrics, 'keywords');
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
         self::assertSame(0, DB::table('plan_items')->where('study_id', $study->id)->count());

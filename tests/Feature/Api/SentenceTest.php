@@ -112,8 +112,8 @@ final class SentenceTest extends TestCase
             $clauses["{$name}>={$bound}"] = static fn(array $row): bool => $row[$field] !== null && $row[$field] >= $bound;
             $clauses["{$name}<={$bound}"] = static fn(array $row): bool => $row[$field] !== null && $row[$field] <= $bound;
         };
-        foreach (['volume' => 300.0, 'difficulty' => 40.0, 'cpc' => 1.25, 'words' => 3.0, 'gain' => 5.0, 'potential' => 30.0, 'above' => 1.0, 'expected' => 2.0, 'links' => 4.0] as $name => $bound) {
-            $number($name, ['above' => 'competitors_above', 'expected' => 'expected_gain', 'links' => 'links_to_earn'][$name] ?? $name, $bound);
+        foreach (['volume' => 300.0, 'difficulty' => 40.0, 'cpc' => 1.25, 'words' => 3.0, 'gain' => 5.0, 'potential' => 30.0, 'above' => 1.0, 'expected' => 2.25, 'links' => 4.0, 'chance' => .375] as $name => $bound) {
+            $number($name, ['above' => 'competitors_above', 'expected' => 'expected_gain', 'links' => 'links_to_earn', 'chance' => 'win_chance'][$name] ?? $name, $bound);
         }
         $number('visits', 'visits_now', 1.5);
         foreach (['gap', 'behind', 'ahead', 'alone', 'unclaimed'] as $standing) {

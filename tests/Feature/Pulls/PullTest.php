@@ -8,6 +8,7 @@ use App\Models\Study;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Sleep;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
 /** Pulls over real HTTP from the stand-in, which is told to misbehave now and then. */
@@ -52,6 +53,24 @@ final class PullTest extends TestCase
         [$code, $printed] = $this->command('reach:pull', ['slug' => $study->slug, '--domain' => 'hivewright.example']);
         self::assertSame(0, $code, $printed);
         Sleep::assertSleptTimes(4);
+    }
+
+    /** @return iterable<string, array{int, int, int}> seconds the source asks to wait → pauses, code */
+    public static function waits(): iterable
+    {
+        yield 'the longest that is waited' => [30, 1, 0];
+        yield 'a second more' => [31, 0, 1];
+    }
+
+    #[DataProvider('waits')]
+    public function test_a_source_that_asks_to_wait_too_long_is_asked_again_later(int $seconds, int $pauses, int $expected): void
+    {
+        $study = $this->apiary();
+        $this->standIn->misbehave(['429 '.$seconds]);
+        [$code, $printed] = $this->command('reach:pull', ['slug' => $study->slug, '--domain' => 'hivewright.example']);
+        self::assertSame($expected, $code, $printed);
+        Sleep::assertSleptTimes($pauses);
+        self::assertSame($expected === 1, str_contains($printed, "asks to wait {$seconds} seconds"));
     }
 
     public function test_a_pull_that_breaks_off_keeps_nothing_and_goes_on_where_it_was(): void
