@@ -106,6 +106,18 @@ final class PlanTest extends TestCase
         self::assertSame(['dear' => [0, 0], 'small' => [1, 1]], self::plan(2, 2, $items), 'Where it cannot end within the plan it is left out like any other.');
     }
 
+    public function test_an_item_that_just_ends_within_the_plan_is_placed(): void
+    {
+        self::assertSame(['big' => [0, 1]], self::plan(2, 2, [['big', 4, 100]]));
+        self::assertSame([], self::plan(2, 2, [['big', 4.5, 100]]));
+    }
+
+    public function test_a_pinned_item_is_kept_however_many_bring_more(): void
+    {
+        $items = [['pinned', 1, 1, true], ...array_map(static fn(int $number): array => ['k'.$number, 1, 100 + $number], range(1, 300))];
+        self::assertSame(['k300', 'pinned'], array_keys(self::plan(1, 2, $items)));
+    }
+
     public function test_capacity_0_and_nothing_to_do_are_empty_plans(): void
     {
         self::assertSame([], self::plan(3, 0, [['a', 1, 10]]));

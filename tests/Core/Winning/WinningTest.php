@@ -98,9 +98,11 @@ final class WinningTest extends TestCase
 
     public function test_the_easiest_and_the_hardest_difficulty_still_count(): void
     {
-        self::assertSame(0.0, abs((float) self::model(0.0, -.1, null, null)->difficultyAt(.5)));
-        $hardest = self::model(.1 * 100, -.1, null, null)->difficultyAt(.5);
-        self::assertEqualsWithDelta(100.0, (float) $hardest, 1e-9);
+        foreach ([[0.0, 0.0], [12.5, 100.0]] as [$intercept, $expected]) {
+            $difficulty = self::model($intercept, -.125, null, null)->difficultyAt(.5);
+            self::assertNotNull($difficulty);
+            self::assertSame($expected, abs($difficulty));
+        }
     }
 
     public function test_fifty_rows_are_enough_to_learn_from_and_one_fewer_is_not(): void
