@@ -13,6 +13,16 @@ final class QuickHandsTest extends BrowserTestCase
 {
     private const ROWS = 12;
 
+    /** Whether the row the keys act on lies whole between the headings and the lower edge of its list. */
+    private const IN_SIGHT = <<<'JS'
+        const row = document.querySelector('.bench-row.is-selected');
+        if (row?.dataset.keyword !== arguments[0]) { return null; }
+        const list = row.closest('[role=table]');
+        const { top, bottom } = row.getBoundingClientRect();
+        const headings = list.firstElementChild.getBoundingClientRect();
+        return top >= headings.bottom - 1 && bottom <= list.getBoundingClientRect().top + list.clientHeight + 1;
+        JS;
+
     public function test_every_key_acts_on_the_row_it_was_meant_for(): void
     {
         $study = $this->opened();
@@ -49,6 +59,23 @@ final class QuickHandsTest extends BrowserTestCase
         self::assertSame(1, DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->count());
         $this->press('s');
         $this->await(static fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->doesntExist() ?: null, 'Later it takes the mark off.');
+    }
+
+    public function test_the_row_that_was_reached_is_in_sight(): void
+    {
+        $study = $this->opened();
+        $down = range(0, self::ROWS - 1);
+        $steps = [...array_map(static fn(int $place): array => ['j', $place], $down), ...array_map(static fn(int $place): array => ['k', $place], array_reverse(\array_slice($down, 0, -1)))];
+        foreach (['compare', 'weigh'] as $stage) {
+            $this->show(1280, 800);
+            $this->visit("/studies/{$study->slug}/{$stage}");
+            $rows = $this->await(fn(): ?array => \count($this->keywords()) >= self::ROWS ? $this->keywords() : null, 'Too few rows.');
+            $this->show(1280, 400);
+            foreach ([...$steps, [WebDriverKeys::END, self::ROWS - 1], [WebDriverKeys::HOME, 0]] as [$key, $place]) {
+                $this->press($key);
+                $this->await(fn(): ?bool => $this->browser->executeScript(self::IN_SIGHT, [$rows[$place]]) === true ?: null, "In {$stage} \"{$rows[$place]}\" is not in sight.");
+            }
+        }
     }
 
     public function test_the_sentence_is_undone_by_itself_and_takes_what_is_typed(): void

@@ -70,7 +70,9 @@ export function Bench<Row>({
     getScrollElement: () => scroller.current,
     estimateSize: () => height,
     overscan,
-    scrollPaddingStart: headingHeight,
+    // The heading takes its height from the view; a row beyond the one that was reached stays in sight at either end.
+    scrollPaddingStart: height,
+    scrollPaddingEnd: headingHeight + height,
   });
   const items = virtual.getVirtualItems();
   const last = items.at(-1)?.index ?? 0;

@@ -126,8 +126,11 @@ function Name({ study, row, number }: { study: Study; row: LedgerRow; number: nu
       </Box>
       <Box sx={{ color: 'text.secondary', fontSize: '0.76rem', pl: 2.75 }}>
         {row.role !== 'own' && peerRemark(row.peer)}
-        {row.role === 'competitor' && study.may_edit && ' · '}
-        {study.may_edit && row.role !== 'candidate' && <BrandTerms study={study} row={row} />}
+        {study.may_edit && row.role !== 'candidate' && (
+          <Box>
+            <BrandTerms study={study} row={row} />
+          </Box>
+        )}
       </Box>
     </>
   );
