@@ -27,7 +27,7 @@ export function BrandTerms({ study, row }: { study: Study; row: LedgerRow }) {
         type="button"
         title={`Change the brand terms of ${row.entry}`}
         onClick={() => setText(row.brand_terms.join('; '))}
-        sx={{ fontSize: 'inherit', minHeight: 24, verticalAlign: 'baseline', color: 'inherit' }}
+        sx={{ fontSize: 'inherit', minHeight: 24, verticalAlign: 'baseline', color: 'inherit', textAlign: 'left' }}
       >
         brand terms: {row.brand_terms.length === 0 ? 'its name' : `its name, ${row.brand_terms.join(', ')}`}
       </Link>
