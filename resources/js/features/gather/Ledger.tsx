@@ -47,7 +47,7 @@ export function Ledger({ study, rows, isNarrow: isBeside }: Props) {
       <Table size="small" aria-label="Ledger of domains" sx={{ '& td.MuiTableCell-alignRight': { whiteSpace: 'nowrap' } }}>
         <TableHead>
           <TableRow>
-            <TableCell sx={{ width: '26%' }}>Domain</TableCell>
+            <TableCell sx={{ width: isNarrow ? '48%' : '26%' }}>Domain</TableCell>
             <TableCell align="right">Authority</TableCell>
             {!isNarrow && <TableCell align="right">Referring domains</TableCell>}
             {!isSmall && <TableCell align="right">Keywords</TableCell>}
