@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Comparison;
 
+use GreaterReach\Core\Exception\Misuse;
+
 /** One page of a domain at one position (1…100) for one keyword, in one snapshot. */
 final readonly class Ranking
 {
@@ -15,6 +17,9 @@ final readonly class Ranking
         /** URL key, or null where the source names no page. */
         public ?string $url = null,
     ) {
+        if ($keyword === '' || $position < 1 || $position > self::WORST_POSITION) {
+            throw Misuse::because('A ranking needs a keyword and a position from 1 to 100.');
+        }
     }
 
     /** Better by position; ties by the smaller URL key in bytes, a known page before none. */

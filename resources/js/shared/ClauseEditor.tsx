@@ -9,14 +9,12 @@ import { useQuery } from '@tanstack/react-query';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { distributionQuery, tagsQuery } from '../api/queries';
 import { Histogram } from './Histogram';
-import type { ClauseKind } from './clauses';
+import type { ClauseContext, ClauseKind } from './clauses';
 import { find, put, spell, toggle, valuesOf, type Clause } from './sentence.logic';
 
-export interface EditorContext {
+export interface EditorContext extends ClauseContext {
   study: string;
   comparison: number;
-  domains: string[];
-  kinds: ClauseKind[];
 }
 
 interface Props {

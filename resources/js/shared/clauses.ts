@@ -1,5 +1,4 @@
 import type { ClauseSpec, Vocabulary } from '../api/types';
-import type { EditorContext } from './ClauseEditor';
 import { alternatives, find, parseSentence, put, spell, valuesOf, type Clause } from './sentence.logic';
 
 /** The clauses of the sentence as the server's vocabulary tells them, and how each reads. */
@@ -70,8 +69,14 @@ export function started(kind: ClauseKind, clauses: Clause[]): Clause[] {
   return parseSentence(kind.start).reduce((all, clause) => put(all, clause.name, clause.operator, clause.value), clauses);
 }
 
+/** What the words of a clause depend on: the compared domains, ours first, and the kinds of clauses there are. */
+export interface ClauseContext {
+  domains: string[];
+  kinds: ClauseKind[];
+}
+
 /** How a clause reads, set or not. */
-export function phraseOf(kind: ClauseKind, clauses: Clause[], context: Pick<EditorContext, 'domains' | 'kinds'>): string {
+export function phraseOf(kind: ClauseKind, clauses: Clause[], context: ClauseContext): string {
   const value = find(clauses, kind.name)?.value;
   switch (kind.form) {
     case 'range':
@@ -155,7 +160,7 @@ function positionPhrase(kind: ClauseKind, clauses: Clause[]): string {
 }
 
 /** A bracket in words: each of its clauses as it would read alone. */
-function anyPhrase(clauses: Clause[], context: Pick<EditorContext, 'domains' | 'kinds'>): string {
+function anyPhrase(clauses: Clause[], context: ClauseContext): string {
   const inner = find(clauses, alternatives)?.value.slice(1, -1) ?? '';
   const parts = inner.split('|').map((part) => {
     const one = parseSentence(part);

@@ -23,6 +23,22 @@ final class ComparatorTest extends TestCase
         return Golden::cases(__DIR__.'/rows.txt');
     }
 
+    /** @return iterable<string, array{string, int}> */
+    public static function noRankings(): iterable
+    {
+        yield 'no keyword' => ['', 7];
+        yield 'above the first' => ['pen', 0];
+        yield 'below the last' => ['pen', 101];
+        yield 'negative' => ['pen', -7];
+    }
+
+    #[DataProvider('noRankings')]
+    public function test_what_is_no_ranking_cannot_be_made(string $keyword, int $position): void
+    {
+        $this->expectException(Misuse::class);
+        new Ranking($keyword, $position);
+    }
+
     /** @param array<string, string> $case */
     #[DataProvider('golden')]
     public function test_a_keyword_is_summed_up_as_the_rules_say(array $case): void
