@@ -15,7 +15,7 @@ final class MarkdownBriefTest extends TestCase
             'item' => ['keyword' => 'a|b [pen]', 'tactic' => 'new page', 'month' => '2026-12', 'owner' => '', 'due' => null, 'links_to_earn' => 2, 'effort_days' => 3.0],
             'publish_by' => null, 'our_page' => null, 'our_position' => null, 'target' => 3, 'gain' => 12.6, 'intent' => 'buy', 'stage' => 'bottom',
             'written' => ['notes' => "# not a heading\nsecond line"], 'traffic_leader' => 'pen',
-            'keywords' => [(object) ['keyword' => 'pen', 'volume' => null, 'own_position' => 7]],
+            'keywords' => [['keyword' => 'pen', 'volume' => null, 'own_position' => 7]],
             'questions' => ['how to hold a pen'], 'rivals' => [['url' => 'https://a.example/x_y', 'headings' => ['One', 'Two']]],
             'page_one' => [['position' => 1, 'url' => 'https://a.example/', 'page_strength' => null, 'referring_domains' => 3]],
         ]);
