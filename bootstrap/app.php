@@ -35,7 +35,7 @@ $application = Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->map(QueryException::class, static fn(QueryException $error): Throwable => TooLong::orElse($error, config()->integer('reach.longest_question')));
-        $exceptions->render(static fn(Throwable $error, Request $request) => $request->is('api/*') ? ProblemDetails::fromThrowable($error) : null);
+        $exceptions->render(static fn(Throwable $error, Request $request) => str_starts_with($request->getPathInfo(), '/api/') ? ProblemDetails::fromThrowable($error) : null);
     })
     ->create();
 

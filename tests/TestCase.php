@@ -30,6 +30,27 @@ abstract class TestCase extends BaseTestCase
         }
     }
 
+    /**
+     * Every answer is held against the API's document.
+     *
+     * @param string       $method
+     * @param string       $uri
+     * @param array<mixed> $parameters
+     * @param array<mixed> $cookies
+     * @param array<mixed> $files
+     * @param array<mixed> $server
+     * @param ?string      $content
+     *
+     * @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null)
+    {
+        $response = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+        Contract::shared()->check($method, $uri, (string) $content, $response);
+
+        return $response;
+    }
+
     /** @param list<string> $competitors */
     protected function makeStudy(array $competitors = ['inkmoor.example', 'nibhouse.example'], string $domain = 'quillfair.example'): Study
     {

@@ -18,55 +18,73 @@ use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 /** Renders every failure of the API as RFC 9457 problem details, and never more than a person may know. */
 final class ProblemDetails
 {
-    private const TITLES = [
-        400 => 'Bad request',
-        401 => 'Sign in first',
-        403 => 'Not allowed',
-        404 => 'Not found',
-        405 => 'Method not allowed',
-        409 => 'Changed meanwhile',
-        413 => 'Too large',
-        419 => 'Session expired',
-        422 => 'Refused',
-        429 => 'Too many attempts',
-        503 => 'Stopped',
-    ];
+    private const ROLE = 'Your role in this study does not allow that.';
+    private const NOTHING = 'There is nothing here, or you may not see it.';
+    private const RELOAD = 'Reload the page and try again.';
 
     public static function fromThrowable(\Throwable $error): JsonResponse
     {
         return match (true) {
-            $error instanceof ValidationException => self::response(422, 'Some fields are not right.', ['errors' => $error->errors()]),
-            $error instanceof AuthenticationException => self::response(401, 'This needs a signed-in person.'),
-            $error instanceof AuthorizationException => self::response(403, 'Your role in this study does not allow that.'),
-            $error instanceof ModelNotFoundException => self::response(404, 'There is nothing here, or you may not see it.'),
-            $error instanceof TokenMismatchException => self::response(419, 'Reload the page and try again.'),
-            $error instanceof TellsMore => self::response(422, $error->getMessage(), $error->more()),
-            $error instanceof FileProblem => self::response(422, $error->getMessage(), ['errors' => ['file' => [$error->getMessage()]]]),
-            $error instanceof Refused => self::response(422, $error->getMessage(), ['errors' => [$error->field => [$error->getMessage()]]]),
-            $error instanceof InvalidValue => self::response(422, $error->getMessage(), ['errors' => [$error->what => [$error->getMessage()]]]),
-            $error instanceof ReachException => self::response(422, $error->getMessage()),
-            $error instanceof HttpExceptionInterface => self::response($error->getStatusCode(), self::detail($error), [], $error->getHeaders()),
-            default => self::response(500, sprintf('Something went wrong here; the log has the rest under the number %s.', ErrorNumber::of($error)), ['number' => ErrorNumber::of($error)]),
+            $error instanceof ValidationException => self::response(422, ProblemCode::FieldsNotRight, 'Some fields are not right.', ['errors' => $error->errors()]),
+            $error instanceof AuthenticationException => self::response(401, ProblemCode::SignedOut, 'This needs a signed-in person.'),
+            $error instanceof AuthorizationException => self::response(403, ProblemCode::NotAllowed, self::ROLE),
+            $error instanceof ModelNotFoundException => self::response(404, ProblemCode::NotFound, self::NOTHING),
+            $error instanceof TokenMismatchException => self::response(419, ProblemCode::SessionExpired, self::RELOAD),
+            $error instanceof ReachException => self::refusal($error),
+            $error instanceof HttpExceptionInterface => self::ofStatus($error),
+            default => self::failure($error),
         };
+    }
+
+    private static function refusal(ReachException $error): JsonResponse
+    {
+        [$code, $more] = match (true) {
+            $error instanceof TellsMore => [$error->problemCode(), $error->more()],
+            $error instanceof FileProblem => [ProblemCode::FileNotRead, self::fieldError('file', $error)],
+            $error instanceof Refused => [ProblemCode::Refused, self::fieldError($error->field, $error)],
+            $error instanceof InvalidValue => [ProblemCode::ValueNotRight, self::fieldError($error->what, $error)],
+            default => [ProblemCode::Refused, []],
+        };
+
+        return self::response(422, $code, $error->getMessage(), $more);
+    }
+
+    private static function ofStatus(HttpExceptionInterface $error): JsonResponse
+    {
+        return self::response($error->getStatusCode(), ProblemCode::ofStatus($error->getStatusCode()), self::detail($error), [], $error->getHeaders());
+    }
+
+    private static function failure(\Throwable $error): JsonResponse
+    {
+        $number = ErrorNumber::of($error);
+
+        return self::response(500, ProblemCode::Failed, sprintf('Something went wrong here; the log has the rest under the number %s.', $number), ['number' => $number]);
+    }
+
+    /** @return array{errors: array<string, list<string>>} */
+    private static function fieldError(string $field, \Throwable $error): array
+    {
+        return ['errors' => [$field => [$error->getMessage()]]];
     }
 
     /**
      * @param array<string, mixed>              $extra
      * @param array<string, string|list<string>> $headers
      */
-    private static function response(int $status, string $detail, array $extra = [], array $headers = []): JsonResponse
+    private static function response(int $status, ProblemCode $code, string $detail, array $extra = [], array $headers = []): JsonResponse
     {
-        $body = ['type' => 'about:blank', 'title' => self::TITLES[$status] ?? 'Failed', 'status' => $status, 'detail' => $detail, ...$extra];
+        $body = ['type' => 'about:blank', 'title' => $code->title(), 'status' => $status, 'detail' => $detail, 'code' => $code->value, ...$extra];
+        $headers['Content-Type'] = 'application/problem+json';
 
-        return new JsonResponse($body, $status, [...$headers, 'Content-Type' => 'application/problem+json'], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
+        return new JsonResponse($body, $status, $headers, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
     }
 
     private static function detail(HttpExceptionInterface $error): string
     {
         return match ($error->getStatusCode()) {
-            403 => $error->getPrevious() instanceof AuthorizationException || $error->getMessage() === '' ? 'Your role in this study does not allow that.' : $error->getMessage(),
-            404 => 'There is nothing here, or you may not see it.',
-            419 => 'Reload the page and try again.',
+            403 => $error->getPrevious() instanceof AuthorizationException || $error->getMessage() === '' ? self::ROLE : $error->getMessage(),
+            404 => self::NOTHING,
+            419 => self::RELOAD,
             429 => 'Wait a minute, then try again.',
             default => $error->getMessage() === '' ? 'The request was not understood.' : $error->getMessage(),
         };

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
+use App\Exceptions\ProblemCode;
 use App\Exceptions\TellsMore;
 use GreaterReach\Core\Exception\ReachException;
 
@@ -13,6 +14,11 @@ final class ImportRefused extends \RuntimeException implements ReachException, T
     private function __construct(public readonly BadRows $badRows, string $message)
     {
         parent::__construct($message);
+    }
+
+    public function problemCode(): ProblemCode
+    {
+        return ProblemCode::RowsNotRight;
     }
 
     public function more(): array

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Actions\Vocabulary\ReadVocabulary;
+use App\Actions\Vocabulary\WriteContract;
 use App\Actions\Vocabulary\WriteSentenceTable;
 
 final class VocabularyCommand extends ReachCommand
 {
-    protected $signature = 'reach:vocabulary {--write : Write what is made from it: the table in docs/sentence.md and the fixture of the front end\'s tests}';
+    protected $signature = 'reach:vocabulary {--write : Write what is made from it: the table in docs/sentence.md, names and columns in the API\'s document, and the fixture of the front end\'s tests}';
 
     protected $description = 'Print every clause, column, criterion and import kind as JSON';
 
@@ -17,7 +18,7 @@ final class VocabularyCommand extends ReachCommand
 
     protected $hidden = true;
 
-    public function handle(ReadVocabulary $read, WriteSentenceTable $table): int
+    public function handle(ReadVocabulary $read, WriteSentenceTable $table, WriteContract $contract): int
     {
         $json = json_encode($read->execute(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n";
         if ($this->option('write') !== true) {
@@ -26,9 +27,16 @@ final class VocabularyCommand extends ReachCommand
             return self::SUCCESS;
         }
         file_put_contents(base_path(ReadVocabulary::FIXTURE), $json);
-        $document = base_path(WriteSentenceTable::DOCUMENT);
-        file_put_contents($document, $table->into((string) file_get_contents($document)));
+        self::renew(WriteSentenceTable::DOCUMENT, $table->into(...));
+        self::renew(WriteContract::DOCUMENT, $contract->into(...));
 
         return self::SUCCESS;
+    }
+
+    /** @param \Closure(string): string $into */
+    private static function renew(string $document, \Closure $into): void
+    {
+        $path = base_path($document);
+        file_put_contents($path, $into((string) file_get_contents($path)));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Sentence;
 
+use App\Exceptions\ProblemCode;
 use App\Exceptions\TellsMore;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Exception\ReachException;
@@ -14,6 +15,11 @@ final class SentenceProblem extends \InvalidArgumentException implements ReachEx
     private function __construct(public readonly string $clause, string $reason)
     {
         parent::__construct(sprintf('In the sentence, "%s" %s.', InvalidValue::quote($clause), $reason));
+    }
+
+    public function problemCode(): ProblemCode
+    {
+        return ProblemCode::SentenceNotUnderstood;
     }
 
     public function more(): array

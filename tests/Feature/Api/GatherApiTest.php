@@ -125,6 +125,16 @@ final class GatherApiTest extends TestCase
         self::assertEqualsWithDelta((300 + 500 * .325) / 1500, $curve['curves']['fitted'][0], 1e-12);
     }
 
+    public function test_brand_terms_are_what_the_ledger_was_told(): void
+    {
+        $study = $this->apiary();
+        $domain = $study->load('domains')->ownDomain()->id;
+        $this->patchJson($this->at($study, "domains/{$domain}"), ['brand_terms' => ['Thornfield', 'apiary of the thorns']])->assertOk()
+            ->assertJsonPath('brand_terms', ['thornfield', 'apiary of the thorns']);
+        self::assertSame(['thornfield', 'apiary of the thorns'], $this->getJson($this->at($study, 'domains'))->json('0.brand_terms'));
+        $this->patchJson($this->at($study, "domains/{$domain}"), ['brand_terms' => 'thornfield'])->assertStatus(422)->assertJsonPath('code', 'fields_not_right');
+    }
+
     private function apiary(): Study
     {
         $study = $this->makeStudy(['hivewright.example'], 'thornfield-apiary.example');

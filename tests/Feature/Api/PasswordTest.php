@@ -23,6 +23,15 @@ final class PasswordTest extends TestCase
         $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::NEW])->assertOk();
     }
 
+    public function test_who_signs_out_is_nobody_again(): void
+    {
+        $user = $this->makeUser();
+        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::OLD])->assertOk()->assertJsonPath('person.name', $user->name);
+        $this->deleteJson('/api/v1/session')->assertOk()->assertJsonPath('person', null);
+        $this->getJson('/api/v1/session')->assertOk()->assertJsonPath('person', null);
+        $this->getJson('/api/v1/studies')->assertStatus(401)->assertJsonPath('code', 'signed_out');
+    }
+
     public function test_blanks_at_its_ends_belong_to_a_password(): void
     {
         $user = $this->makeUser();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Api;
 
 use App\Actions\Vocabulary\ReadVocabulary;
+use App\Actions\Vocabulary\WriteContract;
 use App\Actions\Vocabulary\WriteSentenceTable;
 use App\Models\Study;
 use App\Support\Catalogue\RowCatalogue;
@@ -48,8 +49,10 @@ final class VocabularyTest extends TestCase
     {
         $json = json_encode(app(ReadVocabulary::class)->execute(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n";
         self::assertSame($json, (string) file_get_contents(base_path(ReadVocabulary::FIXTURE)), 'Run php artisan reach:vocabulary --write.');
-        $document = (string) file_get_contents(base_path(WriteSentenceTable::DOCUMENT));
-        self::assertSame($document, app(WriteSentenceTable::class)->into($document), 'Run php artisan reach:vocabulary --write.');
+        foreach ([WriteSentenceTable::DOCUMENT => app(WriteSentenceTable::class)->into(...), WriteContract::DOCUMENT => app(WriteContract::class)->into(...)] as $path => $into) {
+            $document = (string) file_get_contents(base_path($path));
+            self::assertSame($document, $into($document), 'Run php artisan reach:vocabulary --write.');
+        }
     }
 
     public function test_the_api_gives_it_to_whoever_is_signed_in(): void

@@ -73,8 +73,7 @@ final class AuthorityPrecedenceTest extends TestCase
         $this->actingAs($this->makeEditor($study));
         $said = $this->getJson("/api/v1/studies/{$study->slug}/domains")->assertOk()->json('0.said');
         self::assertSame([['pulls', '2026-11-01', 47], ['lists', '2026-10-01', 53]], array_map(static fn(array $one): array => [$one['kind'], $one['day'], $one['authority']], $said));
-        $comparison = $study->refresh()->comparison_id;
-        $this->getJson("/api/v1/studies/{$study->slug}/keyword?comparison={$comparison}&keyword=pen")->assertOk()
+        $this->getJson("/api/v1/studies/{$study->slug}/keyword?keyword=pen")->assertOk()
             ->assertJsonPath('disputed_authority.0.said', $said)->assertJsonCount(1, 'disputed_authority');
     }
 }
