@@ -18,7 +18,7 @@ use GreaterReach\Core\Priority\Criterion;
 final class ReadVocabulary
 {
     /** What the tests of the front end read instead of asking; a test keeps it current. */
-    public const FIXTURE = 'resources/js/shared/vocabulary.fixture.json';
+    public const FIXTURE = 'resources/js/features/sentence/vocabulary.fixture.json';
 
     /** @return array<string, mixed> */
     public function execute(): array

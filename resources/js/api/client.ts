@@ -1,37 +1,42 @@
-/** The one place that talks to the server: JSON, CSRF, abort, and one kind of error. */
-
-interface ProblemDetails {
-  detail?: string;
-  errors?: Record<string, string[]>;
-  bad_rows?: unknown;
-}
+/** The one place that talks to the server: paths and shapes are those of its document, and there is one kind of error. */
+import createClient from 'openapi-fetch';
+import type { paths, Problem } from './schema';
 
 export class ApiError extends Error {
+  readonly fields: Record<string, string[]>;
+
+  /** @param status 0 where there was no answer */
   constructor(
     readonly status: number,
-    message: string,
-    readonly fields: Record<string, string[]>,
-    readonly problem: ProblemDetails,
+    readonly problem: Partial<Problem>,
   ) {
-    super(message);
+    super(problem.detail ?? `The server answered ${status}.`);
     this.name = 'ApiError';
+    this.fields = problem.errors ?? {};
   }
 }
 
-type Method = 'GET' | 'POST' | 'PATCH' | 'DELETE';
-export type Query = Record<string, string | number | null | undefined>;
+const base = '/api/v1';
 
-const base = '/api/v1/';
+export type Query = Record<string, string | number | boolean | null | undefined>;
 
-export function address(path: string, query: Query = {}): string {
+/** What is unknown or empty is not asked for. */
+export function spellQuery(query: Record<string, unknown>): string {
   const search = new URLSearchParams();
   for (const [name, value] of Object.entries(query)) {
-    if (value !== null && value !== undefined && value !== '') {
+    if (typeof value === 'boolean') {
+      search.set(name, value ? '1' : '0');
+    } else if ((typeof value === 'string' && value !== '') || typeof value === 'number') {
       search.set(name, String(value));
     }
   }
-  const text = search.toString();
-  return base + path + (text === '' ? '' : `?${text}`);
+  return search.toString();
+}
+
+/** Where the browser itself goes for a file. */
+export function address(path: string, query: Query = {}): string {
+  const search = spellQuery(query);
+  return `${base}/${path}${search === '' ? '' : `?${search}`}`;
 }
 
 function csrfToken(): string {
@@ -39,42 +44,43 @@ function csrfToken(): string {
   return cookie === undefined ? '' : decodeURIComponent(cookie.slice('XSRF-TOKEN='.length));
 }
 
-async function readProblem(response: Response): Promise<ProblemDetails> {
+async function readProblem(response: Response): Promise<Partial<Problem>> {
   try {
-    return (await response.json()) as ProblemDetails;
+    return (await response.json()) as Partial<Problem>;
   } catch {
     return {};
   }
 }
 
-async function send<T>(method: Method, url: string, body: unknown, signal?: AbortSignal): Promise<T> {
-  const isForm = body instanceof FormData;
-  const response = await fetch(url, {
-    method,
-    credentials: 'same-origin',
-    headers: {
-      Accept: 'application/json',
-      'X-XSRF-TOKEN': csrfToken(),
-      ...(body === undefined || isForm ? {} : { 'Content-Type': 'application/json' }),
-    },
-    ...(body === undefined ? {} : { body: isForm ? body : JSON.stringify(body) }),
-    ...(signal === undefined ? {} : { signal }),
-  }).catch((error: unknown) => {
-    if (error instanceof DOMException && error.name === 'AbortError') {
-      throw error;
-    }
-    throw new ApiError(0, 'The server cannot be reached. Check that it runs, then try again.', {}, {});
-  });
-  if (!response.ok) {
-    const problem = await readProblem(response);
-    throw new ApiError(response.status, problem.detail ?? `The server answered ${response.status}.`, problem.errors ?? {}, problem);
-  }
-  return (await response.json()) as T;
-}
+export const api = createClient<paths>({
+  baseUrl: base,
+  credentials: 'same-origin',
+  headers: { Accept: 'application/json' },
+  querySerializer: spellQuery,
+});
 
-export const api = {
-  get: <T>(path: string, query: Query = {}, signal?: AbortSignal) => send<T>('GET', address(path, query), undefined, signal),
-  post: <T>(path: string, body: unknown) => send<T>('POST', address(path), body),
-  patch: <T>(path: string, body: unknown) => send<T>('PATCH', address(path), body),
-  delete: <T>(path: string) => send<T>('DELETE', address(path), undefined),
-};
+api.use({
+  onRequest({ request }) {
+    request.headers.set('X-XSRF-TOKEN', csrfToken());
+    return request;
+  },
+  async onResponse({ response }) {
+    if (!response.ok) {
+      throw new ApiError(response.status, await readProblem(response));
+    }
+  },
+  onError({ error }) {
+    if (!(error instanceof DOMException && error.name === 'AbortError')) {
+      throw new ApiError(0, { detail: 'The server cannot be reached. Check that it runs, then try again.' });
+    }
+  },
+});
+
+/** What was answered; a refusal was thrown before. */
+export async function told<Data>(call: Promise<{ data?: Data; response: Response }>): Promise<Data> {
+  const { data, response } = await call;
+  if (data === undefined) {
+    throw new ApiError(response.status, { detail: 'The server answered with nothing.' });
+  }
+  return data;
+}

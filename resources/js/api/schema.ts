@@ -1401,10 +1401,18 @@ export interface components {
                 notes?: string;
             };
         };
-        Change: {
-            /** @description Number under which it can be undone; null when nothing changed */
-            change: number | null;
+        /** @description What people wrote into a brief */
+        BriefText: {
+            angle?: string | null;
+            call_to_action?: string | null;
+            notes?: string | null;
         };
+        Change: {
+            /** @description Number under which it can be undone */
+            change: number;
+        };
+        /** @enum {string} */
+        Channel: "organic" | "paid";
         /** @enum {string} */
         ClauseForm: "range" | "choices" | "choice" | "competitors" | "position" | "words" | "text" | "tags" | "day" | "domains" | "combination" | "page" | "topic";
         /** @description A clause that a sentence can have, as the server knows it. */
@@ -1672,6 +1680,19 @@ export interface components {
         };
         /** @enum {string} */
         ImportKind: "rankings" | "keywords" | "results" | "performance" | "domains";
+        ImportOrder: {
+            /** Format: uuid */
+            upload: string;
+            kind: components["schemas"]["ImportKind"];
+            domain?: string | null;
+            /** Format: date */
+            date?: string | null;
+            channel?: components["schemas"]["Channel"] | null;
+            mapping?: {
+                [key: string]: string;
+            };
+            allow_errors?: number;
+        };
         ImportOutcome: {
             bad_rows: components["schemas"]["BadRows"];
             changes: {
@@ -1708,6 +1729,17 @@ export interface components {
         };
         /** @enum {string} */
         Intent: "buy" | "compare" | "learn" | "open";
+        /** @description What is left out stays as it is */
+        ItemChanges: {
+            version: number;
+            month?: string | null;
+            status?: components["schemas"]["ItemStatus"];
+            effort_days?: number;
+            owner?: string | null;
+            due?: string | null;
+            is_pinned?: boolean;
+            brief?: components["schemas"]["BriefText"];
+        };
         /** @enum {string} */
         ItemStatus: "planned" | "writing" | "published" | "done" | "dropped";
         KeywordDossier: components["schemas"]["Row"] & components["schemas"]["Dossier"];
@@ -1875,6 +1907,11 @@ export interface components {
             email: string;
             is_administrator: boolean;
             name: string;
+        };
+        Placement: {
+            keyword: string;
+            /** @description Month; null for none */
+            to: string | null;
         };
         PlanProposal: {
             changes: {
@@ -2243,7 +2280,7 @@ export interface components {
             file: string;
             id: string;
             proposal: {
-                channel: string;
+                channel: components["schemas"]["Channel"];
                 date: string;
                 domain: string;
                 kind: components["schemas"]["ImportKind"];
@@ -2383,6 +2420,105 @@ export interface components {
     headers: never;
     pathItems: never;
 }
+export type Advertising = components['schemas']['Advertising'];
+export type BadRow = components['schemas']['BadRow'];
+export type BadRows = components['schemas']['BadRows'];
+export type BenchPage = components['schemas']['BenchPage'];
+export type BenchSummary = components['schemas']['BenchSummary'];
+export type Brief = components['schemas']['Brief'];
+export type BriefText = components['schemas']['BriefText'];
+export type Change = components['schemas']['Change'];
+export type Channel = components['schemas']['Channel'];
+export type ClauseForm = components['schemas']['ClauseForm'];
+export type ClauseSpec = components['schemas']['ClauseSpec'];
+export type Combination = components['schemas']['Combination'];
+export type Comfort = components['schemas']['Comfort'];
+export type ComparedDomain = components['schemas']['ComparedDomain'];
+export type Comparison = components['schemas']['Comparison'];
+export type ComparisonState = components['schemas']['ComparisonState'];
+export type ComparisonSummary = components['schemas']['ComparisonSummary'];
+export type CompetitorCandidate = components['schemas']['CompetitorCandidate'];
+export type Criterion = components['schemas']['Criterion'];
+export type Curve = components['schemas']['Curve'];
+export type Decided = components['schemas']['Decided'];
+export type Decision = components['schemas']['Decision'];
+export type DecisionOutcome = components['schemas']['DecisionOutcome'];
+export type Distribution = components['schemas']['Distribution'];
+export type DomainSaid = components['schemas']['DomainSaid'];
+export type Dossier = components['schemas']['Dossier'];
+export type Draft = components['schemas']['Draft'];
+export type EvidenceFact = components['schemas']['EvidenceFact'];
+export type Explanation = components['schemas']['Explanation'];
+export type ForecastMonth = components['schemas']['ForecastMonth'];
+export type Gone = components['schemas']['Gone'];
+export type Horizon = components['schemas']['Horizon'];
+export type ImportEntry = components['schemas']['ImportEntry'];
+export type ImportKind = components['schemas']['ImportKind'];
+export type ImportOrder = components['schemas']['ImportOrder'];
+export type ImportOutcome = components['schemas']['ImportOutcome'];
+export type ImportPreview = components['schemas']['ImportPreview'];
+export type Intent = components['schemas']['Intent'];
+export type ItemChanges = components['schemas']['ItemChanges'];
+export type ItemStatus = components['schemas']['ItemStatus'];
+export type KeywordDossier = components['schemas']['KeywordDossier'];
+export type LedgerRow = components['schemas']['LedgerRow'];
+export type Lens = components['schemas']['Lens'];
+export type Lenses = components['schemas']['Lenses'];
+export type MadeToken = components['schemas']['MadeToken'];
+export type MapPoint = components['schemas']['MapPoint'];
+export type Mark = components['schemas']['Mark'];
+export type Movement = components['schemas']['Movement'];
+export type MovementReport = components['schemas']['MovementReport'];
+export type Noise = components['schemas']['Noise'];
+export type Opportunity = components['schemas']['Opportunity'];
+export type OpportunityGroup = components['schemas']['OpportunityGroup'];
+export type OpportunityMap = components['schemas']['OpportunityMap'];
+export type OpportunityPage = components['schemas']['OpportunityPage'];
+export type Outcome = components['schemas']['Outcome'];
+export type PageOneResult = components['schemas']['PageOneResult'];
+export type PageOneRow = components['schemas']['PageOneRow'];
+export type PageRow = components['schemas']['PageRow'];
+export type Peer = components['schemas']['Peer'];
+export type Person = components['schemas']['Person'];
+export type Placement = components['schemas']['Placement'];
+export type PlanProposal = components['schemas']['PlanProposal'];
+export type PlanSum = components['schemas']['PlanSum'];
+export type Problem = components['schemas']['Problem'];
+export type ProblemCode = components['schemas']['ProblemCode'];
+export type Ranked = components['schemas']['Ranked'];
+export type RelatedKeyword = components['schemas']['RelatedKeyword'];
+export type Roadmap = components['schemas']['Roadmap'];
+export type RoadmapItem = components['schemas']['RoadmapItem'];
+export type Row = components['schemas']['Row'];
+export type RulebookChange = components['schemas']['RulebookChange'];
+export type RulebookPreview = components['schemas']['RulebookPreview'];
+export type Scores = components['schemas']['Scores'];
+export type SeasonKind = components['schemas']['SeasonKind'];
+export type Session = components['schemas']['Session'];
+export type Setting = components['schemas']['Setting'];
+export type Since = components['schemas']['Since'];
+export type SinceGap = components['schemas']['SinceGap'];
+export type Standing = components['schemas']['Standing'];
+export type Steadiness = components['schemas']['Steadiness'];
+export type Study = components['schemas']['Study'];
+export type StudyDraft = components['schemas']['StudyDraft'];
+export type StudyPage = components['schemas']['StudyPage'];
+export type Tag = components['schemas']['Tag'];
+export type Task = components['schemas']['Task'];
+export type TaskKind = components['schemas']['TaskKind'];
+export type TaskStatus = components['schemas']['TaskStatus'];
+export type Term = components['schemas']['Term'];
+export type Token = components['schemas']['Token'];
+export type Track = components['schemas']['Track'];
+export type TrackItem = components['schemas']['TrackItem'];
+export type Undone = components['schemas']['Undone'];
+export type Upload = components['schemas']['Upload'];
+export type Vocabulary = components['schemas']['Vocabulary'];
+export type WeighedRow = components['schemas']['WeighedRow'];
+export type WeightPreset = components['schemas']['WeightPreset'];
+export type Weights = components['schemas']['Weights'];
+export type WinModel = components['schemas']['WinModel'];
+export type ResponseProblem = components['responses']['Problem'];
 export type $defs = Record<string, never>;
 export interface operations {
     showSession: {
@@ -2680,7 +2816,7 @@ export interface operations {
                 "application/json": {
                     /** @description One a line */
                     domains: string;
-                    source?: string;
+                    source?: string | null;
                 };
             };
         };
@@ -2737,20 +2873,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": {
-                    /** Format: uuid */
-                    upload: string;
-                    kind: components["schemas"]["ImportKind"];
-                    domain?: string;
-                    /** Format: date */
-                    date?: string;
-                    /** @enum {unknown} */
-                    channel?: "organic" | "paid";
-                    mapping?: {
-                        [key: string]: string;
-                    };
-                    allow_errors?: number;
-                };
+                "application/json": components["schemas"]["ImportOrder"];
             };
         };
         responses: {
@@ -2781,20 +2904,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": {
-                    /** Format: uuid */
-                    upload: string;
-                    kind: components["schemas"]["ImportKind"];
-                    domain?: string;
-                    /** Format: date */
-                    date?: string;
-                    /** @enum {unknown} */
-                    channel?: "organic" | "paid";
-                    mapping?: {
-                        [key: string]: string;
-                    };
-                    allow_errors?: number;
-                };
+                "application/json": components["schemas"]["ImportOrder"];
             };
         };
         responses: {
@@ -3335,8 +3445,8 @@ export interface operations {
                 "application/json": {
                     source: string;
                     /** Format: date */
-                    date?: string;
-                    snapshots?: number;
+                    date?: string | null;
+                    snapshots?: number | null;
                     /** @description Only this domain */
                     domain?: number | null;
                 };
@@ -3385,8 +3495,8 @@ export interface operations {
             query?: {
                 /** @description A connected source */
                 source?: string;
-                /** @description Ask for the competitors of our competitors, too */
-                further?: "0" | "1";
+                /** @description 1 also asks for the competitors of competitors */
+                further?: boolean;
                 /** @description Only page one of these, one a line */
                 keywords?: string;
             };
@@ -3455,9 +3565,9 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    text?: string;
-                    url?: string;
-                    source?: string;
+                    text?: string | null;
+                    url?: string | null;
+                    source?: string | null;
                     from_words?: number;
                     to_words?: number;
                     letters?: number;
@@ -3522,7 +3632,7 @@ export interface operations {
                     keywords: string;
                     origin?: string;
                     /** @description Asked for their figures */
-                    source?: string;
+                    source?: string | null;
                 };
             };
         };
@@ -3606,7 +3716,7 @@ export interface operations {
                 /** @description A sentence */
                 show?: string;
                 /** @description Number of the domain, 0 for ours */
-                domain?: number;
+                domain?: number | null;
             };
             header?: never;
             path: {
@@ -3895,9 +4005,9 @@ export interface operations {
         parameters: {
             query?: {
                 /** @description Number of an item that the forecast leaves out */
-                without?: number;
+                without?: number | null;
                 /** @description Number of a draft, read instead of the agreed plan */
-                draft?: number;
+                draft?: number | null;
             };
             header?: never;
             path: {
@@ -3958,7 +4068,7 @@ export interface operations {
         parameters: {
             query?: {
                 /** @description Number of a draft, read instead of the agreed plan */
-                draft?: number;
+                draft?: number | null;
             };
             header?: never;
             path: {
@@ -3995,7 +4105,7 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    changes: Record<string, never>[];
+                    changes: components["schemas"]["Placement"][];
                 };
             };
         };
@@ -4116,16 +4226,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": {
-                    version: number;
-                    month?: string | null;
-                    status?: components["schemas"]["ItemStatus"];
-                    effort_days?: number;
-                    owner?: string;
-                    due?: string | null;
-                    is_pinned?: boolean;
-                    brief?: Record<string, never>;
-                };
+                "application/json": components["schemas"]["ItemChanges"];
             };
         };
         responses: {
@@ -4560,7 +4661,7 @@ export interface operations {
                 "application/json": {
                     name: string;
                     /** @description Number of the draft to copy; left out for the agreed plan */
-                    from?: number;
+                    from?: number | null;
                 };
             };
         };
@@ -4625,10 +4726,7 @@ export interface operations {
                     start?: string;
                     months?: number;
                     capacity?: number;
-                    changes?: {
-                        keyword: string;
-                        to: string | null;
-                    }[];
+                    changes?: components["schemas"]["Placement"][];
                 };
             };
         };

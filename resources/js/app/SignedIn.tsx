@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { useQuery } from '@tanstack/react-query';
 import { Navigate, Outlet, useLocation } from 'react-router';
-import { sessionQuery } from '../api/queries';
+import { sessionQuery } from '../features/session/queries';
 import { Failed, Waiting } from '../shared/Notice';
 
 /** Lets nobody further who is not signed in. */

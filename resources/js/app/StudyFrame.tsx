@@ -3,13 +3,15 @@ import LinearProgress from '@mui/material/LinearProgress';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Outlet, useNavigate, useParams } from 'react-router';
-import { comparisonQuery, studyKey, studyQuery, vocabularyQuery } from '../api/queries';
+import { keys } from '../api/keys';
+import { comparisonQuery, studyQuery, vocabularyQuery } from '../features/study/queries';
 import { PersonMenu } from '../features/session';
-import { StagePath, StudyBlock, type StudyContext } from '../features/studies';
+import { StagePath, StudyBlock } from '../features/studies';
+import type { StudyContext } from '../features/study';
 import { whole } from '../shared/format';
 import { Failed, Waiting } from '../shared/Notice';
 import { useHotkeys } from '../shared/useHotkeys';
-import { useSentenceSteps } from '../shared/useUrlState';
+import { useSentenceSteps } from '../features/sentence/useUrlState';
 import { KeysDialog } from './KeysDialog';
 
 const stages = ['gather', 'compare', 'weigh', 'plan', 'track'];
@@ -27,8 +29,8 @@ export function StudyFrame() {
   const shown = state.data?.comparison?.id;
   useEffect(() => {
     if (shown !== undefined) {
-      void client.invalidateQueries({ queryKey: [...studyKey(slug), 'itself'] });
-      void client.invalidateQueries({ queryKey: [...studyKey(slug), 'ledger'] });
+      void client.invalidateQueries({ queryKey: keys.part(slug, 'itself') });
+      void client.invalidateQueries({ queryKey: keys.part(slug, 'ledger') });
     }
   }, [client, slug, shown]);
   useHotkeys({

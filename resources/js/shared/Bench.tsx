@@ -18,6 +18,8 @@ export interface Column<Row> {
   rank?: number;
   /** Name to sort by; a column without one cannot be sorted. */
   sort?: string;
+  /** The first press puts the smallest first. */
+  startsAscending?: boolean;
   cell: (row: Row, isChosen: boolean) => ReactNode;
 }
 
@@ -319,16 +321,7 @@ function Heading<Row>({ column, left, sort }: { column: Column<Row>; left: numbe
           component="button"
           type="button"
           onClick={() =>
-            sort.onChange(
-              by,
-              isSorted && sort.dir === 'desc'
-                ? 'asc'
-                : isSorted
-                  ? 'desc'
-                  : by === 'keyword' || by === 'own' || by === 'best' || by === 'difficulty'
-                    ? 'asc'
-                    : 'desc',
-            )
+            sort.onChange(by, isSorted ? (sort.dir === 'desc' ? 'asc' : 'desc') : column.startsAscending === true ? 'asc' : 'desc')
           }
           sx={{
             all: 'unset',

@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import { advertisingQuery } from '../../api/queries';
-import type { Comparison, Study } from '../../api/types';
+import { advertisingQuery } from './queries';
+import type { Comparison, Study } from '../../api/schema';
 import { decimal, position, whole } from '../../shared/format';
-import { KeywordButton } from '../../shared/KeywordButton';
+import { KeywordButton } from '../keyword/KeywordButton';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 

@@ -4,19 +4,20 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { address } from '../../api/client';
-import { summaryQuery } from '../../api/queries';
-import type { Comparison, Study } from '../../api/types';
+import { summaryQuery } from '../keyword/queries';
+import type { Comparison, Study } from '../../api/schema';
 import { sideBySide } from '../../shared/layout';
-import { LensMenu } from '../../shared/LensMenu';
+import { LensMenu } from '../sentence/LensMenu';
+import { BarActions, DownloadButton } from '../../shared/BarActions';
 import { Empty, Failed } from '../../shared/Notice';
-import { PageOneTable } from '../../shared/PageOneTable';
-import { SentenceBar } from '../../shared/SentenceBar';
-import { add, find, parseSentence, put, spell, toggle } from '../../shared/sentence.logic';
+import { PageOneTable } from '../keyword/PageOneTable';
+import { SentenceBar } from '../sentence/SentenceBar';
+import { add, find, parseSentence, put, spell, toggle } from '../sentence/sentence.logic';
 import { ViewSwitch } from '../../shared/ViewSwitch';
-import { useDecisions } from '../../shared/useDecisions';
-import { useUrlState } from '../../shared/useUrlState';
+import { useDecisions } from '../decisions/useDecisions';
+import { useUrlState } from '../sentence/useUrlState';
 import { Dossier } from '../dossier';
-import { useStudy } from '../studies';
+import { useStudy } from '../study';
 import { AdvertisingView } from './AdvertisingView';
 import { KeywordList } from './KeywordList';
 import { MovementView } from './MovementView';
@@ -69,27 +70,12 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
         hidden={summary.data?.hidden_brands ?? 0}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
-        <Box
-          sx={{
-            display: 'flex',
-            flexWrap: 'wrap',
-            justifyContent: { xs: 'flex-start', md: 'flex-end' },
-            maxWidth: { md: 400 },
-            flexShrink: { md: 0 },
-          }}
-        >
+        <BarActions>
           <LensMenu study={study} show={show} onChoose={setShow} />
           <NoiseMenu study={study} comparison={comparison} show={show} onClause={narrow} />
-          <Button
-            component="a"
-            href={address(`studies/${study.slug}/exports/compare.csv`, { show })}
-            download
-            sx={{ whiteSpace: 'nowrap' }}
-          >
-            Export CSV
-          </Button>
+          <DownloadButton href={address(`studies/${study.slug}/exports/compare.csv`, { show })}>Export CSV</DownloadButton>
           <ViewSwitch views={views} view={view} onChange={(next) => change({ view: next === 'keywords' ? null : next })} />
-        </Box>
+        </BarActions>
       </SentenceBar>
       {decisions.error !== null && <Failed error={decisions.error} />}
       {summary.isError && <Failed error={summary.error} />}

@@ -1,17 +1,18 @@
 import Box from '@mui/material/Box';
-import { useInfiniteQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
-import { benchQuery } from '../../api/queries';
-import type { BenchSummary, Comparison, Decision, KeywordRow, Mark, Study } from '../../api/types';
+import { vocabularyQuery } from '../study/queries';
+import { benchQuery } from './queries';
+import type { BenchSummary, Comparison, Decision, Row, Mark, Study } from '../../api/schema';
 import { Bench } from '../../shared/Bench';
-import { BulkBar } from '../../shared/BulkBar';
-import { staysWith } from '../../shared/marks.logic';
+import { BulkBar } from '../decisions/BulkBar';
+import { staysWith } from '../decisions/marks.logic';
 import { Failed, Waiting } from '../../shared/Notice';
-import type { useDecisions } from '../../shared/useDecisions';
-import { useListKeys } from '../../shared/useListKeys';
-import { useSelection } from '../../shared/useSelection';
+import type { useDecisions } from '../decisions/useDecisions';
+import { useListKeys } from '../decisions/useListKeys';
+import { useSelection } from '../decisions/useSelection';
 import { useStored } from '../../shared/useStored';
-import { useUrlState } from '../../shared/useUrlState';
+import { useUrlState } from '../sentence/useUrlState';
 import { denseRowHeight, rowHeight } from '../../theme/theme';
 import { ColumnMenu } from './ColumnMenu';
 import { allColumns, shownColumns, usualColumns } from './columns';
@@ -37,7 +38,7 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
   const [pinned, setPinned] = useStored<string[]>('reach-pinned', [], isTexts);
   const [isDense, setDense] = useStored('reach-dense', false, isFlag);
   const sort = params.get('sort') ?? 'volume';
-  const dir = params.get('dir') ?? 'desc';
+  const dir = params.get('dir') === 'asc' ? 'asc' : 'desc';
   const keyword = params.get('keyword');
   const bench = useInfiniteQuery(benchQuery(study.slug, comparison.id, { show, sort, dir }));
   const rows = useMemo(() => bench.data?.pages.flatMap((page) => page.rows) ?? [], [bench.data]);
@@ -68,7 +69,8 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
     onClose: () => change({ dossier: null }, true),
     onChoose: selection.flip,
   });
-  const columns = useMemo(() => allColumns(domains), [domains]);
+  const spoken = useQuery(vocabularyQuery()).data?.columns;
+  const columns = useMemo(() => allColumns(domains, spoken ?? []), [domains, spoken]);
   const shown = useMemo(() => shownColumns(columns, chosenColumns, pinned), [columns, chosenColumns, pinned]);
   if (bench.isPending) {
     return <Waiting what="Reading the keywords" />;
@@ -108,7 +110,7 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
             />
           </Box>
         )}
-        <Bench<KeywordRow>
+        <Bench<Row>
           key={isDense ? 'dense' : 'usual'}
           label="Keywords"
           columns={shown}

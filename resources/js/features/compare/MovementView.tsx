@@ -4,10 +4,10 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { movementQuery } from '../../api/queries';
-import type { Comparison, Movement, Study } from '../../api/types';
+import { movementQuery } from './queries';
+import type { Comparison, Movement, Study } from '../../api/schema';
 import { position, whole } from '../../shared/format';
-import { KeywordButton } from '../../shared/KeywordButton';
+import { KeywordButton } from '../keyword/KeywordButton';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 

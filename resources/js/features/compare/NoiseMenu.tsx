@@ -4,9 +4,11 @@ import Popover from '@mui/material/Popover';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api } from '../../api/client';
-import { ledgerQuery, noiseQuery, studyKey } from '../../api/queries';
-import type { Comparison, Study } from '../../api/types';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import { noiseQuery } from './queries';
+import { ledgerQuery } from '../study/queries';
+import type { Comparison, Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { Waiting } from '../../shared/Notice';
 
@@ -27,9 +29,14 @@ export function NoiseMenu({ study, comparison, show, onClause }: Props) {
     mutationFn: ({ domain, word }: { domain: number; word: string }) => {
       const id = comparison.domains[domain]?.id ?? 0;
       const terms = ledger.data?.find((row) => row.id === id)?.brand_terms ?? [];
-      return api.patch(`studies/${study.slug}/domains/${id}`, { brand_terms: [...terms, word] });
+      return told(
+        api.PATCH('/studies/{slug}/domains/{domain}', {
+          params: { path: { slug: study.slug, domain: id } },
+          body: { brand_terms: [...terms, word] },
+        }),
+      );
     },
-    onSettled: () => client.invalidateQueries({ queryKey: studyKey(study.slug) }),
+    onSettled: () => client.invalidateQueries({ queryKey: keys.study(study.slug) }),
   });
   return (
     <>

@@ -1,4 +1,4 @@
-import type { BenchSummary } from '../../api/types';
+import type { BenchSummary } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { Empty } from '../../shared/Notice';
 

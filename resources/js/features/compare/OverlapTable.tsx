@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { Combination } from '../../api/types';
-import { combinationPhrase } from '../../shared/clauses';
-import { domainLetter, DomainShape } from '../../shared/DomainShape';
+import type { Combination } from '../../api/schema';
+import { combinationPhrase } from '../sentence/clauses';
+import { domainLetter, DomainShape } from '../keyword/DomainShape';
 import { whole } from '../../shared/format';
 import { beforeList } from '../../shared/layout';
 import { PictureButtons } from '../../shared/PictureButtons';

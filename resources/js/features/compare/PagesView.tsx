@@ -3,11 +3,11 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { pagesQuery } from '../../api/queries';
-import type { Comparison, Study } from '../../api/types';
-import { DomainShape } from '../../shared/DomainShape';
+import { pagesQuery } from './queries';
+import type { Comparison, Study } from '../../api/schema';
+import { DomainShape } from '../keyword/DomainShape';
 import { estimate, pathOf, percent, whole } from '../../shared/format';
-import { KeywordButton } from '../../shared/KeywordButton';
+import { KeywordButton } from '../keyword/KeywordButton';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 
@@ -23,7 +23,7 @@ interface Props {
 
 /** Pages by the visits they bring: whose, how many keywords, which one leads, what of it we lack. */
 export function PagesView({ study, comparison, show, domain, onDomain, onPage, onKeyword }: Props) {
-  const pages = useQuery(pagesQuery(study.slug, comparison.id, show, domain));
+  const pages = useQuery(pagesQuery(study.slug, comparison.id, show, domain === '' ? null : Number(domain)));
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 3 }}>
       <TextField

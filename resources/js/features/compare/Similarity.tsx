@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { domainLetter } from '../../shared/DomainShape';
+import { domainLetter } from '../keyword/DomainShape';
 import { percent } from '../../shared/format';
 
 /** How alike two domains are: keywords they share among all that either holds (Jaccard), per pair. */

@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
-import type { Standing } from '../../api/types';
+import type { Standing } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { PictureButtons } from '../../shared/PictureButtons';
-import { valuesOf, type Clause } from '../../shared/sentence.logic';
+import { valuesOf, type Clause } from '../sentence/sentence.logic';
 import { standingOrder, standingPicture } from './pictures.logic';
 
 interface Props {

@@ -1,10 +1,14 @@
-import type { KeywordRow } from '../../api/types';
+import type { ReactNode } from 'react';
+import type { Row, Vocabulary } from '../../api/schema';
 import type { Column } from '../../shared/Bench';
-import { decimal, estimate, pathOf, percent, position, whole } from '../../shared/format';
-import { LaneScale } from '../../shared/LaneScale';
-import { MarkSign } from '../../shared/MarkSign';
-import { RankLane } from '../../shared/RankLane';
-import { StandingWord } from '../../shared/StandingWord';
+import { decimal, estimate, pathOf, percent, position, unknown, whole } from '../../shared/format';
+import { MarkSign } from '../decisions/MarkSign';
+import { LaneScale } from '../keyword/LaneScale';
+import { RankLane } from '../keyword/RankLane';
+import { StandingWord } from '../keyword/StandingWord';
+
+/** A column as the catalogue of the server has it. */
+export type SpokenColumn = Vocabulary['columns'][number];
 
 const laneWidth = 264;
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
@@ -15,90 +19,94 @@ export const usualColumns = ['standing', 'lane', 'own', 'volume', 'difficulty', 
 /** What stays longest where there is little room; what is not named goes before, the last one first. */
 const dearest = ['lane', 'own', 'volume', 'gain'];
 
-/** Every column the list of keywords can have, mark and keyword first. */
-export function allColumns(domains: string[]): Column<KeywordRow>[] {
+/** Columns of the list that are no column of the catalogue: before its figures, and after them. */
+const fixed = ['choose', 'mark', 'keyword'];
+
+interface Drawn {
+  /** Under which name people have it in their choice of columns, where that is not what orders call it. */
+  key?: string;
+  track?: string;
+  isAscending?: boolean;
+  cell?: (row: Row, domains: string[]) => ReactNode;
+}
+
+/** How a column of the catalogue is drawn where its type does not say enough. */
+const drawn: Record<string, Drawn> = {
+  keyword: {
+    track: 'minmax(150px, 1fr)',
+    isAscending: true,
+    cell: (row) => <span title={row.reason === null ? row.keyword : `${row.keyword} — ${row.reason}`}>{row.keyword}</span>,
+  },
+  standing: { track: '100px', cell: (row) => <StandingWord standing={row.standing} /> },
+  own_position: { track: '48px', isAscending: true, cell: (row) => position(row.positions[0]) },
+  own_url: { key: 'page', track: '150px', cell: ownPage },
+  best_position: { track: '52px', isAscending: true, cell: (row) => position(best(row)) },
+  competitors_ranking: { cell: (row, domains) => `${row.competitors_ranking} of ${domains.length - 1}` },
+  volume: { track: '74px', cell: volume },
+  difficulty: { track: '80px', isAscending: true },
+  cpc: { cell: (row) => decimal(row.cpc, 2) },
+  advertiser_competition: { key: 'competition', track: '76px', cell: (row) => decimal(row.advertiser_competition, 2) },
+  season: { key: 'season', cell: (row) => row.season ?? unknown },
+  peak: { cell: (row) => (row.peak === null ? unknown : (months[row.peak - 1] ?? unknown)) },
+  topic: { track: '140px', cell: (row) => <span title={row.topic ?? ''}>{row.topic ?? unknown}</span> },
+  visits_now: { track: '78px' },
+  win_chance: { key: 'chance', track: '90px' },
+};
+
+/** Every column the list of keywords can have, mark and keyword first: those of the catalogue, and what people or pictures add to them. */
+export function allColumns(domains: string[], spoken: SpokenColumn[]): Column<Row>[] {
   return [
     { key: 'choose', heading: '', track: '28px', cell: (row, isChosen) => <ChooseBox row={row} isChosen={isChosen} /> },
     { key: 'mark', heading: '', track: '30px', cell: (row) => <MarkSign mark={row.mark} /> },
-    {
-      key: 'keyword',
-      heading: 'Keyword',
-      track: 'minmax(150px, 1fr)',
-      sort: 'keyword',
-      cell: (row) => <span title={row.reason === null ? row.keyword : `${row.keyword} — ${row.reason}`}>{row.keyword}</span>,
-    },
-    { key: 'standing', heading: 'Standing', track: '100px', cell: (row) => <StandingWord standing={row.standing} /> },
     {
       key: 'lane',
       heading: <LaneScale width={laneWidth} />,
       track: `${laneWidth + 16}px`,
       cell: (row) => <RankLane positions={row.positions} previous={row.previous} width={laneWidth} domains={domains} />,
     },
-    { key: 'own', heading: 'We', track: '48px', isNumber: true, sort: 'own', cell: (row) => position(row.positions[0]) },
-    { key: 'best', heading: 'Best', track: '52px', isNumber: true, sort: 'best', cell: (row) => position(best(row)) },
-    {
-      key: 'ranking',
-      heading: 'Ranking',
-      track: '66px',
-      isNumber: true,
-      sort: 'ranking',
-      cell: (row) => `${row.competitors_ranking} of ${domains.length - 1}`,
-    },
-    {
-      key: 'volume',
-      heading: 'Volume',
-      track: '74px',
-      isNumber: true,
-      sort: 'volume',
-      cell: (row) => (
-        <span title={row.volume_derived ? 'mean of twelve monthly volumes' : undefined}>
-          {whole(row.volume)}
-          {row.volume_derived ? '*' : ''}
-        </span>
-      ),
-    },
-    { key: 'difficulty', heading: 'Difficulty', track: '80px', isNumber: true, sort: 'difficulty', cell: (row) => decimal(row.difficulty) },
-    { key: 'cpc', heading: 'CPC', track: '58px', isNumber: true, sort: 'cpc', cell: (row) => decimal(row.cpc, 2) },
-    { key: 'competition', heading: 'Adv. comp.', track: '76px', isNumber: true, cell: (row) => decimal(row.advertiser_competition, 2) },
-    { key: 'visits', heading: 'Visits now', track: '78px', isNumber: true, sort: 'visits', cell: (row) => estimate(row.visits_now) },
-    { key: 'gain', heading: 'Gain', track: '62px', isNumber: true, sort: 'gain', cell: (row) => estimate(row.gain) },
-    { key: 'chance', heading: 'Win chance', track: '90px', isNumber: true, sort: 'chance', cell: (row) => percent(row.win_chance) },
-    { key: 'horizon', heading: 'Horizon', track: '84px', cell: (row) => row.horizon ?? '·' },
-    { key: 'intent', heading: 'Intent', track: '72px', cell: (row) => row.intent ?? '·' },
-    { key: 'topic', heading: 'Topic', track: '140px', cell: (row) => <span title={row.topic ?? ''}>{row.topic ?? '·'}</span> },
-    {
-      key: 'page',
-      heading: 'Our page',
-      track: '150px',
-      cell: (row) => (
-        <span title={row.own_url ?? ''}>
-          {row.own_url === null ? '·' : pathOf(row.own_url)}
-          {row.page_conflict ? ' (conflict)' : ''}
-        </span>
-      ),
-    },
+    ...spoken.map((column) => catalogueColumn(column, domains)),
     {
       key: 'meant',
       heading: 'Meant for it',
       track: '90px',
-      cell: (row) => (row.page_is_meant === null ? '·' : row.page_is_meant ? 'yes' : 'no'),
+      cell: (row) => (row.page_is_meant === null ? unknown : row.page_is_meant ? 'yes' : 'no'),
     },
-    { key: 'movement', heading: 'Movement', track: '84px', cell: (row) => row.movement ?? '·' },
-    {
-      key: 'season',
-      heading: 'Peak',
-      track: '60px',
-      cell: (row) => (row.season === null ? '·' : row.peak === null ? 'steady' : (months[row.peak - 1] ?? '·')),
-    },
-    { key: 'words', heading: 'Words', track: '58px', isNumber: true, sort: 'words', cell: (row) => row.words },
     { key: 'fit', heading: 'Fit', track: '44px', isNumber: true, cell: (row) => position(row.fit) },
     { key: 'tags', heading: 'Tags', track: '110px', cell: (row) => row.tags.join(', ') },
   ];
 }
 
+function catalogueColumn(column: SpokenColumn, domains: string[]): Column<Row> {
+  const { key = column.order ?? column.name, track, isAscending, cell } = drawn[column.name] ?? {};
+  const isNumber = (column.type === 'whole' || column.type === 'measure') && column.name !== 'peak';
+  return {
+    key,
+    heading: column.heading,
+    track: track ?? `${Math.max(44, 22 + 7 * column.heading.length)}px`,
+    isNumber,
+    cell: cell === undefined ? (row) => told(column, row) : (row) => cell(row, domains),
+    ...(column.order === null ? {} : { sort: column.order }),
+    ...(isAscending === true ? { startsAscending: true } : {}),
+  };
+}
+
+/** A figure as its type and unit say. */
+function told({ name, type, unit }: SpokenColumn, row: Row): string {
+  const value = (row as Partial<Record<string, unknown>>)[name];
+  if (typeof value === 'boolean') {
+    return value ? 'yes' : 'no';
+  }
+  if (typeof value !== 'number') {
+    return typeof value === 'string' ? value : unknown;
+  }
+  if (type === 'whole') {
+    return whole(value);
+  }
+  return unit === 'share' ? percent(value) : unit.startsWith('visits') ? estimate(value) : decimal(value);
+}
+
 /** The columns that stand, the pinned ones first, in their chosen order, each with how early it goes where there is little room. */
-export function shownColumns(all: Column<KeywordRow>[], chosen: string[], pinned: string[]): Column<KeywordRow>[] {
-  const fixed = ['choose', 'mark', 'keyword'];
+export function shownColumns(all: Column<Row>[], chosen: string[], pinned: string[]): Column<Row>[] {
   const first = [...fixed, ...chosen.filter((key) => pinned.includes(key))];
   const wanted = [...first, ...chosen.filter((key) => !pinned.includes(key))];
   const ranked = [...fixed, ...dearest, ...wanted.filter((key) => !dearest.includes(key))];
@@ -111,13 +119,31 @@ export function shownColumns(all: Column<KeywordRow>[], chosen: string[], pinned
     }));
 }
 
-function best(row: KeywordRow): number | null {
+function best(row: Row): number | null {
   const others = row.positions.slice(1).filter((place) => place !== null);
   return others.length === 0 ? null : Math.min(...others);
 }
 
+function ownPage(row: Row): ReactNode {
+  return (
+    <span title={row.own_url ?? ''}>
+      {row.own_url === null ? unknown : pathOf(row.own_url)}
+      {row.page_conflict ? ' (conflict)' : ''}
+    </span>
+  );
+}
+
+function volume(row: Row): ReactNode {
+  return (
+    <span title={row.volume_derived ? 'mean of twelve monthly volumes' : undefined}>
+      {whole(row.volume)}
+      {row.volume_derived ? '*' : ''}
+    </span>
+  );
+}
+
 /** The list itself hears the press, and keeps the keys: the box takes no focus, as its place goes to another row when the list scrolls. */
-function ChooseBox({ row, isChosen }: { row: KeywordRow; isChosen: boolean }) {
+function ChooseBox({ row, isChosen }: { row: Row; isChosen: boolean }) {
   return (
     <input
       type="checkbox"

@@ -1,5 +1,5 @@
-import type { Combination, Standing } from '../../api/types';
-import { domainLetter, shapePath } from '../../shared/DomainShape';
+import type { Combination, Standing } from '../../api/schema';
+import { domainLetter, shapePath } from '../keyword/DomainShape';
 import { svg, text } from '../../shared/picture.logic';
 
 export const standingOrder: readonly Standing[] = ['gap', 'behind', 'level', 'ahead', 'alone', 'unclaimed'];

@@ -6,20 +6,20 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { keywordQuery } from '../../api/queries';
-import type { Comparison, KeywordDossier, Mark, Study } from '../../api/types';
-import { DomainSaidLines } from '../../shared/DomainSaidLines';
-import { domainLetter, DomainShape } from '../../shared/DomainShape';
+import { keywordQuery } from './queries';
+import type { Comparison, KeywordDossier, Mark, Study } from '../../api/schema';
+import { DomainSaidLines } from '../keyword/DomainSaidLines';
+import { domainLetter, DomainShape } from '../keyword/DomainShape';
 import { decimal, estimate, pathOf, percent, position, whole } from '../../shared/format';
 import { Failed, Waiting } from '../../shared/Notice';
 import { besideList } from '../../shared/layout';
-import { StandingWord } from '../../shared/StandingWord';
-import type { useDecisions } from '../../shared/useDecisions';
+import { StandingWord } from '../keyword/StandingWord';
+import type { useDecisions } from '../decisions/useDecisions';
 import { HistoryChart } from './HistoryChart';
 import { JudgementPart } from './JudgementPart';
 import { MonthBars } from './MonthBars';
 import { Part } from './Part';
-import { Why } from '../../shared/Why';
+import { Why } from '../keyword/Why';
 
 interface Props {
   study: Study;

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
-import type { ComparedDomain, KeywordDossier } from '../../api/types';
-import { shapePath, useDomainInk } from '../../shared/DomainShape';
+import type { ComparedDomain, KeywordDossier } from '../../api/schema';
+import { shapePath, useDomainInk } from '../keyword/DomainShape';
 
 interface Props {
   history: KeywordDossier['history'];

@@ -5,9 +5,9 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import visuallyHidden from '@mui/utils/visuallyHidden';
 import { useState } from 'react';
-import type { Intent, KeywordDossier } from '../../api/types';
+import type { Intent, KeywordDossier } from '../../api/schema';
 import { estimate } from '../../shared/format';
-import type { useDecisions } from '../../shared/useDecisions';
+import type { useDecisions } from '../decisions/useDecisions';
 import { Part } from './Part';
 import { TargetLane } from './TargetLane';
 

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import { useRef, useState, type PointerEvent } from 'react';
-import type { KeywordDossier } from '../../api/types';
+import type { KeywordDossier } from '../../api/schema';
 import { estimate, position } from '../../shared/format';
-import { placeOf, positionAt, worstPosition } from '../../shared/lane.logic';
+import { placeOf, positionAt, worstPosition } from '../keyword/lane.logic';
 
 const width = 360;
 const line = 18;

@@ -3,9 +3,10 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api } from '../../api/client';
-import { sourcesQuery, studyKey } from '../../api/queries';
-import type { Study } from '../../api/types';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import { sourcesQuery } from '../study/queries';
+import type { Study } from '../../api/schema';
 
 /** Many domains pasted at once become candidates, with their figures where a source is connected. */
 export function AddDomains({ study }: { study: Study }) {
@@ -14,10 +15,15 @@ export function AddDomains({ study }: { study: Study }) {
   const [text, setText] = useState<string | null>(null);
   const add = useMutation({
     mutationFn: (domains: string) =>
-      api.post<{ added: number }>(`studies/${study.slug}/domains`, { domains, source: sources.data?.[0] ?? null }),
+      told(
+        api.POST('/studies/{slug}/domains', {
+          params: { path: { slug: study.slug } },
+          body: { domains, source: sources.data?.[0] ?? null },
+        }),
+      ),
     onSuccess: () => {
       setText(null);
-      return client.invalidateQueries({ queryKey: studyKey(study.slug) });
+      return client.invalidateQueries({ queryKey: keys.study(study.slug) });
     },
   });
   if (text === null) {

@@ -3,8 +3,8 @@ import Link from '@mui/material/Link';
 import Popover from '@mui/material/Popover';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { LedgerRow } from '../../api/types';
-import { DomainSaidLines } from '../../shared/DomainSaidLines';
+import type { LedgerRow } from '../../api/schema';
+import { DomainSaidLines } from '../keyword/DomainSaidLines';
 import { decimal } from '../../shared/format';
 import { isDisputed } from './peers.logic';
 

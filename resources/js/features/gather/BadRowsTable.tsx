@@ -1,7 +1,7 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { BadRows } from '../../api/types';
+import type { BadRows } from '../../api/schema';
 import { whole } from '../../shared/format';
 
 interface Props {

@@ -4,9 +4,9 @@ import Link from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api } from '../../api/client';
-import { studyKey } from '../../api/queries';
-import type { LedgerRow, Study } from '../../api/types';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import type { LedgerRow, Study } from '../../api/schema';
 
 /** The words by which people search for a domain by name, beside the name itself. */
 export function BrandTerms({ study, row }: { study: Study; row: LedgerRow }) {
@@ -14,10 +14,15 @@ export function BrandTerms({ study, row }: { study: Study; row: LedgerRow }) {
   const [text, setText] = useState<string | null>(null);
   const save = useMutation({
     mutationFn: (terms: string) =>
-      api.patch(`studies/${study.slug}/domains/${row.id}`, { brand_terms: terms.split(';').map((term) => term.trim()) }),
+      told(
+        api.PATCH('/studies/{slug}/domains/{domain}', {
+          params: { path: { slug: study.slug, domain: row.id } },
+          body: { brand_terms: terms.split(';').map((term) => term.trim()) },
+        }),
+      ),
     onSuccess: () => {
       setText(null);
-      return client.invalidateQueries({ queryKey: studyKey(study.slug) });
+      return client.invalidateQueries({ queryKey: keys.study(study.slug) });
     },
   });
   if (text === null) {

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { curveQuery } from '../../api/queries';
-import type { Study } from '../../api/types';
-import { CurveChart } from '../../shared/CurveChart';
+import { curveQuery } from '../keyword/queries';
+import type { Study } from '../../api/schema';
+import { CurveChart } from '../keyword/CurveChart';
 import { percent, whole } from '../../shared/format';
 import { Failed, Waiting } from '../../shared/Notice';
 import { SidePanel } from '../../shared/SidePanel';

@@ -2,9 +2,9 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { api } from '../../api/client';
-import { studyKey } from '../../api/queries';
-import type { Curve, Setting, Study } from '../../api/types';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import type { Curve, Study } from '../../api/schema';
 
 const names: Record<string, string> = {
   default: 'the default curve',
@@ -17,8 +17,9 @@ const names: Record<string, string> = {
 export function CurveChoice({ study, curve }: { study: Study; curve: Curve }) {
   const client = useQueryClient();
   const change = useMutation({
-    mutationFn: (name: string) => api.patch<Setting[]>(`studies/${study.slug}/rulebook`, { settings: { curve: name } }),
-    onSettled: () => client.invalidateQueries({ queryKey: studyKey(study.slug) }),
+    mutationFn: (name: string) =>
+      told(api.PATCH('/studies/{slug}/rulebook', { params: { path: { slug: study.slug } }, body: { settings: { curve: name } } })),
+    onSettled: () => client.invalidateQueries({ queryKey: keys.study(study.slug) }),
   });
   return (
     <Box sx={{ my: 1.5 }}>

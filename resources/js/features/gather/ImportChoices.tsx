@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import type { ImportKind, Study } from '../../api/types';
+import type { ImportKind, Study } from '../../api/schema';
 import type { ImportOrder } from './order.logic';
 
 const kinds: ImportKind[] = ['rankings', 'keywords', 'results', 'performance', 'domains'];
@@ -53,7 +53,12 @@ export function ImportChoices({
         slotProps={{ inputLabel: { shrink: true } }}
       />
       {order.kind === 'rankings' && (
-        <TextField select label="Channel" value={order.channel} onChange={(event) => onChange({ channel: event.target.value })}>
+        <TextField
+          select
+          label="Channel"
+          value={order.channel}
+          onChange={(event) => onChange({ channel: event.target.value === 'paid' ? 'paid' : 'organic' })}
+        >
           <MenuItem value="organic">organic</MenuItem>
           <MenuItem value="paid">paid</MenuItem>
         </TextField>

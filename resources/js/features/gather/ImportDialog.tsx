@@ -7,9 +7,9 @@ import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { api } from '../../api/client';
-import { studyKey } from '../../api/queries';
-import type { Study, Task, Upload } from '../../api/types';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import type { Study, Upload } from '../../api/schema';
 import { BadRowsTable } from './BadRowsTable';
 import { ImportChoices } from './ImportChoices';
 import { MappingTable } from './MappingTable';
@@ -29,7 +29,9 @@ export function ImportDialog({ study, file, remaining, onClose }: Props) {
     mutationFn: () => {
       const form = new FormData();
       form.set('file', file);
-      return api.post<Upload>(`studies/${study.slug}/uploads`, form);
+      const params = { path: { slug: study.slug } };
+      // The document calls a file a text; what is sent is the form.
+      return told(api.POST('/studies/{slug}/uploads', { params, body: { file: file.name }, bodySerializer: () => form }));
     },
   });
   const { mutate } = upload;
@@ -60,9 +62,9 @@ function Uploaded({ study, upload, remaining, onClose }: { study: Study; upload:
   const [order, setOrder] = useState<ImportOrder>(() => orderOf(upload));
   const { preview, isLooking, progress, error } = usePreview(study.slug, order);
   const send = useMutation({
-    mutationFn: () => api.post<Task>(`studies/${study.slug}/imports`, order),
+    mutationFn: () => told(api.POST('/studies/{slug}/imports', { params: { path: { slug: study.slug } }, body: order })),
     onSuccess: async () => {
-      await client.invalidateQueries({ queryKey: studyKey(study.slug) });
+      await client.invalidateQueries({ queryKey: keys.study(study.slug) });
       onClose();
     },
   });

@@ -9,9 +9,9 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api } from '../../api/client';
-import { studyKey } from '../../api/queries';
-import type { ImportEntry, Study } from '../../api/types';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import type { ImportEntry, Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 
 const shownAtFirst = 12;
@@ -22,10 +22,11 @@ export function ImportList({ study, imports }: { study: Study; imports: ImportEn
   const [isWhole, setWhole] = useState(false);
   const [asked, setAsked] = useState<number | null>(null);
   const undo = useMutation({
-    mutationFn: (id: number) => api.delete(`studies/${study.slug}/imports/${id}`),
+    mutationFn: (id: number) =>
+      told(api.DELETE('/studies/{slug}/imports/{import}', { params: { path: { slug: study.slug, import: id } } })),
     onSettled: () => {
       setAsked(null);
-      return client.invalidateQueries({ queryKey: studyKey(study.slug) });
+      return client.invalidateQueries({ queryKey: keys.study(study.slug) });
     },
   });
   return (

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import type { ImportPreview } from '../../api/types';
+import type { ImportPreview } from '../../api/schema';
 
 interface Props {
   preview: ImportPreview;

@@ -6,9 +6,10 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api } from '../../api/client';
-import { ledgerQuery, sourcesQuery, studyKey } from '../../api/queries';
-import type { Study, Task } from '../../api/types';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import { ledgerQuery, sourcesQuery } from '../study/queries';
+import type { Study } from '../../api/schema';
 import { SidePanel } from '../../shared/SidePanel';
 
 interface Props {
@@ -29,13 +30,18 @@ export function PullPanel({ study, title, onClose }: Props) {
   const chosen = source === '' ? (sources.data?.[0] ?? '') : source;
   const pull = useMutation({
     mutationFn: () =>
-      api.post<Task>(`studies/${study.slug}/pulls`, {
-        source: chosen,
-        domain: domain === '' ? null : Number(domain),
-        date: date === '' ? null : date,
-        snapshots,
-      }),
-    onSuccess: () => client.invalidateQueries({ queryKey: [...studyKey(study.slug), 'tasks'] }),
+      told(
+        api.POST('/studies/{slug}/pulls', {
+          params: { path: { slug: study.slug } },
+          body: {
+            source: chosen,
+            domain: domain === '' ? null : Number(domain),
+            date: date === '' ? null : date,
+            snapshots,
+          },
+        }),
+      ),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.part(study.slug, 'tasks') }),
   });
   if (sources.data?.length === 0) {
     return (

@@ -4,9 +4,10 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Link from '@mui/material/Link';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { address, api } from '../../api/client';
-import { isActive, studyKey, tasksQuery } from '../../api/queries';
-import type { Study, Task } from '../../api/types';
+import { address, api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import { isActive, tasksQuery } from '../study/queries';
+import type { Study, Task } from '../../api/schema';
 import { progressOf } from './tasks.logic';
 
 /** The work that goes on, with how far it is and how long it will take; and how the latest ended, until it is put away. */
@@ -22,7 +23,7 @@ export function TaskStrip({ study }: { study: Study }) {
   useEffect(() => {
     // Whatever has just ended may have changed everything that is on show.
     if (running < active.current) {
-      void client.invalidateQueries({ queryKey: studyKey(study.slug) });
+      void client.invalidateQueries({ queryKey: keys.study(study.slug) });
     }
     active.current = running;
   }, [client, running, study.slug]);
@@ -47,8 +48,8 @@ function isRecent(task: Task): boolean {
 function TaskLine({ study, task, onHide }: { study: Study; task: Task; onHide: () => void }) {
   const client = useQueryClient();
   const cancel = useMutation({
-    mutationFn: () => api.delete(`studies/${study.slug}/tasks/${task.id}`),
-    onSettled: () => client.invalidateQueries({ queryKey: [...studyKey(study.slug), 'tasks'] }),
+    mutationFn: () => told(api.DELETE('/studies/{slug}/tasks/{task}', { params: { path: { slug: study.slug, task: task.id } } })),
+    onSettled: () => client.invalidateQueries({ queryKey: keys.part(study.slug, 'tasks') }),
   });
   const progress = progressOf(task);
   return (

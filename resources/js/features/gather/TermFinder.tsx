@@ -4,8 +4,8 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api } from '../../api/client';
-import type { Study, Term } from '../../api/types';
+import { api, told } from '../../api/client';
+import type { Study } from '../../api/schema';
 import { ChoiceList } from './ChoiceList';
 
 interface Props {
@@ -30,7 +30,12 @@ export function TermFinder({ study, source, isPending, onKeep }: Props) {
   const isPage = /^https?:\/\/\S+$/.test(text.trim());
   const find = useMutation({
     mutationFn: () =>
-      api.post<Term[]>(`studies/${study.slug}/terms`, isPage ? { url: text.trim(), source, ...options } : { text, ...options }),
+      told(
+        api.POST('/studies/{slug}/terms', {
+          params: { path: { slug: study.slug } },
+          body: isPage ? { url: text.trim(), source, ...options } : { text, ...options },
+        }),
+      ),
   });
   const origin = isPage ? `terms from ${text.trim()}` : 'terms from a text';
   return (

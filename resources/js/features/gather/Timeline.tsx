@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import type { LedgerRow } from '../../api/types';
+import type { LedgerRow } from '../../api/schema';
 import { whole } from '../../shared/format';
 
 const width = 110;

@@ -6,9 +6,10 @@ import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api } from '../../api/client';
-import { sourcesQuery, studyKey } from '../../api/queries';
-import type { ImportOutcome, Study } from '../../api/types';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import { sourcesQuery } from '../study/queries';
+import type { Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { SidePanel } from '../../shared/SidePanel';
 import { RelatedWords } from './RelatedWords';
@@ -30,8 +31,13 @@ export function WordsPanel({ study, title, onClose }: Props) {
   const [way, setWay] = useState(0);
   const add = useMutation({
     mutationFn: (order: { keywords: string[]; origin: string }) =>
-      api.post<ImportOutcome>(`studies/${study.slug}/keywords`, { keywords: order.keywords.join('\n'), origin: order.origin, source }),
-    onSuccess: () => client.invalidateQueries({ queryKey: studyKey(study.slug) }),
+      told(
+        api.POST('/studies/{slug}/keywords', {
+          params: { path: { slug: study.slug } },
+          body: { keywords: order.keywords.join('\n'), origin: order.origin, source },
+        }),
+      ),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.study(study.slug) }),
   });
   const keep = (keywords: string[], origin: string) => add.mutate({ keywords, origin });
   return (

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { orderOf, outcomeWords } from './order.logic';
 
 const outcome = {
+  import: null,
   kept: 1200,
   dropped: 3,
   bad_rows: { total: 0, rows: [] },

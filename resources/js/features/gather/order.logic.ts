@@ -1,16 +1,8 @@
-import type { ImportKind, ImportOutcome, Upload } from '../../api/types';
+import type { ImportOrder as ImportWish, ImportOutcome, Upload } from '../../api/schema';
 import { whole } from '../../shared/format';
 
-/** What is to be done with an upload, as the server takes it. */
-export interface ImportOrder {
-  upload: string;
-  kind: ImportKind;
-  domain: string;
-  date: string | null;
-  channel: string;
-  mapping: Record<string, string>;
-  allow_errors: number;
-}
+/** What is to be done with an upload, with nothing left open. */
+export type ImportOrder = Required<ImportWish>;
 
 export function orderOf(upload: Upload): ImportOrder {
   const { kind, domain, date, channel } = upload.proposal;

@@ -1,4 +1,4 @@
-import type { DomainSaid, LedgerRow } from '../../api/types';
+import type { DomainSaid, LedgerRow } from '../../api/schema';
 
 const remarks = {
   comparable: 'comparable to us',

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { LedgerRow } from '../../api/types';
+import type { LedgerRow } from '../../api/schema';
 import { rowActions } from './roles.logic';
 
 const row = (entry: string, role: LedgerRow['role']): LedgerRow => ({

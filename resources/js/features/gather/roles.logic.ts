@@ -1,4 +1,4 @@
-import type { LedgerRow } from '../../api/types';
+import type { LedgerRow } from '../../api/schema';
 
 export interface RowAction {
   title: string;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Task } from '../../api/types';
+import type { Task } from '../../api/schema';
 import { progressOf } from './tasks.logic';
 
 const task: Task = {

@@ -1,4 +1,4 @@
-import type { Task } from '../../api/types';
+import type { Task } from '../../api/schema';
 import { whole } from '../../shared/format';
 
 interface ProgressWords {

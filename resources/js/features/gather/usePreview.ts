@@ -1,7 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { api } from '../../api/client';
-import { studyKey, taskQuery } from '../../api/queries';
-import type { ImportPreview, Task } from '../../api/types';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import { taskQuery } from '../study/queries';
+import type { ImportPreview } from '../../api/schema';
 import type { ImportOrder } from './order.logic';
 import { progressOf } from './tasks.logic';
 
@@ -15,8 +16,8 @@ interface PreviewState {
 /** Has the server look through an upload, and follows the work until it is done. */
 export function usePreview(slug: string, order: ImportOrder): PreviewState {
   const start = useQuery({
-    queryKey: [...studyKey(slug), 'preview', order],
-    queryFn: () => api.post<Task>(`studies/${slug}/imports/preview`, order),
+    queryKey: keys.part(slug, 'preview', order),
+    queryFn: () => told(api.POST('/studies/{slug}/imports/preview', { params: { path: { slug } }, body: order })),
     retry: false,
     gcTime: 0,
     staleTime: Infinity,

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { useState, type DragEvent } from 'react';
-import type { Roadmap, RoadmapItem } from '../../api/types';
+import type { Roadmap, RoadmapItem } from '../../api/schema';
 import { decimal, estimate } from '../../shared/format';
 import { continuedIn, endOf, monthName, setAsideWords } from './months.logic';
 

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import type { Brief, RoadmapItem } from '../../api/types';
+import type { Brief, RoadmapItem } from '../../api/schema';
 import { decimal, estimate, position, whole } from '../../shared/format';
 import { KeptText } from '../../shared/KeptText';
 import { PlainTable } from '../../shared/PlainTable';

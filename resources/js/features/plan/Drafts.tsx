@@ -5,9 +5,9 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api } from '../../api/client';
-import { studyKey } from '../../api/queries';
-import type { Roadmap, Study } from '../../api/types';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import type { Roadmap, Study } from '../../api/schema';
 import { decimal, estimate, whole } from '../../shared/format';
 import { Failed } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
@@ -23,26 +23,31 @@ interface Props {
 
 /** The agreed plan and its drafts beside each other; another draft is begun as a copy of what is shown. */
 export function Drafts({ study, plan, onShow, onAgreed }: Props) {
+  const { slug } = study;
   const client = useQueryClient();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [name, setName] = useState('');
-  const path = `studies/${study.slug}/plan/drafts`;
-  const settle = { onSettled: () => client.invalidateQueries({ queryKey: studyKey(study.slug) }) };
+  const settle = { onSettled: () => client.invalidateQueries({ queryKey: keys.study(study.slug) }) };
   const show = (id: number | null) => {
     setAnchor(null);
     onShow(id);
   };
   const begin = useMutation({
-    mutationFn: () => api.post<{ id: number }>(path, { name, from: plan.draft?.id ?? null }),
+    mutationFn: () =>
+      told(api.POST('/studies/{slug}/plan/drafts', { params: { path: { slug } }, body: { name, from: plan.draft?.id ?? null } })),
     onSuccess: (draft) => {
       setName('');
       show(draft.id);
     },
     ...settle,
   });
-  const discard = useMutation({ mutationFn: (id: number) => api.delete(`${path}/${id}`), onSuccess: () => show(null), ...settle });
+  const discard = useMutation({
+    mutationFn: (id: number) => told(api.DELETE('/studies/{slug}/plan/drafts/{draft}', { params: { path: { slug, draft: id } } })),
+    onSuccess: () => show(null),
+    ...settle,
+  });
   const agree = useMutation({
-    mutationFn: (id: number) => api.post<{ change: number }>(`${path}/${id}/agree`, {}),
+    mutationFn: (id: number) => told(api.POST('/studies/{slug}/plan/drafts/{draft}/agree', { params: { path: { slug, draft: id } } })),
     onSuccess: ({ change }) => {
       onAgreed(change);
       show(null);

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
-import type { Roadmap } from '../../api/types';
+import type { Roadmap } from '../../api/schema';
 import { estimate } from '../../shared/format';
-import { WhyFigure } from '../../shared/WhyFigure';
+import { WhyFigure } from '../keyword/WhyFigure';
 import { monthName } from './months.logic';
 
 const width = 760;

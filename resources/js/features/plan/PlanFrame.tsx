@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import type { Roadmap } from '../../api/types';
+import type { Roadmap } from '../../api/schema';
 
 interface Props {
   plan: Roadmap;

@@ -3,15 +3,15 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { address } from '../../api/client';
-import { planQuery, planWithoutQuery } from '../../api/queries';
-import type { Roadmap, Study } from '../../api/types';
+import { planQuery, planWithoutQuery } from './queries';
+import type { Roadmap, Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { sideBySide } from '../../shared/layout';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
-import { OtherSides } from '../../shared/OtherSides';
+import { OtherSides } from '../keyword/OtherSides';
 import { useHotkeys } from '../../shared/useHotkeys';
-import { useUrlState } from '../../shared/useUrlState';
-import { useStudy } from '../studies';
+import { useUrlState } from '../sentence/useUrlState';
+import { useStudy } from '../study';
 import { Board } from './Board';
 import { ForecastBand } from './ForecastBand';
 import { ItemPanel } from './ItemPanel';
@@ -21,10 +21,16 @@ import { PlanFrame } from './PlanFrame';
 import { ProposalDialog } from './ProposalDialog';
 import { usePlan } from './usePlan';
 
+/** The draft that the address names; null for the agreed plan. */
+function draftIn(params: URLSearchParams): number | null {
+  const draft = Number(params.get('draft'));
+  return Number.isSafeInteger(draft) && draft > 0 ? draft : null;
+}
+
 export function PlanPage() {
   const study = useStudy();
   const [params] = useUrlState();
-  const plan = useQuery(planQuery(study.slug, params.get('draft')));
+  const plan = useQuery(planQuery(study.slug, draftIn(params)));
   if (study.comparison === null) {
     return (
       <Empty title="Nothing to plan yet">
@@ -45,7 +51,7 @@ export function PlanPage() {
 function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
   const [params, change] = useUrlState();
   const [isProposing, setProposing] = useState(false);
-  const draft = params.get('draft');
+  const draft = draftIn(params);
   const actions = usePlan(study, draft);
   const columns = columnsOf(plan);
   const chosen = plan.items.find((item) => String(item.id) === params.get('item'));

@@ -4,8 +4,8 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useQuery } from '@tanstack/react-query';
-import { proposalQuery } from '../../api/queries';
-import type { PlanProposal, Study } from '../../api/types';
+import { proposalQuery } from './queries';
+import type { PlanProposal, Study } from '../../api/schema';
 import { decimal, estimate, whole } from '../../shared/format';
 import { Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
@@ -13,7 +13,7 @@ import { monthName } from './months.logic';
 
 interface Props {
   study: Study;
-  draft: string | null;
+  draft: number | null;
   isApplying: boolean;
   onApply: (changes: PlanProposal['changes']) => void;
   onClose: () => void;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Roadmap, RoadmapItem } from '../../api/types';
+import type { Roadmap, RoadmapItem } from '../../api/schema';
 import { columnsOf, continuedIn, endOf, monthAfter, monthName, neighbour } from './months.logic';
 
 const why = { figure: '', rule: '', inputs: [], steps: [], assumptions: [] };

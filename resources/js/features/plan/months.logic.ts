@@ -1,4 +1,4 @@
-import type { Roadmap, RoadmapItem } from '../../api/types';
+import type { Roadmap, RoadmapItem } from '../../api/schema';
 
 const names = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 

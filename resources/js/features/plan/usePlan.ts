@@ -1,109 +1,139 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
-import { api } from '../../api/client';
-import { planQuery, studyKey } from '../../api/queries';
-import type { PlanProposal, Roadmap, RoadmapItem, Study } from '../../api/types';
+import { api, told } from '../../api/client';
+import { keys, type StudyPart } from '../../api/keys';
+import type { PlanProposal, RoadmapItem, Study } from '../../api/schema';
+import { useShownPlan } from './useShownPlan';
 
 export type ItemChanges = Partial<Pick<RoadmapItem, 'month' | 'status' | 'effort_days' | 'owner' | 'due' | 'is_pinned' | 'brief'>>;
+type Changes = PlanProposal['changes'];
 
-interface DraftChanges {
-  changes?: { keyword: string; to: string | null }[];
-  start?: string;
-  months?: number;
-  capacity?: number;
+interface Frame {
+  start: string;
+  months: number;
+  capacity: number;
 }
 
-/** Changes the roadmap, or the draft that is shown. A card moves at once; the server's answer settles it, and says so when somebody else was quicker. */
-export function usePlan(study: Study, draft: string | null) {
-  const client = useQueryClient();
-  const shown = planQuery(study.slug, draft).queryKey;
-  const history = useRef<number[]>([]);
-  const settle = {
-    onSettled: () =>
-      Promise.all(
-        ['plan', 'proposal', 'itself', 'brief', 'track'].map((key) =>
-          client.invalidateQueries({ queryKey: [...studyKey(study.slug), key] }),
-        ),
-      ),
-  };
-  const patch = (id: number, changes: Partial<RoadmapItem>) =>
-    client.setQueryData<Roadmap>(
-      shown,
-      (plan) => plan && { ...plan, items: plan.items.map((other) => (other.id === id ? { ...other, ...changes } : other)) },
-    );
-  const versionOf = (item: RoadmapItem) =>
-    client.getQueryData<Roadmap>(shown)?.items.find((other) => other.id === item.id)?.version ?? item.version;
-  const change = useMutation({
-    // One after the other, each with the version that the one before it left.
-    scope: { id: `plan ${study.slug}` },
-    mutationFn: ({ item, changes }: { item: RoadmapItem; changes: ItemChanges }) =>
-      api.patch<{ id: number; version: number }>(`studies/${study.slug}/plan/items/${item.id}`, { ...changes, version: versionOf(item) }),
-    onSuccess: ({ id, version }) => patch(id, { version }),
-    onMutate: ({ item, changes }) => {
-      patch(item.id, changes);
-    },
-    ...settle,
-  });
-  const lay = useMutation({
-    scope: { id: `plan ${study.slug}` },
-    mutationFn: (changes: DraftChanges) =>
-      api.patch<{ version: number }>(`studies/${study.slug}/plan/drafts/${draft ?? ''}`, {
-        ...changes,
-        version: client.getQueryData<Roadmap>(shown)?.draft?.version,
-      }),
-    onSuccess: ({ version }) =>
-      client.setQueryData<Roadmap>(shown, (plan) => plan && { ...plan, draft: plan.draft && { ...plan.draft, version } }),
-    onMutate: ({ changes }) => {
-      changes?.forEach(({ keyword, to }) => {
-        const item = client.getQueryData<Roadmap>(shown)?.items.find((other) => other.keyword === keyword);
-        if (item !== undefined) {
-          patch(item.id, { month: to });
-        }
-      });
-    },
-    ...settle,
-  });
-  const add = useMutation({
-    mutationFn: (keywords?: string[]) =>
-      api.post<{ added: number }>(`studies/${study.slug}/plan/items`, keywords === undefined ? {} : { keywords }),
-    ...settle,
-  });
-  const remove = useMutation({ mutationFn: (id: number) => api.delete(`studies/${study.slug}/plan/items/${id}`), ...settle });
-  const frame = useMutation({
-    mutationFn: (next: { start: string; months: number; capacity: number }) => api.patch(`studies/${study.slug}/plan`, next),
-    ...settle,
-  });
-  const apply = useMutation({
-    mutationFn: (changes: PlanProposal['changes']) =>
-      api.post<{ change: number }>(`studies/${study.slug}/plan/apply`, { changes: changes.map(({ keyword, to }) => ({ keyword, to })) }),
-    onSuccess: (answer) => history.current.push(answer.change),
-    ...settle,
-  });
-  const undo = useMutation({ mutationFn: (id: number) => api.post(`studies/${study.slug}/plan/undo`, { change: id }), ...settle });
+const touched: StudyPart[] = ['plan', 'proposal', 'itself', 'brief', 'track'];
+
+/**
+ * Changes the roadmap, or the draft that is shown. A card moves at once; the server's answer settles it. Where it is refused, as when somebody
+ * else was quicker, the card goes back and the reason is told.
+ */
+export function usePlan(study: Study, draft: number | null) {
+  const item = useItemChange(study, draft);
+  const lay = useDraftChange(study, draft);
+  const agreed = useAgreedChange(study);
   return {
-    error: change.error ?? lay.error ?? add.error ?? remove.error ?? frame.error ?? apply.error ?? undo.error,
+    error: item.error ?? lay.error ?? agreed.error,
     /** In a draft the month is the draft's own; all else belongs to the item. */
-    change: (item: RoadmapItem, changes: ItemChanges) => {
+    change: (of: RoadmapItem, changes: ItemChanges) => {
       const { month, ...others } = changes;
       if (draft === null) {
-        change.mutate({ item, changes });
+        item.mutate({ item: of, changes });
         return;
       }
       if (month !== undefined) {
-        lay.mutate({ changes: [{ keyword: item.keyword, to: month }] });
+        lay.mutate({ changes: [{ keyword: of.keyword, to: month }] });
       }
       if (Object.keys(others).length > 0) {
-        change.mutate({ item, changes: others });
+        item.mutate({ item: of, changes: others });
       }
     },
-    addShortlist: () => add.mutate(undefined),
-    remove: remove.mutate,
-    setFrame: (next: { start: string; months: number; capacity: number }) => (draft === null ? frame.mutate(next) : lay.mutate(next)),
-    apply: (changes: PlanProposal['changes']) =>
-      draft === null ? apply.mutate(changes) : lay.mutate({ changes: changes.map(({ keyword, to }) => ({ keyword, to })) }),
-    isApplying: apply.isPending || lay.isPending,
+    addShortlist: () => agreed.add.mutate(),
+    remove: agreed.remove.mutate,
+    setFrame: (next: Frame) => (draft === null ? agreed.frame.mutate(next) : lay.mutate(next)),
+    apply: (changes: Changes) => (draft === null ? agreed.apply.mutate(changes) : lay.mutate({ changes: placements(changes) })),
+    isApplying: agreed.apply.isPending || lay.isPending,
     /** Something else has changed the plan and can be undone by its number. */
-    remember: (changed: number) => history.current.push(changed),
+    remember: agreed.remember,
+    undo: agreed.undo,
+  };
+}
+
+function placements(changes: Changes) {
+  return changes.map(({ keyword, to }) => ({ keyword, to }));
+}
+
+/** Reads anew what a change of the plan touches. */
+function useSettled(study: Study) {
+  const client = useQueryClient();
+  return { onSettled: () => Promise.all(touched.map((part) => client.invalidateQueries({ queryKey: keys.part(study.slug, part) }))) };
+}
+
+/** One change after the other, each with the version that the one before it left. */
+function scopeOf(study: Study) {
+  return { id: `plan ${study.slug}` };
+}
+
+function useItemChange(study: Study, draft: number | null) {
+  const shown = useShownPlan(study.slug, draft);
+  return useMutation({
+    scope: scopeOf(study),
+    mutationFn: ({ item, changes }: { item: RoadmapItem; changes: ItemChanges }) =>
+      told(
+        api.PATCH('/studies/{slug}/plan/items/{item}', {
+          params: { path: { slug: study.slug, item: item.id } },
+          body: { ...changes, version: shown.versionOf(item) },
+        }),
+      ),
+    onMutate: ({ item, changes }) => shown.patch([{ id: item.id, changes }]),
+    onSuccess: ({ id, version }) => shown.settle(id, { version }),
+    onError: (_error, _order, before) => shown.putBack(before),
+    ...useSettled(study),
+  });
+}
+
+interface DraftChanges extends Partial<Frame> {
+  changes?: { keyword: string; to: string | null }[];
+}
+
+function useDraftChange(study: Study, draft: number | null) {
+  const shown = useShownPlan(study.slug, draft);
+  return useMutation({
+    scope: scopeOf(study),
+    mutationFn: (changes: DraftChanges) =>
+      told(
+        api.PATCH('/studies/{slug}/plan/drafts/{draft}', {
+          params: { path: { slug: study.slug, draft: draft ?? 0 } },
+          body: { ...changes, version: shown.draftVersion() },
+        }),
+      ),
+    onMutate: ({ changes }) => shown.patch(shown.laid(changes ?? [])),
+    onSuccess: ({ version }) => shown.settleDraft(version),
+    onError: (_error, _order, before) => shown.putBack(before),
+    ...useSettled(study),
+  });
+}
+
+/** What changes the agreed plan as a whole, with what can be undone of it. */
+function useAgreedChange(study: Study) {
+  const settle = useSettled(study);
+  const history = useRef<number[]>([]);
+  const { slug } = study;
+  const params = { path: { slug } };
+  const add = useMutation({ mutationFn: () => told(api.POST('/studies/{slug}/plan/items', { params, body: {} })), ...settle });
+  const remove = useMutation({
+    mutationFn: (item: number) => told(api.DELETE('/studies/{slug}/plan/items/{item}', { params: { path: { slug, item } } })),
+    ...settle,
+  });
+  const frame = useMutation({ mutationFn: (body: Frame) => told(api.PATCH('/studies/{slug}/plan', { params, body })), ...settle });
+  const apply = useMutation({
+    mutationFn: (changes: Changes) => told(api.POST('/studies/{slug}/plan/apply', { params, body: { changes: placements(changes) } })),
+    onSuccess: (answer) => history.current.push(answer.change),
+    ...settle,
+  });
+  const undo = useMutation({
+    mutationFn: (change: number) => told(api.POST('/studies/{slug}/plan/undo', { params, body: { change } })),
+    ...settle,
+  });
+  return {
+    add,
+    remove,
+    frame,
+    apply,
+    error: add.error ?? remove.error ?? frame.error ?? apply.error ?? undo.error,
+    remember: (change: number) => history.current.push(change),
     undo: () => {
       const last = history.current.pop();
       if (last !== undefined) {

@@ -2,9 +2,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api } from '../../api/client';
-import { rulebookHistoryQuery, studyKey } from '../../api/queries';
-import type { Setting, Study } from '../../api/types';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import { rulebookHistoryQuery } from './queries';
+import type { Study } from '../../api/schema';
 import { Failed } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 
@@ -13,8 +14,9 @@ export function History({ study }: { study: Study }) {
   const client = useQueryClient();
   const history = useQuery(rulebookHistoryQuery(study.slug));
   const revert = useMutation({
-    mutationFn: (change: number) => api.post<Setting[]>(`studies/${study.slug}/rulebook/revert`, { change }),
-    onSuccess: () => client.invalidateQueries({ queryKey: studyKey(study.slug) }),
+    mutationFn: (change: number) =>
+      told(api.POST('/studies/{slug}/rulebook/revert', { params: { path: { slug: study.slug } }, body: { change } })),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.study(study.slug) }),
   });
   if (history.data === undefined || history.data.length === 0) {
     return null;

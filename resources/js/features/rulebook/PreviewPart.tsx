@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import type { RulebookPreview } from '../../api/types';
+import type { RulebookPreview } from '../../api/schema';
 import { estimate, whole } from '../../shared/format';
 import { placesMoved } from './rulebook.logic';
 

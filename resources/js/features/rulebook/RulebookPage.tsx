@@ -1,10 +1,11 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { curveQuery, rulebookQuery } from '../../api/queries';
-import { CurveChart } from '../../shared/CurveChart';
+import { curveQuery } from '../keyword/queries';
+import { rulebookQuery } from './queries';
+import { CurveChart } from '../keyword/CurveChart';
 import { Failed, Waiting } from '../../shared/Notice';
-import { useStudy } from '../studies';
+import { useStudy } from '../study';
 import { History } from './History';
 import { groups, spelt } from './rulebook.logic';
 import { SettingLine } from './SettingLine';

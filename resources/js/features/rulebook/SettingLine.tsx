@@ -4,9 +4,9 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api } from '../../api/client';
-import { studyKey } from '../../api/queries';
-import type { RulebookPreview, Setting, Study } from '../../api/types';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import type { Setting, Study } from '../../api/schema';
 import { PreviewPart } from './PreviewPart';
 import { spelt } from './rulebook.logic';
 
@@ -18,11 +18,13 @@ export function SettingLine({ study, setting }: { study: Study; setting: Setting
   const isChanged = text !== spelt(setting.value);
   const settings = (value: string) => ({ settings: { [setting.key]: value } });
   const preview = useMutation({
-    mutationFn: (value: string) => api.post<RulebookPreview>(`studies/${study.slug}/rulebook/preview`, settings(value)),
+    mutationFn: (value: string) =>
+      told(api.POST('/studies/{slug}/rulebook/preview', { params: { path: { slug: study.slug } }, body: settings(value) })),
   });
   const save = useMutation({
-    mutationFn: (value: string) => api.patch<Setting[]>(`studies/${study.slug}/rulebook`, settings(value)),
-    onSuccess: () => client.invalidateQueries({ queryKey: studyKey(study.slug) }),
+    mutationFn: (value: string) =>
+      told(api.PATCH('/studies/{slug}/rulebook', { params: { path: { slug: study.slug } }, body: settings(value) })),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.study(study.slug) }),
   });
   const error = preview.error ?? save.error;
   const isSeen = preview.data !== undefined && preview.variables === text;

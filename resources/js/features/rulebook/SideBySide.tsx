@@ -4,9 +4,9 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api } from '../../api/client';
-import { rulebookHistoryQuery } from '../../api/queries';
-import type { RulebookPreview, Setting, Study } from '../../api/types';
+import { api, told } from '../../api/client';
+import { rulebookHistoryQuery } from './queries';
+import type { Setting, Study } from '../../api/schema';
 import { Failed, Waiting } from '../../shared/Notice';
 import { PreviewPart } from './PreviewPart';
 import { others } from './rulebook.logic';
@@ -16,7 +16,8 @@ export function SideBySide({ study, settings }: { study: Study; settings: Settin
   const history = useQuery(rulebookHistoryQuery(study.slug));
   const [chosen, setChosen] = useState('');
   const compare = useMutation({
-    mutationFn: (other: Record<string, string>) => api.post<RulebookPreview>(`studies/${study.slug}/rulebook/preview`, { settings: other }),
+    mutationFn: (other: Record<string, string>) =>
+      told(api.POST('/studies/{slug}/rulebook/preview', { params: { path: { slug: study.slug } }, body: { settings: other } })),
   });
   const choices = others(settings, history.data ?? []);
   if (study.comparison === null || choices.length === 0) {

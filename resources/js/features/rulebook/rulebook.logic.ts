@@ -1,4 +1,4 @@
-import type { RulebookChange, Setting } from '../../api/types';
+import type { RulebookChange, Setting } from '../../api/schema';
 
 const titles: [string, RegExp][] = [
   ['What is compared', /^(within|striking_|topic_|negatives|metric_|volume_sources|difficulty_sources|cpc_sources|authority_sources)/],

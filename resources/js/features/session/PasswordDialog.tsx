@@ -7,7 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ApiError } from '../../api/client';
+import { ApiError, api, told } from '../../api/client';
 
 const shortest = 12;
 
@@ -15,7 +15,7 @@ const shortest = 12;
 export function PasswordDialog({ onClose }: { onClose: () => void }) {
   const [password, setPassword] = useState('');
   const [fresh, setFresh] = useState('');
-  const change = useMutation({ mutationFn: () => api.patch('session', { password, new_password: fresh }) });
+  const change = useMutation({ mutationFn: () => told(api.PATCH('/session', { body: { password, new_password: fresh } })) });
   const wrong = change.error instanceof ApiError ? change.error.fields : {};
   const isField = wrong['password'] !== undefined || wrong['new_password'] !== undefined;
   return (

@@ -6,8 +6,8 @@ import { useColorScheme } from '@mui/material/styles';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api } from '../../api/client';
-import { sessionQuery } from '../../api/queries';
+import { api, told } from '../../api/client';
+import { sessionQuery } from './queries';
 import { PasswordDialog } from './PasswordDialog';
 import { TokensDialog } from './TokensDialog';
 
@@ -23,7 +23,7 @@ export function PersonMenu({ onKeys }: Props) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const signOut = async () => {
-    await api.delete('session');
+    await told(api.DELETE('/session'));
     client.clear();
     await navigate('/sign-in');
   };

@@ -5,13 +5,17 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Navigate, useLocation } from 'react-router';
-import { api } from '../../api/client';
-import { sessionQuery } from '../../api/queries';
-import type { Person } from '../../api/types';
+import { api, told } from '../../api/client';
+import { sessionQuery } from './queries';
 
 function cameFrom(state: unknown): string {
   const from = typeof state === 'object' && state !== null && 'from' in state ? state.from : null;
   return typeof from === 'string' && from.startsWith('/') && !from.startsWith('//') ? from : '/';
+}
+
+function text(form: FormData, name: string): string {
+  const value = form.get(name);
+  return typeof value === 'string' ? value : '';
 }
 
 export function SignInPage() {
@@ -19,7 +23,7 @@ export function SignInPage() {
   const location = useLocation();
   const session = useQuery(sessionQuery());
   const signIn = useMutation({
-    mutationFn: (form: FormData) => api.post<{ person: Person }>('session', { email: form.get('email'), password: form.get('password') }),
+    mutationFn: (form: FormData) => told(api.POST('/session', { body: { email: text(form, 'email'), password: text(form, 'password') } })),
     onSuccess: (answer) => client.setQueryData(sessionQuery().queryKey, answer),
   });
   if (session.data?.person) {

@@ -9,8 +9,8 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api } from '../../api/client';
-import { tokensQuery } from '../../api/queries';
+import { api, told } from '../../api/client';
+import { tokensQuery } from './queries';
 import { Failed } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 
@@ -28,11 +28,14 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
   const settle = { onSettled: () => client.invalidateQueries({ queryKey: tokensQuery().queryKey }) };
   const make = useMutation({
     mutationFn: () =>
-      api.post<{ token: string }>('tokens', { name: draft.name, abilities: abilities[draft.may], days: Number(draft.days) }),
+      told(api.POST('/tokens', { body: { name: draft.name, abilities: [...abilities[draft.may]], days: Number(draft.days) } })),
     onSuccess: () => setDraft({ ...draft, name: '' }),
     ...settle,
   });
-  const end = useMutation({ mutationFn: (id: number) => api.delete(`tokens/${id}`), ...settle });
+  const end = useMutation({
+    mutationFn: (id: number) => told(api.DELETE('/tokens/{token}', { params: { path: { token: id } } })),
+    ...settle,
+  });
   const error = make.error ?? end.error;
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="tokens-title">

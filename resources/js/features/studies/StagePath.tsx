@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { NavLink, useSearchParams } from 'react-router';
-import type { Study } from '../../api/types';
+import type { Study } from '../../api/schema';
 import { stagesOf, type Stage } from './stages.logic';
 
 /** The five stages of the work as one connected line. */

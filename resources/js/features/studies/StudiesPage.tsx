@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { studiesQuery } from '../../api/queries';
+import { studiesQuery } from './queries';
 import { PersonMenu } from '../session';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { StagePath } from './StagePath';

@@ -3,7 +3,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
-import type { Study } from '../../api/types';
+import type { Study } from '../../api/schema';
 import { StudyDialog } from './StudyDialog';
 
 /** The study to the left of the path: name, domain, competitors, market and day, all changeable in place. */

@@ -9,9 +9,9 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { api } from '../../api/client';
-import { studiesKey, studyKey } from '../../api/queries';
-import type { Study, StudyDraft } from '../../api/types';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import type { Study, StudyDraft } from '../../api/schema';
 
 interface Props {
   /** Null makes a new study. */
@@ -33,7 +33,7 @@ function draftOf(form: FormData): StudyDraft {
       .filter((line) => line !== ''),
     country: text(form, 'country'),
     language: text(form, 'language'),
-    device: text(form, 'device'),
+    device: text(form, 'device') === 'mobile' ? 'mobile' : 'desktop',
   };
 }
 
@@ -44,11 +44,16 @@ export function StudyDialog({ study, onClose }: Props) {
   const save = useMutation({
     mutationFn: (form: FormData) =>
       study === null
-        ? api.post<Study>('studies', { ...draftOf(form), slug: text(form, 'slug') })
-        : api.patch<Study>(`studies/${study.slug}`, { ...draftOf(form), as_of: text(form, 'as_of') }),
+        ? told(api.POST('/studies', { body: { ...draftOf(form), slug: text(form, 'slug') } }))
+        : told(
+            api.PATCH('/studies/{slug}', {
+              params: { path: { slug: study.slug } },
+              body: { ...draftOf(form), as_of: text(form, 'as_of') },
+            }),
+          ),
     onSuccess: async (saved) => {
-      await client.invalidateQueries({ queryKey: studyKey(saved.slug) });
-      await client.invalidateQueries({ queryKey: studiesKey });
+      await client.invalidateQueries({ queryKey: keys.study(saved.slug) });
+      await client.invalidateQueries({ queryKey: keys.studies });
       onClose();
       if (study === null) {
         await navigate(`/studies/${saved.slug}/gather`);

@@ -1,4 +1,3 @@
 export { StagePath } from './StagePath';
 export { StudiesPage } from './StudiesPage';
 export { StudyBlock } from './StudyBlock';
-export { useStudy, type StudyContext } from './studyContext';

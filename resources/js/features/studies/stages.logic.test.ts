@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Study } from '../../api/types';
+import type { Study } from '../../api/schema';
 import { stagesOf } from './stages.logic';
 
 const study = (stages: Study['stages']): Study => ({

@@ -1,4 +1,4 @@
-import type { Study } from '../../api/types';
+import type { Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 
 export interface Stage {

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import type { TrackItem } from '../../api/types';
+import type { TrackItem } from '../../api/schema';
 import { whole } from '../../shared/format';
 
 /** What our own performance data measured: the last figure from before it was done, and the newest since. */

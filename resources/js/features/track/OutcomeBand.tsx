@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import type { TrackItem } from '../../api/types';
+import type { TrackItem } from '../../api/schema';
 import { estimate } from '../../shared/format';
 
 const width = 150;

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import type { TrackItem } from '../../api/types';
+import type { TrackItem } from '../../api/schema';
 
 const width = 120;
 const height = 26;

@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
-import type { Track } from '../../api/types';
-import { domainLetter, useDomainInk } from '../../shared/DomainShape';
+import type { Track } from '../../api/schema';
+import { domainLetter, useDomainInk } from '../keyword/DomainShape';
 import { percent } from '../../shared/format';
-import { spreadOut } from '../../shared/lane.logic';
+import { spreadOut } from '../keyword/lane.logic';
 
 const width = 900;
 const height = 190;

@@ -5,9 +5,10 @@ import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import Anchor from '@mui/material/Link';
 import { Link, useNavigate } from 'react-router';
-import { address, api } from '../../api/client';
-import { sourcesQuery, studyKey } from '../../api/queries';
-import type { Since, SinceGap, Study, Task } from '../../api/types';
+import { address, api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import { sourcesQuery } from '../study/queries';
+import type { Since, SinceGap, Study } from '../../api/schema';
 import { position, whole } from '../../shared/format';
 import { PlainTable } from '../../shared/PlainTable';
 
@@ -82,9 +83,15 @@ function NewMonth({ study }: { study: Study }) {
   const sources = useQuery(sourcesQuery());
   const source = sources.data?.[0];
   const pull = useMutation({
-    mutationFn: () => api.post<Task>(`studies/${study.slug}/pulls`, { source, domain: null, date: null, snapshots: 1 }),
+    mutationFn: (source: string) =>
+      told(
+        api.POST('/studies/{slug}/pulls', {
+          params: { path: { slug: study.slug } },
+          body: { source, snapshots: 1 },
+        }),
+      ),
     onSuccess: async () => {
-      await client.invalidateQueries({ queryKey: [...studyKey(study.slug), 'tasks'] });
+      await client.invalidateQueries({ queryKey: keys.part(study.slug, 'tasks') });
       await navigate(`/studies/${study.slug}/gather`);
     },
   });
@@ -93,7 +100,7 @@ function NewMonth({ study }: { study: Study }) {
       <Button
         variant="contained"
         loading={pull.isPending}
-        onClick={() => (source === undefined ? void navigate(`/studies/${study.slug}/gather`) : pull.mutate())}
+        onClick={() => (source === undefined ? void navigate(`/studies/${study.slug}/gather`) : pull.mutate(source))}
       >
         New month
       </Button>

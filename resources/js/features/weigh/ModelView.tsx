@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { Comparison, WinModel } from '../../api/types';
+import type { Comparison, WinModel } from '../../api/schema';
 import { decimal, percent, whole } from '../../shared/format';
 import { Empty } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';

@@ -4,9 +4,9 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api } from '../../api/client';
-import { weightPresetsQuery } from '../../api/queries';
-import type { Study } from '../../api/types';
+import { api, told } from '../../api/client';
+import { weightPresetsQuery } from './queries';
+import type { Study } from '../../api/schema';
 import { spellWeights, type Weights } from './weights.logic';
 
 interface Props {
@@ -24,11 +24,21 @@ export function Presets({ study, weights, ready, onChoose }: Props) {
   const own = useQuery(presets).data ?? [];
   const refresh = { onSettled: () => client.invalidateQueries({ queryKey: presets.queryKey }) };
   const keep = useMutation({
-    mutationFn: () => api.post(`studies/${study.slug}/weight-presets`, { name, weights: spellWeights(weights) }),
+    mutationFn: () =>
+      told(
+        api.POST('/studies/{slug}/weight-presets', {
+          params: { path: { slug: study.slug } },
+          body: { name, weights: spellWeights(weights) },
+        }),
+      ),
     onSuccess: () => setName(''),
     ...refresh,
   });
-  const forget = useMutation({ mutationFn: (id: number) => api.delete(`studies/${study.slug}/weight-presets/${id}`), ...refresh });
+  const forget = useMutation({
+    mutationFn: (id: number) =>
+      told(api.DELETE('/studies/{slug}/weight-presets/{preset}', { params: { path: { slug: study.slug, preset: id } } })),
+    ...refresh,
+  });
   const pressed = (other: Weights) => spellWeights(other) === spellWeights(weights);
   const button = { py: 0.1, px: 0.75, minWidth: 0 };
   return (

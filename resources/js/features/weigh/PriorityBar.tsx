@@ -1,4 +1,4 @@
-import type { Scores } from '../../api/types';
+import type { Scores } from '../../api/schema';
 import { decimal } from '../../shared/format';
 import { partsOf, type Weights } from './weights.logic';
 

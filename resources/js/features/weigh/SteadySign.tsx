@@ -1,4 +1,4 @@
-import type { Steadiness } from '../../api/types';
+import type { Steadiness } from '../../api/schema';
 import { percent } from '../../shared/format';
 
 const frame = { display: 'inline-block', width: 40, height: 11, border: '1px solid currentColor', verticalAlign: '-1px' } as const;

@@ -1,23 +1,23 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { address } from '../../api/client';
-import { opportunitiesQuery, steadinessQuery } from '../../api/queries';
-import type { Comparison, Study } from '../../api/types';
+import { opportunitiesQuery, steadinessQuery } from './queries';
+import type { Comparison, Study } from '../../api/schema';
 import { Bench } from '../../shared/Bench';
 import { sideBySide } from '../../shared/layout';
+import { BarActions, DownloadButton } from '../../shared/BarActions';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
-import { SentenceBar } from '../../shared/SentenceBar';
-import { add, spell } from '../../shared/sentence.logic';
-import { useListKeys } from '../../shared/useListKeys';
-import { LensMenu } from '../../shared/LensMenu';
-import { PageOneTable } from '../../shared/PageOneTable';
+import { SentenceBar } from '../sentence/SentenceBar';
+import { add, spell } from '../sentence/sentence.logic';
+import { useListKeys } from '../decisions/useListKeys';
+import { LensMenu } from '../sentence/LensMenu';
+import { PageOneTable } from '../keyword/PageOneTable';
 import { ViewSwitch } from '../../shared/ViewSwitch';
-import { useDecisions } from '../../shared/useDecisions';
-import { useUrlState } from '../../shared/useUrlState';
+import { useDecisions } from '../decisions/useDecisions';
+import { useUrlState } from '../sentence/useUrlState';
 import { Dossier } from '../dossier';
-import { useStudy } from '../studies';
+import { useStudy } from '../study';
 import { Balance } from './Balance';
 import { opportunityColumns } from './columns';
 import { GroupsView } from './GroupsView';
@@ -84,26 +84,11 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
         hidden={0}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
-        <Box
-          sx={{
-            display: 'flex',
-            flexWrap: 'wrap',
-            justifyContent: { xs: 'flex-start', md: 'flex-end' },
-            maxWidth: { md: 400 },
-            flexShrink: { md: 0 },
-          }}
-        >
+        <BarActions>
           <LensMenu study={study} show={show} onChoose={(next) => change({ show: next })} />
-          <Button
-            component="a"
-            href={address(`studies/${study.slug}/exports/weigh.csv`, { show, weights: asked })}
-            download
-            sx={{ whiteSpace: 'nowrap' }}
-          >
-            Export CSV
-          </Button>
+          <DownloadButton href={address(`studies/${study.slug}/exports/weigh.csv`, { show, weights: asked })}>Export CSV</DownloadButton>
           <ViewSwitch views={views} view={view} onChange={(next) => change({ view: next === 'list' ? null : next })} />
-        </Box>
+        </BarActions>
       </SentenceBar>
       {decisions.error !== null && <Failed error={decisions.error} />}
       <Box sx={sideBySide}>

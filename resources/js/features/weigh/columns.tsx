@@ -1,7 +1,7 @@
-import type { Opportunity, Steadiness } from '../../api/types';
+import type { Opportunity, Steadiness } from '../../api/schema';
 import type { Column } from '../../shared/Bench';
 import { decimal, estimate, percent, position, whole } from '../../shared/format';
-import { MarkSign } from '../../shared/MarkSign';
+import { MarkSign } from '../decisions/MarkSign';
 import { PriorityBar } from './PriorityBar';
 import { SteadySign } from './SteadySign';
 import type { Weights } from './weights.logic';

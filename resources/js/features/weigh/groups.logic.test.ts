@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { OpportunityGroup } from '../../api/types';
+import type { OpportunityGroup } from '../../api/schema';
 import { inOrder, sharedTopics, thinStage } from './groups.logic';
 
 const group = (name: string | null, keywords: number, gain: number | null): OpportunityGroup => ({

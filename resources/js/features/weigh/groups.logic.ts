@@ -1,4 +1,4 @@
-import type { OpportunityGroup } from '../../api/types';
+import type { OpportunityGroup } from '../../api/schema';
 
 export const groupings = ['topic', 'intent', 'stage', 'tactic', 'horizon', 'page'] as const;
 export type Grouping = (typeof groupings)[number];

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { MapPoint } from '../../api/types';
+import type { MapPoint } from '../../api/schema';
 import { layPlot, namedPlaces, plotPicture, size, within } from './plot.logic';
 
 const point = (name: string, difficulty: number, expected: number, volume: number): MapPoint => ({

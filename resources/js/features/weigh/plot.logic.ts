@@ -1,4 +1,4 @@
-import type { MapPoint, OpportunityMap } from '../../api/types';
+import type { MapPoint, OpportunityMap } from '../../api/schema';
 import { svg, text } from '../../shared/picture.logic';
 
 export type Picture = 'difficulty' | 'links';

@@ -1,4 +1,4 @@
-import type { Scores } from '../../api/types';
+import type { Scores } from '../../api/schema';
 
 /** Criterion → how much it counts, every one of them in the server's order. */
 export type Weights = Record<string, number>;

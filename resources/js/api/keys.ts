@@ -1,0 +1,51 @@
+/** Under which names answers are kept; nowhere else is one spelt. */
+
+/** Parts of a study that are asked for by themselves. */
+export type StudyPart =
+  | 'advertising'
+  | 'bench'
+  | 'brief'
+  | 'candidates'
+  | 'comparison'
+  | 'curve'
+  | 'distribution'
+  | 'groups'
+  | 'imports'
+  | 'itself'
+  | 'keyword'
+  | 'ledger'
+  | 'lenses'
+  | 'map'
+  | 'movement'
+  | 'noise'
+  | 'opportunities'
+  | 'page-one'
+  | 'pages'
+  | 'plan'
+  | 'preview'
+  | 'proposal'
+  | 'related'
+  | 'rulebook'
+  | 'rulebook-history'
+  | 'steadiness'
+  | 'summary'
+  | 'tags'
+  | 'task'
+  | 'tasks'
+  | 'track'
+  | 'weight-presets';
+
+export const keys = {
+  session: ['session'] as const,
+  tokens: ['tokens'] as const,
+  sources: ['sources'] as const,
+  vocabulary: ['vocabulary'] as const,
+  studies: ['studies'] as const,
+  studiesNamed: (name: string) => ['studies', name] as const,
+  /** Decisions on their way to the server. */
+  decisions: (slug: string) => ['decisions', slug] as const,
+  /** Everything about a study. */
+  study: (slug: string) => ['study', slug] as const,
+  /** One part of it; without more, all that was asked of that part. */
+  part: (slug: string, part: StudyPart, ...asked: unknown[]) => ['study', slug, part, ...asked] as const,
+};

@@ -1,0 +1,58 @@
+import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+
+const pageSize = 300;
+
+export interface BenchView {
+  show: string;
+  sort: string;
+  dir: 'asc' | 'desc';
+}
+
+export const benchQuery = (slug: string, comparison: number, view: BenchView) =>
+  infiniteQueryOptions({
+    queryKey: keys.part(slug, 'bench', comparison, view),
+    queryFn: ({ pageParam, signal }) =>
+      told(
+        api.GET('/studies/{slug}/bench', { params: { path: { slug }, query: { ...view, cursor: pageParam, limit: pageSize } }, signal }),
+      ),
+    initialPageParam: '',
+    getNextPageParam: (last) => last.next,
+    placeholderData: (before) => before,
+  });
+
+export const pagesQuery = (slug: string, comparison: number, show: string, domain: number | null) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'pages', comparison, show, domain),
+    queryFn: ({ signal }) =>
+      told(api.GET('/studies/{slug}/bench/pages', { params: { path: { slug }, query: { show, domain: domain } }, signal })),
+    placeholderData: (before) => before,
+  });
+
+interface MovementLook {
+  domain: number;
+  from: string;
+  to: string;
+  only: string;
+}
+
+export const movementQuery = (slug: string, look: MovementLook) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'movement', look),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/movement', { params: { path: { slug }, query: look }, signal })),
+    placeholderData: (before) => before,
+  });
+
+export const advertisingQuery = (slug: string, comparison: number, show: string) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'advertising', comparison, show),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/advertising', { params: { path: { slug }, query: { show } }, signal })),
+    placeholderData: (before) => before,
+  });
+
+export const noiseQuery = (slug: string, comparison: number, show: string) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'noise', comparison, show),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/noise', { params: { path: { slug }, query: { show } }, signal })),
+  });

@@ -1,0 +1,93 @@
+import { useMutation, useQueryClient, type InfiniteData } from '@tanstack/react-query';
+import { useRef } from 'react';
+import { api, told } from '../../api/client';
+import { keys, type StudyPart } from '../../api/keys';
+import type { Decision, Mark, Row } from '../../api/schema';
+import { marksOf, unmarked, withMark, type Marks } from './rows.logic';
+
+interface Order {
+  /** Keywords by name, or all that a sentence shows. */
+  about: { keywords: string[] } | { show: string };
+  decision: Decision;
+}
+
+type RowList = InfiniteData<{ rows: Row[] }>;
+
+/** Lists whose rows bear what was decided about them. */
+const listed: StudyPart[] = ['bench', 'opportunities'];
+
+const touched: StudyPart[] = [...listed, 'keyword', 'itself', 'summary', 'tags', 'page-one', 'groups', 'map', 'steadiness', 'comparison'];
+
+/**
+ * Decides about keywords and takes decisions back. What is on the screen changes at once; requests follow one after the other
+ * in the order in which they were made, and the lists are read anew after the last of them. What is refused is as it was before.
+ */
+export function useDecisions(study: string) {
+  const history = useRef<number[]>([]);
+  const order = useOrder(study);
+  const lists = useMarkedLists(study);
+  const params = { path: { slug: study } };
+  const send = useMutation({
+    ...order,
+    mutationFn: ({ about, decision }: Order) => told(api.POST('/studies/{slug}/decisions', { params, body: { ...about, ...decision } })),
+    onMutate: ({ about, decision }: Order) =>
+      'keywords' in about && decision.mark !== undefined ? lists.mark(about.keywords, decision.mark) : undefined,
+    onSuccess: (answer) => history.current.push(answer.change),
+    onError: (_error, { decision }, before) => {
+      if (before !== undefined && decision.mark !== undefined) {
+        lists.unmark(before, decision.mark);
+      }
+    },
+  });
+  const undo = useMutation({
+    ...order,
+    // Which change is the last is known when its turn comes.
+    mutationFn: async (named: number | null) => {
+      const change = named ?? history.current.pop();
+      return change === undefined ? null : await told(api.POST('/studies/{slug}/decisions/undo', { params, body: { change } }));
+    },
+  });
+  return {
+    error: send.error ?? undo.error,
+    isPending: send.isPending,
+    decide: (about: Order['about'], decision: Decision) => send.mutate({ about, decision }),
+    mark: (keywords: string[], mark: Mark | null) => send.mutate({ about: { keywords }, decision: { mark } }),
+    undo: () => undo.mutate(null),
+    undoChange: (change: number) => undo.mutate(change),
+  };
+}
+
+/** One request after the other, and everything that shows decisions read anew after the last of them. */
+function useOrder(study: string) {
+  const client = useQueryClient();
+  const mutationKey = keys.decisions(study);
+  const onSettled = () => {
+    if (client.isMutating({ mutationKey }) > 1) {
+      return;
+    }
+    return Promise.all(touched.map((part) => client.invalidateQueries({ queryKey: keys.part(study, part) })));
+  };
+  return { mutationKey, scope: { id: mutationKey.join(' ') }, onSettled };
+}
+
+/** The marks in the lists that were read: set at once, and set back. */
+function useMarkedLists(study: string) {
+  const client = useQueryClient();
+  const every = listed.map((part) => keys.part(study, part));
+  const write = (change: (list: RowList) => RowList) =>
+    every.forEach((queryKey) => client.setQueriesData<RowList>({ queryKey }, (data) => data && change(data)));
+  return {
+    /** Gives back what the marks were before. */
+    mark: async (keywords: string[], mark: Mark | null): Promise<Marks> => {
+      const wanted = new Set(keywords);
+      const lists = every.flatMap((queryKey) => client.getQueriesData<RowList>({ queryKey }).flatMap(([, data]) => data ?? []));
+      const before = marksOf(lists, wanted);
+      write((pages) => withMark(pages, wanted, mark));
+      // What is being read was written before this decision and must not come over it.
+      await Promise.all(every.map((queryKey) => client.cancelQueries({ queryKey })));
+      write((pages) => withMark(pages, wanted, mark));
+      return before;
+    },
+    unmark: (before: Marks, refused: Mark | null) => write((pages) => unmarked(pages, before, refused)),
+  };
+}

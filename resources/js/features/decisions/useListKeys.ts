@@ -1,0 +1,38 @@
+import { useRef } from 'react';
+import type { Row, Mark } from '../../api/schema';
+import { pressMark, type MarkPress } from './marks.logic';
+import { useHotkeys } from '../../shared/useHotkeys';
+
+interface ListKeys {
+  current: Row | undefined;
+  mayEdit: boolean;
+  onMark: (keywords: string[], mark: Mark | null) => void;
+  onUndo: () => void;
+  onClose: () => void;
+  onChoose?: (keyword: string) => void;
+  more?: Record<string, () => void>;
+}
+
+/** The keys that every list of keywords answers to: shortlist, set aside, undo, close the dossier. */
+export function useListKeys({ current, mayEdit, onMark, onUndo, onClose, onChoose, more }: ListKeys): void {
+  const last = useRef<MarkPress | null>(null);
+  const flip = (mark: Mark) => {
+    if (current === undefined || !mayEdit) {
+      return;
+    }
+    const press = { keyword: current.keyword, mark, at: performance.now() };
+    const next = pressMark(press, current.mark, last.current);
+    if (next !== undefined) {
+      last.current = press;
+      onMark([current.keyword], next);
+    }
+  };
+  useHotkeys({
+    s: () => flip('shortlisted'),
+    x: () => flip('set aside'),
+    u: onUndo,
+    Escape: onClose,
+    v: () => current !== undefined && onChoose?.(current.keyword),
+    ...more,
+  });
+}

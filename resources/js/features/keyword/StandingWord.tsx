@@ -1,0 +1,13 @@
+import type { Standing } from '../../api/schema';
+
+const bar = { display: 'inline-block', width: 4, height: 14, marginRight: 6, verticalAlign: '-2px' } as const;
+
+/** A standing as its word with a small bar in its ink beside it. */
+export function StandingWord({ standing }: { standing: Standing }) {
+  return (
+    <span>
+      <span aria-hidden="true" style={{ ...bar, background: `var(--mui-palette-ink-standing-${standing})` }} />
+      {standing}
+    </span>
+  );
+}

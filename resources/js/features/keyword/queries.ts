@@ -1,0 +1,24 @@
+import { queryOptions } from '@tanstack/react-query';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+
+export const pageOneQuery = (slug: string, comparison: number, show: string) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'page-one', comparison, show),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/page-one', { params: { path: { slug }, query: { show } }, signal })),
+    placeholderData: (before) => before,
+  });
+
+export const curveQuery = (slug: string) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'curve'),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/curve', { params: { path: { slug } }, signal })),
+  });
+
+/** Counts of what a sentence shows. */
+export const summaryQuery = (slug: string, comparison: number, show: string) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'summary', comparison, show),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/summary', { params: { path: { slug }, query: { show } }, signal })),
+    placeholderData: (before) => before,
+  });

@@ -1,0 +1,34 @@
+import { queryOptions } from '@tanstack/react-query';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+
+/** The agreed plan, or a draft by its number. */
+export const planQuery = (slug: string, draft: number | null = null) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'plan', draft),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/plan', { params: { path: { slug }, query: { draft } }, signal })),
+    placeholderData: (before) => before,
+  });
+
+/** The same roadmap with a forecast that leaves one item out. */
+export const planWithoutQuery = (slug: string, item: number | undefined, draft: number | null) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'plan', draft, 'without', item),
+    queryFn: ({ signal }) =>
+      told(api.GET('/studies/{slug}/plan', { params: { path: { slug }, query: { without: item ?? null, draft } }, signal })),
+    enabled: item !== undefined,
+  });
+
+export const proposalQuery = (slug: string, draft: number | null) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'proposal', draft),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/plan/proposal', { params: { path: { slug }, query: { draft } }, signal })),
+    staleTime: 0,
+    gcTime: 0,
+  });
+
+export const briefQuery = (slug: string, item: number) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'brief', item),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/plan/items/{item}/brief', { params: { path: { slug, item } }, signal })),
+  });

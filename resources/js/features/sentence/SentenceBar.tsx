@@ -1,0 +1,150 @@
+import AddIcon from '@mui/icons-material/Add';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import Popover from '@mui/material/Popover';
+import Typography from '@mui/material/Typography';
+import { useState, type ReactNode } from 'react';
+import { ClauseEditor, type EditorContext } from './ClauseEditor';
+import { isSet, offered, phraseOf, started, strangeIn, type ClauseKind } from './clauses';
+import { whole } from '../../shared/format';
+import { parseSentence, spell, type Clause } from './sentence.logic';
+import { useHotkeys } from '../../shared/useHotkeys';
+import { useKinds } from './useKinds';
+
+interface Props {
+  subject: string;
+  show: string;
+  onChange: (show: string, isStep: boolean) => void;
+  count: number | undefined;
+  of: number | undefined;
+  hidden: number;
+  context: Omit<EditorContext, 'kinds'>;
+  children?: ReactNode;
+}
+
+/** What is being shown, as a sentence whose bold parts are buttons. */
+export function SentenceBar({ subject, show, onChange, count, of, hidden, context, children }: Props) {
+  const [open, setOpen] = useState<{ kind: ClauseKind; anchor: HTMLElement } | null>(null);
+  const [menu, setMenu] = useState<HTMLElement | null>(null);
+  const clauses = parseSentence(show);
+  const kinds = useKinds(context.domains);
+  const editing = { ...context, kinds };
+  const shown = kinds.filter((kind) => kind.is_always || isSet(kind, clauses));
+  // An old address may hold clauses that mean nothing any more; they are struck out until a person lets them go.
+  const strange = kinds.length === 0 ? [] : strangeIn(clauses, kinds);
+  const change = (next: Clause[], isStep = true) => onChange(spell(next), isStep);
+  useHotkeys({
+    f: () => document.getElementById('add-clause')?.click(),
+    l: () => document.getElementById('lens-menu')?.click(),
+    '/': () => document.querySelector<HTMLElement>('[data-clause="text"]')?.click(),
+  });
+  return (
+    <Box
+      component="section"
+      aria-label="What is shown"
+      sx={{
+        px: 2,
+        py: 0.75,
+        borderBottom: 1,
+        borderColor: 'divider',
+        display: 'flex',
+        flexWrap: { xs: 'wrap', md: 'nowrap' },
+        gap: 2,
+        alignItems: 'center',
+      }}
+    >
+      <Typography component="p" sx={{ flex: { xs: '1 0 100%', md: 1 }, minWidth: 0, fontSize: '1rem', lineHeight: 1.75 }}>
+        {subject}{' '}
+        {shown.map((kind, place) => (
+          <span key={kind.name}>
+            {place > 0 && ', '}
+            {kind.lead}{' '}
+            <ClauseButton name={kind.name} onClick={(anchor) => setOpen({ kind, anchor })}>
+              {phraseOf(kind, clauses, editing)}
+            </ClauseButton>
+          </span>
+        ))}
+        {strange.map((clause) => (
+          <span key={spell([clause])}>
+            , <s>{spell([clause])}</s>{' '}
+            <Button onClick={() => change(clauses.filter((other) => other !== clause))} sx={{ py: 0, minHeight: 0 }}>
+              means nothing here: let it go
+            </Button>
+          </span>
+        ))}{' '}
+        <Button
+          id="add-clause"
+          startIcon={<AddIcon fontSize="small" />}
+          onClick={(event) => setMenu(event.currentTarget)}
+          sx={{ py: 0, minHeight: 0 }}
+        >
+          and …
+        </Button>{' '}
+        <Box component="span" aria-live="polite" sx={{ whiteSpace: 'nowrap', fontVariantNumeric: 'tabular-nums' }} data-testid="count">
+          — <strong>{whole(count)}</strong> of {whole(of)}
+          {hidden > 0 && <Box component="span" sx={{ color: 'text.secondary' }}>{` (${whole(hidden)} hidden as competitors’ brands)`}</Box>}
+        </Box>
+      </Typography>
+      {children}
+      <Menu
+        slotProps={{ paper: { sx: { maxHeight: 480 } } }}
+        anchorEl={menu}
+        open={menu !== null}
+        onClose={() => setMenu(null)}
+        disableRestoreFocus={open !== null}
+      >
+        {offered(kinds)
+          .filter((kind) => !isSet(kind, clauses))
+          .map((kind) => (
+            <MenuItem
+              key={kind.name}
+              onClick={() => {
+                const anchor = menu;
+                setMenu(null);
+                change(started(kind, clauses));
+                if (anchor !== null) {
+                  setOpen({ kind, anchor });
+                }
+              }}
+            >
+              {kind.title}
+            </MenuItem>
+          ))}
+      </Menu>
+      <Popover
+        open={open !== null}
+        anchorEl={open?.anchor ?? null}
+        onClose={() => setOpen(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+      >
+        {open !== null && (
+          <ClauseEditor kind={open.kind} clauses={clauses} context={editing} onChange={change} onClose={() => setOpen(null)} />
+        )}
+      </Popover>
+    </Box>
+  );
+}
+
+function ClauseButton({ name, onClick, children }: { name: string; onClick: (anchor: HTMLElement) => void; children: ReactNode }) {
+  return (
+    <Box
+      component="button"
+      type="button"
+      data-clause={name}
+      onClick={(event) => onClick(event.currentTarget)}
+      sx={{
+        all: 'unset',
+        cursor: 'pointer',
+        fontWeight: 700,
+        borderBottom: 2,
+        borderColor: 'primary.main',
+        '&:hover': { color: 'primary.main' },
+        '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: 2 },
+      }}
+    >
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,1 @@
+export { useStudy, type StudyContext } from './studyContext';
