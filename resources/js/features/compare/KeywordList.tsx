@@ -15,7 +15,7 @@ import { useStored } from '../../shared/useStored';
 import { useUrlState } from '../sentence/useUrlState';
 import { denseRowHeight, rowHeight } from '../../theme/theme';
 import { ColumnMenu } from './ColumnMenu';
-import { allColumns, shownColumns, usualColumns } from './columns';
+import { allColumns, choices, shownColumns, usualColumns } from './columns';
 import { NothingFits } from './NothingFits';
 
 interface Props {
@@ -98,9 +98,7 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
         {!isOpen && (
           <Box sx={{ position: 'absolute', left: 0, top: 0, zIndex: 4 }}>
             <ColumnMenu
-              columns={columns
-                .slice(3)
-                .map((column) => ({ key: column.key, name: typeof column.heading === 'string' ? column.heading : 'Rank lane' }))}
+              columns={choices(columns)}
               chosen={chosenColumns}
               onChange={setColumns}
               pinned={pinned}

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Row } from '../../api/schema';
 import vocabulary from '../sentence/vocabulary.fixture.json';
-import { allColumns, shownColumns, usualColumns, type SpokenColumn } from './columns';
+import { allColumns, choices, shownColumns, usualColumns, type SpokenColumn } from './columns';
 
 const spoken: SpokenColumn[] = vocabulary.columns;
 const columns = allColumns(['ours.example', 'theirs.example'], spoken);
@@ -17,6 +17,13 @@ describe('columns of the list', () => {
     const keys = columns.map(({ key }) => key);
     expect(new Set(keys).size).toBe(keys.length);
     expect(usualColumns.filter((key) => !keys.includes(key))).toEqual([]);
+  });
+
+  it('lets people choose all but what always stands', () => {
+    const keys = choices(columns).map(({ key }) => key);
+    expect(keys).toHaveLength(columns.length - 3);
+    expect(keys).not.toContain('keyword');
+    expect(choices(columns)).toContainEqual({ key: 'lane', name: 'Rank lane' });
   });
 
   it('shows a column nobody has drawn as its type and unit say', () => {

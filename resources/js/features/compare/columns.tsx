@@ -19,7 +19,7 @@ export const usualColumns = ['standing', 'lane', 'own', 'volume', 'difficulty', 
 /** What stays longest where there is little room; what is not named goes before, the last one first. */
 const dearest = ['lane', 'own', 'volume', 'gain'];
 
-/** Columns of the list that are no column of the catalogue: before its figures, and after them. */
+/** Columns that always stand, first of all. */
 const fixed = ['choose', 'mark', 'keyword'];
 
 interface Drawn {
@@ -103,6 +103,13 @@ function told({ name, type, unit }: SpokenColumn, row: Row): string {
     return whole(value);
   }
   return unit === 'share' ? percent(value) : unit.startsWith('visits') ? estimate(value) : decimal(value);
+}
+
+/** What a person can choose from, with its name. */
+export function choices(all: Column<Row>[]): { key: string; name: string }[] {
+  return all
+    .filter(({ key }) => !fixed.includes(key))
+    .map(({ key, heading }) => ({ key, name: typeof heading === 'string' ? heading : 'Rank lane' }));
 }
 
 /** The columns that stand, the pinned ones first, in their chosen order, each with how early it goes where there is little room. */
