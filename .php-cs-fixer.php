@@ -2,7 +2,12 @@
 
 declare(strict_types=1);
 
-$finder = PhpCsFixer\Finder::create()->in([__DIR__.'/app', __DIR__.'/bootstrap', __DIR__.'/compat', __DIR__.'/config', __DIR__.'/core', __DIR__.'/database', __DIR__.'/routes', __DIR__.'/stand-in', __DIR__.'/tests'])->exclude('cache');
+$finder = PhpCsFixer\Finder::create()
+    ->in(array_map(
+        static fn(string $room): string => __DIR__.'/'.$room,
+        ['app', 'bootstrap', 'compat', 'config', 'core', 'database', 'routes', 'stand-in', 'tests'],
+    ))
+    ->exclude('cache');
 
 return (new PhpCsFixer\Config())
     ->setCacheFile(__DIR__.'/var/php-cs-fixer.cache')

@@ -57,13 +57,31 @@ final class Application
     /** The plain tool beside an import: psql \copy of the same file into an unlogged table. */
     public static function plainCopy(string $csv): Process
     {
-        return new Process(['psql', '-q', '-c', 'CREATE UNLOGGED TABLE IF NOT EXISTS plain (keyword text, position int, url text, volume int, difficulty float8, cpc numeric)', '-c', 'TRUNCATE plain', '-c', "\\copy plain FROM '{$csv}' CSV HEADER"]);
+        return new Process([
+            'psql',
+            '-q',
+            '-c',
+            'CREATE UNLOGGED TABLE IF NOT EXISTS plain (keyword text, position int, url text, volume int, difficulty float8, cpc numeric)',
+            '-c',
+            'TRUNCATE plain',
+            '-c',
+            "\\copy plain FROM '{$csv}' CSV HEADER",
+        ]);
     }
 
     public function serve(): void
     {
-        User::query()->firstOrCreate(['email' => self::EMAIL], ['name' => 'Bench', 'password' => self::PASSWORD, 'is_administrator' => true]);
-        $this->server = new Process(['setsid', 'php', '-S', substr($this->address, 7), '-t', public_path(), base_path('bin/serve.php')], public_path(), ['APP_ENV' => 'bench', 'PHP_CLI_SERVER_WORKERS' => self::WORKERS], null, null);
+        User::query()->firstOrCreate(
+            ['email' => self::EMAIL],
+            ['name' => 'Bench', 'password' => self::PASSWORD, 'is_administrator' => true],
+        );
+        $this->server = new Process(
+            ['setsid', 'php', '-S', substr($this->address, 7), '-t', public_path(), base_path('bin/serve.php')],
+            public_path(),
+            ['APP_ENV' => 'bench', 'PHP_CLI_SERVER_WORKERS' => self::WORKERS],
+            null,
+            null,
+        );
         $this->server->disableOutput()->start();
         register_shutdown_function($this->stop(...));
         for ($try = 0; $try < 200 && @fsockopen('127.0.0.1', (int) substr($this->address, 17)) === false; ++$try) {
@@ -77,7 +95,10 @@ final class Application
         $client = new Client(['base_uri' => $this->address, 'cookies' => true, 'headers' => ['Accept' => 'application/json']]);
         $client->get('/sign-in');
         $token = urldecode((string) $client->getConfig('cookies')->getCookieByName('XSRF-TOKEN')?->getValue());
-        $client->post('/api/v1/session', ['json' => ['email' => self::EMAIL, 'password' => self::PASSWORD], 'headers' => ['X-XSRF-TOKEN' => $token]]);
+        $client->post('/api/v1/session', [
+            'json' => ['email' => self::EMAIL, 'password' => self::PASSWORD],
+            'headers' => ['X-XSRF-TOKEN' => $token],
+        ]);
 
         return $client;
     }

@@ -38,7 +38,11 @@ $madeUp = static function (int $domain, int $from) use ($count, $atOnce): array 
     $rankings = [];
     for ($number = $from; $number < min($count, $from + $atOnce); ++$number) {
         if (($number * 7 + $domain * 3) % 5 !== 0) {
-            $rankings[] = new Ranking(sprintf('some keyword number %07d', $number), 1 + ($number * 13 + $domain * 29) % 100, "https://domain-{$domain}.example/page-".intdiv($number, 12));
+            $rankings[] = new Ranking(
+                sprintf('some keyword number %07d', $number),
+                1 + (($number * 13 + $domain * 29) % 100),
+                "https://domain-{$domain}.example/page-" . intdiv($number, 12),
+            );
         }
     }
 
@@ -54,10 +58,13 @@ $stream = static function (int $domain) use ($count, $atOnce, $madeUp, &$stopped
         }
     }
 };
-$streams = static fn (): array => array_map($stream, range(0, 5));
+$streams = static fn(): array => array_map($stream, range(0, 5));
 $none = array_fill(0, 6, null);
-$known = array_map(static fn (int $number): Metrics => new Metrics(10 * ($number % 997), $number % 1000 / 10, $number % 400 / 100), range(0, 9_999));
-$metrics = static fn (int $number): Metrics => $known[$number % 10_000];
+$known = array_map(
+    static fn(int $number): Metrics => new Metrics(10 * ($number % 997), ($number % 1000) / 10, ($number % 400) / 100),
+    range(0, 9_999),
+);
+$metrics = static fn(int $number): Metrics => $known[$number % 10_000];
 
 $compare = static function () use ($streams, $none): void {
     foreach ((new Comparator())->rows($streams(), $none, []) as $row) {
@@ -66,8 +73,17 @@ $compare = static function () use ($streams, $none): void {
 };
 $weigh = static function () use ($streams, $none, $metrics): void {
     $comfort = ComfortDifficulty::fromDifficulties([]);
-    $models = new Models(CtrCurve::default(), $comfort, WinModel::fit(new WinObservations([]), [null], 1.0, $comfort), LinksNeeded::fit([], []));
-    $weigher = new Weigher(Rulebook::standard()->weighing(), $models, BrandMatcher::of([['our own'], ['brand one'], ['brand two'], ['three'], ['four'], ['five']]));
+    $models = new Models(
+        CtrCurve::default(),
+        $comfort,
+        WinModel::fit(new WinObservations([]), [null], 1.0, $comfort),
+        LinksNeeded::fit([], []),
+    );
+    $weigher = new Weigher(
+        Rulebook::standard()->weighing(),
+        $models,
+        BrandMatcher::of([['our own'], ['brand one'], ['brand two'], ['three'], ['four'], ['five']]),
+    );
     $judgement = new Judgement();
     foreach ((new Comparator())->rows($streams(), $none, []) as $number => $row) {
         $weigher->weigh(new Candidate($row, $metrics($number), $judgement));

@@ -24,12 +24,35 @@ $app->make(Kernel::class)->bootstrap();
 $slowest = 0.0;
 for ($number = 0; $number < (int) $count; ++$number) {
     $since = microtime(true);
-    $study = app(SaveStudy::class)->execute(new StudyDraft("{$prefix}-{$number}", "{$prefix} {$number}", 'domain-0.example', ['domain-1.example']));
+    $study = app(SaveStudy::class)->execute(
+        new StudyDraft("{$prefix}-{$number}", "{$prefix} {$number}", 'domain-0.example', ['domain-1.example']),
+    );
     $slowest = max($slowest, microtime(true) - $since);
     if ((int) $keywords > 0) {
         $path = tempnam(sys_get_temp_dir(), 'bench-');
-        file_put_contents($path, "keyword,position,url,volume,difficulty\n".implode('', array_map(static fn (int $row): string => sprintf("keyword %d of %s %d,%d,https://domain-0.example/page-%d,%d,%d\n", $row, $prefix, $number, 1 + $row % 100, intdiv($row, 8), 10 * $row, $row % 100), range(1, (int) $keywords))));
-        app(ImportFile::class)->execute(new ImportOrder($study->load('domains'), ImportKind::Rankings, $path, 'list.csv', '2026-11-01', $study->ownDomain()));
+        file_put_contents(
+            $path,
+            "keyword,position,url,volume,difficulty\n" .
+                implode(
+                    '',
+                    array_map(
+                        static fn(int $row): string => sprintf(
+                            "keyword %d of %s %d,%d,https://domain-0.example/page-%d,%d,%d\n",
+                            $row,
+                            $prefix,
+                            $number,
+                            1 + ($row % 100),
+                            intdiv($row, 8),
+                            10 * $row,
+                            $row % 100,
+                        ),
+                        range(1, (int) $keywords),
+                    ),
+                ),
+        );
+        app(ImportFile::class)->execute(
+            new ImportOrder($study->load('domains'), ImportKind::Rankings, $path, 'list.csv', '2026-11-01', $study->ownDomain()),
+        );
         unlink($path);
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy(Study::query()->with('domains')->findOrFail($study->id)));
     }

@@ -87,6 +87,10 @@ free_port() {
     printf '%s' "$port"
 }
 
+POSTGRES_SETTINGS="-c shared_buffers=512MB -c work_mem=64MB -c maintenance_work_mem=256MB -c max_wal_size=4GB \
+-c max_locks_per_transaction=256 -c synchronous_commit=on -c random_page_cost=1.1 -c jit=off -c wal_level=minimal \
+-c max_wal_senders=0 -c client_connection_check_interval=1s"
+
 pg_bin() { printf '/usr/lib/postgresql/15/bin/%s' "$1"; }
 
 # PostgreSQL refuses to run as root, so root lends its steps to the user that the Debian package made.
@@ -108,7 +112,8 @@ start_postgres() {
         say "Creating the database cluster"
         (umask 077; head -c 24 /dev/urandom | base64 | tr -d '/+=\n' >"$dir/password")
         [ "$(id -u)" = 0 ] && chown postgres "$dir/password"
-        as_postgres "$(pg_bin initdb)" -D "$dir/data" -U greater_reach --auth=scram-sha-256 --pwfile="$dir/password" --encoding=UTF8 --locale=C.UTF-8 >"$root/var/initdb.log" 2>&1 \
+        as_postgres "$(pg_bin initdb)" -D "$dir/data" -U greater_reach --auth=scram-sha-256 --pwfile="$dir/password" \
+            --encoding=UTF8 --locale=C.UTF-8 >"$root/var/initdb.log" 2>&1 \
             || die "initdb failed; see var/initdb.log"
     fi
     PGPASSWORD=$(cat "$dir/password")
@@ -125,7 +130,7 @@ start_postgres() {
         : >"$dir/server.log"
         [ "$(id -u)" = 0 ] && chown postgres "$dir/server.log"
         as_postgres "$(pg_bin pg_ctl)" -D "$dir/data" -w -t 300 -l "$dir/server.log" \
-            -o "-p $PGPORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=512MB -c work_mem=64MB -c maintenance_work_mem=256MB -c max_wal_size=4GB -c max_locks_per_transaction=256 -c synchronous_commit=on -c random_page_cost=1.1 -c jit=off -c wal_level=minimal -c max_wal_senders=0 -c client_connection_check_interval=1s" \
+            -o "-p $PGPORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' $POSTGRES_SETTINGS" \
             start >/dev/null 2>&1 && return 0
         grep -q 'could not bind' "$dir/server.log" || break
         PGPORT=$((PGPORT + 1))
@@ -197,7 +202,8 @@ start_stand_in() {
     [ -n "$STAND_IN_KEY" ] || STAND_IN_KEY=$(head -c 18 /dev/urandom | base64 | tr -d '/+=\n')
     export STAND_IN_FOLDER=$root/var/stand-in
     php $PHP_FAST stand-in/ready.php >var/stand-in.log 2>&1 || die "the market of the simulated provider was not made; see var/stand-in.log"
-    STAND_IN_KEY=$STAND_IN_KEY PHP_CLI_SERVER_WORKERS=2 serve "the simulated provider" "$1" var/stand-in.log php -d expose_php=0 -S 127.0.0.1:PORT stand-in/public/index.php
+    STAND_IN_KEY=$STAND_IN_KEY PHP_CLI_SERVER_WORKERS=2 serve "the simulated provider" "$1" var/stand-in.log \
+        php -d expose_php=0 -S 127.0.0.1:PORT stand-in/public/index.php
     STAND_IN_URL=http://127.0.0.1:$SERVED_PORT
     STAND_IN_PID=$SERVED_PID
 }

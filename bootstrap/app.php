@@ -34,8 +34,12 @@ $application = Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->map(QueryException::class, static fn(QueryException $error): Throwable => TooLong::orElse($error, config()->integer('reach.longest_question')));
-        $exceptions->render(static fn(Throwable $error, Request $request) => str_starts_with($request->getPathInfo(), '/api/') ? ProblemDetails::fromThrowable($error) : null);
+        $longest = static fn(): int => config()->integer('reach.longest_question');
+        $exceptions->map(QueryException::class, static fn(QueryException $error): Throwable => TooLong::orElse($error, $longest()));
+        // By the path as it was sent: one that is not UTF-8 is matched by no pattern.
+        $isApi = static fn(Request $request): bool => str_starts_with($request->getPathInfo(), '/api/');
+        $answer = static fn(Throwable $error, Request $request) => $isApi($request) ? ProblemDetails::fromThrowable($error) : null;
+        $exceptions->render($answer);
     })
     ->create();
 

@@ -16,6 +16,10 @@ $market = new WideMarket((int) $keywords, (int) $domains, (int) $seed);
 CsvFile::write($folder.'/domains.csv', ['domain', 'authority', 'referring domains'], $market->domainRows());
 CsvFile::write($folder.'/keywords.csv', ['keyword', 'volume', 'difficulty', 'cpc'], $market->keywordRows());
 for ($domain = 0; $domain < (int) $domains; ++$domain) {
-    CsvFile::write($folder.'/rankings-'.WideMarket::host($domain).'.csv', ['keyword', 'position', 'url', 'volume'], $market->rankingRows($domain));
+    CsvFile::write(
+        $folder.'/rankings-'.WideMarket::host($domain).'.csv',
+        ['keyword', 'position', 'url', 'volume'],
+        $market->rankingRows($domain),
+    );
 }
 echo implode("\n", glob($folder.'/*.csv') ?: []), "\n";

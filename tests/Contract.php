@@ -12,8 +12,8 @@ use PHPUnit\Framework\Assert;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**
- * The API's document (OpenAPI 3.1) against what the API does: every answer that any test gets is checked against the schema that the document
- * has for it (JSON Schema, draft 2020-12), and every request that was granted against the parameters and the body it describes.
+ * The API's document (OpenAPI 3.1) against what the API does: every answer that any test gets is checked against the schema that the
+ * document has for it (JSON Schema, draft 2020-12), and every request that was granted against the parameters and the body it describes.
  */
 final class Contract
 {
@@ -83,9 +83,14 @@ final class Contract
     {
         $status = (string) $response->getStatusCode();
         $key = isset($operation->responses->{$status}) ? $status : ($status[0] === '4' ? '4XX' : 'default');
-        Assert::assertTrue($key === $status || ! $response->isSuccessful(), "{$method} {$template} answers {$status}, which is not described.");
+        Assert::assertTrue(
+            $key === $status || !$response->isSuccessful(),
+            "{$method} {$template} answers {$status}, which is not described.",
+        );
         file_put_contents(self::SEEN, strtoupper($method)." {$template} {$status}\n", FILE_APPEND | LOCK_EX);
-        $where = isset($operation->responses->{$key}->{'$ref'}) ? ltrim((string) $operation->responses->{$key}->{'$ref'}, '#') : "{$at}/responses/{$key}";
+        $where = isset($operation->responses->{$key}->{'$ref'})
+            ? ltrim((string) $operation->responses->{$key}->{'$ref'}, '#')
+            : "{$at}/responses/{$key}";
         $this->checkBody($where, $response, "{$method} {$template}");
     }
 
@@ -109,7 +114,11 @@ final class Contract
         $described = $operation->requestBody->content->{'application/json'} ?? null;
         if ($described !== null && $body !== '' && $body !== '[]') {
             // A text that is empty counts as null.
-            $this->checkValue(json_decode(str_replace(':""', ':null', $body), false, 512, JSON_THROW_ON_ERROR), $at.'/requestBody/content/application~1json/schema', "The request to {$uri}");
+            $this->checkValue(
+                json_decode(str_replace(':""', ':null', $body), false, 512, JSON_THROW_ON_ERROR),
+                $at.'/requestBody/content/application~1json/schema',
+                "The request to {$uri}",
+            );
         }
     }
 
@@ -117,7 +126,10 @@ final class Contract
     {
         $result = $this->validator->validate($value, self::ID.'#'.str_replace('%2F', '/', rawurlencode($where)));
         $error = $result->error();
-        $said = $error === null ? '' : json_encode((new ErrorFormatter())->format($error), JSON_UNESCAPED_SLASHES | JSON_PARTIAL_OUTPUT_ON_ERROR);
+        $said =
+            $error === null
+                ? ''
+                : json_encode((new ErrorFormatter())->format($error), JSON_UNESCAPED_SLASHES | JSON_PARTIAL_OUTPUT_ON_ERROR);
         Assert::assertTrue($error === null, "{$what} is not as described: {$said}");
     }
 
@@ -135,7 +147,13 @@ final class Contract
     private function templateOf(string $path): ?string
     {
         $paths = array_map(strval(...), array_keys((array) $this->document->paths));
-        usort($paths, static fn(string $one, string $other): int => [substr_count($one, '{'), \strlen($other)] <=> [substr_count($other, '{'), \strlen($one)]);
+        usort(
+            $paths,
+            static fn(string $one, string $other): int => [substr_count($one, '{'), \strlen($other)] <=> [
+                substr_count($other, '{'),
+                \strlen($one),
+            ],
+        );
         foreach ($paths as $template) {
             $pattern = preg_replace('/\\\\\{\w+\\\\\}/', '[^/]+', preg_quote($template, '~'));
             if (preg_match("~^{$pattern}\$~D", $path) === 1) {

@@ -61,7 +61,12 @@ abstract class TestCase extends BaseTestCase
     {
         $number = ++self::$made;
 
-        return User::query()->create(['name' => 'Person '.$number, 'email' => "person{$number}@quillfair.example", 'password' => 'correct horse', 'is_administrator' => $isAdministrator]);
+        return User::query()->create([
+            'name' => 'Person '.$number,
+            'email' => "person{$number}@quillfair.example",
+            'password' => 'correct horse',
+            'is_administrator' => $isAdministrator,
+        ]);
     }
 
     protected function makeEditor(Study $study, string $role = 'editor'): User
@@ -101,7 +106,12 @@ abstract class TestCase extends BaseTestCase
     /** @param array<string, mixed> $options */
     protected function import(Study $study, string $content, string $kind = 'rankings', array $options = []): string
     {
-        [$code, $printed] = $this->command('reach:import', ['slug' => $study->slug, 'file' => $this->makeFile($content), '--kind' => $kind, ...$options]);
+        [$code, $printed] = $this->command('reach:import', [
+            'slug' => $study->slug,
+            'file' => $this->makeFile($content),
+            '--kind' => $kind,
+            ...$options,
+        ]);
         self::assertSame(0, $code, $printed);
 
         return $printed;
@@ -110,7 +120,10 @@ abstract class TestCase extends BaseTestCase
     /** @return list<array<string, string>> rows of a CSV export by heading */
     protected static function readCsv(string $text): array
     {
-        $lines = array_map(static fn(string $line): array => array_map(strval(...), str_getcsv($line, ',', '"', '')), explode("\r\n", rtrim($text)));
+        $lines = array_map(
+            static fn(string $line): array => array_map(strval(...), str_getcsv($line, ',', '"', '')),
+            explode("\r\n", rtrim($text)),
+        );
         $headings = array_shift($lines);
 
         return array_map(static fn(array $cells): array => array_combine($headings, $cells), $lines);

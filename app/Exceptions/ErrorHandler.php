@@ -37,7 +37,10 @@ final class ErrorHandler extends Handler
     {
         return $error instanceof ReachException
             ? str_replace("\n", ' ', $error->getMessage())
-            : sprintf('It broke off; nothing half was kept. The log in storage/logs has the rest under the number %s.', ErrorNumber::of($error));
+            : sprintf(
+                'It broke off; nothing half was kept. The log in storage/logs has the rest under the number %s.',
+                ErrorNumber::of($error),
+            );
     }
 
     /** @return array<string, mixed> */

@@ -25,7 +25,9 @@ final class ProblemDetails
     public static function fromThrowable(\Throwable $error): JsonResponse
     {
         return match (true) {
-            $error instanceof ValidationException => self::response(422, ProblemCode::FieldsNotRight, 'Some fields are not right.', ['errors' => $error->errors()]),
+            $error instanceof ValidationException => self::response(422, ProblemCode::FieldsNotRight, 'Some fields are not right.', [
+                'errors' => $error->errors(),
+            ]),
             $error instanceof AuthenticationException => self::response(401, ProblemCode::SignedOut, 'This needs a signed-in person.'),
             $error instanceof AuthorizationException => self::response(403, ProblemCode::NotAllowed, self::ROLE),
             $error instanceof ModelNotFoundException => self::response(404, ProblemCode::NotFound, self::NOTHING),
@@ -51,14 +53,25 @@ final class ProblemDetails
 
     private static function ofStatus(HttpExceptionInterface $error): JsonResponse
     {
-        return self::response($error->getStatusCode(), ProblemCode::ofStatus($error->getStatusCode()), self::detail($error), [], $error->getHeaders());
+        return self::response(
+            $error->getStatusCode(),
+            ProblemCode::ofStatus($error->getStatusCode()),
+            self::detail($error),
+            [],
+            $error->getHeaders(),
+        );
     }
 
     private static function failure(\Throwable $error): JsonResponse
     {
         $number = ErrorNumber::of($error);
 
-        return self::response(500, ProblemCode::Failed, sprintf('Something went wrong here; the log has the rest under the number %s.', $number), ['number' => $number]);
+        return self::response(
+            500,
+            ProblemCode::Failed,
+            sprintf('Something went wrong here; the log has the rest under the number %s.', $number),
+            ['number' => $number],
+        );
     }
 
     /** @return array{errors: array<string, list<string>>} */
@@ -73,7 +86,14 @@ final class ProblemDetails
      */
     private static function response(int $status, ProblemCode $code, string $detail, array $extra = [], array $headers = []): JsonResponse
     {
-        $body = ['type' => 'about:blank', 'title' => $code->title(), 'status' => $status, 'detail' => $detail, 'code' => $code->value, ...$extra];
+        $body = [
+            'type' => 'about:blank',
+            'title' => $code->title(),
+            'status' => $status,
+            'detail' => $detail,
+            'code' => $code->value,
+            ...$extra,
+        ];
         $headers['Content-Type'] = 'application/problem+json';
 
         return new JsonResponse($body, $status, $headers, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
@@ -82,7 +102,9 @@ final class ProblemDetails
     private static function detail(HttpExceptionInterface $error): string
     {
         return match ($error->getStatusCode()) {
-            403 => $error->getPrevious() instanceof AuthorizationException || $error->getMessage() === '' ? self::ROLE : $error->getMessage(),
+            403 => $error->getPrevious() instanceof AuthorizationException || $error->getMessage() === ''
+                ? self::ROLE
+                : $error->getMessage(),
             404 => self::NOTHING,
             419 => self::RELOAD,
             429 => 'Wait a minute, then try again.',

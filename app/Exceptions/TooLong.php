@@ -14,7 +14,15 @@ final class TooLong extends ServiceUnavailableHttpException
 
     private static function after(int $seconds, \Throwable $previous): self
     {
-        return new self(null, sprintf('This question took more than %d seconds and was stopped. Make the sentence narrower or its pattern simpler, then try again.', $seconds), $previous);
+        return new self(
+            null,
+            sprintf(
+                'This question took more than %d seconds and was stopped. Make the sentence narrower or its pattern simpler, then try '
+                    .'again.',
+                $seconds,
+            ),
+            $previous,
+        );
     }
 
     /** The failure, or that it took too long where that is what it was. */

@@ -32,7 +32,18 @@ final class Comparison extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['study_id', 'channel', 'within', 'as_of', 'data_version', 'domains', 'summary', 'has_own_rows', 'shown_gaps', 'shown_quick_wins'];
+    protected $fillable = [
+        'study_id',
+        'channel',
+        'within',
+        'as_of',
+        'data_version',
+        'domains',
+        'summary',
+        'has_own_rows',
+        'shown_gaps',
+        'shown_quick_wins',
+    ];
 
     protected $attributes = ['has_own_rows' => false, 'shown_gaps' => 0, 'shown_quick_wins' => 0];
 

@@ -48,7 +48,19 @@ final readonly class ComparisonSummary
 
     public function weighed(Models $models, int $topics): self
     {
-        return new self($this->keywords, $this->standings, $this->overlap, $this->similarity, $this->shareOfClicks, $this->visits, $this->value, $this->ranking, $this->firstPage, $topics, $models);
+        return new self(
+            $this->keywords,
+            $this->standings,
+            $this->overlap,
+            $this->similarity,
+            $this->shareOfClicks,
+            $this->visits,
+            $this->value,
+            $this->ranking,
+            $this->firstPage,
+            $topics,
+            $models,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -74,7 +86,11 @@ final readonly class ComparisonSummary
      */
     public static function fromArray(array $kept, ?float $ownAuthority): self
     {
-        /** @var array{keywords?: int, standings?: array<string, int>, overlap?: list<Overlap>, similarity?: list<list<float|int|null>>, share_of_clicks?: list<float|int|null>, visits?: list<float|int>, value?: list<float|int>, ranking?: list<int>, first_page?: list<int>, topics?: int} $kept */
+        /**
+         * @var array{keywords?: int, standings?: array<string, int>, overlap?: list<Overlap>, similarity?: list<list<float|int|null>>,
+         *     share_of_clicks?: list<float|int|null>, visits?: list<float|int>, value?: list<float|int>, ranking?: list<int>,
+         *     first_page?: list<int>, topics?: int} $kept
+         */
         $float = static fn(float|int|null $number): ?float => $number === null ? null : (float) $number;
 
         return new self(

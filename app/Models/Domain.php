@@ -31,7 +31,18 @@ final class Domain extends Model
     public const COMPETITOR = 'competitor';
     public const CANDIDATE = 'candidate';
 
-    protected $fillable = ['study_id', 'role', 'place', 'entry', 'scope', 'authority', 'referring_domains', 'backlinks', 'brand_terms', 'metrics_date'];
+    protected $fillable = [
+        'study_id',
+        'role',
+        'place',
+        'entry',
+        'scope',
+        'authority',
+        'referring_domains',
+        'backlinks',
+        'brand_terms',
+        'metrics_date',
+    ];
 
     protected $attributes = ['brand_terms' => '[]'];
 

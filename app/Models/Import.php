@@ -31,7 +31,21 @@ final class Import extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['study_id', 'user_id', 'kind', 'file_name', 'sha256', 'day', 'rows_kept', 'rows_dropped', 'rows_bad', 'mapping', 'superseded_by', 'format', 'before'];
+    protected $fillable = [
+        'study_id',
+        'user_id',
+        'kind',
+        'file_name',
+        'sha256',
+        'day',
+        'rows_kept',
+        'rows_dropped',
+        'rows_bad',
+        'mapping',
+        'superseded_by',
+        'format',
+        'before',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -35,14 +35,49 @@ final class PlanItem extends Model
 {
     public const CREATED_AT = null;
 
-    protected $fillable = ['study_id', 'domain_id', 'keyword', 'month', 'status', 'tactic', 'effort_days', 'links_to_earn', 'owner', 'due', 'is_pinned', 'brief', 'done_month', 'promise', 'version', 'updated_by'];
+    protected $fillable = [
+        'study_id',
+        'domain_id',
+        'keyword',
+        'month',
+        'status',
+        'tactic',
+        'effort_days',
+        'links_to_earn',
+        'owner',
+        'due',
+        'is_pinned',
+        'brief',
+        'done_month',
+        'promise',
+        'version',
+        'updated_by',
+    ];
 
-    protected $attributes = ['brief' => '{}', 'owner' => '', 'status' => 'planned', 'version' => 1, 'is_pinned' => false, 'month' => null, 'due' => null, 'done_month' => null, 'promise' => null];
+    protected $attributes = [
+        'brief' => '{}',
+        'owner' => '',
+        'status' => 'planned',
+        'version' => 1,
+        'is_pinned' => false,
+        'month' => null,
+        'due' => null,
+        'done_month' => null,
+        'promise' => null,
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['effort_days' => 'float', 'links_to_earn' => 'integer', 'due' => 'immutable_date', 'is_pinned' => 'boolean', 'brief' => 'array', 'promise' => 'array', 'version' => 'integer'];
+        return [
+            'effort_days' => 'float',
+            'links_to_earn' => 'integer',
+            'due' => 'immutable_date',
+            'is_pinned' => 'boolean',
+            'brief' => 'array',
+            'promise' => 'array',
+            'version' => 'integer',
+        ];
     }
 
     /** @return Builder<PlanItem> the items planned from the side that the study is seen from */
@@ -54,8 +89,14 @@ final class PlanItem extends Model
     /** @return array<string, int> entry of a domain → items planned from its side, of all but the one that the study is seen from */
     public static function elsewhere(Study $study): array
     {
-        $counts = self::query()->where('plan_items.study_id', $study->id)->where('domain_id', '!=', $study->ownDomain()->id)
-            ->join('domains', 'domains.id', '=', 'domain_id')->groupBy('entry')->orderBy('entry')->selectRaw('entry, count(*) AS items')->pluck('items', 'entry');
+        $counts = self::query()
+            ->where('plan_items.study_id', $study->id)
+            ->where('domain_id', '!=', $study->ownDomain()->id)
+            ->join('domains', 'domains.id', '=', 'domain_id')
+            ->groupBy('entry')
+            ->orderBy('entry')
+            ->selectRaw('entry, count(*) AS items')
+            ->pluck('items', 'entry');
 
         /** @var array<string, int> */
         return $counts->all();

@@ -33,9 +33,33 @@ final class Task extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['study_id', 'user_id', 'kind', 'status', 'title', 'stage', 'done', 'total', 'message', 'payload', 'result', 'cancel_wanted', 'starts', 'started_at', 'finished_at'];
+    protected $fillable = [
+        'study_id',
+        'user_id',
+        'kind',
+        'status',
+        'title',
+        'stage',
+        'done',
+        'total',
+        'message',
+        'payload',
+        'result',
+        'cancel_wanted',
+        'starts',
+        'started_at',
+        'finished_at',
+    ];
 
-    protected $attributes = ['stage' => '', 'done' => 0, 'message' => '', 'cancel_wanted' => false, 'starts' => 0, 'total' => null, 'result' => null];
+    protected $attributes = [
+        'stage' => '',
+        'done' => 0,
+        'message' => '',
+        'cancel_wanted' => false,
+        'starts' => 0,
+        'total' => null,
+        'result' => null,
+    ];
 
     /** @return BelongsTo<Study, $this> */
     public function study(): BelongsTo

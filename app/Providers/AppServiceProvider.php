@@ -21,13 +21,24 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(PublicSuffixList::class, static fn(): PublicSuffixList => PublicSuffixList::fromText(
-            (string) file_get_contents(config()->string('reach.public_suffix_list')),
-        ));
-        $this->app->singleton(Sources::class, static fn(Container $container): Sources => new Sources($container, config()->array('sources.connected')));
+        $this->app->singleton(
+            PublicSuffixList::class,
+            static fn(): PublicSuffixList => PublicSuffixList::fromText(
+                (string) file_get_contents(config()->string('reach.public_suffix_list')),
+            ),
+        );
+        $this->app->singleton(
+            Sources::class,
+            static fn(Container $container): Sources => new Sources($container, config()->array('sources.connected')),
+        );
         $this->app->when(StandInSource::class)->needs('$patience')->giveConfig('sources.patience');
         $this->app->when(StandInSource::class)->needs('$longestAnswer')->giveConfig('sources.longest_answer');
-        $this->app->bind(TableReader::class, static fn(): TableReader => new TableReader(new ReadLimits(config()->integer('reach.max_record'), config()->integer('reach.max_unpacked'))));
+        $this->app->bind(
+            TableReader::class,
+            static fn(): TableReader => new TableReader(
+                new ReadLimits(config()->integer('reach.max_record'), config()->integer('reach.max_unpacked')),
+            ),
+        );
     }
 
     public function boot(): void

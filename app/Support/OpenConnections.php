@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-/** Who is connected to this machine at the moment, as Linux tells it in `/proc/net/tcp` (proc(5)): a line a connection, ports in hexadecimal. */
+/**
+ * Who is connected to this machine at the moment, as Linux tells it in `/proc/net/tcp` (proc(5)): a line a connection, ports in
+ * hexadecimal.
+ */
 final readonly class OpenConnections
 {
     private const ESTABLISHED = '01';

@@ -11,10 +11,35 @@ use Illuminate\Support\Facades\DB;
 final readonly class PostgresStemmer implements Stemmer
 {
     private const LANGUAGES = [
-        'ar' => 'arabic', 'hy' => 'armenian', 'eu' => 'basque', 'ca' => 'catalan', 'da' => 'danish', 'nl' => 'dutch', 'en' => 'english',
-        'fi' => 'finnish', 'fr' => 'french', 'de' => 'german', 'el' => 'greek', 'hi' => 'hindi', 'hu' => 'hungarian', 'id' => 'indonesian',
-        'ga' => 'irish', 'it' => 'italian', 'lt' => 'lithuanian', 'ne' => 'nepali', 'no' => 'norwegian', 'nb' => 'norwegian', 'pt' => 'portuguese',
-        'ro' => 'romanian', 'ru' => 'russian', 'sr' => 'serbian', 'es' => 'spanish', 'sv' => 'swedish', 'ta' => 'tamil', 'tr' => 'turkish', 'yi' => 'yiddish',
+        'ar' => 'arabic',
+        'hy' => 'armenian',
+        'eu' => 'basque',
+        'ca' => 'catalan',
+        'da' => 'danish',
+        'nl' => 'dutch',
+        'en' => 'english',
+        'fi' => 'finnish',
+        'fr' => 'french',
+        'de' => 'german',
+        'el' => 'greek',
+        'hi' => 'hindi',
+        'hu' => 'hungarian',
+        'id' => 'indonesian',
+        'ga' => 'irish',
+        'it' => 'italian',
+        'lt' => 'lithuanian',
+        'ne' => 'nepali',
+        'no' => 'norwegian',
+        'nb' => 'norwegian',
+        'pt' => 'portuguese',
+        'ro' => 'romanian',
+        'ru' => 'russian',
+        'sr' => 'serbian',
+        'es' => 'spanish',
+        'sv' => 'swedish',
+        'ta' => 'tamil',
+        'tr' => 'turkish',
+        'yi' => 'yiddish',
     ];
     private const BATCH = 5000;
 
@@ -31,8 +56,12 @@ final readonly class PostgresStemmer implements Stemmer
         foreach (array_filter($words, ctype_digit(...)) as $number) {
             $stems[$number] = $number;
         }
-        foreach (array_chunk(array_filter($words, static fn(string $word): bool => ! ctype_digit($word)), self::BATCH) as $chunk) {
-            foreach (DB::select("SELECT word, (ts_lexize('{$dictionary}', word))[1] AS stem FROM json_array_elements_text(?::json) word", [json_encode($chunk, JSON_THROW_ON_ERROR)]) as $row) {
+        foreach (array_chunk(array_filter($words, static fn(string $word): bool => !ctype_digit($word)), self::BATCH) as $chunk) {
+            foreach (
+                DB::select("SELECT word, (ts_lexize('{$dictionary}', word))[1] AS stem FROM json_array_elements_text(?::json) word", [
+                    json_encode($chunk, JSON_THROW_ON_ERROR),
+                ]) as $row
+            ) {
                 $stems[$row->word] = $row->stem ?? $row->word;
             }
         }

@@ -11,8 +11,20 @@ use Illuminate\Support\Facades\DB;
 final readonly class PostgresStopWords implements StopWords
 {
     private const DICTIONARIES = [
-        'da' => 'danish_stem', 'nl' => 'dutch_stem', 'en' => 'english_stem', 'fi' => 'finnish_stem', 'fr' => 'french_stem', 'de' => 'german_stem', 'hu' => 'hungarian_stem',
-        'it' => 'italian_stem', 'no' => 'norwegian_stem', 'pt' => 'portuguese_stem', 'ru' => 'russian_stem', 'es' => 'spanish_stem', 'sv' => 'swedish_stem', 'tr' => 'turkish_stem',
+        'da' => 'danish_stem',
+        'nl' => 'dutch_stem',
+        'en' => 'english_stem',
+        'fi' => 'finnish_stem',
+        'fr' => 'french_stem',
+        'de' => 'german_stem',
+        'hu' => 'hungarian_stem',
+        'it' => 'italian_stem',
+        'no' => 'norwegian_stem',
+        'pt' => 'portuguese_stem',
+        'ru' => 'russian_stem',
+        'es' => 'spanish_stem',
+        'sv' => 'swedish_stem',
+        'tr' => 'turkish_stem',
     ];
 
     /** @param string $language two letters; a language without a list has no stop words */
@@ -26,7 +38,9 @@ final readonly class PostgresStopWords implements StopWords
         if ($dictionary === null) {
             return [];
         }
-        $rows = DB::select("SELECT word FROM json_array_elements_text(?::json) word WHERE ts_lexize('{$dictionary}', word) = '{}'", [json_encode($words, JSON_THROW_ON_ERROR)]);
+        $rows = DB::select("SELECT word FROM json_array_elements_text(?::json) word WHERE ts_lexize('{$dictionary}', word) = '{}'", [
+            json_encode($words, JSON_THROW_ON_ERROR),
+        ]);
 
         return array_fill_keys(array_map(static fn(\stdClass $row): string => $row->word, $rows), true);
     }

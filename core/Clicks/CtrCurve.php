@@ -48,7 +48,11 @@ final readonly class CtrCurve
                 throw InvalidValue::because('CTR at position '.($index + 1), (string) $rate, 'must lie between 0 and 1');
             }
             if ($index > 0 && $rate > $rates[$index - 1]) {
-                throw InvalidValue::because('CTR at position '.($index + 1), (string) $rate, 'is higher than at the position before; a curve never rises');
+                throw InvalidValue::because(
+                    'CTR at position '.($index + 1),
+                    (string) $rate,
+                    'is higher than at the position before; a curve never rises',
+                );
             }
         }
 

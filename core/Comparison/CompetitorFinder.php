@@ -49,7 +49,12 @@ final class CompetitorFinder
                 'is_peer' => $authority === null || $ownAuthority === null ? null : abs($authority - $ownAuthority) <= $peerBand,
             ];
         }
-        usort($found, static fn(array $a, array $b): int => $b['in_common'] <=> $a['in_common'] ?: $a['we_lack'] <=> $b['we_lack'] ?: strcmp($a['domain'], $b['domain']));
+        usort(
+            $found,
+            static fn(array $a, array $b): int => $b['in_common'] <=> $a['in_common'] ?:
+            $a['we_lack'] <=> $b['we_lack'] ?:
+            strcmp($a['domain'], $b['domain']),
+        );
 
         return $found;
     }

@@ -23,7 +23,13 @@ final class DomainPages
             return;
         }
         $visits = $volume === null ? 0.0 : $volume * $this->curve->at($ranking->position);
-        $page = $this->pages[$ranking->url] ?? ['keywords' => 0, 'visits' => 0.0, 'leader' => $ranking->keyword, 'most' => -1.0, 'lacked' => 0];
+        $page = $this->pages[$ranking->url] ?? [
+            'keywords' => 0,
+            'visits' => 0.0,
+            'leader' => $ranking->keyword,
+            'most' => -1.0,
+            'lacked' => 0,
+        ];
         $leads = $visits > $page['most'] || ($visits === $page['most'] && strcmp($ranking->keyword, $page['leader']) < 0);
         $this->pages[$ranking->url] = [
             'keywords' => $page['keywords'] + 1,
@@ -40,7 +46,14 @@ final class DomainPages
         $all = array_sum(array_column($this->pages, 'visits'));
         $tallies = [];
         foreach ($this->pages as $url => $page) {
-            $tallies[] = new PageTally((string) $url, $page['keywords'], $page['visits'], $page['leader'], $page['lacked'], $all > 0.0 ? $page['visits'] / $all : null);
+            $tallies[] = new PageTally(
+                (string) $url,
+                $page['keywords'],
+                $page['visits'],
+                $page['leader'],
+                $page['lacked'],
+                $all > 0.0 ? $page['visits'] / $all : null,
+            );
         }
         usort($tallies, static fn(PageTally $a, PageTally $b): int => $b->visits <=> $a->visits ?: strcmp($a->url, $b->url));
 

@@ -25,6 +25,11 @@ final class Freshness
         $march = intdiv(14 - $month, 12);
         $years = $year - $march;
 
-        return 365 * $years + intdiv($years, 4) - intdiv($years, 100) + intdiv($years, 400) + intdiv(153 * ($month + 12 * $march - 3) + 2, 5) + $date;
+        return 365 * $years +
+            intdiv($years, 4) -
+            intdiv($years, 100) +
+            intdiv($years, 400) +
+            intdiv(153 * ($month + 12 * $march - 3) + 2, 5) +
+            $date;
     }
 }

@@ -24,7 +24,13 @@ final readonly class Explanation implements \JsonSerializable
     /** @return array{figure: string, rule: string, inputs: list<Input>, steps: list<string>, assumptions: list<string>} */
     public function jsonSerialize(): array
     {
-        return ['figure' => $this->figure, 'rule' => $this->rule, 'inputs' => $this->inputs, 'steps' => $this->steps, 'assumptions' => $this->assumptions];
+        return [
+            'figure' => $this->figure,
+            'rule' => $this->rule,
+            'inputs' => $this->inputs,
+            'steps' => $this->steps,
+            'assumptions' => $this->assumptions,
+        ];
     }
 
     /** A number as a person reads it: at most four significant figures. */

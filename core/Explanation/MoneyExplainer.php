@@ -19,23 +19,34 @@ final readonly class MoneyExplainer
     {
         $money = ['gain_value' => $this->gainValue(), 'conversions' => $this->conversions()];
 
-        return $this->facts->valuePerConversion === null ? $money : [...$money, 'revenue' => $this->revenue($this->facts->valuePerConversion)];
+        return $this->facts->valuePerConversion === null
+            ? $money
+            : [...$money, 'revenue' => $this->revenue($this->facts->valuePerConversion)];
     }
 
     private function gainValue(): Explanation
     {
         $step = self::product($this->gain->value, $this->facts->cpc, $this->facts->clicks()->gainValue($this->facts->cpc), 'a month');
 
-        return new Explanation('gain_value', 'What the gained visits would cost as bought clicks: gain × CPC.', [$this->gain, new Input('CPC', $this->facts->cpc, 'a click', $this->facts->cpcSource)], [$step]);
+        return new Explanation(
+            'gain_value',
+            'What the gained visits would cost as bought clicks: gain × CPC.',
+            [$this->gain, new Input('CPC', $this->facts->cpc, 'a click', $this->facts->cpcSource)],
+            [$step],
+        );
     }
 
     private function conversions(): Explanation
     {
         $rate = $this->facts->conversionRate;
 
-        return new Explanation('conversions', 'Gain × conversion rate.', [$this->gain, new Input('conversion rate', $rate, 'of visits', 'rulebook')], [
-            self::product($this->gain->value, $rate, $this->facts->clicks()->conversions($rate), 'conversions a month'),
-        ], ['Every visit is taken to convert alike.']);
+        return new Explanation(
+            'conversions',
+            'Gain × conversion rate.',
+            [$this->gain, new Input('conversion rate', $rate, 'of visits', 'rulebook')],
+            [self::product($this->gain->value, $rate, $this->facts->clicks()->conversions($rate), 'conversions a month')],
+            ['Every visit is taken to convert alike.'],
+        );
     }
 
     private function revenue(float $value): Explanation
@@ -43,13 +54,22 @@ final readonly class MoneyExplainer
         $rate = $this->facts->conversionRate;
         $conversions = $this->facts->clicks()->conversions($rate);
 
-        return new Explanation('revenue', 'Conversions × value per conversion.', [new Input('conversions', $conversions, 'a month'), new Input('value per conversion', $value, '', 'rulebook')], [
-            self::product($conversions, $value, $this->facts->clicks()->revenue($rate, $value), 'a month'),
-        ], ['Every conversion is taken to be worth the same.']);
+        return new Explanation(
+            'revenue',
+            'Conversions × value per conversion.',
+            [new Input('conversions', $conversions, 'a month'), new Input('value per conversion', $value, '', 'rulebook')],
+            [self::product($conversions, $value, $this->facts->clicks()->revenue($rate, $value), 'a month')],
+            ['Every conversion is taken to be worth the same.'],
+        );
     }
 
     private static function product(int|float|string|null $one, ?float $other, ?float $result, string $unit): string
     {
-        return \sprintf('%s × %s = %s.', Explanation::number(\is_string($one) ? null : $one), Explanation::number($other), Explanation::number($result).($result === null ? '' : ' '.$unit));
+        return \sprintf(
+            '%s × %s = %s.',
+            Explanation::number(\is_string($one) ? null : $one),
+            Explanation::number($other),
+            Explanation::number($result).($result === null ? '' : ' '.$unit),
+        );
     }
 }

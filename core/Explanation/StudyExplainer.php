@@ -15,7 +15,20 @@ use GreaterReach\Core\Priority\Tactic;
 /** Explains the figures that stand for a whole study, a plan or a season rather than for one keyword's position. */
 final class StudyExplainer
 {
-    private const MONTH_NAMES = [1 => 'January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
+    private const MONTH_NAMES = [
+        1 => 'January',
+        'February',
+        'March',
+        'April',
+        'May',
+        'June',
+        'July',
+        'August',
+        'September',
+        'October',
+        'November',
+        'December',
+    ];
 
     /**
      * @param float $clicks of one domain, a month
@@ -23,14 +36,18 @@ final class StudyExplainer
      */
     public static function shareOfClicks(string $domain, float $clicks, float $all): Explanation
     {
-        $step = $all > 0.0
-            ? \sprintf('%s ÷ %s = %s.', Explanation::number($clicks), Explanation::number($all), Explanation::number($clicks / $all))
-            : 'Nobody gets a click, so there is no share.';
+        $step =
+            $all > 0.0
+                ? \sprintf('%s ÷ %s = %s.', Explanation::number($clicks), Explanation::number($all), Explanation::number($clicks / $all))
+                : 'Nobody gets a click, so there is no share.';
 
-        return new Explanation('share_of_clicks', 'Σ volume × click-through rate over a domain\'s keywords, divided by the same sum over all compared domains.', [
-            new Input('clicks of '.$domain, $clicks, 'a month'),
-            new Input('clicks of all compared domains', $all, 'a month'),
-        ], [$step], ['Keywords of unknown volume are left out.']);
+        return new Explanation(
+            'share_of_clicks',
+            'Σ volume × click-through rate over a domain\'s keywords, divided by the same sum over all compared domains.',
+            [new Input('clicks of '.$domain, $clicks, 'a month'), new Input('clicks of all compared domains', $all, 'a month')],
+            [$step],
+            ['Keywords of unknown volume are left out.'],
+        );
     }
 
     /**
@@ -39,9 +56,13 @@ final class StudyExplainer
      */
     public static function visits(string $domain, int $keywords, float $visits): Explanation
     {
-        return new Explanation('visits', 'Σ volume × click-through rate at the domain\'s best position, over its keywords.', [new Input('keywords of '.$domain, $keywords)], [
-            \sprintf('Over %s keywords that comes to %s visits a month.', Explanation::number($keywords), Explanation::number($visits)),
-        ], ['Keywords of unknown volume are left out.', 'Every searcher is taken to click as the CTR curve in use says.']);
+        return new Explanation(
+            'visits',
+            'Σ volume × click-through rate at the domain\'s best position, over its keywords.',
+            [new Input('keywords of '.$domain, $keywords)],
+            [\sprintf('Over %s keywords that comes to %s visits a month.', Explanation::number($keywords), Explanation::number($visits))],
+            ['Keywords of unknown volume are left out.', 'Every searcher is taken to click as the CTR curve in use says.'],
+        );
     }
 
     /**
@@ -50,30 +71,59 @@ final class StudyExplainer
      */
     public static function value(string $domain, float $visits, float $value): Explanation
     {
-        return new Explanation('value', 'Σ visits × CPC over the domain\'s keywords: what the same clicks would cost as advertising.', [new Input('visits of '.$domain, $visits, 'a month')], [
-            $visits > 0.0
-                ? \sprintf('%s a month, on average %s for each of its %s visits.', Explanation::number($value), Explanation::number($value / $visits), Explanation::number($visits))
-                : 'There are no visits, so there is no value.',
-        ], ['Keywords of unknown CPC or volume are left out.']);
+        return new Explanation(
+            'value',
+            'Σ visits × CPC over the domain\'s keywords: what the same clicks would cost as advertising.',
+            [new Input('visits of '.$domain, $visits, 'a month')],
+            [
+                $visits > 0.0
+                    ? \sprintf(
+                        '%s a month, on average %s for each of its %s visits.',
+                        Explanation::number($value),
+                        Explanation::number($value / $visits),
+                        Explanation::number($visits),
+                    )
+                    : 'There are no visits, so there is no value.',
+            ],
+            ['Keywords of unknown CPC or volume are left out.'],
+        );
     }
 
     /** @param float $share of draws, 0…1 */
     public static function steadiness(float $share, int $draws, int $top): Explanation
     {
-        return new Explanation('steadiness', 'The share of draws of random weights in which the item stays in the top.', [
-            new Input('draws', $draws),
-            new Input('places that count as the top', $top),
-        ], [\sprintf('%s of %s draws kept it in the top %d: %s.', Explanation::number((int) round($share * $draws)), Explanation::number($draws), $top, Steadiness::meaning($share))]);
+        return new Explanation(
+            'steadiness',
+            'The share of draws of random weights in which the item stays in the top.',
+            [new Input('draws', $draws), new Input('places that count as the top', $top)],
+            [
+                \sprintf(
+                    '%s of %s draws kept it in the top %d: %s.',
+                    Explanation::number((int) round($share * $draws)),
+                    Explanation::number($draws),
+                    $top,
+                    Steadiness::meaning($share),
+                ),
+            ],
+        );
     }
 
     public static function season(Season $season): Explanation
     {
         $peak = $season->peak();
-        $step = $peak === null
-            ? \sprintf('No month reaches %s times the mean: steady.', Explanation::number(Season::SEASONAL_FROM))
-            : \sprintf('%s reaches %s times the mean: seasonal.', self::MONTH_NAMES[$peak], Explanation::number($season->index($peak)));
+        $step =
+            $peak === null
+                ? \sprintf('No month reaches %s times the mean: steady.', Explanation::number(Season::SEASONAL_FROM))
+                : \sprintf('%s reaches %s times the mean: seasonal.', self::MONTH_NAMES[$peak], Explanation::number($season->index($peak)));
 
-        return new Explanation('season', 'The volume of a calendar month divided by the mean of the twelve; seasonal from '.Explanation::number(Season::SEASONAL_FROM).'.', [], [$step]);
+        return new Explanation(
+            'season',
+            'The volume of a calendar month divided by the mean of the twelve; seasonal from '.
+                Explanation::number(Season::SEASONAL_FROM).
+                '.',
+            [],
+            [$step],
+        );
     }
 
     public static function effort(Effort $effort, Tactic $tactic, ?int $linksToEarn): Explanation
@@ -81,31 +131,63 @@ final class StudyExplainer
         $days = $effort->days($tactic, $linksToEarn);
         $alone = $effort->days($tactic, null);
 
-        return new Explanation('effort', 'Days of work by tactic, and some for each link to earn.', [new Input('links to earn', $linksToEarn)], [
-            \sprintf('%s: %s days, and %s for links: %s.', $tactic->value, Explanation::number($alone), Explanation::number($days - $alone), Explanation::number($days)),
-        ]);
+        return new Explanation(
+            'effort',
+            'Days of work by tactic, and some for each link to earn.',
+            [new Input('links to earn', $linksToEarn)],
+            [
+                \sprintf(
+                    '%s: %s days, and %s for links: %s.',
+                    $tactic->value,
+                    Explanation::number($alone),
+                    Explanation::number($days - $alone),
+                    Explanation::number($days),
+                ),
+            ],
+        );
     }
 
     /** @param int $items in the plan */
     public static function forecast(Month $month, Band $band, int $items, int $draws, float $sigma): Explanation
     {
-        return new Explanation('forecast', 'Σ win chance × gain × season × min(1, months since done ÷ ramp), drawn with each item won or not and its volume uncertain.', [
-            new Input('items', $items),
-            new Input('draws', $draws),
-            new Input('spread of the volume', $sigma, 'sigma of its logarithm'),
-        ], [
-            \sprintf('In %s eight of ten draws lie between %s and %s visits, half below %s; the mean is %s.', $month, Explanation::number($band->p10), Explanation::number($band->p90), Explanation::number($band->p50), Explanation::number($band->mean)),
-        ], ['Items are won independently of each other.']);
+        return new Explanation(
+            'forecast',
+            'Σ win chance × gain × season × min(1, months since done ÷ ramp), drawn with each item won or not and its volume uncertain.',
+            [new Input('items', $items), new Input('draws', $draws), new Input('spread of the volume', $sigma, 'sigma of its logarithm')],
+            [
+                \sprintf(
+                    'In %s eight of ten draws lie between %s and %s visits, half below %s; the mean is %s.',
+                    $month,
+                    Explanation::number($band->p10),
+                    Explanation::number($band->p90),
+                    Explanation::number($band->p50),
+                    Explanation::number($band->mean),
+                ),
+            ],
+            ['Items are won independently of each other.'],
+        );
     }
 
     /** @param float $visits added by now, a month */
     public static function outcome(Outcome $outcome, float $visits, Band $band, Month $done, int $ramp): Explanation
     {
         $payingFrom = $done->plus($ramp);
-        $step = $outcome === Outcome::TooEarly
-            ? \sprintf('It was done in %s and pays in full from %s; until then it is too early to tell.', $done, $payingFrom)
-            : \sprintf('%s visits were added; the band reached from %s to %s: %s.', Explanation::number($visits), Explanation::number($band->p10), Explanation::number($band->p90), $outcome->value);
+        $step =
+            $outcome === Outcome::TooEarly
+                ? \sprintf('It was done in %s and pays in full from %s; until then it is too early to tell.', $done, $payingFrom)
+                : \sprintf(
+                    '%s visits were added; the band reached from %s to %s: %s.',
+                    Explanation::number($visits),
+                    Explanation::number($band->p10),
+                    Explanation::number($band->p90),
+                    $outcome->value,
+                );
 
-        return new Explanation('outcome', 'The visits that a finished item has added, against the tenth and ninetieth percentile of its forecast.', [new Input('visits added', $visits, 'a month'), new Input('ramp', $ramp, 'months')], [$step]);
+        return new Explanation(
+            'outcome',
+            'The visits that a finished item has added, against the tenth and ninetieth percentile of its forecast.',
+            [new Input('visits added', $visits, 'a month'), new Input('ramp', $ramp, 'months')],
+            [$step],
+        );
     }
 }

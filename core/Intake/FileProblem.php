@@ -32,22 +32,46 @@ final class FileProblem extends \RuntimeException implements ReachException
 
     public static function mixedEncodings(int $line): self
     {
-        return new self('mixed_encodings', 'The file mixes encodings: line '.$line.' is not UTF-8 while other lines are. Save it as UTF-8 and try again.');
+        return new self(
+            'mixed_encodings',
+            'The file mixes encodings: line '.$line.' is not UTF-8 while other lines are. Save it as UTF-8 and try again.',
+        );
     }
 
     public static function notATable(string $looksLike): self
     {
-        return new self('not_a_table', 'The file looks like '.$looksLike.', not like a table in CSV, XLSX, ODS or JSON. Save it as one of these and try again.');
+        return new self(
+            'not_a_table',
+            'The file looks like '.$looksLike.', not like a table in CSV, XLSX, ODS or JSON. Save it as one of these and try again.',
+        );
     }
 
     public static function missingColumn(string $field, string $headers): self
     {
-        return new self('missing_column', 'Line 1 has no column for "'.$field.'"; it has '.InvalidValue::quote($headers).'. Rename one, or say which with --map='.$field.'=HEADER.');
+        return new self(
+            'missing_column',
+            'Line 1 has no column for "'.
+                $field.
+                '"; it has '.
+                InvalidValue::quote($headers).
+                '. Rename one, or say which with --map='.
+                $field.
+                '=HEADER.',
+        );
     }
 
     public static function doubledColumn(string $field, string $first, string $second): self
     {
-        return new self('doubled_column', \sprintf('Line 1 has two columns for "%s": "%s" and "%s". Rename one, or say which with --map=%s=HEADER.', $field, InvalidValue::quote($first), InvalidValue::quote($second), $field));
+        return new self(
+            'doubled_column',
+            \sprintf(
+                'Line 1 has two columns for "%s": "%s" and "%s". Rename one, or say which with --map=%s=HEADER.',
+                $field,
+                InvalidValue::quote($first),
+                InvalidValue::quote($second),
+                $field,
+            ),
+        );
     }
 
     public static function unknownField(string $field, string $known): self
@@ -62,17 +86,33 @@ final class FileProblem extends \RuntimeException implements ReachException
 
     public static function recordTooLong(int $line, int $bytes): self
     {
-        return new self('record_too_long', 'The row that begins on line '.$line.' is longer than '.$bytes.' bytes; a quote may never have been closed.');
+        return new self(
+            'record_too_long',
+            'The row that begins on line '.$line.' is longer than '.$bytes.' bytes; a quote may never have been closed.',
+        );
     }
 
     public static function unpacksTooLarge(int $bytes): self
     {
-        return new self('unpacks_too_large', 'The file is packed and would unpack to more than '.number_format($bytes).' bytes, which no list does. Unpack it yourself and bring in the part that is needed.');
+        return new self(
+            'unpacks_too_large',
+            'The file is packed and would unpack to more than '.
+                number_format($bytes).
+                ' bytes, which no list does. Unpack it yourself and bring in the part that is needed.',
+        );
     }
 
     public static function beyondTheSheet(string $what, int $named, int $most): self
     {
-        return new self('beyond_the_sheet', \sprintf('The spreadsheet names a %s with the number %s; a sheet has at most %s. Save it again, or save it as CSV.', $what, number_format($named), number_format($most)));
+        return new self(
+            'beyond_the_sheet',
+            \sprintf(
+                'The spreadsheet names a %s with the number %s; a sheet has at most %s. Save it again, or save it as CSV.',
+                $what,
+                number_format($named),
+                number_format($most),
+            ),
+        );
     }
 
     public static function damaged(string $what): self
@@ -82,12 +122,20 @@ final class FileProblem extends \RuntimeException implements ReachException
 
     public static function notJson(int $line): self
     {
-        return new self('not_json', 'The file begins like JSON, but line '.$line.' breaks off or is no object with names and values. It must be a list of objects, or one object a line.');
+        return new self(
+            'not_json',
+            'The file begins like JSON, but line '.
+                $line.
+                ' breaks off or is no object with names and values. It must be a list of objects, or one object a line.',
+        );
     }
 
     public static function tooLarge(int $bytes): self
     {
-        return new self('too_large', 'The file is larger than '.number_format($bytes).' bytes. Pack it with gzip, or bring it in as parts.');
+        return new self(
+            'too_large',
+            'The file is larger than '.number_format($bytes).' bytes. Pack it with gzip, or bring it in as parts.',
+        );
     }
 
     public static function cutShort(): self

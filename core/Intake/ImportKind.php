@@ -14,7 +14,12 @@ enum ImportKind: string
     case Domains = 'domains';
 
     /** @var array<string, string> kind → what a file of it is often called */
-    private const NAME_SIGNS = ['results' => '/page.?one|results/i', 'performance' => '/performance|clicks/i', 'domains' => '/domains|authority/i', 'keywords' => '/keyword/i'];
+    private const NAME_SIGNS = [
+        'results' => '/page.?one|results/i',
+        'performance' => '/performance|clicks/i',
+        'domains' => '/domains|authority/i',
+        'keywords' => '/keyword/i',
+    ];
 
     /**
      * The kind that a file most likely is: the one whose required fields it has and most of whose columns it fills; the
@@ -63,7 +68,16 @@ enum ImportKind: string
     public function fields(): array
     {
         return match ($this) {
-            self::Rankings => [self::keyword(), self::position(), self::url(false), self::domain(false), self::date(), self::channel(), ...self::metrics(), new Field('features', FieldType::Text, false, ['resultfeatures'])],
+            self::Rankings => [
+                self::keyword(),
+                self::position(),
+                self::url(false),
+                self::domain(false),
+                self::date(),
+                self::channel(),
+                ...self::metrics(),
+                new Field('features', FieldType::Text, false, ['resultfeatures']),
+            ],
             self::Keywords => [self::keyword(), ...self::metrics(), ...self::months()],
             self::Results => [self::keyword(), self::position(), self::url(true), ...self::results()],
             self::Performance => [
@@ -86,17 +100,41 @@ enum ImportKind: string
 
     private static function keyword(): Field
     {
-        return new Field('keyword', FieldType::Keyword, true, ['keywords', 'query', 'searchterm', 'searchquery', 'phrase', 'term', 'keyphrase']);
+        return new Field('keyword', FieldType::Keyword, true, [
+            'keywords',
+            'query',
+            'searchterm',
+            'searchquery',
+            'phrase',
+            'term',
+            'keyphrase',
+        ]);
     }
 
     private static function position(): Field
     {
-        return new Field('position', FieldType::Position, true, ['rank', 'ranking', 'pos', 'pos.', 'currentposition', 'place', 'rankingposition']);
+        return new Field('position', FieldType::Position, true, [
+            'rank',
+            'ranking',
+            'pos',
+            'pos.',
+            'currentposition',
+            'place',
+            'rankingposition',
+        ]);
     }
 
     private static function url(bool $isRequired): Field
     {
-        return new Field('url', FieldType::Url, $isRequired, ['page', 'address', 'landingpage', 'rankingurl', 'pageurl', 'currenturl', 'link']);
+        return new Field('url', FieldType::Url, $isRequired, [
+            'page',
+            'address',
+            'landingpage',
+            'rankingurl',
+            'pageurl',
+            'currenturl',
+            'link',
+        ]);
     }
 
     private static function domain(bool $isRequired): Field
@@ -121,17 +159,37 @@ enum ImportKind: string
 
     private static function referringDomains(): Field
     {
-        return new Field('referring_domains', FieldType::Count, false, ['refdomains', 'linkingdomains', 'linkingrootdomains', 'rootdomains', 'referringdomain']);
+        return new Field('referring_domains', FieldType::Count, false, [
+            'refdomains',
+            'linkingdomains',
+            'linkingrootdomains',
+            'rootdomains',
+            'referringdomain',
+        ]);
     }
 
     /** @return list<Field> */
     private static function metrics(): array
     {
         return [
-            new Field('volume', FieldType::Count, false, ['searchvolume', 'searches', 'monthlysearches', 'avgmonthlysearches', 'avg.monthlysearches', 'monthlyvolume', 'sv', 'msv']),
+            new Field('volume', FieldType::Count, false, [
+                'searchvolume',
+                'searches',
+                'monthlysearches',
+                'avgmonthlysearches',
+                'avg.monthlysearches',
+                'monthlyvolume',
+                'sv',
+                'msv',
+            ]),
             new Field('difficulty', FieldType::Share, false, ['kd', 'kd%', 'keyworddifficulty']),
             new Field('cpc', FieldType::Amount, false, ['costperclick', 'avgcpc', 'averagecpc', 'cpc(gbp)', 'cpc(usd)', 'cpc(eur)']),
-            new Field('advertiser_competition', FieldType::Amount, false, ['competition', 'paidcompetition', 'adcompetition', 'advertisers']),
+            new Field('advertiser_competition', FieldType::Amount, false, [
+                'competition',
+                'paidcompetition',
+                'adcompetition',
+                'advertisers',
+            ]),
         ];
     }
 
@@ -141,7 +199,10 @@ enum ImportKind: string
         $names = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'];
 
         return array_map(
-            static fn(int $month): Field => new Field('m'.$month, FieldType::Count, false, [$names[$month - 1], substr($names[$month - 1], 0, 3)]),
+            static fn(int $month): Field => new Field('m'.$month, FieldType::Count, false, [
+                $names[$month - 1],
+                substr($names[$month - 1], 0, 3),
+            ]),
             range(1, 12),
         );
     }

@@ -30,7 +30,10 @@ final readonly class RowParser
     public function __construct(private ColumnPlan $plan, private NumberFormat $numbers)
     {
         $this->width = \count($plan->headers);
-        $this->isWhole = array_fill_keys(array_keys(array_filter($plan->columns, static fn(Field $field): bool => $field->type->isWhole())), true);
+        $this->isWhole = array_fill_keys(
+            array_keys(array_filter($plan->columns, static fn(Field $field): bool => $field->type->isWhole())),
+            true,
+        );
     }
 
     /**
@@ -43,14 +46,25 @@ final readonly class RowParser
         if (\count($cells) !== $this->width) {
             $cells = $this->withoutEmptyEnd($cells);
             if (\count($cells) !== $this->width) {
-                return new BadCell($line, '', implode(', ', array_map(self::spelt(...), $cells)), 'has '.\count($cells).' cells where the header has '.$this->width.'.');
+                return new BadCell(
+                    $line,
+                    '',
+                    implode(', ', array_map(self::spelt(...), $cells)),
+                    'has '.\count($cells).' cells where the header has '.$this->width.'.',
+                );
             }
         }
         $values = [];
         foreach ($this->plan->columns as $number => $field) {
             $cell = $cells[$number];
             // Nearly every count and position is plain digits, which needs none of the rest.
-            if (isset($this->isWhole[$number]) && \is_string($cell) && ctype_digit($cell) && $cell[0] !== '0' && \strlen($cell) <= self::MAX_DIGITS) {
+            if (
+                isset($this->isWhole[$number]) &&
+                \is_string($cell) &&
+                ctype_digit($cell) &&
+                $cell[0] !== '0' &&
+                \strlen($cell) <= self::MAX_DIGITS
+            ) {
                 $values[$field->name] = (int) $cell;
                 continue;
             }
@@ -147,7 +161,9 @@ final readonly class RowParser
     {
         $number = $this->read($cell, false);
 
-        return $number !== null && $number <= 100 ? $number : throw InvalidValue::because('number', (string) $cell, 'must be a number from 0 to 100');
+        return $number !== null && $number <= 100
+            ? $number
+            : throw InvalidValue::because('number', (string) $cell, 'must be a number from 0 to 100');
     }
 
     /** A text by the number format of the file; a typed number as it is. Null when it is no number of 0 or more. */
@@ -163,13 +179,18 @@ final readonly class RowParser
     /** A typed number as text, without loss and without an exponent where it is whole. */
     private static function spelt(string|int|float $cell): string
     {
-        return \is_float($cell) ? (floor($cell) === $cell && abs($cell) < self::MAX_COUNT ? number_format($cell, 0, '', '') : (string) json_encode($cell)) : (string) $cell;
+        return \is_float($cell)
+            ? (floor($cell) === $cell && abs($cell) < self::MAX_COUNT
+                ? number_format($cell, 0, '', '')
+                : (string) json_encode($cell))
+            : (string) $cell;
     }
 
     /** @throws InvalidValue when the text is not a day of the calendar as YYYY-MM-DD */
     public static function date(string $text): string
     {
-        $isDay = preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $text, $part) === 1 && checkdate((int) $part[2], (int) $part[3], (int) $part[1]);
+        $isDay =
+            preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $text, $part) === 1 && checkdate((int) $part[2], (int) $part[3], (int) $part[1]);
 
         return $isDay && (int) $part[1] > 0 ? $text : throw InvalidValue::because('date', $text, 'must be a day written as YYYY-MM-DD');
     }
@@ -178,7 +199,9 @@ final readonly class RowParser
     {
         $channel = strtolower($text);
 
-        return \in_array($channel, ['organic', 'paid'], true) ? $channel : throw InvalidValue::because('channel', $text, 'must be organic or paid');
+        return \in_array($channel, ['organic', 'paid'], true)
+            ? $channel
+            : throw InvalidValue::because('channel', $text, 'must be organic or paid');
     }
 
     private static function text(string $text): string

@@ -42,7 +42,10 @@ final class BrandProposals
                 $found[] = ['word' => (string) $word, 'domain' => $domain, 'keywords' => $keywords];
             }
         }
-        usort($found, static fn(array $one, array $other): int => $other['keywords'] <=> $one['keywords'] ?: strcmp($one['word'], $other['word']));
+        usort(
+            $found,
+            static fn(array $one, array $other): int => $other['keywords'] <=> $one['keywords'] ?: strcmp($one['word'], $other['word']),
+        );
 
         return $found;
     }

@@ -22,7 +22,10 @@ final readonly class FitRules
     /** @param array<array-key, int> $rules phrase → fit 0…5, the first rule first */
     public static function of(array $rules): self
     {
-        return new self(PhraseRanks::of(array_map(static fn(int|string $phrase): array => [(string) $phrase], array_keys($rules))), array_values($rules));
+        return new self(
+            PhraseRanks::of(array_map(static fn(int|string $phrase): array => [(string) $phrase], array_keys($rules))),
+            array_values($rules),
+        );
     }
 
     /**

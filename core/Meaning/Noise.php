@@ -4,13 +4,33 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Meaning;
 
-/** Tells keywords that are rarely worth a page: codes and model numbers, and those that look for a place rather than an answer. Common practice. */
+/**
+ * Tells keywords that are rarely worth a page: codes and model numbers, and those that look for a place rather than an answer. Common
+ * practice.
+ */
 final class Noise
 {
     private const FEWEST_DIGITS = 4;
 
     /** Words by which people look for a certain site or desk. */
-    private const NAVIGATIONAL = ['login' => true, 'log' => true, 'signin' => true, 'contact' => true, 'contacts' => true, 'website' => true, 'address' => true, 'phone' => true, 'telephone' => true, 'email' => true, 'careers' => true, 'jobs' => true, 'account' => true, 'customer' => true, 'helpline' => true, 'opening' => true];
+    private const NAVIGATIONAL = [
+        'login' => true,
+        'log' => true,
+        'signin' => true,
+        'contact' => true,
+        'contacts' => true,
+        'website' => true,
+        'address' => true,
+        'phone' => true,
+        'telephone' => true,
+        'email' => true,
+        'careers' => true,
+        'jobs' => true,
+        'account' => true,
+        'customer' => true,
+        'helpline' => true,
+        'opening' => true,
+    ];
 
     /**
      * A word of letters and digits mixed, or of four digits and more that is no year.

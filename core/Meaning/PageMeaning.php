@@ -7,7 +7,10 @@ namespace GreaterReach\Core\Meaning;
 use GreaterReach\Core\Keyword\Words;
 use GreaterReach\Core\Site\UrlKey;
 
-/** Tells whether a page is meant for a keyword: every word of it, short ones aside, stands in the page's path or title, singular or plural. Common practice. */
+/**
+ * Tells whether a page is meant for a keyword: every word of it, short ones aside, stands in the page's path or title, singular or
+ * plural. Common practice.
+ */
 final class PageMeaning
 {
     private const SHORTEST = 3;

@@ -12,7 +12,8 @@ final class MetricResolver
 {
     /**
      * @param array<int, Metrics>            $sources source id → what it says, best first
-     * @param array<string, array<int, int>> $ranks   group of metrics (`volume`, `difficulty`, `cpc`) → source id → rank, where that group has an order of its own
+     * @param array<string, array<int, int>> $ranks   group of metrics (`volume`, `difficulty`, `cpc`) → source id → rank, where that
+     *     group has an order of its own
      */
     public static function resolve(array $sources, array $ranks = []): Metrics
     {

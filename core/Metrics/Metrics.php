@@ -33,7 +33,9 @@ final readonly class Metrics
     /** The same with a difficulty (0…100) that a person set; as it is where none was. */
     public function corrected(?float $difficulty): self
     {
-        return $difficulty === null ? $this : new self($this->volume, $difficulty, $this->cpc, $this->advertiserCompetition, $this->monthly, $this->volumeIsDerived);
+        return $difficulty === null
+            ? $this
+            : new self($this->volume, $difficulty, $this->cpc, $this->advertiserCompetition, $this->monthly, $this->volumeIsDerived);
     }
 
     public function hasWholeYear(): bool

@@ -19,11 +19,15 @@ final class SourceOrder
     public static function rank(array $sources, array $kinds): array
     {
         $ranks = array_flip($kinds);
-        usort($sources, static fn(MetricSource $one, MetricSource $other): int => ($ranks[$one->kind] ?? PHP_INT_MAX) <=> ($ranks[$other->kind] ?? PHP_INT_MAX)
-            ?: $other->day <=> $one->day
-            ?: ($one->place ?? PHP_INT_MAX) <=> ($other->place ?? PHP_INT_MAX)
-            ?: $one->channel <=> $other->channel
-            ?: $other->id <=> $one->id);
+        usort(
+            $sources,
+            static fn(MetricSource $one, MetricSource $other): int => ($ranks[$one->kind] ?? PHP_INT_MAX) <=>
+            ($ranks[$other->kind] ?? PHP_INT_MAX) ?:
+            $other->day <=> $one->day ?:
+            ($one->place ?? PHP_INT_MAX) <=> ($other->place ?? PHP_INT_MAX) ?:
+            $one->channel <=> $other->channel ?:
+            $other->id <=> $one->id,
+        );
 
         return array_flip(array_map(static fn(MetricSource $source): int => $source->id, $sources));
     }

@@ -54,7 +54,12 @@ final class AutoPlan
         for ($month = 0; $month < $this->months; ++$month) {
             $waiting = $this->fill($month, $waiting);
         }
-        usort($this->placements, static fn(Placement $a, Placement $b): int => $a->begins <=> $b->begins ?: $b->item->expectedGain <=> $a->item->expectedGain ?: strcmp($a->item->keyword, $b->item->keyword));
+        usort(
+            $this->placements,
+            static fn(Placement $a, Placement $b): int => $a->begins <=> $b->begins ?:
+            $b->item->expectedGain <=> $a->item->expectedGain ?:
+            strcmp($a->item->keyword, $b->item->keyword),
+        );
 
         return $this->placements;
     }
@@ -145,7 +150,9 @@ final class AutoPlan
             return $item->units() <= $this->free[$month];
         }
 
-        return $this->capacity > 0 && $this->free[$month] === $this->capacity && $item->units() <= array_sum(\array_slice($this->free, $month));
+        return $this->capacity > 0 &&
+            $this->free[$month] === $this->capacity &&
+            $item->units() <= array_sum(\array_slice($this->free, $month));
     }
 
     private function put(WorkItem $item, int $month): void

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Plan;
 
-/** Our own clicks on a keyword before the month in which its work was done, and since: the nearest figure before it and the newest from it on. */
+/**
+ * Our own clicks on a keyword before the month in which its work was done, and since: the nearest figure before it and the newest from it
+ * on.
+ */
 final readonly class ClicksAround
 {
     /**

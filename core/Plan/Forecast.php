@@ -29,7 +29,10 @@ final readonly class Forecast
      */
     public function bands(array $items, array $months): array
     {
-        $visits = array_map(static fn(Month $month): array => array_map(static fn(ForecastItem $item): float => $item->visitsIn($month), $items), $months);
+        $visits = array_map(
+            static fn(Month $month): array => array_map(static fn(ForecastItem $item): float => $item->visitsIn($month), $items),
+            $months,
+        );
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937($this->seed));
         $totals = array_fill(0, \count($months), []);
         for ($draw = 0; $draw < $this->draws; ++$draw) {
@@ -41,7 +44,12 @@ final readonly class Forecast
         $bands = [];
         foreach ($totals as $number => $drawn) {
             sort($drawn);
-            $bands[] = new Band(Quantile::ofSorted($drawn, .1), Quantile::ofSorted($drawn, .5), Quantile::ofSorted($drawn, .9), $this->mean($items, $visits[$number]));
+            $bands[] = new Band(
+                Quantile::ofSorted($drawn, 0.1),
+                Quantile::ofSorted($drawn, 0.5),
+                Quantile::ofSorted($drawn, 0.9),
+                $this->mean($items, $visits[$number]),
+            );
         }
 
         return $bands;
@@ -57,7 +65,13 @@ final readonly class Forecast
      */
     public function means(array $items, array $months): array
     {
-        return array_map(fn(Month $month): float => $this->mean($items, array_map(static fn(ForecastItem $item): float => $item->visitsIn($month), $items)), $months);
+        return array_map(
+            fn(Month $month): float => $this->mean(
+                $items,
+                array_map(static fn(ForecastItem $item): float => $item->visitsIn($month), $items),
+            ),
+            $months,
+        );
     }
 
     /**

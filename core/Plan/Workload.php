@@ -22,7 +22,8 @@ final readonly class Workload
 
     /**
      * @param array<int, array{begins: Month, days: float}> $items    number of the item → its month, days of work
-     * @param float                                         $capacity days in each month; where there are none every item lies in its own month
+     * @param float                                         $capacity days in each month; where there are none every item lies in its own
+     *     month
      */
     public static function of(array $items, float $capacity): self
     {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
-/** Lets through what fits the business well enough: the figures only order what the business wants. An unknown fit passes only where none is asked for. */
+/**
+ * Lets through what fits the business well enough: the figures only order what the business wants. An unknown fit passes only where none
+ * is asked for.
+ */
 final readonly class FitGate
 {
     private function __construct(

@@ -37,11 +37,17 @@ final readonly class Models
     /** @return KeptModels */
     public function toArray(): array
     {
-        return ['comfort' => $this->comfort->toArray(), 'win_model' => $this->winModel->toArray(), 'links' => $this->links->toArray(), 'curve' => $this->curve->rates()];
+        return [
+            'comfort' => $this->comfort->toArray(),
+            'win_model' => $this->winModel->toArray(),
+            'links' => $this->links->toArray(),
+            'curve' => $this->curve->rates(),
+        ];
     }
 
     /**
-     * @param array<string, mixed> $kept         as toArray() gave it, perhaps with more beside it, and numbers as JSON may have changed them
+     * @param array<string, mixed> $kept         as toArray() gave it, perhaps with more beside it, and numbers as JSON may have changed
+     *     them
      * @param ?float               $ownAuthority 0…100, which the model asks for
      *
      * @return ?self null where nothing was learnt

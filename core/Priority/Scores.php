@@ -17,13 +17,19 @@ final readonly class Scores
     /** @param array<string, ?int> $scores criterion → score, all of them in the order of `Criterion` */
     public static function of(array $scores): self
     {
-        return \count($scores) === \count(Criterion::cases()) && array_key_first($scores) === Criterion::cases()[0]->value ? new self($scores) : throw Misuse::because('Scores must name every criterion, in order.');
+        return \count($scores) === \count(Criterion::cases()) && array_key_first($scores) === Criterion::cases()[0]->value
+            ? new self($scores)
+            : throw Misuse::because('Scores must name every criterion, in order.');
     }
 
     /** @param ?int ...$scores one for each criterion, in the order of `Criterion` */
     public static function inOrder(?int ...$scores): self
     {
-        return self::of(\count($scores) === \count(Criterion::cases()) ? array_combine(Criterion::names(), $scores) : throw Misuse::because('There must be a score for every criterion.'));
+        return self::of(
+            \count($scores) === \count(Criterion::cases())
+                ? array_combine(Criterion::names(), $scores)
+                : throw Misuse::because('There must be a score for every criterion.'),
+        );
     }
 
     public function at(Criterion $criterion): ?int

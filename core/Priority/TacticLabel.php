@@ -24,7 +24,9 @@ final readonly class TacticLabel implements \Stringable
     public static function parse(string $text): self
     {
         $withLinks = str_ends_with($text, self::LINKS);
-        $tactic = Tactic::tryFrom($withLinks ? substr($text, 0, -\strlen(self::LINKS)) : $text) ?? throw InvalidValue::because('tactic', $text, 'is unknown');
+        $tactic =
+            Tactic::tryFrom($withLinks ? substr($text, 0, -\strlen(self::LINKS)) : $text) ??
+            throw InvalidValue::because('tactic', $text, 'is unknown');
 
         return new self($tactic, $withLinks);
     }

@@ -67,7 +67,10 @@ final readonly class TacticRule
         if (\count($row->ownRankings) < 2) {
             return false;
         }
-        $near = array_filter($row->ownRankings, static fn(Ranking $ranking): bool => $ranking->url !== null && $ranking->position <= self::OWN_PAGE_WITHIN);
+        $near = array_filter(
+            $row->ownRankings,
+            static fn(Ranking $ranking): bool => $ranking->url !== null && $ranking->position <= self::OWN_PAGE_WITHIN,
+        );
 
         return \count(array_unique(array_map(static fn(Ranking $ranking): ?string => $ranking->url, $near))) > 1;
     }

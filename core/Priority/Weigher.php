@@ -30,7 +30,12 @@ final readonly class Weigher
     {
         $position = $candidate->row->ownPosition();
         $metrics = $candidate->metrics;
-        $clicks = Potential::of($metrics->volume, $position, $candidate->judgement->target ?? $this->settings->target, $this->models->curve);
+        $clicks = Potential::of(
+            $metrics->volume,
+            $position,
+            $candidate->judgement->target ?? $this->settings->target,
+            $this->models->curve,
+        );
         $chance = $this->winChance->of($position, $metrics->difficulty);
         $linksToEarn = $this->models->links->toEarn($candidate->pageOneMedian, $metrics->difficulty, $candidate->ownPageLinks);
         $words = Words::of($candidate->row->keyword);

@@ -33,7 +33,9 @@ final readonly class Weights
     /** @throws InvalidValue when there is no such preset */
     public static function preset(string $name): self
     {
-        $weights = self::PRESETS[$name] ?? throw InvalidValue::because('preset', $name, 'is unknown; known are '.implode(', ', array_keys(self::PRESETS)));
+        $weights =
+            self::PRESETS[$name] ??
+            throw InvalidValue::because('preset', $name, 'is unknown; known are '.implode(', ', array_keys(self::PRESETS)));
 
         return self::of($weights);
     }

@@ -144,7 +144,11 @@ final readonly class Rulebook
 
     public function precedence(): SourcePrecedence
     {
-        return SourcePrecedence::of($this->words('metric_sources'), ['volume' => $this->words('volume_sources'), 'difficulty' => $this->words('difficulty_sources'), 'cpc' => $this->words('cpc_sources')]);
+        return SourcePrecedence::of($this->words('metric_sources'), [
+            'volume' => $this->words('volume_sources'),
+            'difficulty' => $this->words('difficulty_sources'),
+            'cpc' => $this->words('cpc_sources'),
+        ]);
     }
 
     public function fitGate(): FitGate
@@ -166,7 +170,9 @@ final readonly class Rulebook
             return (string) $value;
         }
         $isPaired = \in_array(Settings::all()[$key]->type, [SettingType::Weights, SettingType::Fits], true);
-        $pairs = ! $isPaired ? $value : array_map(static fn(int|string $name, float|string $weight): string => $name.':'.$weight, array_keys($value), $value);
+        $pairs = !$isPaired
+            ? $value
+            : array_map(static fn(int|string $name, float|string $weight): string => $name.':'.$weight, array_keys($value), $value);
 
         return implode(',', $pairs);
     }
@@ -196,7 +202,11 @@ final readonly class Rulebook
     private function check(): void
     {
         if ($this->int('striking_from') > $this->int('striking_to')) {
-            throw InvalidValue::because('striking_from', $this->spelt('striking_from'), 'must not be worse than striking_to, which is '.$this->spelt('striking_to'));
+            throw InvalidValue::because(
+                'striking_from',
+                $this->spelt('striking_from'),
+                'must not be worse than striking_to, which is '.$this->spelt('striking_to'),
+            );
         }
         if ($this->text('curve') === 'own' && $this->list('curve_own') === []) {
             throw InvalidValue::because('curve', 'own', 'needs 100 numbers in curve_own first');

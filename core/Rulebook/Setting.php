@@ -93,7 +93,9 @@ final readonly class Setting
             SettingType::Words => 'words or phrases separated by commas, or empty',
             SettingType::Ordering => 'each of '.implode(', ', $this->choices).' at most once, best first',
             SettingType::Weights => 'criterion:weight pairs, each weight from '.$range.', not all zero',
-            SettingType::Fits => 'phrase:fit pairs separated by commas, each fit a whole number from '.$range.', the first that matches holds; or empty',
+            SettingType::Fits => 'phrase:fit pairs separated by commas, each fit a whole number from '.
+                $range.
+                ', the first that matches holds; or empty',
         };
     }
 }

@@ -83,7 +83,11 @@ final class SettingReader
     private static function ordering(Setting $setting, string $text): array
     {
         $parts = self::parts($text);
-        if (($parts === [] && $setting->default !== []) || array_diff($parts, $setting->choices) !== [] || \count(array_unique($parts)) !== \count($parts)) {
+        if (
+            ($parts === [] && $setting->default !== []) ||
+            array_diff($parts, $setting->choices) !== [] ||
+            \count(array_unique($parts)) !== \count($parts)
+        ) {
             throw self::refused($setting, $text);
         }
 

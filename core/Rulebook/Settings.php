@@ -9,9 +9,40 @@ use GreaterReach\Core\Priority\Weights;
 /** Every setting of a rulebook, in the order in which the rules use them. */
 final class Settings
 {
-    private const BUY = ['buy', 'order', 'purchase', 'coupon', 'deal', 'discount', 'voucher', 'price', 'pricing', 'cost', 'shipping', 'delivery', 'for sale', 'near me', 'shop', 'store'];
+    private const BUY = [
+        'buy',
+        'order',
+        'purchase',
+        'coupon',
+        'deal',
+        'discount',
+        'voucher',
+        'price',
+        'pricing',
+        'cost',
+        'shipping',
+        'delivery',
+        'for sale',
+        'near me',
+        'shop',
+        'store',
+    ];
     private const COMPARE = ['best', 'top', 'review', 'vs', 'versus', 'compare', 'comparison', 'alternative', 'cheap', 'cheapest'];
-    private const LEARN = ['how', 'what', 'why', 'when', 'guide', 'tutorial', 'tip', 'idea', 'way to', 'learn', 'meaning', 'example', 'diy'];
+    private const LEARN = [
+        'how',
+        'what',
+        'why',
+        'when',
+        'guide',
+        'tutorial',
+        'tip',
+        'idea',
+        'way to',
+        'learn',
+        'meaning',
+        'example',
+        'diy',
+    ];
     private const SOURCES = ['keywords', 'rankings'];
     private const DOMAIN_SOURCES = ['lists', 'pulls'];
     private const MANY = 1e9;
@@ -23,7 +54,14 @@ final class Settings
     public static function all(): array
     {
         if (self::$all === null) {
-            $settings = [...self::comparing(), ...self::clicks(), ...self::winning(), ...self::weighing(), ...self::planning(), ...self::words()];
+            $settings = [
+                ...self::comparing(),
+                ...self::clicks(),
+                ...self::winning(),
+                ...self::weighing(),
+                ...self::planning(),
+                ...self::words(),
+            ];
             self::$all = array_combine(array_map(static fn(Setting $setting): string => $setting->key, $settings), $settings);
         }
 
@@ -46,9 +84,15 @@ final class Settings
         return [
             Setting::choice('curve', 'default', ['default', '2006', 'fitted', 'own'], 'The CTR curve in use.'),
             Setting::curve('curve_own', 'A CTR curve of one\'s own, position 1 first.'),
-            Setting::number('curve_prior', 500, 0, self::MANY, 'Impressions that the default curve weighs in each bin of the fitted curve.'),
+            Setting::number(
+                'curve_prior',
+                500,
+                0,
+                self::MANY,
+                'Impressions that the default curve weighs in each bin of the fitted curve.',
+            ),
             Setting::int('target', 3, 1, 100, 'Position aimed at where none is set for the keyword.'),
-            Setting::number('conversion_rate', .02, 0, 1, 'Share of visits that convert.'),
+            Setting::number('conversion_rate', 0.02, 0, 1, 'Share of visits that convert.'),
             Setting::number('value_per_conversion', null, 0, self::MANY, 'Money that one conversion brings; empty hides revenue.'),
         ];
     }
@@ -57,11 +101,17 @@ final class Settings
     private static function winning(): array
     {
         return [
-            Setting::int('comfort_volume', 100, 0, 1_000_000_000, 'Smallest volume of the keywords that the comfort difficulty is read from.'),
+            Setting::int(
+                'comfort_volume',
+                100,
+                0,
+                1_000_000_000,
+                'Smallest volume of the keywords that the comfort difficulty is read from.',
+            ),
             Setting::number('peer_band', 5, 0, 100, 'Authority above or below ours that still counts as comparable.'),
-            Setting::number('win_lambda', 1, .0001, 1e6, 'Weight of the penalty on the win model\'s standardised coefficients.'),
-            Setting::number('head_start_11_20', .35, 0, 1, 'Head start at positions 11 to 20 (assumed).'),
-            Setting::number('head_start_21_50', .10, 0, 1, 'Head start at positions 21 to 50 (assumed).'),
+            Setting::number('win_lambda', 1, 0.0001, 1e6, 'Weight of the penalty on the win model\'s standardised coefficients.'),
+            Setting::number('head_start_11_20', 0.35, 0, 1, 'Head start at positions 11 to 20 (assumed).'),
+            Setting::number('head_start_21_50', 0.1, 0, 1, 'Head start at positions 21 to 50 (assumed).'),
             Setting::int('topic_evidence', 2, 1, 11, 'Domains that must rank one page for two keywords before they share a topic.'),
         ];
     }
@@ -70,12 +120,20 @@ final class Settings
     private static function weighing(): array
     {
         return [
-            Setting::bands('volume_bands', [10, 50, 200, 1000, 5000], self::MANY, 'Volumes from which the criterion volume gains a point each.'),
+            Setting::bands(
+                'volume_bands',
+                [10, 50, 200, 1000, 5000],
+                self::MANY,
+                'Volumes from which the criterion volume gains a point each.',
+            ),
             Setting::bands('ease_bands', [10, 20, 35, 50, 70], 100, 'Difficulties up to which the criterion ease scores 5, 4, 3, 2 and 1.'),
             Setting::bands('gain_bands', [5, 20, 75, 250, 1000], self::MANY, 'Gains from which the criterion gain gets a point each.'),
-            Setting::bands('value_bands', [.25, .75, 1.5, 3, 6], self::MANY, 'CPCs from which the criterion value gets a point each.'),
+            Setting::bands('value_bands', [0.25, 0.75, 1.5, 3, 6], self::MANY, 'CPCs from which the criterion value gets a point each.'),
             Setting::weights('weights', Weights::PRESETS['plain'], 'How much each criterion counts in the priority.'),
-            Setting::fits('fit_rules', 'Business fit of keywords with a phrase in them, or in the name of their topic; what a person says of a keyword beats it.'),
+            Setting::fits(
+                'fit_rules',
+                'Business fit of keywords with a phrase in them, or in the name of their topic; what a person says of a keyword beats it.',
+            ),
             Setting::int('min_fit', 0, 0, 5, 'Smallest business fit on the list; 0 lets all through.'),
             Setting::int('steadiness_draws', 500, 1, 100_000, 'Draws of random weights for the steadiness.'),
             Setting::int('steadiness_top', 20, 1, 1000, 'How many places count as the top for the steadiness.'),
@@ -87,8 +145,20 @@ final class Settings
     /** @return list<Setting> */
     private static function planning(): array
     {
-        $effort = static fn(string $tactic, float $days, string $what): Setting => Setting::number('effort_'.$tactic, $days, 0, 365, 'Days of work for '.$what.'.');
-        $ramp = static fn(string $tactic, int $months, string $what): Setting => Setting::int('ramp_'.$tactic, $months, 1, 36, 'Months until '.$what.' pays in full.');
+        $effort = static fn(string $tactic, float $days, string $what): Setting => Setting::number(
+            'effort_'.$tactic,
+            $days,
+            0,
+            365,
+            'Days of work for '.$what.'.',
+        );
+        $ramp = static fn(string $tactic, int $months, string $what): Setting => Setting::int(
+            'ramp_'.$tactic,
+            $months,
+            1,
+            36,
+            'Months until '.$what.' pays in full.',
+        );
 
         return [
             $effort('new', 3, 'a new page'),
@@ -119,10 +189,30 @@ final class Settings
             Setting::words('intent_learn', self::LEARN, 'Words that show the intent to learn.'),
             Setting::words('negatives', [], 'Words whose keywords this study does not want to see.'),
             Setting::ordering('metric_sources', self::SOURCES, self::SOURCES, 'Which source of a metric wins, best first.'),
-            Setting::ordering('volume_sources', [], self::SOURCES, 'Which source of the volume wins, best first; empty for metric_sources.'),
-            Setting::ordering('difficulty_sources', [], self::SOURCES, 'Which source of the difficulty wins, best first; empty for metric_sources.'),
-            Setting::ordering('cpc_sources', [], self::SOURCES, 'Which source of CPC and advertiser competition wins, best first; empty for metric_sources.'),
-            Setting::ordering('authority_sources', [], self::DOMAIN_SOURCES, 'Which source of authority and referring domains wins, best first: lists brought in, or pulls; empty for the newest.'),
+            Setting::ordering(
+                'volume_sources',
+                [],
+                self::SOURCES,
+                'Which source of the volume wins, best first; empty for metric_sources.',
+            ),
+            Setting::ordering(
+                'difficulty_sources',
+                [],
+                self::SOURCES,
+                'Which source of the difficulty wins, best first; empty for metric_sources.',
+            ),
+            Setting::ordering(
+                'cpc_sources',
+                [],
+                self::SOURCES,
+                'Which source of CPC and advertiser competition wins, best first; empty for metric_sources.',
+            ),
+            Setting::ordering(
+                'authority_sources',
+                [],
+                self::DOMAIN_SOURCES,
+                'Which source of authority and referring domains wins, best first: lists brought in, or pulls; empty for the newest.',
+            ),
         ];
     }
 }

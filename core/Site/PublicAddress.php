@@ -22,7 +22,10 @@ final class PublicAddress
     {
         $url = UrlKey::of(trim($address));
         $host = UrlKey::hostOf($url);
-        $isInside = ! str_contains($host, '.') || preg_match('/^[\d.]+$|^\[|^0x|:/D', $host) === 1 || array_filter(self::INSIDE, static fn(string $name): bool => $host === $name || str_ends_with($host, '.'.$name)) !== [];
+        $isInside =
+            !str_contains($host, '.') ||
+            preg_match('/^[\d.]+$|^\[|^0x|:/D', $host) === 1 ||
+            array_filter(self::INSIDE, static fn(string $name): bool => $host === $name || str_ends_with($host, '.'.$name)) !== [];
         if (preg_match('#^https?://[^/@]+(?:/|$)#D', $url) !== 1 || $isInside) {
             throw InvalidValue::because('address', $address, 'must be a page on a public host, beginning with http:// or https://');
         }

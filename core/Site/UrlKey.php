@@ -22,7 +22,8 @@ final class UrlKey
     private const DEFAULT_PORTS = ['http' => '80', 'https' => '443'];
 
     /** Already normal: lower-case host without port, no percent sign, no dot segment, nothing to encode. */
-    private const NORMAL = '~^https?://(?:(?!xn--)[a-z0-9-]{1,63}\.)+(?!xn--)[a-z0-9-]{1,63}/(?!\.|.*/\.)[A-Za-z0-9._\~!$&\'()*+,;=:@/-]*(?:\?[A-Za-z0-9._\~!$&\'()*+,;=:@/?-]*)?$~D';
+    private const NORMAL = '~^https?://(?:(?!xn--)[a-z0-9-]{1,63}\.)+(?!xn--)[a-z0-9-]{1,63}/(?!\.|.*/\.)[A-Za-z0-9._\~!$&\'()*+,;=:@/-]*'
+        .'(?:\?[A-Za-z0-9._\~!$&\'()*+,;=:@/?-]*)?$~D';
 
     /** @throws InvalidValue when the text is not a full web address */
     public static function of(string $raw): string

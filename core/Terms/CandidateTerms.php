@@ -19,7 +19,10 @@ final readonly class CandidateTerms
     /** @return array<array-key, int> phrase → occurrences */
     public function in(string $text, TermOptions $options): array
     {
-        $sentences = array_map(Words::of(...), preg_split('/[.!?;:,()\[\]"“”\/|\r\n]+/u', mb_strtolower($text, 'UTF-8'), -1, PREG_SPLIT_NO_EMPTY) ?: []);
+        $sentences = array_map(
+            Words::of(...),
+            preg_split('/[.!?;:,()\[\]"“”\/|\r\n]+/u', mb_strtolower($text, 'UTF-8'), -1, PREG_SPLIT_NO_EMPTY) ?: [],
+        );
         $vocabulary = array_values(array_unique(array_merge([], ...$sentences)));
         $stops = $this->stopWords->among($vocabulary);
         $counts = [];

@@ -11,7 +11,21 @@ final class HtmlText
 {
     public const MAX_BYTES = HtmlDocument::MAX_BYTES;
 
-    private const BOILERPLATE = ['script', 'style', 'noscript', 'template', 'svg', 'iframe', 'nav', 'header', 'footer', 'aside', 'form', 'button', 'select'];
+    private const BOILERPLATE = [
+        'script',
+        'style',
+        'noscript',
+        'template',
+        'svg',
+        'iframe',
+        'nav',
+        'header',
+        'footer',
+        'aside',
+        'form',
+        'button',
+        'select',
+    ];
     private const INLINE = ['a', 'abbr', 'b', 'cite', 'code', 'em', 'i', 'mark', 'q', 's', 'small', 'span', 'strong', 'sub', 'sup', 'u'];
 
     /** @throws InvalidValue when the page is larger than five million bytes */

@@ -29,10 +29,18 @@ final readonly class TermOptions
     public static function of(int $fromWords = 1, int $toWords = 4, int $letters = 3, int $occurrences = 2, int $top = 50): self
     {
         if ($fromWords < 1 || $toWords < $fromWords || $toWords > self::MOST_WORDS) {
-            throw InvalidValue::because('words per phrase', $fromWords.' to '.$toWords, 'must lie between 1 and 8, the first not above the second');
+            throw InvalidValue::because(
+                'words per phrase',
+                $fromWords.' to '.$toWords,
+                'must lie between 1 and 8, the first not above the second',
+            );
         }
         if ($letters < 1 || $occurrences < 1 || $top < 1) {
-            throw InvalidValue::because('candidate terms', $letters.', '.$occurrences.', '.$top, 'need at least one letter per word, one occurrence and one phrase');
+            throw InvalidValue::because(
+                'candidate terms',
+                $letters.', '.$occurrences.', '.$top,
+                'need at least one letter per word, one occurrence and one phrase',
+            );
         }
 
         return new self($fromWords, $toWords, $letters, $occurrences, $top);

@@ -48,7 +48,14 @@ final readonly class ComfortDifficulty
     /** @return KeptComfort */
     public function toArray(): array
     {
-        return ['value' => $this->value, 'keywords' => $this->keywords, 'isAssumed' => $this->isAssumed, 'p50' => $this->p50, 'p75' => $this->p75, 'p90' => $this->p90];
+        return [
+            'value' => $this->value,
+            'keywords' => $this->keywords,
+            'isAssumed' => $this->isAssumed,
+            'p50' => $this->p50,
+            'p75' => $this->p75,
+            'p90' => $this->p90,
+        ];
     }
 
     /** @param KeptComfort $kept */
@@ -56,7 +63,14 @@ final readonly class ComfortDifficulty
     {
         $share = static fn(int|float|null $value): ?float => $value === null ? null : (float) $value;
 
-        return new self((float) $kept['value'], $kept['keywords'], $kept['isAssumed'], $share($kept['p50']), $share($kept['p75']), $share($kept['p90']));
+        return new self(
+            (float) $kept['value'],
+            $kept['keywords'],
+            $kept['isAssumed'],
+            $share($kept['p50']),
+            $share($kept['p75']),
+            $share($kept['p90']),
+        );
     }
 
     /** Whether a keyword without any brand is one of those that the comfort difficulty is read from. */

@@ -13,7 +13,8 @@ use GreaterReach\Core\Statistics\LogisticRegression;
  *
  * @phpstan-type Group array{domain: int, difficulty: float, trials: int, successes: int}
  * @phpstan-type Bin array{from: float, to: float, rows: int, predicted: ?float, observed: ?float}
- * @phpstan-type KeptModel array{intercept: float, difficulty: float, authority: ?float, rows: int, brier_score: ?float, calibration: list<Bin>, assumed: bool}
+ * @phpstan-type KeptModel array{intercept: float, difficulty: float, authority: ?float, rows: int, brier_score: ?float,
+ *     calibration: list<Bin>, assumed: bool}
  */
 final readonly class WinModel
 {
@@ -78,9 +79,27 @@ final readonly class WinModel
     public static function fromArray(array $kept, ?float $ownAuthority): self
     {
         $known = static fn(int|float|null $value): ?float => $value === null ? null : (float) $value;
-        $bins = array_map(static fn(array $bin): array => ['from' => (float) $bin['from'], 'to' => (float) $bin['to'], 'rows' => $bin['rows'], 'predicted' => $known($bin['predicted']), 'observed' => $known($bin['observed'])], $kept['calibration']);
+        $bins = array_map(
+            static fn(array $bin): array => [
+                'from' => (float) $bin['from'],
+                'to' => (float) $bin['to'],
+                'rows' => $bin['rows'],
+                'predicted' => $known($bin['predicted']),
+                'observed' => $known($bin['observed']),
+            ],
+            $kept['calibration'],
+        );
 
-        return new self((float) $kept['intercept'], (float) $kept['difficulty'], $known($kept['authority']), $kept['rows'], $known($kept['brier_score']), $bins, $kept['assumed'], $ownAuthority);
+        return new self(
+            (float) $kept['intercept'],
+            (float) $kept['difficulty'],
+            $known($kept['authority']),
+            $kept['rows'],
+            $known($kept['brier_score']),
+            $bins,
+            $kept['assumed'],
+            $ownAuthority,
+        );
     }
 
     /** The chance, 0…1, that our domain reaches page one at this difficulty, wherever it stands now. */
@@ -205,6 +224,15 @@ final readonly class WinModel
             ];
         }
 
-        return new self($this->intercept, $this->difficultySlope, $this->authoritySlope, $this->rows, $error / $this->rows, $calibration, false, $this->ownAuthority);
+        return new self(
+            $this->intercept,
+            $this->difficultySlope,
+            $this->authoritySlope,
+            $this->rows,
+            $error / $this->rows,
+            $calibration,
+            false,
+            $this->ownAuthority,
+        );
     }
 }

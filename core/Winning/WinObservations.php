@@ -48,7 +48,12 @@ final class WinObservations
         $groups = [];
         foreach ($this->domains as $domain) {
             foreach ($this->trials as $difficulty => $trials) {
-                $groups[$domain.'|'.$difficulty] = ['domain' => $domain, 'difficulty' => $this->difficulties[$difficulty], 'trials' => $trials, 'successes' => $this->successes[$domain][$difficulty] ?? 0];
+                $groups[$domain.'|'.$difficulty] = [
+                    'domain' => $domain,
+                    'difficulty' => $this->difficulties[$difficulty],
+                    'trials' => $trials,
+                    'successes' => $this->successes[$domain][$difficulty] ?? 0,
+                ];
             }
         }
         ksort($groups, SORT_STRING);

@@ -44,7 +44,9 @@ return new class extends Migration {
             $table->index(['study_id', 'id']);
             $table->index('user_id');
         });
-        DB::statement("ALTER TABLE tasks ADD CONSTRAINT tasks_status CHECK (status IN ('waiting', 'running', 'done', 'failed', 'cancelled'))");
+        DB::statement(
+            "ALTER TABLE tasks ADD CONSTRAINT tasks_status CHECK (status IN ('waiting', 'running', 'done', 'failed', 'cancelled'))",
+        );
         Schema::create('mappings', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('study_id')->constrained()->cascadeOnDelete();
@@ -68,14 +70,18 @@ return new class extends Migration {
         });
         DB::statement('CREATE UNIQUE INDEX snapshots_live ON snapshots (domain_id, channel, day) WHERE superseded_by IS NULL');
         DB::statement('CREATE VIEW live_snapshots AS SELECT * FROM snapshots WHERE superseded_by IS NULL');
-        DB::statement(<<<'SQL'
-            CREATE VIEW live_sources AS SELECT s.* FROM sources s
-                JOIN imports i ON i.id = s.import_id AND i.superseded_by IS NULL
-                LEFT JOIN snapshots p ON p.id = s.snapshot_id
-                WHERE p.superseded_by IS NULL
-            SQL);
+        DB::statement(
+            <<<'SQL'
+                CREATE VIEW live_sources AS SELECT s.* FROM sources s
+                    JOIN imports i ON i.id = s.import_id AND i.superseded_by IS NULL
+                    LEFT JOIN snapshots p ON p.id = s.snapshot_id
+                    WHERE p.superseded_by IS NULL
+                SQL,
+        );
         foreach (['results', 'performance'] as $table) {
-            DB::statement("CREATE VIEW live_{$table} AS SELECT t.* FROM {$table} t JOIN imports i ON i.id = t.import_id AND i.superseded_by IS NULL");
+            DB::statement(
+                "CREATE VIEW live_{$table} AS SELECT t.* FROM {$table} t JOIN imports i ON i.id = t.import_id AND i.superseded_by IS NULL",
+            );
         }
     }
 

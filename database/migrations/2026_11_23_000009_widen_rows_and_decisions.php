@@ -10,16 +10,21 @@ use Illuminate\Support\Facades\Schema;
 return new class extends Migration {
     public function up(): void
     {
-        DB::statement('ALTER TABLE comparison_rows ADD season text COLLATE "C", ADD peak smallint, ADD is_code boolean NOT NULL DEFAULT false, ADD is_navigational boolean NOT NULL DEFAULT false');
+        DB::statement(
+            'ALTER TABLE comparison_rows ADD season text COLLATE "C", ADD peak smallint, ADD is_code boolean NOT NULL DEFAULT false, '
+                .'ADD is_navigational boolean NOT NULL DEFAULT false',
+        );
         DB::statement('ALTER TABLE decisions ADD note text, ADD topic text COLLATE "C"');
-        DB::statement(<<<'SQL'
-            CREATE TABLE tags (
-                study_id bigint NOT NULL REFERENCES studies ON DELETE CASCADE,
-                tag text NOT NULL,
-                keyword text COLLATE "C" NOT NULL,
-                PRIMARY KEY (study_id, tag, keyword)
-            )
-            SQL);
+        DB::statement(
+            <<<'SQL'
+                CREATE TABLE tags (
+                    study_id bigint NOT NULL REFERENCES studies ON DELETE CASCADE,
+                    tag text NOT NULL,
+                    keyword text COLLATE "C" NOT NULL,
+                    PRIMARY KEY (study_id, tag, keyword)
+                )
+                SQL
+        );
         // "Which tags does this keyword bear?"
         DB::statement('CREATE INDEX tags_of_keyword ON tags (study_id, keyword)');
         Schema::table('changes', fn(Blueprint $table) => $table->timestampTz('undone_at')->nullable());

@@ -28,11 +28,17 @@ return new class extends Migration {
         });
         DB::statement("ALTER TABLE domain_figures ADD CONSTRAINT domain_figures_kind CHECK (kind IN ('lists', 'pulls'))");
         DB::statement('ALTER TABLE domain_figures ADD CONSTRAINT domain_figures_authority CHECK (authority BETWEEN 0 AND 100)');
-        DB::statement('CREATE VIEW live_domain_figures AS SELECT f.* FROM domain_figures f LEFT JOIN imports i ON i.id = f.import_id WHERE i.superseded_by IS NULL');
-        DB::statement(<<<'SQL'
-            INSERT INTO domain_figures (study_id, domain_id, kind, day, authority, referring_domains, backlinks)
-            SELECT study_id, id, 'lists', metrics_date, authority, referring_domains, backlinks FROM domains WHERE metrics_date IS NOT NULL
-            SQL);
+        DB::statement(
+            'CREATE VIEW live_domain_figures AS SELECT f.* FROM domain_figures f LEFT JOIN imports i ON i.id = f.import_id WHERE '
+                .'i.superseded_by IS NULL',
+        );
+        DB::statement(
+            <<<'SQL'
+                INSERT INTO domain_figures (study_id, domain_id, kind, day, authority, referring_domains, backlinks)
+                SELECT study_id, id, 'lists', metrics_date, authority, referring_domains, backlinks FROM domains
+                    WHERE metrics_date IS NOT NULL
+                SQL,
+        );
     }
 
     public function down(): void

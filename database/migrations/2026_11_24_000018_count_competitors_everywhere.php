@@ -13,7 +13,11 @@ return new class extends Migration {
     {
         // Our own position comes first in the list.
         $count = static fn(int $top): string => "(SELECT count(*) FROM unnest(positions[2:]) position WHERE position <= {$top})";
-        DB::statement('UPDATE comparison_rows SET '.implode(', ', array_map(static fn(int $top): string => "competitors_in_{$top} = {$count($top)}", self::TOPS)).' WHERE competitors_in_10 IS NULL');
+        DB::statement(
+            'UPDATE comparison_rows SET '.
+                implode(', ', array_map(static fn(int $top): string => "competitors_in_{$top} = {$count($top)}", self::TOPS)).
+                ' WHERE competitors_in_10 IS NULL',
+        );
         foreach (self::TOPS as $top) {
             DB::statement("ALTER TABLE comparison_rows ALTER COLUMN competitors_in_{$top} SET NOT NULL");
         }

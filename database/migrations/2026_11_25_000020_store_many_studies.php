@@ -63,10 +63,26 @@ return new class extends Migration {
     /** Puts a table of the same columns, constraints and indexes in its place, in partitions by study. */
     private function replace(string $table): void
     {
-        $indexes = array_column(DB::select('SELECT indexdef FROM pg_indexes WHERE schemaname = current_schema() AND tablename = ? AND indexname NOT LIKE ?', [$table, '%\\_pkey']), 'indexdef');
-        $keys = array_column(DB::select("SELECT a.attname FROM pg_index i CROSS JOIN unnest(i.indkey) WITH ORDINALITY k (number, place) JOIN pg_attribute a ON a.attrelid = i.indrelid AND a.attnum = k.number WHERE i.indrelid = ?::regclass AND i.indisprimary ORDER BY k.place", [$table]), 'attname');
+        $indexes = array_column(
+            DB::select('SELECT indexdef FROM pg_indexes WHERE schemaname = current_schema() AND tablename = ? AND indexname NOT LIKE ?', [
+                $table,
+                '%\\_pkey',
+            ]),
+            'indexdef',
+        );
+        $keys = array_column(
+            DB::select(
+                'SELECT a.attname FROM pg_index i CROSS JOIN unnest(i.indkey) WITH ORDINALITY k (number, place) JOIN pg_attribute a '
+                    .'ON a.attrelid = i.indrelid AND a.attnum = k.number WHERE i.indrelid = ?::regclass AND i.indisprimary ORDER BY '
+                        .'k.place',
+                [$table],
+            ),
+            'attname',
+        );
         DB::statement("ALTER TABLE {$table} RENAME TO {$table}_before");
-        foreach (DB::select("SELECT indexname FROM pg_indexes WHERE schemaname = current_schema() AND tablename = ?", [$table.'_before']) as $index) {
+        $ofTable = 'SELECT indexname FROM pg_indexes WHERE schemaname = current_schema() AND tablename = ?';
+        $indexes = DB::select($ofTable, [$table.'_before']);
+        foreach ($indexes as $index) {
             DB::statement("ALTER INDEX {$index->indexname} RENAME TO {$index->indexname}_before");
         }
         DB::statement("CREATE TABLE {$table} (LIKE {$table}_before INCLUDING DEFAULTS INCLUDING CONSTRAINTS) PARTITION BY HASH (study_id)");
@@ -74,7 +90,11 @@ return new class extends Migration {
             DB::statement("ALTER TABLE {$table} ADD PRIMARY KEY (".implode(', ', $keys).')');
         }
         for ($part = 0; $part < self::PARTITIONS; ++$part) {
-            DB::statement("CREATE TABLE {$table}_p{$part} PARTITION OF {$table} FOR VALUES WITH (MODULUS ".self::PARTITIONS.", REMAINDER {$part})");
+            DB::statement(
+                "CREATE TABLE {$table}_p{$part} PARTITION OF {$table} FOR VALUES WITH (MODULUS ".
+                    self::PARTITIONS.
+                    ", REMAINDER {$part})",
+            );
         }
         foreach ($indexes as $index) {
             DB::statement(str_replace(' ONLY ', ' ', $index));
@@ -83,6 +103,8 @@ return new class extends Migration {
 
     public function down(): void
     {
-        throw new RuntimeException('Studies are not taken apart into partitions of their own again; restore the database from before instead.');
+        throw new RuntimeException(
+            'Studies are not taken apart into partitions of their own again; restore the database from before instead.',
+        );
     }
 };

@@ -29,7 +29,13 @@ $service = new Service(
 $sent = static fn(string $name): string => is_string($_SERVER[$name] ?? null) ? $_SERVER[$name] : '';
 /** @var array<string, mixed> $query */
 $query = $_GET;
-$answer = $service->answer($sent('REQUEST_METHOD'), (string) parse_url($sent('REQUEST_URI'), PHP_URL_PATH), $query, $sent('HTTP_AUTHORIZATION'), (string) file_get_contents('php://input'));
+$answer = $service->answer(
+    $sent('REQUEST_METHOD'),
+    (string) parse_url($sent('REQUEST_URI'), PHP_URL_PATH),
+    $query,
+    $sent('HTTP_AUTHORIZATION'),
+    (string) file_get_contents('php://input'),
+);
 if ($answer === null) {
     // A length that is never reached: the connection ends half-way.
     header('Content-Length: 100000');

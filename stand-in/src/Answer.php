@@ -15,7 +15,9 @@ final readonly class Answer
     /** @param array<array-key, mixed> $value */
     public static function json(array $value, int $status = 200): self
     {
-        return new self($status, json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES)."\n", ['Content-Type' => 'application/json']);
+        return new self($status, json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES)."\n", [
+            'Content-Type' => 'application/json',
+        ]);
     }
 
     /**
@@ -25,7 +27,10 @@ final readonly class Answer
      */
     public static function page(array $rows, int $page, int $size): self
     {
-        $lines = array_map(static fn(array $row): string => json_encode($row, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES)."\n", \array_slice($rows, ($page - 1) * $size, $size));
+        $lines = array_map(
+            static fn(array $row): string => json_encode($row, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES)."\n",
+            \array_slice($rows, ($page - 1) * $size, $size),
+        );
         $next = $page * $size < \count($rows) ? ['X-Next-Page' => (string) ($page + 1)] : [];
 
         return new self(200, implode('', $lines), ['Content-Type' => 'application/x-ndjson', ...$next]);

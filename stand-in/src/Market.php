@@ -10,9 +10,55 @@ namespace StandIn;
  */
 final class Market
 {
-    private const VOLUME_STEPS = [0, 10, 20, 30, 40, 50, 70, 90, 110, 140, 170, 210, 260, 320, 390, 480, 590, 720, 880, 1000, 1300, 1600, 1900, 2400, 2900, 3600, 4400, 5400, 6600, 8100, 9900, 12100, 14800, 18100, 22200, 27100, 33100];
-    private const BRAND_PATTERNS = ['%s' => 900, '%s hives' => 140, '%s voucher' => 90, '%s delivery' => 40, '%s reviews' => 110, '%s shop' => 70, '%s contact' => 30];
-    private const FILL_SHARE = .82;
+    private const VOLUME_STEPS = [
+        0,
+        10,
+        20,
+        30,
+        40,
+        50,
+        70,
+        90,
+        110,
+        140,
+        170,
+        210,
+        260,
+        320,
+        390,
+        480,
+        590,
+        720,
+        880,
+        1000,
+        1300,
+        1600,
+        1900,
+        2400,
+        2900,
+        3600,
+        4400,
+        5400,
+        6600,
+        8100,
+        9900,
+        12100,
+        14800,
+        18100,
+        22200,
+        27100,
+        33100,
+    ];
+    private const BRAND_PATTERNS = [
+        '%s' => 900,
+        '%s hives' => 140,
+        '%s voucher' => 90,
+        '%s delivery' => 40,
+        '%s reviews' => 110,
+        '%s shop' => 70,
+        '%s contact' => 30,
+    ];
+    private const FILL_SHARE = 0.82;
 
     private readonly Noise $noise;
 
@@ -90,20 +136,28 @@ final class Market
     private function place(MarketDomain $domain, MarketKeyword $keyword, int $month): ?float
     {
         if ($keyword->brandOf !== '') {
-            return $keyword->brandOf === $domain->host ? 1 : ($this->noise->uniform("brand {$domain->host} {$keyword->text}") < .25 ? 6 + 30 * $this->noise->uniform("b {$domain->host} {$keyword->text}") : null);
+            return $keyword->brandOf === $domain->host
+                ? 1
+                : ($this->noise->uniform("brand {$domain->host} {$keyword->text}") < 0.25
+                    ? 6 + 30 * $this->noise->uniform("b {$domain->host} {$keyword->text}")
+                    : null);
         }
         $page = "{$domain->host} {$keyword->thing} {$keyword->page}";
-        if ($this->noise->uniform("has {$page}") > $this->coverage($domain, $keyword) || $this->noise->uniform("serves {$page} {$keyword->text}") > .82) {
+        if (
+            $this->noise->uniform("has {$page}") > $this->coverage($domain, $keyword) ||
+            $this->noise->uniform("serves {$page} {$keyword->text}") > 0.82
+        ) {
             return null;
         }
-        $strength = .028 * ($domain->authority - 40)
-            + (str_contains($domain->specialities, $keyword->subject) ? .55 : 0)
-            + .6 * $this->noise->normal("quality {$page}")
-            + $domain->growth * $month
-            + $this->drift($page, $month)
-            + .35 * $this->noise->normal("fit {$domain->host} {$keyword->text}")
-            + .12 * $this->noise->normal("jitter {$domain->host} {$keyword->text} {$month}");
-        $place = exp(log(4.5) + 2.6 * $keyword->difficulty / 100 - $strength * 1.05 + .55);
+        $strength =
+            0.028 * ($domain->authority - 40) +
+            (str_contains($domain->specialities, $keyword->subject) ? 0.55 : 0) +
+            0.6 * $this->noise->normal("quality {$page}") +
+            $domain->growth * $month +
+            $this->drift($page, $month) +
+            0.35 * $this->noise->normal("fit {$domain->host} {$keyword->text}") +
+            0.12 * $this->noise->normal("jitter {$domain->host} {$keyword->text} {$month}");
+        $place = exp(log(4.5) + (2.6 * $keyword->difficulty) / 100 - $strength * 1.05 + 0.55);
 
         return $place > 130 ? null : max(1.0, $place);
     }
@@ -142,7 +196,18 @@ final class Market
         }
         foreach (self::domains() as $domain) {
             foreach (self::BRAND_PATTERNS as $pattern => $volume) {
-                $this->keywords[] = new MarketKeyword(sprintf($pattern, $domain->name), 'brand', $domain->name, 'shop', self::step($volume * $domain->authority / 40), self::months(self::step($volume * $domain->authority / 40), 6, .1), 8 + $domain->authority / 5, .4, .3, $domain->host);
+                $this->keywords[] = new MarketKeyword(
+                    sprintf($pattern, $domain->name),
+                    'brand',
+                    $domain->name,
+                    'shop',
+                    self::step(($volume * $domain->authority) / 40),
+                    self::months(self::step(($volume * $domain->authority) / 40), 6, 0.1),
+                    8 + $domain->authority / 5,
+                    0.4,
+                    0.3,
+                    $domain->host,
+                );
             }
         }
     }
@@ -184,6 +249,9 @@ final class Market
     /** @return list<int> */
     private static function months(int $volume, int $peak, float $swing): array
     {
-        return array_map(static fn(int $month): int => (int) round($volume * (1 + $swing * cos(2 * M_PI * ($month - $peak) / 12))), range(1, 12));
+        return array_map(
+            static fn(int $month): int => (int) round($volume * (1 + $swing * cos((2 * M_PI * ($month - $peak)) / 12))),
+            range(1, 12),
+        );
     }
 }

@@ -20,8 +20,11 @@ final class MarketData
     private array $byText = [];
 
     /** @param list<string> $subjects of the vocabulary; empty takes all */
-    public function __construct(private readonly MonthStore $store, private readonly array $subjects = [], private readonly int $seed = self::SEED)
-    {
+    public function __construct(
+        private readonly MonthStore $store,
+        private readonly array $subjects = [],
+        private readonly int $seed = self::SEED,
+    ) {
         $this->market = new Market($seed, $subjects);
         foreach ($this->market->keywords() as $keyword) {
             $this->byText[$keyword->text] = $keyword;
@@ -50,9 +53,21 @@ final class MarketData
             }
             $keyword = $this->byText[$text];
             $features = $this->features($keyword);
-            $rows[] = ['keyword' => $keyword->text, 'position' => $ranking['position'], 'url' => $ranking['url'], 'volume' => $keyword->volume, 'features' => $features];
+            $rows[] = [
+                'keyword' => $keyword->text,
+                'position' => $ranking['position'],
+                'url' => $ranking['url'],
+                'volume' => $keyword->volume,
+                'features' => $features,
+            ];
             if ($this->hasSecondPage($host, $keyword)) {
-                $rows[] = ['keyword' => $keyword->text, 'position' => min(100, $ranking['position'] + 6 + crc32($keyword->text) % 9), 'url' => 'https://'.$host.'/journal/'.self::slug($keyword->thing), 'volume' => $keyword->volume, 'features' => $features];
+                $rows[] = [
+                    'keyword' => $keyword->text,
+                    'position' => min(100, $ranking['position'] + 6 + (crc32($keyword->text) % 9)),
+                    'url' => 'https://'.$host.'/journal/'.self::slug($keyword->thing),
+                    'volume' => $keyword->volume,
+                    'features' => $features,
+                ];
             }
         }
 
@@ -85,7 +100,14 @@ final class MarketData
             $keyword = $this->byText[$text] ?? null;
             if ($keyword !== null) {
                 $months = array_combine(array_map(static fn(int $month): string => 'm'.$month, range(1, 12)), $keyword->monthly);
-                $rows[] = ['keyword' => $keyword->text, 'volume' => $keyword->volume, 'difficulty' => $keyword->difficulty, 'cpc' => $keyword->cpc, 'advertiser_competition' => $keyword->advertiserCompetition, ...$months];
+                $rows[] = [
+                    'keyword' => $keyword->text,
+                    'volume' => $keyword->volume,
+                    'difficulty' => $keyword->difficulty,
+                    'cpc' => $keyword->cpc,
+                    'advertiser_competition' => $keyword->advertiserCompetition,
+                    ...$months,
+                ];
             }
         }
 
@@ -117,9 +139,15 @@ final class MarketData
             $ranking = $places[$host] ?? null;
             $keyword = $this->byText[$text];
             if ($ranking !== null && $ranking['position'] <= 40 && $keyword->volume > 0) {
-                $seen = (int) round($keyword->volume * ($ranking['position'] <= 10 ? .95 : .3));
-                $rate = Market::hiddenCtr($ranking['position']) * (crc32($keyword->thing) % 9 === 0 ? .45 : 1);
-                $rows[] = ['query' => $keyword->text, 'page' => $ranking['url'], 'clicks' => min($seen, (int) round($seen * $rate)), 'impressions' => $seen, 'position' => round($ranking['position'] + (crc32($keyword->text) % 9 - 4) / 10, 1)];
+                $seen = (int) round($keyword->volume * ($ranking['position'] <= 10 ? 0.95 : 0.3));
+                $rate = Market::hiddenCtr($ranking['position']) * (crc32($keyword->thing) % 9 === 0 ? 0.45 : 1);
+                $rows[] = [
+                    'query' => $keyword->text,
+                    'page' => $ranking['url'],
+                    'clicks' => min($seen, (int) round($seen * $rate)),
+                    'impressions' => $seen,
+                    'position' => round($ranking['position'] + ((crc32($keyword->text) % 9) - 4) / 10, 1),
+                ];
             }
         }
 
@@ -129,10 +157,33 @@ final class MarketData
     /** @return list<Row> keywords about the same thing, with the question words marked */
     public function related(string $text): array
     {
-        $things = array_unique(array_map(static fn(MarketKeyword $keyword): string => $keyword->thing, array_filter($this->byText, static fn(MarketKeyword $keyword): bool => $keyword->text === $text || str_contains($text, $keyword->thing) || str_contains($keyword->thing, $text))));
-        $found = array_filter($this->byText, static fn(MarketKeyword $keyword): bool => \in_array($keyword->thing, $things, true) && $keyword->text !== $text);
+        $things = array_unique(
+            array_map(
+                static fn(MarketKeyword $keyword): string => $keyword->thing,
+                array_filter(
+                    $this->byText,
+                    static fn(MarketKeyword $keyword): bool => $keyword->text === $text ||
+                        str_contains($text, $keyword->thing) ||
+                        str_contains($keyword->thing, $text),
+                ),
+            ),
+        );
+        $found = array_filter(
+            $this->byText,
+            static fn(MarketKeyword $keyword): bool => \in_array($keyword->thing, $things, true) && $keyword->text !== $text,
+        );
 
-        return array_values(array_map(static fn(MarketKeyword $keyword): array => ['keyword' => $keyword->text, 'volume' => $keyword->volume, 'difficulty' => $keyword->difficulty, 'is_question' => (int) preg_match('/^(how|what|why|when|which|who|where)\b/', $keyword->text)], $found));
+        return array_values(
+            array_map(
+                static fn(MarketKeyword $keyword): array => [
+                    'keyword' => $keyword->text,
+                    'volume' => $keyword->volume,
+                    'difficulty' => $keyword->difficulty,
+                    'is_question' => (int) preg_match('/^(how|what|why|when|which|who|where)\b/', $keyword->text),
+                ],
+                $found,
+            ),
+        );
     }
 
     /** @return list<Row> domains that rank for what this one ranks for: in common, theirs that it lacks, its own that they lack */
@@ -144,7 +195,14 @@ final class MarketData
             $theirs = $this->heldBy($domain->host, $month);
             $common = \count(array_intersect_key($own, $theirs));
             if ($domain->host !== $host && $common > 0) {
-                $rows[] = ['domain' => $domain->host, 'common' => $common, 'theirs' => \count($theirs) - $common, 'ours' => \count($own) - $common, 'authority' => $domain->authority, 'referring_domains' => $domain->referringDomains];
+                $rows[] = [
+                    'domain' => $domain->host,
+                    'common' => $common,
+                    'theirs' => \count($theirs) - $common,
+                    'ours' => \count($own) - $common,
+                    'authority' => $domain->authority,
+                    'referring_domains' => $domain->referringDomains,
+                ];
             }
         }
 
@@ -157,7 +215,13 @@ final class MarketData
         foreach ($this->market->keywords() as $keyword) {
             foreach (Market::domains() as $domain) {
                 if (Market::url($domain->host, $keyword) === $url) {
-                    return PageText::html($domain, $keyword, array_values(array_filter($this->byText, static fn(MarketKeyword $other): bool => $other->thing === $keyword->thing)));
+                    return PageText::html(
+                        $domain,
+                        $keyword,
+                        array_values(
+                            array_filter($this->byText, static fn(MarketKeyword $other): bool => $other->thing === $keyword->thing),
+                        ),
+                    );
                 }
             }
         }
@@ -168,7 +232,10 @@ final class MarketData
     /** @return array<string, true> */
     private function heldBy(string $host, int $month): array
     {
-        return array_map(static fn(): bool => true, array_filter($this->month($month), static fn(array $places): bool => isset($places[$host])));
+        return array_map(
+            static fn(): bool => true,
+            array_filter($this->month($month), static fn(array $places): bool => isset($places[$host])),
+        );
     }
 
     /** Draws every month that can be asked for on a day, and counts them. */
@@ -185,7 +252,11 @@ final class MarketData
     /** @return array<string, array<string, array{position: int, url: string}>> */
     private function month(int $month): array
     {
-        return $this->store->month($this->seed.implode('-', $this->subjects), $month, fn(): array => array_map(fn(MarketKeyword $keyword): array => $this->market->positions($keyword, $month), $this->byText));
+        return $this->store->month(
+            $this->seed.implode('-', $this->subjects),
+            $month,
+            fn(): array => array_map(fn(MarketKeyword $keyword): array => $this->market->positions($keyword, $month), $this->byText),
+        );
     }
 
     /** @return list<Row> */
@@ -197,11 +268,22 @@ final class MarketData
         }
         $rows = [];
         for ($position = 1; $position <= 10; ++$position) {
-            $number = 1 + crc32($keyword->thing.$position) % 60;
-            [$host, $url] = $ranked[$position] ?? ["hedgerow-{$number}.example", "https://hedgerow-{$number}.example/".self::slug($keyword->thing)];
+            $number = 1 + (crc32($keyword->thing.$position) % 60);
+            [$host, $url] = $ranked[$position] ?? [
+                "hedgerow-{$number}.example",
+                "https://hedgerow-{$number}.example/".self::slug($keyword->thing),
+            ];
             $authority = $this->domain($host)->authority ?? 8 + $number;
-            $links = (int) round(max(0, exp(.055 * $keyword->difficulty) * (.4 + (crc32($url.$keyword->text) % 100) / 70) - 1));
-            $rows[] = ['keyword' => $keyword->text, 'position' => $position, 'url' => $url, 'authority' => $authority, 'page_strength' => min(100, (int) round(.45 * $authority + 6 * log(1 + $links))), 'referring_domains' => $links, 'title' => ucfirst($keyword->thing)];
+            $links = (int) round(max(0, exp(0.055 * $keyword->difficulty) * (0.4 + (crc32($url.$keyword->text) % 100) / 70) - 1));
+            $rows[] = [
+                'keyword' => $keyword->text,
+                'position' => $position,
+                'url' => $url,
+                'authority' => $authority,
+                'page_strength' => min(100, (int) round(0.45 * $authority + 6 * log(1 + $links))),
+                'referring_domains' => $links,
+                'title' => ucfirst($keyword->thing),
+            ];
         }
 
         return $rows;
@@ -216,7 +298,12 @@ final class MarketData
     private function features(MarketKeyword $keyword): string
     {
         $draw = crc32('features '.$keyword->text);
-        $features = array_filter(['questions' => $keyword->page === 'guide' && $draw % 3 === 0, 'pictures' => $draw % 5 === 0, 'map' => str_contains($keyword->text, 'near me'), 'products' => $keyword->page === 'shop' && $draw % 4 === 0]);
+        $features = array_filter([
+            'questions' => $keyword->page === 'guide' && $draw % 3 === 0,
+            'pictures' => $draw % 5 === 0,
+            'map' => str_contains($keyword->text, 'near me'),
+            'products' => $keyword->page === 'shop' && $draw % 4 === 0,
+        ]);
 
         return implode(', ', array_keys($features));
     }

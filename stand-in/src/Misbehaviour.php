@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace StandIn;
 
-/** What the service was told to do wrong on its next requests: `slow`, `429` or `429 <seconds to wait>`, `500`, `cut`, or `ok` to behave once. */
+/**
+ * What the service was told to do wrong on its next requests: `slow`, `429` or `429 <seconds to wait>`, `500`, `cut`, or `ok` to behave
+ * once.
+ */
 final readonly class Misbehaviour
 {
     private const KNOWN = '/^(?:slow|429(?: [1-9]\d{0,4})?|500|cut|ok)$/D';

@@ -38,6 +38,19 @@ final readonly class MonthStore
     /** Another market of another version of this code is another market. */
     private static function version(): string
     {
-        return substr(hash('xxh64', implode('', array_map(static fn(string $path): string => (string) hash_file('xxh64', $path), glob(__DIR__.'/{Market,Vocabulary,Noise}.php', GLOB_BRACE) ?: []))), 0, 8);
+        return substr(
+            hash(
+                'xxh64',
+                implode(
+                    '',
+                    array_map(
+                        static fn(string $path): string => (string) hash_file('xxh64', $path),
+                        glob(__DIR__.'/{Market,Vocabulary,Noise}.php', GLOB_BRACE) ?: [],
+                    ),
+                ),
+            ),
+            0,
+            8,
+        );
     }
 }

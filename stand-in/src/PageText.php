@@ -20,8 +20,21 @@ final class PageText
     {
         $thing = htmlspecialchars($keyword->thing, ENT_QUOTES | ENT_HTML5);
         $name = htmlspecialchars(ucwords($domain->name), ENT_QUOTES | ENT_HTML5);
-        $headings = \array_slice(array_values(array_filter($siblings, static fn(MarketKeyword $sibling): bool => $sibling->page === $keyword->page && crc32($domain->host.$sibling->text) % 3 !== 0)), 0, 7);
-        $sections = implode("\n", array_map(static fn(MarketKeyword $sibling): string => self::section($sibling, $keyword->thing), $headings));
+        $headings = \array_slice(
+            array_values(
+                array_filter(
+                    $siblings,
+                    static fn(MarketKeyword $sibling): bool => $sibling->page === $keyword->page &&
+                        crc32($domain->host.$sibling->text) % 3 !== 0,
+                ),
+            ),
+            0,
+            7,
+        );
+        $sections = implode(
+            "\n",
+            array_map(static fn(MarketKeyword $sibling): string => self::section($sibling, $keyword->thing), $headings),
+        );
         $title = ucfirst($thing);
 
         return <<<HTML
@@ -38,7 +51,16 @@ final class PageText
     {
         $heading = htmlspecialchars(ucfirst($keyword->text), ENT_QUOTES | ENT_HTML5);
         $from = crc32($keyword->text);
-        $text = implode(' ', array_map(static fn(int $step): string => sprintf(self::SENTENCES[($from + $step) % \count(self::SENTENCES)], htmlspecialchars($thing, ENT_QUOTES | ENT_HTML5)), [0, 1]));
+        $text = implode(
+            ' ',
+            array_map(
+                static fn(int $step): string => sprintf(
+                    self::SENTENCES[($from + $step) % \count(self::SENTENCES)],
+                    htmlspecialchars($thing, ENT_QUOTES | ENT_HTML5),
+                ),
+                [0, 1],
+            ),
+        );
 
         return "<section><h2>{$heading}</h2><p>{$text}</p></section>";
     }

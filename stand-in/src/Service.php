@@ -14,8 +14,13 @@ final readonly class Service
     private const MOST_KEYWORDS = 1000;
     private const SLOW_SECONDS = 3;
 
-    public function __construct(private MarketData $data, private string $key, private Throttle $throttle, private Misbehaviour $misbehaviour, private string $today)
-    {
+    public function __construct(
+        private MarketData $data,
+        private string $key,
+        private Throttle $throttle,
+        private Misbehaviour $misbehaviour,
+        private string $today,
+    ) {
     }
 
     /**
@@ -41,7 +46,9 @@ final readonly class Service
             '500' => Answer::problem(500, 'Told to fail.'),
             'cut' => null,
             'slow' => $this->slowly(fn(): Answer => $this->route($method, $path, $query, $body)),
-            default => $this->throttle->allows(time()) ? $this->route($method, $path, $query, $body) : new Answer(429, "{}\n", ['Retry-After' => '1']),
+            default => $this->throttle->allows(time())
+                ? $this->route($method, $path, $query, $body)
+                : new Answer(429, "{}\n", ['Retry-After' => '1']),
         };
     }
 
@@ -49,13 +56,18 @@ final readonly class Service
     private function route(string $method, string $path, array $query, string $body): Answer
     {
         if (preg_match('#^/v1/domains/([a-z0-9.-]+)(?:/(rankings|competitors|performance))?$#D', $path, $part) === 1 && $method === 'GET') {
-            return $this->data->domain($part[1]) === null ? Answer::problem(404, 'This domain is not known here.') : $this->ofDomain($part[1], $part[2] ?? '', $query);
+            return $this->data->domain($part[1]) === null
+                ? Answer::problem(404, 'This domain is not known here.')
+                : $this->ofDomain($part[1], $part[2] ?? '', $query);
         }
 
         return match ($method.' '.$path) {
             'GET /v1/days' => Answer::json(['days' => Calendar::days($this->today)]),
             'POST /v1/metrics' => $this->ofKeywords($body, fn(array $keywords): array => $this->data->metrics($keywords)),
-            'POST /v1/results' => $this->ofKeywords($body, fn(array $keywords): array => $this->data->results($keywords, self::month($query, $this->today))),
+            'POST /v1/results' => $this->ofKeywords(
+                $body,
+                fn(array $keywords): array => $this->data->results($keywords, self::month($query, $this->today)),
+            ),
             'GET /v1/related' => Answer::page($this->data->related(self::text($query, 'keyword')), 1, self::MOST_KEYWORDS),
             'GET /v1/page' => $this->page(self::text($query, 'url')),
             default => Answer::problem(404, 'There is nothing at this address.'),
@@ -69,7 +81,11 @@ final readonly class Service
         $page = max(1, (int) self::text($query, 'page'));
 
         return match ($what) {
-            'rankings' => Answer::page(self::text($query, 'channel') === 'paid' ? $this->data->paid($host) : $this->data->rankings($host, $month), $page, self::PAGE),
+            'rankings' => Answer::page(
+                self::text($query, 'channel') === 'paid' ? $this->data->paid($host) : $this->data->rankings($host, $month),
+                $page,
+                self::PAGE,
+            ),
             'competitors' => Answer::page($this->data->competitors($host, $month), $page, self::PAGE),
             'performance' => Answer::page($this->data->performance($host, $month), $page, self::PAGE),
             default => $this->figures($host),
@@ -80,7 +96,13 @@ final readonly class Service
     {
         $domain = $this->data->domain($host);
 
-        return Answer::json(['domain' => $host, 'authority' => $domain?->authority, 'referring_domains' => $domain?->referringDomains, 'backlinks' => 9 * ($domain->referringDomains ?? 0), 'brand_terms' => $domain?->name]);
+        return Answer::json([
+            'domain' => $host,
+            'authority' => $domain?->authority,
+            'referring_domains' => $domain?->referringDomains,
+            'backlinks' => 9 * ($domain->referringDomains ?? 0),
+            'brand_terms' => $domain?->name,
+        ]);
     }
 
     /** @param \Closure(list<string>): list<array<string, mixed>> $rows */
@@ -97,7 +119,9 @@ final readonly class Service
     {
         $html = $this->data->page($url);
 
-        return $html === null ? Answer::problem(404, 'There is no such page.') : new Answer(200, $html, ['Content-Type' => 'text/html; charset=utf-8']);
+        return $html === null
+            ? Answer::problem(404, 'There is no such page.')
+            : new Answer(200, $html, ['Content-Type' => 'text/html; charset=utf-8']);
     }
 
     /** @param \Closure(): Answer $answer */

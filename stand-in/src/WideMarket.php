@@ -54,7 +54,12 @@ final readonly class WideMarket
     public function keywordRows(): \Generator
     {
         for ($number = 0; $number < $this->keywords; ++$number) {
-            yield [$this->keyword($number), $this->volume($number), $this->difficulty($number), round(.1 + 3 * $this->noise->uniform('cpc '.$number), 2)];
+            yield [
+                $this->keyword($number),
+                $this->volume($number),
+                $this->difficulty($number),
+                round(0.1 + 3 * $this->noise->uniform('cpc '.$number), 2),
+            ];
         }
     }
 
@@ -66,8 +71,13 @@ final readonly class WideMarket
         for ($number = 0; $number < $this->keywords; ++$number) {
             $draw = $this->noise->uniform("{$domain} {$number}");
             if ($draw < self::COVERAGE) {
-                $place = exp(4.6 * ($draw / self::COVERAGE) * (.55 + $this->difficulty($number) / 200 - .25 * $strength));
-                yield [$this->keyword($number), max(1, min(100, (int) $place)), "https://{$host}/page-".intdiv($number, self::KEYWORDS_PER_PAGE), $this->volume($number)];
+                $place = exp(4.6 * ($draw / self::COVERAGE) * (0.55 + $this->difficulty($number) / 200 - 0.25 * $strength));
+                yield [
+                    $this->keyword($number),
+                    max(1, min(100, (int) $place)),
+                    "https://{$host}/page-".intdiv($number, self::KEYWORDS_PER_PAGE),
+                    $this->volume($number),
+                ];
             }
         }
     }

@@ -15,8 +15,18 @@ final class AccessibilityTest extends BrowserTestCase
     public function test_no_view_breaks_a_rule_in_light_or_dark(): void
     {
         $study = $this->makeStudy(['inkmoor.example']);
-        $this->import($study, "keyword,position,url,volume,difficulty\nfountain pen,12,https://quillfair.example/pens,1000,20\nink,8,https://quillfair.example/ink,400,35\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-10-01']);
-        $this->import($study, "keyword,position,url,volume,difficulty\nfountain pen,3,https://inkmoor.example/pens,1000,20\nwax,9,https://inkmoor.example/wax,90,8\n", options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
+        $this->import(
+            $study,
+            "keyword,position,url,volume,difficulty\nfountain "
+                ."pen,12,https://quillfair.example/pens,1000,20\nink,8,https://quillfair.example/ink,400,35\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2026-10-01'],
+        );
+        $this->import(
+            $study,
+            "keyword,position,url,volume,difficulty\nfountain "
+                ."pen,3,https://inkmoor.example/pens,1000,20\nwax,9,https://inkmoor.example/wax,90,8\n",
+            options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01'],
+        );
         $this->command('reach:weigh', ['slug' => $study->slug]);
         $this->visit('/sign-in');
         $this->find('[name="email"]');
@@ -24,7 +34,26 @@ final class AccessibilityTest extends BrowserTestCase
         $this->signIn($this->makeEditor($study)->email, 'correct horse');
         foreach (['light', 'dark'] as $scheme) {
             $this->browser->executeScript('localStorage.setItem("mui-mode", arguments[0])', [$scheme]);
-            $views = ['' => 'Studies and what waits', 'gather' => 'What was brought in', 'compare?keyword=fountain+pen' => 'Who holds what', 'compare?keyword=fountain+pen&dossier=open' => 'Where the figures come from', 'weigh' => 'What counts', 'plan' => 'The roadmap is empty', 'track' => 'Said and happened', 'rulebook' => 'Visits and value', 'gather?panel=competitors' => 'Look', 'gather?panel=clicks' => 'Visits are computed with', 'compare?view=pages' => 'Traffic leader', 'compare?view=movement' => 'Our gaps that opened', 'compare?view=page-one' => 'Ringed', 'compare?view=advertising' => 'after the stroke', 'weigh?view=map' => 'Areas go with the volume', 'weigh?view=shortlist' => 'shortlisted yet', 'weigh?view=groups' => 'Mean win chance', 'weigh?view=model' => 'When to trust it'];
+            $views = [
+                '' => 'Studies and what waits',
+                'gather' => 'What was brought in',
+                'compare?keyword=fountain+pen' => 'Who holds what',
+                'compare?keyword=fountain+pen&dossier=open' => 'Where the figures come from',
+                'weigh' => 'What counts',
+                'plan' => 'The roadmap is empty',
+                'track' => 'Said and happened',
+                'rulebook' => 'Visits and value',
+                'gather?panel=competitors' => 'Look',
+                'gather?panel=clicks' => 'Visits are computed with',
+                'compare?view=pages' => 'Traffic leader',
+                'compare?view=movement' => 'Our gaps that opened',
+                'compare?view=page-one' => 'Ringed',
+                'compare?view=advertising' => 'after the stroke',
+                'weigh?view=map' => 'Areas go with the volume',
+                'weigh?view=shortlist' => 'shortlisted yet',
+                'weigh?view=groups' => 'Mean win chance',
+                'weigh?view=model' => 'When to trust it',
+            ];
             foreach ($views as $view => $shows) {
                 $this->visit($view === '' ? '/' : "/studies/{$study->slug}/{$view}");
                 $this->see($shows);
@@ -38,8 +67,25 @@ final class AccessibilityTest extends BrowserTestCase
     {
         $this->browser->executeScript((string) file_get_contents(base_path('node_modules/axe-core/axe.min.js')));
         /** @var list<array{id: string, nodes: list<array{html: string, failureSummary: string}>}> $violations */
-        $violations = $this->browser->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: arguments[0] }).then((result) => done(result.violations))', [self::RULES]);
-        $found = array_map(static fn(array $violation): string => $violation['id'].': '.implode("\n    ", array_map(static fn(array $node): string => substr($node['html'], 0, 160).' — '.str_replace("\n", ' ', substr($node['failureSummary'], 0, 260)), array_slice($violation['nodes'], 0, 4))), $violations);
+        $violations = $this->browser->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: arguments[0] }).then((result) => '
+                .'done(result.violations))',
+            [self::RULES],
+        );
+        $found = array_map(
+            static fn(array $violation): string => $violation['id'].
+                ': '.
+                implode(
+                    "\n    ",
+                    array_map(
+                        static fn(array $node): string => substr($node['html'], 0, 160).
+                            ' — '.
+                            str_replace("\n", ' ', substr($node['failureSummary'], 0, 260)),
+                        array_slice($violation['nodes'], 0, 4),
+                    ),
+                ),
+            $violations,
+        );
         if ($found !== []) {
             $this->found[$view] = $found;
         }

@@ -39,7 +39,22 @@ abstract class BrowserTestCase extends TestCase
         mkdir($this->downloads);
         [$web, $driver] = [self::freePort(), self::freePort()];
         $this->address = 'http://127.0.0.1:'.$web;
-        $this->start(['php', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M', '-S', '127.0.0.1:'.$web, '-t', public_path(), base_path('bin/serve.php')], public_path(), ['APP_ENV' => 'testing', 'QUEUE_CONNECTION' => 'sync', 'CACHE_STORE' => 'database']);
+        $this->start(
+            [
+                'php',
+                '-d',
+                'upload_max_filesize=64M',
+                '-d',
+                'post_max_size=66M',
+                '-S',
+                '127.0.0.1:'.$web,
+                '-t',
+                public_path(),
+                base_path('bin/serve.php'),
+            ],
+            public_path(),
+            ['APP_ENV' => 'testing', 'QUEUE_CONNECTION' => 'sync', 'CACHE_STORE' => 'database'],
+        );
         $this->start(['chromedriver', '--port='.$driver], base_path(), []);
         self::waitForPort($web);
         self::waitForPort($driver);
@@ -72,7 +87,10 @@ abstract class BrowserTestCase extends TestCase
     /** Waits for an element and gives it. */
     protected function find(string $selector): RemoteWebElement
     {
-        return $this->await(fn(): ?RemoteWebElement => $this->browser->findElements(WebDriverBy::cssSelector($selector))[0] ?? null, 'There is no element '.$selector);
+        return $this->await(
+            fn(): ?RemoteWebElement => $this->browser->findElements(WebDriverBy::cssSelector($selector))[0] ?? null,
+            'There is no element '.$selector,
+        );
     }
 
     /** Waits for an element of a role's usual kind with a text, and gives it. */
@@ -94,7 +112,12 @@ abstract class BrowserTestCase extends TestCase
 
     private function withText(string $text, string $tags): ?RemoteWebElement
     {
-        $path = '//*['.implode(' or ', array_map(static fn(string $tag): string => 'self::'.$tag, explode('|', $tags))).'][contains(normalize-space(.), "'.$text.'")]';
+        $path =
+            '//*['.
+            implode(' or ', array_map(static fn(string $tag): string => 'self::'.$tag, explode('|', $tags))).
+            '][contains(normalize-space(.), "'.
+            $text.
+            '")]';
 
         return $this->browser->findElements(WebDriverBy::xpath($path))[0] ?? null;
     }
@@ -111,7 +134,10 @@ abstract class BrowserTestCase extends TestCase
 
     protected function see(string $text): void
     {
-        $this->await(fn(): ?bool => str_contains($this->text(), $text) ?: null, 'The page does not show "'.$text.'"; it shows: '.substr($this->text(), 0, 1500));
+        $this->await(
+            fn(): ?bool => str_contains($this->text(), $text) ?: null,
+            'The page does not show "'.$text.'"; it shows: '.substr($this->text(), 0, 1500),
+        );
     }
 
     protected function seeNot(string $text): void
@@ -132,7 +158,9 @@ abstract class BrowserTestCase extends TestCase
     protected function keywords(): array
     {
         /** @var list<string> $keywords */
-        $keywords = $this->browser->executeScript('return [...document.querySelectorAll("[data-keyword]")].map((row) => row.dataset.keyword)');
+        $keywords = $this->browser->executeScript(
+            'return [...document.querySelectorAll("[data-keyword]")].map((row) => row.dataset.keyword)',
+        );
 
         return $keywords;
     }
@@ -172,7 +200,10 @@ abstract class BrowserTestCase extends TestCase
     private function open(int $port): RemoteWebDriver
     {
         $options = (new ChromeOptions())->addArguments([...self::FLAGS, '--user-data-dir='.$this->downloads.'/profile']);
-        $options->setExperimentalOption('prefs', ['download.default_directory' => $this->downloads, 'download.prompt_for_download' => false]);
+        $options->setExperimentalOption('prefs', [
+            'download.default_directory' => $this->downloads,
+            'download.prompt_for_download' => false,
+        ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
 

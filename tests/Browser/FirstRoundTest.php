@@ -10,8 +10,11 @@ use Illuminate\Support\Facades\DB;
 /** The main job, as a newcomer does it: sign in, bring in two files, compare, narrow, shortlist, export. */
 final class FirstRoundTest extends BrowserTestCase
 {
-    private const OURS = "What we track;rank;url;search volume;kd\nfountain pen;12;https://quillfair.example/pens;1000;20\nink bottle;8;https://quillfair.example/ink;400;35\n";
-    private const THEIRS = "keyword,position,url,volume,difficulty\nfountain pen,3,https://inkmoor.example/pens,1000,20\nblotting paper,5,https://inkmoor.example/paper,250,12\nink moor pens,1,https://inkmoor.example/,300,5\nsealing wax,9,https://inkmoor.example/wax,90,8\n";
+    private const OURS = "What we track;rank;url;search volume;kd\nfountain pen;12;https://quillfair.example/pens;1000;20\nink "
+        ."bottle;8;https://quillfair.example/ink;400;35\n";
+    private const THEIRS = "keyword,position,url,volume,difficulty\nfountain pen,3,https://inkmoor.example/pens,1000,20\nblotting "
+        ."paper,5,https://inkmoor.example/paper,250,12\nink moor pens,1,https://inkmoor.example/,300,5\nsealing "
+        ."wax,9,https://inkmoor.example/wax,90,8\n";
 
     public function test_two_files_become_a_shortlist_and_an_export(): void
     {
@@ -34,14 +37,26 @@ final class FirstRoundTest extends BrowserTestCase
 
         $this->press('j');
         $this->press('s');
-        $this->await(fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->where('keyword', 'blotting paper')->exists() ?: null, 'The keyword was not shortlisted.');
+        $this->await(
+            fn(): ?bool => DB::table('decisions')
+                ->where('study_id', $study->id)
+                ->where('mark', 'shortlisted')
+                ->where('keyword', 'blotting paper')
+                ->exists() ?:
+            null,
+            'The keyword was not shortlisted.',
+        );
         $this->press(WebDriverKeys::ENTER);
         $this->see('On the shortlist');
         $this->see('inkmoor.example');
 
         $this->clickText('Export CSV', 'a');
         $exported = $this->await(fn(): ?string => glob($this->downloads.'/*.csv')[0] ?? null, 'Nothing was downloaded.');
-        self::assertSame("keyword,standing,own_position,own_url,best_competitor,best_position,competitors_ranking,competitors_above,volume,difficulty,cpc,movement,inkmoor.example\r\nblotting paper,gap,,,inkmoor.example,5,1,1,250,12,,,5\r\n", (string) file_get_contents($exported));
+        self::assertSame(
+            "keyword,standing,own_position,own_url,best_competitor,best_position,competitors_ranking,competitors_above,"
+                ."volume,difficulty,cpc,movement,inkmoor.example\r\nblotting paper,gap,,,inkmoor.example,5,1,1,250,12,,,5\r\n",
+            (string) file_get_contents($exported),
+        );
     }
 
     public function test_bad_rows_are_shown_where_they_are_and_nothing_is_kept(): void
@@ -60,7 +75,11 @@ final class FirstRoundTest extends BrowserTestCase
     public function test_the_weights_reorder_the_list_and_every_priority_shows_its_parts(): void
     {
         $study = $this->makeStudy(['inkmoor.example']);
-        $this->import($study, "keyword,position,volume,difficulty\nbig and hard,50,9000,80\nsmall and easy,50,60,5\n", options: ['--domain' => 'quillfair.example']);
+        $this->import(
+            $study,
+            "keyword,position,volume,difficulty\nbig and hard,50,9000,80\nsmall and easy,50,60,5\n",
+            options: ['--domain' => 'quillfair.example'],
+        );
         $this->command('reach:weigh', ['slug' => $study->slug]);
         $this->signIn($this->makeEditor($study, 'reader')->email, 'correct horse');
         $this->visit("/studies/{$study->slug}/weigh");
@@ -97,7 +116,10 @@ final class FirstRoundTest extends BrowserTestCase
             $this->clickText($field.' (required)', 'li');
         }
         $this->see('rows to keep');
-        $this->await(fn(): ?bool => $this->findText('Import', 'button')->getAttribute('disabled') === null ?: null, 'The file cannot be imported.');
+        $this->await(
+            fn(): ?bool => $this->findText('Import', 'button')->getAttribute('disabled') === null ?: null,
+            'The file cannot be imported.',
+        );
         $this->clickText('Import', 'button');
         $this->seeNot('rows to keep');
         $this->see($name);

@@ -16,7 +16,13 @@ use Tests\Feature\Pulls\StandIn;
 /** A round on the demo's market by keyboard alone: from all competitors to a shortlist of fifteen with a reason. */
 final class KeyboardRoundTest extends BrowserTestCase
 {
-    private const COMPETITORS = ['hivewright.example', 'meadowcomb.example', 'skepandsmoker.example', 'first-swarm.example', 'gardenalmanac.example'];
+    private const COMPETITORS = [
+        'hivewright.example',
+        'meadowcomb.example',
+        'skepandsmoker.example',
+        'first-swarm.example',
+        'gardenalmanac.example',
+    ];
 
     public function test_from_all_competitors_to_a_shortlist_of_fifteen(): void
     {
@@ -50,11 +56,25 @@ final class KeyboardRoundTest extends BrowserTestCase
         $this->see('15 chosen');
         $this->press('b');
         $this->press(WebDriverKeys::ENTER);
-        $this->await(fn(): ?bool => $this->browser->switchTo()->activeElement()->getTagName() === 'input' ?: null, 'No field for the reason.');
+        $this->await(
+            fn(): ?bool => $this->browser->switchTo()->activeElement()->getTagName() === 'input' ?: null,
+            'No field for the reason.',
+        );
         $this->press('hivewright has it, we should'.WebDriverKeys::ENTER);
-        $this->await(fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->where('reason', 'hivewright has it, we should')->count() === 15 ?: null, 'Fifteen were not shortlisted.');
+        $this->await(
+            fn(): ?bool => DB::table('decisions')
+                ->where('study_id', $study->id)
+                ->where('mark', 'shortlisted')
+                ->where('reason', 'hivewright has it, we should')
+                ->count() === 15 ?:
+            null,
+            'Fifteen were not shortlisted.',
+        );
         $this->press('u');
-        $this->await(fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->doesntExist() ?: null, 'It was not undone.');
+        $this->await(
+            fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->doesntExist() ?: null,
+            'It was not undone.',
+        );
     }
 
     /** Adds a clause by its name in the menu, and types its bound. */
@@ -77,14 +97,19 @@ final class KeyboardRoundTest extends BrowserTestCase
 
     private function awaitClosed(): void
     {
-        $this->await(fn(): ?bool => $this->browser->executeScript('return document.querySelector(".MuiPopover-root") === null') ?: null, 'What is open does not close.');
+        $this->await(
+            fn(): ?bool => $this->browser->executeScript('return document.querySelector(".MuiPopover-root") === null') ?: null,
+            'What is open does not close.',
+        );
     }
 
     /** Moves through a menu or a list of links with the keys until the one that is wanted, and presses Enter. */
     private function choose(string $text): void
     {
         $this->see($text);
-        $key = $this->browser->executeScript('return document.querySelector("[role=menu]") === null') ? WebDriverKeys::TAB : WebDriverKeys::ARROW_DOWN;
+        $key = $this->browser->executeScript('return document.querySelector("[role=menu]") === null')
+            ? WebDriverKeys::TAB
+            : WebDriverKeys::ARROW_DOWN;
         for ($step = 0; $step < 80; ++$step) {
             if (trim($this->browser->switchTo()->activeElement()->getText()) === $text) {
                 $this->press(WebDriverKeys::ENTER);
@@ -104,7 +129,10 @@ final class KeyboardRoundTest extends BrowserTestCase
     /** How many keywords the sentence shows. */
     private function shownCount(): int
     {
-        return $this->await(fn(): ?int => ((int) preg_replace('/\D/u', '', $this->find('[data-testid="count"] strong')->getText())) ?: null, 'Nothing is shown.');
+        return $this->await(
+            fn(): ?int => ((int) preg_replace('/\D/u', '', $this->find('[data-testid="count"] strong')->getText())) ?: null,
+            'Nothing is shown.',
+        );
     }
 
     private function demo(): Study

@@ -24,7 +24,10 @@ final class PlanTest extends BrowserTestCase
         $this->press('a');
         $this->see('moves,');
         $this->clickText('Do it', 'button');
-        $item = $this->await(static fn(): ?PlanItem => PlanItem::query()->where('study_id', $study->id)->where('keyword', 'big pen')->first(), 'Nothing was planned.');
+        $item = $this->await(
+            static fn(): ?PlanItem => PlanItem::query()->where('study_id', $study->id)->where('keyword', 'big pen')->first(),
+            'Nothing was planned.',
+        );
         $this->clickText('big pen', 'button');
         $this->see('Keywords of the topic');
         $month = (string) $item->month;
@@ -34,14 +37,21 @@ final class PlanTest extends BrowserTestCase
         $this->press(']');
         $this->await(static fn(): ?bool => $item->refresh()->month > $month ?: null, 'The card did not move.');
         $this->find('aside textarea')->sendKeys('Pens that last'.WebDriverKeys::TAB);
-        $this->await(static fn(): ?bool => ($item->refresh()->brief['angle'] ?? '') === 'Pens that last' ?: null, 'The brief was not kept.');
+        $this->await(
+            static fn(): ?bool => ($item->refresh()->brief['angle'] ?? '') === 'Pens that last' ?: null,
+            'The brief was not kept.',
+        );
         $this->click('aside [role="combobox"]');
         $this->clickText('done', 'li');
         $this->await(static fn(): ?bool => $item->refresh()->status === 'done' ?: null, 'It was not done.');
         $this->visit("/studies/{$study->slug}/track");
         $this->see('too early');
         $later = now('UTC')->addMonths(3)->startOfMonth()->toDateString();
-        $this->import($study, "keyword,position,url\nbig pen,1,https://quillfair.example/pen\n", options: ['--domain' => 'quillfair.example', '--date' => $later]);
+        $this->import(
+            $study,
+            "keyword,position,url\nbig pen,1,https://quillfair.example/pen\n",
+            options: ['--domain' => 'quillfair.example', '--date' => $later],
+        );
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         $this->visit("/studies/{$study->slug}/track");
         $this->see('12 → 1');
@@ -66,9 +76,16 @@ final class PlanTest extends BrowserTestCase
         $this->clickText('big pen', 'button');
         $this->see('Keywords of the topic');
         $this->press(']');
-        $draft = $this->await(static fn(): ?PlanDraft => PlanDraft::query()->where('study_id', $study->id)->where('version', 2)->first(), 'The card did not move in the draft.');
+        $draft = $this->await(
+            static fn(): ?PlanDraft => PlanDraft::query()->where('study_id', $study->id)->where('version', 2)->first(),
+            'The card did not move in the draft.',
+        );
         self::assertArrayHasKey($id, $draft->placements);
-        self::assertSame(0, PlanItem::query()->where('study_id', $study->id)->whereNotNull('month')->count(), 'The agreed plan stays as it is.');
+        self::assertSame(
+            0,
+            PlanItem::query()->where('study_id', $study->id)->whereNotNull('month')->count(),
+            'The agreed plan stays as it is.',
+        );
         $this->press(WebDriverKeys::ESCAPE);
         $this->clickText('Draft: spring push', 'button');
         $this->clickText('Agree on it', 'button');
@@ -102,7 +119,11 @@ final class PlanTest extends BrowserTestCase
     private function weighed(string $day): Study
     {
         $study = $this->makeStudy(['inkmoor.example']);
-        $this->import($study, "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n", options: ['--domain' => 'quillfair.example', '--date' => $day]);
+        $this->import(
+            $study,
+            "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n",
+            options: ['--domain' => 'quillfair.example', '--date' => $day],
+        );
         $this->import($study, "keyword,position\nbig pen,3\ndear nib,4\n", options: ['--domain' => 'inkmoor.example', '--date' => $day]);
         $this->import($study, "keyword,volume,difficulty\nbig pen,2000,20\ndear nib,150,10\nhow to ink,200,5\n", 'keywords');
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));

@@ -30,11 +30,22 @@ final class QuickHandsTest extends BrowserTestCase
             DB::table('decisions')->where('study_id', $study->id)->delete();
             $this->visit("/studies/{$study->slug}/{$stage}");
             $this->see($shows);
-            $rows = \array_slice($this->await(fn(): ?array => \count($this->keywords()) >= self::ROWS ? $this->keywords() : null, 'Too few rows.'), 0, 8);
+            $rows = \array_slice(
+                $this->await(fn(): ?array => \count($this->keywords()) >= self::ROWS ? $this->keywords() : null, 'Too few rows.'),
+                0,
+                8,
+            );
             // One after the other without a pause: shortlist six, set two aside.
             $this->press('jsjsjsjsjsjsjxjx');
-            $wanted = [...array_fill_keys(\array_slice($rows, 0, 6), 'shortlisted'), ...array_fill_keys(\array_slice($rows, 6), 'set aside')];
-            $marks = fn(): array => DB::table('decisions')->where('study_id', $study->id)->whereNotNull('mark')->pluck('mark', 'keyword')->all();
+            $wanted = [
+                ...array_fill_keys(\array_slice($rows, 0, 6), 'shortlisted'),
+                ...array_fill_keys(\array_slice($rows, 6), 'set aside'),
+            ];
+            $marks = fn(): array => DB::table('decisions')
+                ->where('study_id', $study->id)
+                ->whereNotNull('mark')
+                ->pluck('mark', 'keyword')
+                ->all();
             ksort($wanted);
             $this->await(static function () use ($marks, $wanted): ?bool {
                 $now = $marks();
@@ -42,7 +53,10 @@ final class QuickHandsTest extends BrowserTestCase
 
                 return $now === $wanted ?: null;
             }, "In {$stage} the marks are not those that were pressed.");
-            $this->await(fn(): ?bool => \count(array_intersect(\array_slice($rows, 6), $this->keywords())) === 0 ?: null, 'What was set aside is still on show.');
+            $this->await(
+                fn(): ?bool => \count(array_intersect(\array_slice($rows, 6), $this->keywords())) === 0 ?: null,
+                'What was set aside is still on show.',
+            );
             $this->press('uu');
             $this->await(static fn(): ?bool => \count($marks()) === 6 ?: null, 'The last two were not taken back.');
         }
@@ -54,18 +68,29 @@ final class QuickHandsTest extends BrowserTestCase
         $this->visit("/studies/{$study->slug}/weigh");
         $this->await(fn(): ?bool => \count($this->keywords()) >= self::ROWS ?: null, 'Too few rows.');
         $this->press('jss');
-        $this->await(static fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->count() === 1 ?: null, 'The mark did not stay.');
+        $this->await(
+            static fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->count() === 1 ?:
+            null,
+            'The mark did not stay.',
+        );
         usleep(1_200_000);
         self::assertSame(1, DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->count());
         $this->press('s');
-        $this->await(static fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->doesntExist() ?: null, 'Later it takes the mark off.');
+        $this->await(
+            static fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->doesntExist() ?:
+            null,
+            'Later it takes the mark off.',
+        );
     }
 
     public function test_the_row_that_was_reached_is_in_sight(): void
     {
         $study = $this->opened();
         $down = range(0, self::ROWS - 1);
-        $steps = [...array_map(static fn(int $place): array => ['j', $place], $down), ...array_map(static fn(int $place): array => ['k', $place], array_reverse(\array_slice($down, 0, -1)))];
+        $steps = [
+            ...array_map(static fn(int $place): array => ['j', $place], $down),
+            ...array_map(static fn(int $place): array => ['k', $place], array_reverse(\array_slice($down, 0, -1))),
+        ];
         foreach (['compare', 'weigh'] as $stage) {
             $this->show(1280, 800);
             $this->visit("/studies/{$study->slug}/{$stage}");
@@ -73,7 +98,10 @@ final class QuickHandsTest extends BrowserTestCase
             $this->show(1280, 400);
             foreach ([...$steps, [WebDriverKeys::END, self::ROWS - 1], [WebDriverKeys::HOME, 0]] as [$key, $place]) {
                 $this->press($key);
-                $this->await(fn(): ?bool => $this->browser->executeScript(self::IN_SIGHT, [$rows[$place]]) === true ?: null, "In {$stage} \"{$rows[$place]}\" is not in sight.");
+                $this->await(
+                    fn(): ?bool => $this->browser->executeScript(self::IN_SIGHT, [$rows[$place]]) === true ?: null,
+                    "In {$stage} \"{$rows[$place]}\" is not in sight.",
+                );
             }
         }
     }
@@ -85,7 +113,10 @@ final class QuickHandsTest extends BrowserTestCase
         $this->see('Who holds what');
         $this->press('z');
         $this->click('[data-clause="volume"]');
-        $this->await(fn(): ?bool => $this->browser->executeScript('return document.activeElement.tagName') === 'INPUT' ?: null, 'The editor does not take the focus.');
+        $this->await(
+            fn(): ?bool => $this->browser->executeScript('return document.activeElement.tagName') === 'INPUT' ?: null,
+            'The editor does not take the focus.',
+        );
         $this->press('450'.WebDriverKeys::ENTER);
         $this->see('volume from 450');
         $this->press('z');
@@ -109,16 +140,41 @@ final class QuickHandsTest extends BrowserTestCase
         $this->press('jvjv');
         $this->see('2 chosen');
         $this->press('b'.WebDriverKeys::ENTER);
-        $this->await(fn(): ?bool => $this->browser->executeScript('return document.activeElement.tagName') === 'INPUT' ?: null, 'No field for the reason.');
+        $this->await(
+            fn(): ?bool => $this->browser->executeScript('return document.activeElement.tagName') === 'INPUT' ?: null,
+            'No field for the reason.',
+        );
         $this->press('why not'.WebDriverKeys::ENTER);
         $this->seeNot('chosen');
-        $this->await(static fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('reason', 'why not')->count() === 2 ?: null, 'They were not shortlisted.');
+        $this->await(
+            static fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('reason', 'why not')->count() === 2 ?: null,
+            'They were not shortlisted.',
+        );
     }
 
     public function test_no_view_scrolls_sideways_at_any_width(): void
     {
         $study = $this->opened();
-        $views = ['', 'gather', 'gather?panel=competitors', 'compare', 'compare?keyword=pen+1&dossier=open', 'compare?view=pages', 'compare?view=movement', 'compare?view=page-one', 'compare?view=advertising', 'weigh', 'weigh?keyword=pen+1&dossier=open', 'weigh?view=map', 'weigh?view=groups', 'weigh?view=shortlist', 'weigh?view=model', 'plan', 'track', 'rulebook'];
+        $views = [
+            '',
+            'gather',
+            'gather?panel=competitors',
+            'compare',
+            'compare?keyword=pen+1&dossier=open',
+            'compare?view=pages',
+            'compare?view=movement',
+            'compare?view=page-one',
+            'compare?view=advertising',
+            'weigh',
+            'weigh?keyword=pen+1&dossier=open',
+            'weigh?view=map',
+            'weigh?view=groups',
+            'weigh?view=shortlist',
+            'weigh?view=model',
+            'plan',
+            'track',
+            'rulebook',
+        ];
         $wide = [];
         foreach ($views as $view) {
             $this->visit($view === '' ? '/' : "/studies/{$study->slug}/{$view}");
@@ -126,10 +182,13 @@ final class QuickHandsTest extends BrowserTestCase
             str_contains($view, 'dossier') && $this->see('Where the figures come from');
             foreach ([640 => 400, 1024 => 768, 1280 => 800, 1920 => 1080] as $width => $height) {
                 $this->show($width, $height);
-                if (! $this->comesToRest('document.scrollingElement.scrollWidth <= window.innerWidth')) {
+                if (!$this->comesToRest('document.scrollingElement.scrollWidth <= window.innerWidth')) {
                     $wide[] = "{$view} at {$width}";
                 }
-                if (str_contains($view, 'dossier') && ! $this->comesToRest('[document.querySelector("[aria-label=Dossier]")].every((it) => it.scrollWidth <= it.clientWidth)')) {
+                if (
+                    str_contains($view, 'dossier') &&
+                    !$this->comesToRest('[document.querySelector("[aria-label=Dossier]")].every((it) => it.scrollWidth <= it.clientWidth)')
+                ) {
                     $wide[] = "dossier of {$view} at {$width}";
                 }
             }
@@ -141,7 +200,9 @@ final class QuickHandsTest extends BrowserTestCase
     {
         $study = $this->makeStudy();
         $this->signIn($this->makeEditor($study)->email, 'correct horse');
-        foreach (['compare' => 'Nothing to compare yet', 'weigh' => 'Nothing to weigh yet', 'plan' => 'Nothing to plan yet'] as $stage => $says) {
+        foreach (
+            ['compare' => 'Nothing to compare yet', 'weigh' => 'Nothing to weigh yet', 'plan' => 'Nothing to plan yet'] as $stage => $says
+        ) {
             $this->visit("/studies/{$study->slug}/{$stage}");
             $this->see($says);
         }
@@ -163,7 +224,10 @@ final class QuickHandsTest extends BrowserTestCase
 
     private function show(int $width, int $height): void
     {
-        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]]);
+        $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => 'Emulation.setDeviceMetricsOverride',
+            'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false],
+        ]);
         usleep(50_000);
     }
 

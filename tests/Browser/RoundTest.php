@@ -16,30 +16,58 @@ final class RoundTest extends BrowserTestCase
     {
         $study = $this->makeStudy(['inkmoor.example']);
         $months = array_map(static fn(int $step): string => now('UTC')->startOfMonth()->addMonths($step)->toDateString(), [0, 1, 2]);
-        $this->import($study, "keyword,volume,difficulty\nbig pen,2000,20\ndear nib,150,10\nhow to ink,200,5\nwax seal,900,15\n", 'keywords');
-        $this->import($study, "keyword,position\nbig pen,3\ndear nib,4\nhow to ink,9\n", options: ['--domain' => 'inkmoor.example', '--date' => $months[0]]);
+        $this->import(
+            $study,
+            "keyword,volume,difficulty\nbig pen,2000,20\ndear nib,150,10\nhow to ink,200,5\nwax seal,900,15\n",
+            'keywords',
+        );
+        $this->import(
+            $study,
+            "keyword,position\nbig pen,3\ndear nib,4\nhow to ink,9\n",
+            options: ['--domain' => 'inkmoor.example', '--date' => $months[0]],
+        );
         $this->signIn($this->makeEditor($study)->email, 'correct horse');
 
-        $this->bringIn($study, $months[0], "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n");
+        $this->bringIn(
+            $study,
+            $months[0],
+            "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n",
+        );
         $this->visit("/studies/{$study->slug}/plan");
         $this->see('The roadmap is empty');
         $this->press('a');
         $this->clickText('Do it', 'button');
-        $item = $this->await(static fn(): ?PlanItem => PlanItem::query()->where('study_id', $study->id)->where('keyword', 'big pen')->first(), 'Nothing was planned.');
+        $item = $this->await(
+            static fn(): ?PlanItem => PlanItem::query()->where('study_id', $study->id)->where('keyword', 'big pen')->first(),
+            'Nothing was planned.',
+        );
         $this->clickText('big pen', 'button');
         $this->see('Keywords of the topic');
         $this->click('aside [role="combobox"]');
         $this->clickText('done', 'li');
         $this->await(static fn(): ?bool => $item->refresh()->status === 'done' ?: null, 'It was not done.');
 
-        $this->bringIn($study, $months[1], "keyword,position,url\nbig pen,7,https://quillfair.example/pen\nhow to ink,5,https://quillfair.example/ink\n");
+        $this->bringIn(
+            $study,
+            $months[1],
+            "keyword,position,url\nbig pen,7,https://quillfair.example/pen\nhow to ink,5,https://quillfair.example/ink\n",
+        );
         $this->visit("/studies/{$study->slug}/track");
         $this->see('Since '.$months[0]);
         $this->see('We climbed for 1 keywords, slipped for 1');
         $this->see('too early');
 
-        $this->import($study, "keyword,position\nbig pen,4\ndear nib,2\nhow to ink,6\nwax seal,5\n", options: ['--domain' => 'inkmoor.example', '--date' => $months[2]]);
-        $this->bringIn($study, $months[2], "keyword,position,url\nbig pen,3,https://quillfair.example/pen\nhow to ink,4,https://quillfair.example/ink\ndear nib,20,https://quillfair.example/nib\n");
+        $this->import(
+            $study,
+            "keyword,position\nbig pen,4\ndear nib,2\nhow to ink,6\nwax seal,5\n",
+            options: ['--domain' => 'inkmoor.example', '--date' => $months[2]],
+        );
+        $this->bringIn(
+            $study,
+            $months[2],
+            "keyword,position,url\nbig pen,3,https://quillfair.example/pen\nhow to ink,4,https://quillfair.example/ink\ndear "
+                ."nib,20,https://quillfair.example/nib\n",
+        );
         $this->visit("/studies/{$study->slug}/track");
         $this->see('12 → 3');
         $this->see('1 gaps opened');
@@ -61,10 +89,16 @@ final class RoundTest extends BrowserTestCase
         $this->find('[data-testid="file"]')->sendKeys($this->makeFile($csv, "quillfair.example-{$day}.csv"));
         $this->see('rows to keep');
         $this->see("added for {$day}");
-        $this->await(fn(): ?bool => $this->findText('Import', 'button')->getAttribute('disabled') === null ?: null, 'The file cannot be imported.');
+        $this->await(
+            fn(): ?bool => $this->findText('Import', 'button')->getAttribute('disabled') === null ?: null,
+            'The file cannot be imported.',
+        );
         $this->clickText('Import', 'button');
         $this->seeNot('rows to keep');
-        $this->await(static fn(): ?bool => $study->refresh()->comparison?->data_version === $study->data_version ?: null, 'The comparison did not follow.');
+        $this->await(
+            static fn(): ?bool => $study->refresh()->comparison?->data_version === $study->data_version ?: null,
+            'The comparison did not follow.',
+        );
         $this->press(WebDriverKeys::ESCAPE);
     }
 
@@ -73,7 +107,10 @@ final class RoundTest extends BrowserTestCase
         $this->visit("/api/v1/studies/{$study->slug}/exports/review.html");
         $this->see('the month in review');
         $this->see('12 → 3');
-        $pdf = (string) base64_decode((string) (new ChromeDevToolsDriver($this->browser))->execute('Page.printToPDF', ['preferCSSPageSize' => true])['data'], true);
+        $pdf = (string) base64_decode(
+            (string) (new ChromeDevToolsDriver($this->browser))->execute('Page.printToPDF', ['preferCSSPageSize' => true])['data'],
+            true,
+        );
         self::assertSame(2, preg_match_all('~/Type\s*/Page\b(?!s)~', $pdf), 'The review does not print on two sheets.');
     }
 }

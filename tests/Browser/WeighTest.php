@@ -36,9 +36,20 @@ final class WeighTest extends BrowserTestCase
         $this->see('Areas go with the volume');
         $point = $this->find('[data-point="big pen"]');
         $actions = new WebDriverActions($this->browser);
-        $actions->moveToElement($point, -45, -16)->clickAndHold()->moveByOffset(90, 0)->moveByOffset(0, 60)->moveByOffset(-90, 0)->moveByOffset(0, -40)->release()->perform();
+        $actions
+            ->moveToElement($point, -45, -16)
+            ->clickAndHold()
+            ->moveByOffset(90, 0)
+            ->moveByOffset(0, 60)
+            ->moveByOffset(-90, 0)
+            ->moveByOffset(0, -40)
+            ->release()
+            ->perform();
         $this->clickText('Shortlist 1', 'button');
-        $marked = $this->await(static fn(): ?string => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->value('keyword'), 'Nothing was shortlisted.');
+        $marked = $this->await(
+            static fn(): ?string => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->value('keyword'),
+            'Nothing was shortlisted.',
+        );
         self::assertSame('big pen', $marked);
         $this->clickText('Shortlist', 'button');
         $this->see('1 chosen');
@@ -57,7 +68,14 @@ final class WeighTest extends BrowserTestCase
         $field = $this->find('[aria-label="Name of the topic"]');
         $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'big pen');
         $this->clickText('Join', 'button');
-        $this->await(static fn(): ?bool => DB::table('comparison_rows')->where('study_id', $study->id)->where('keyword', 'dear nib')->value('topic') === 'big pen' ?: null, 'The topics were not joined.');
+        $this->await(
+            static fn(): ?bool => DB::table('comparison_rows')
+                ->where('study_id', $study->id)
+                ->where('keyword', 'dear nib')
+                ->value('topic') === 'big pen' ?:
+            null,
+            'The topics were not joined.',
+        );
         $this->clickText('by tactic', 'button');
         $this->clickText('new page', 'button');
         $this->await(fn(): ?bool => $this->keywords() === ['dear nib'] ?: null, 'The group did not open into its rows.');
@@ -73,8 +91,16 @@ final class WeighTest extends BrowserTestCase
     private function opened(string $view): Study
     {
         $study = $this->makeStudy(['inkmoor.example']);
-        $this->import($study, "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
-        $this->import($study, "keyword,position\nbig pen,3\ndear nib,4\n", options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
+        $this->import(
+            $study,
+            "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01'],
+        );
+        $this->import(
+            $study,
+            "keyword,position\nbig pen,3\ndear nib,4\n",
+            options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01'],
+        );
         $this->import($study, "keyword,volume,difficulty\nbig pen,2000,60\ndear nib,90,5\nhow to ink,200,30\n", 'keywords');
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         $this->signIn($this->makeEditor($study)->email, 'correct horse');

@@ -15,7 +15,10 @@ final class AppFloorsTest extends TestCase
         // Whoever knows nobody any more is taken away, until nobody is left or those in a circle are.
         do {
             $ground = array_keys(array_filter($known, static fn(array $others): bool => $others === []));
-            $known = array_map(static fn(array $others): array => array_diff($others, $ground), array_diff_key($known, array_flip($ground)));
+            $known = array_map(
+                static fn(array $others): array => array_diff($others, $ground),
+                array_diff_key($known, array_flip($ground)),
+            );
         } while ($ground !== []);
         self::assertSame([], $known, 'These areas know each other in a circle.');
     }

@@ -13,14 +13,67 @@ final class CoreBordersTest extends TestCase
     /** Draws in the core come from a seeded engine alone; see the denied functions for the rest. */
     private const ALLOWED_NAMESPACES = ['GreaterReach\\Core\\', 'Random\\Randomizer', 'Random\\Engine\\Mt19937'];
     private const DENIED_FUNCTIONS = [
-        'env', 'now', 'app', 'config', 'cache', 'logger', 'resolve', 'date', 'time', 'microtime', 'hrtime', 'strtotime', 'mt_rand', 'rand', 'random_int',
-        'random_bytes', 'shuffle', 'array_rand', 'fopen', 'file', 'file_get_contents', 'file_put_contents', 'readfile', 'getenv', 'ini_set', 'ini_get',
-        'exec', 'system', 'passthru', 'shell_exec', 'proc_open', 'header', 'printf', 'print_r', 'var_dump', 'error_log', 'sleep', 'usleep', 'setlocale',
+        'env',
+        'now',
+        'app',
+        'config',
+        'cache',
+        'logger',
+        'resolve',
+        'date',
+        'time',
+        'microtime',
+        'hrtime',
+        'strtotime',
+        'mt_rand',
+        'rand',
+        'random_int',
+        'random_bytes',
+        'shuffle',
+        'array_rand',
+        'fopen',
+        'file',
+        'file_get_contents',
+        'file_put_contents',
+        'readfile',
+        'getenv',
+        'ini_set',
+        'ini_get',
+        'exec',
+        'system',
+        'passthru',
+        'shell_exec',
+        'proc_open',
+        'header',
+        'printf',
+        'print_r',
+        'var_dump',
+        'error_log',
+        'sleep',
+        'usleep',
+        'setlocale',
     ];
     private const DENIED_CLASSES = ['DateTime', 'DateTimeImmutable', 'PDO', 'SplFileObject'];
 
     /** The topics from the ground up: each knows only those before it. */
-    private const FLOORS = ['Exception', 'Statistics', 'Results', 'Keyword', 'Site', 'Intake', 'Terms', 'Clicks', 'Comparison', 'Metrics', 'Meaning', 'Winning', 'Priority', 'Plan', 'Explanation', 'Rulebook'];
+    private const FLOORS = [
+        'Exception',
+        'Statistics',
+        'Results',
+        'Keyword',
+        'Site',
+        'Intake',
+        'Terms',
+        'Clicks',
+        'Comparison',
+        'Metrics',
+        'Meaning',
+        'Winning',
+        'Priority',
+        'Plan',
+        'Explanation',
+        'Rulebook',
+    ];
 
     public function test_every_topic_has_its_floor(): void
     {
@@ -34,7 +87,11 @@ final class CoreBordersTest extends TestCase
         $floors = array_flip(self::FLOORS);
         $topic = explode('/', substr($path, \strlen(dirname(__DIR__, 2).'/core/')))[0];
         preg_match_all('/GreaterReach\\\\Core\\\\([A-Za-z]+)\\\\/', (string) file_get_contents($path), $known);
-        self::assertSame([], array_filter(array_unique($known[1]), static fn(string $other): bool => $floors[$other] > $floors[$topic]), "{$topic} knows what lies above it.");
+        self::assertSame(
+            [],
+            array_filter(array_unique($known[1]), static fn(string $other): bool => $floors[$other] > $floors[$topic]),
+            "{$topic} knows what lies above it.",
+        );
     }
 
     /** @return iterable<string, array{string}> */
@@ -53,15 +110,21 @@ final class CoreBordersTest extends TestCase
     {
         $source = (string) file_get_contents($path);
         self::assertStringContainsString('declare(strict_types=1);', $source);
-        $tokens = array_values(array_filter(\PhpToken::tokenize($source), static fn(\PhpToken $token): bool => ! $token->isIgnorable()));
+        $tokens = array_values(array_filter(\PhpToken::tokenize($source), static fn(\PhpToken $token): bool => !$token->isIgnorable()));
         foreach ($tokens as $place => $token) {
             if ($token->is([T_NAME_QUALIFIED, T_NAME_FULLY_QUALIFIED]) && str_contains(trim($token->text, '\\'), '\\')) {
                 self::assertTrue($this->isAllowed(ltrim($token->text, '\\')), $token->text.' is outside the core.');
             }
             if ($token->is([T_STRING, T_NAME_FULLY_QUALIFIED])) {
-                self::assertFalse($this->isDenied($tokens, $place), ltrim($token->text, '\\').' reaches out of the core on line '.$token->line.'.');
+                self::assertFalse(
+                    $this->isDenied($tokens, $place),
+                    ltrim($token->text, '\\').' reaches out of the core on line '.$token->line.'.',
+                );
             }
-            self::assertFalse($token->is([T_ECHO, T_PRINT, T_EXIT, T_INCLUDE, T_REQUIRE, T_EVAL, T_GLOBAL]), $token->text.' does input or output on line '.$token->line.'.');
+            self::assertFalse(
+                $token->is([T_ECHO, T_PRINT, T_EXIT, T_INCLUDE, T_REQUIRE, T_EVAL, T_GLOBAL]),
+                $token->text.' does input or output on line '.$token->line.'.',
+            );
         }
     }
 
@@ -81,9 +144,11 @@ final class CoreBordersTest extends TestCase
     {
         $name = ltrim($tokens[$place]->text, '\\');
         $before = $tokens[$place - 1] ?? null;
-        $isMember = $before !== null && $before->is([T_OBJECT_OPERATOR, T_NULLSAFE_OBJECT_OPERATOR, T_DOUBLE_COLON, T_FUNCTION, T_CONST, T_CASE]);
+        $isMember =
+            $before !== null && $before->is([T_OBJECT_OPERATOR, T_NULLSAFE_OBJECT_OPERATOR, T_DOUBLE_COLON, T_FUNCTION, T_CONST, T_CASE]);
         $isCall = ($tokens[$place + 1]->text ?? '') === '(';
 
-        return ! $isMember && (($isCall && in_array(strtolower($name), self::DENIED_FUNCTIONS, true)) || in_array($name, self::DENIED_CLASSES, true));
+        return !$isMember &&
+            (($isCall && in_array(strtolower($name), self::DENIED_FUNCTIONS, true)) || in_array($name, self::DENIED_CLASSES, true));
     }
 }

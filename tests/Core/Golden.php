@@ -26,7 +26,8 @@ final class Golden
 
     private static function unescape(string $value): string
     {
-        $text = preg_replace_callback('/\\\\u\{([0-9A-Fa-f]+)\}/', static fn(array $match): string => (string) mb_chr((int) hexdec($match[1])), $value);
+        $character = static fn(array $match): string => (string) mb_chr((int) hexdec($match[1]));
+        $text = preg_replace_callback('/\\\\u\{([0-9A-Fa-f]+)\}/', $character, $value);
 
         return str_replace(['\\t', '\\s'], ["\t", ' '], (string) $text);
     }

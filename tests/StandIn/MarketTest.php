@@ -42,8 +42,15 @@ final class MarketTest extends TestCase
     public function test_the_young_domain_rises_from_month_to_month(): void
     {
         $market = new Market();
-        $young = array_values(array_filter(Market::domains(), static fn(MarketDomain $domain): bool => $domain->host === 'first-swarm.example'))[0];
-        $onPageOne = static fn(int $month): int => \count(array_filter($market->keywords(), static fn($keyword): bool => ($market->positions($keyword, $month)[$young->host]['position'] ?? 101) <= 10));
+        $young = array_values(
+            array_filter(Market::domains(), static fn(MarketDomain $domain): bool => $domain->host === 'first-swarm.example'),
+        )[0];
+        $onPageOne = static fn(int $month): int => \count(
+            array_filter(
+                $market->keywords(),
+                static fn($keyword): bool => ($market->positions($keyword, $month)[$young->host]['position'] ?? 101) <= 10,
+            ),
+        );
         self::assertGreaterThan($onPageOne(0), $onPageOne(11));
     }
 
@@ -53,8 +60,12 @@ final class MarketTest extends TestCase
         $noise = new Noise(1);
         $uniform = array_map(static fn(int $number): float => $noise->uniform('u'.$number), range(1, 20000));
         $normal = array_map(static fn(int $number): float => $noise->normal('n'.$number), range(1, 20000));
-        self::assertEqualsWithDelta(.5, array_sum($uniform) / 20000, 4 * sqrt(1 / 12 / 20000));
+        self::assertEqualsWithDelta(0.5, array_sum($uniform) / 20000, 4 * sqrt(1 / 12 / 20000));
         self::assertEqualsWithDelta(0.0, array_sum($normal) / 20000, 4 / sqrt(20000));
-        self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn(float $value): float => $value ** 2, $normal)) / 20000, 4 * sqrt(2 / 20000));
+        self::assertEqualsWithDelta(
+            1.0,
+            array_sum(array_map(static fn(float $value): float => $value ** 2, $normal)) / 20000,
+            4 * sqrt(2 / 20000),
+        );
     }
 }

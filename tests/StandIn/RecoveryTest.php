@@ -35,9 +35,13 @@ final class RecoveryTest extends TestCase
         }
         $curve = $fit->curve();
         foreach (range(1, 20) as $position) {
-            self::assertEqualsWithDelta(Market::hiddenCtr($position), $curve->at($position), .012, 'Position '.$position);
+            self::assertEqualsWithDelta(Market::hiddenCtr($position), $curve->at($position), 0.012, 'Position '.$position);
         }
-        self::assertGreaterThan(.03, abs(CtrCurve::default()->at(1) - Market::hiddenCtr(1)), 'The default curve is far from the truth, so the fit had something to find.');
+        self::assertGreaterThan(
+            0.03,
+            abs(CtrCurve::default()->at(1) - Market::hiddenCtr(1)),
+            'The default curve is far from the truth, so the fit had something to find.',
+        );
     }
 
     /**
@@ -51,15 +55,30 @@ final class RecoveryTest extends TestCase
         $observations = new WinObservations(array_keys($authorities));
         for ($keyword = 0; $keyword < 4000; ++$keyword) {
             $difficulty = round(100 * $noise->uniform("difficulty {$keyword}"));
-            $observations->add($difficulty, array_map(static fn(float $authority, int $domain): ?int => $noise->uniform("place {$keyword} {$domain}") < LogisticRegression::sigmoid(.4 - .05 * $difficulty + .03 * $authority) ? 5 : null, $authorities, array_keys($authorities)));
+            $observations->add(
+                $difficulty,
+                array_map(
+                    static fn(float $authority, int $domain): ?int => $noise->uniform("place {$keyword} {$domain}") <
+                    LogisticRegression::sigmoid(0.4 - 0.05 * $difficulty + 0.03 * $authority)
+                        ? 5
+                        : null,
+                    $authorities,
+                    array_keys($authorities),
+                ),
+            );
         }
         $model = WinModel::fit($observations, $authorities, 1.0, ComfortDifficulty::fromDifficulties([]));
-        self::assertEqualsWithDelta(-.05, $model->difficultySlope, .0035);
-        self::assertEqualsWithDelta(.03, $model->authoritySlope, .0045);
-        self::assertEqualsWithDelta(.4, $model->intercept, .25);
+        self::assertEqualsWithDelta(-0.05, $model->difficultySlope, 0.0035);
+        self::assertEqualsWithDelta(0.03, $model->authoritySlope, 0.0045);
+        self::assertEqualsWithDelta(0.4, $model->intercept, 0.25);
         foreach ($model->calibration as $bin) {
             if ($bin['rows'] > 500) {
-                self::assertEqualsWithDelta((float) $bin['predicted'], (float) $bin['observed'], .05, 'What is said happens as often as said.');
+                self::assertEqualsWithDelta(
+                    (float) $bin['predicted'],
+                    (float) $bin['observed'],
+                    0.05,
+                    'What is said happens as often as said.',
+                );
             }
         }
     }

@@ -21,8 +21,21 @@ final class WideMarketTest extends TestCase
     {
         $market = new WideMarket(5_000, 3, 7);
         $rankings = iterator_to_array($market->rankingRows(1), false);
-        self::assertEqualsWithDelta(.72 * 5_000, \count($rankings), 4 * sqrt(5_000 * .72 * .28), 'Four standard errors of a binomial draw.');
-        self::assertSame([], array_filter($rankings, static fn(array $row): bool => $row[1] < 1 || $row[1] > 100 || ! str_starts_with((string) $row[2], 'https://apiary-1.example/')));
+        self::assertEqualsWithDelta(
+            0.72 * 5_000,
+            \count($rankings),
+            4 * sqrt(5_000 * 0.72 * 0.28),
+            'Four standard errors of a binomial draw.',
+        );
+        self::assertSame(
+            [],
+            array_filter(
+                $rankings,
+                static fn(array $row): bool => $row[1] < 1 ||
+                    $row[1] > 100 ||
+                    !str_starts_with((string) $row[2], 'https://apiary-1.example/'),
+            ),
+        );
         foreach ($market->domainRows() as [, $authority]) {
             self::assertThat($authority, self::logicalAnd(self::greaterThanOrEqual(20), self::lessThanOrEqual(80)));
         }

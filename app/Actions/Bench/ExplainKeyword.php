@@ -49,8 +49,14 @@ final class ExplainKeyword
     }
 
     /** @param list<array<string, mixed>> $sources */
-    private function facts(Comparison $comparison, Models $models, WeighedRow $row, Scores $scores, Tactic $tactic, array $sources): FigureInputs
-    {
+    private function facts(
+        Comparison $comparison,
+        Models $models,
+        WeighedRow $row,
+        Scores $scores,
+        Tactic $tactic,
+        array $sources,
+    ): FigureInputs {
         $rulebook = Study::query()->findOrFail($comparison->study_id)->rulebook();
 
         return new FigureInputs(
@@ -97,11 +103,23 @@ final class ExplainKeyword
         foreach (\array_slice($comparison->domains, 1) as $number => $domain) {
             $competitors[$domain['entry']] = ['position' => $positions[$number + 1] ?? null, 'authority' => $domain['authority']];
         }
-        $results = array_map(static fn(array $result): PageOneResult => new PageOneResult($result['position'], $result['url'], $result['authority'], $result['page_strength'], $result['referring_domains']), $pageOne);
+        $results = array_map(
+            static fn(array $result): PageOneResult => new PageOneResult(
+                $result['position'],
+                $result['url'],
+                $result['authority'],
+                $result['page_strength'],
+                $result['referring_domains'],
+            ),
+            $pageOne,
+        );
         $first = array_values(array_filter($results, static fn(PageOneResult $result): bool => $result->position <= PageOne::LAST));
 
-        return (new Evidence($models->comfort, $comparison->domains[0]['authority'] ?? null, $rulebook->float('peer_band')))
-            ->of($row->difficulty, $competitors, $first);
+        return (new Evidence($models->comfort, $comparison->domains[0]['authority'] ?? null, $rulebook->float('peer_band')))->of(
+            $row->difficulty,
+            $competitors,
+            $first,
+        );
     }
 
     private function wantedTarget(int $study, string $keyword, Rulebook $rulebook): int
@@ -113,15 +131,27 @@ final class ExplainKeyword
 
     private function pageOneMedian(int $study, string $keyword): ?float
     {
-        $links = DB::table('live_results')->where('study_id', $study)->where('keyword', $keyword)->where('position', '<=', PageOne::LAST)->whereNotNull('referring_domains')
-            ->whereRaw('day = (SELECT max(day) FROM live_results WHERE study_id = ? AND keyword = ?)', [$study, $keyword])->pluck('referring_domains')->all();
+        $links = DB::table('live_results')
+            ->where('study_id', $study)
+            ->where('keyword', $keyword)
+            ->where('position', '<=', PageOne::LAST)
+            ->whereNotNull('referring_domains')
+            ->whereRaw('day = (SELECT max(day) FROM live_results WHERE study_id = ? AND keyword = ?)', [$study, $keyword])
+            ->pluck('referring_domains')
+            ->all();
 
         return $links === [] ? null : Quantile::median(array_map(floatval(...), array_values($links)));
     }
 
     private function ownPageLinks(int $study, ?string $url): int
     {
-        return (int) DB::table('live_results')->where('study_id', $study)->where('url', $url)->whereNotNull('referring_domains')->orderByDesc('day')->orderByDesc('referring_domains')->value('referring_domains');
+        return (int) DB::table('live_results')
+            ->where('study_id', $study)
+            ->where('url', $url)
+            ->whereNotNull('referring_domains')
+            ->orderByDesc('day')
+            ->orderByDesc('referring_domains')
+            ->value('referring_domains');
     }
 
     /** @param list<array<string, mixed>> $sources */
@@ -129,7 +159,11 @@ final class ExplainKeyword
     {
         foreach ($sources as $source) {
             if ($value !== null && $source[$metric] === $value) {
-                return ($source['kind'] === 'keywords' ? 'keyword list' : 'rankings of '.$source['domain']).', '.$source['file'].', '.$source['day'];
+                return ($source['kind'] === 'keywords' ? 'keyword list' : 'rankings of '.$source['domain']).
+                    ', '.
+                    $source['file'].
+                    ', '.
+                    $source['day'];
             }
         }
 

@@ -14,13 +14,21 @@ use GreaterReach\Core\Meaning\BrandProposals;
 /** What could be cleared out of a sentence's keywords, each with its count and the clause that would do it. Nothing goes by itself. */
 final class FindNoise
 {
-    private const CLAUSES = ['brands' => 'competitors’ brands', 'codes' => 'codes and model numbers', 'navigational' => 'searches for a site or a desk', 'negatives' => 'words on the study’s list of negatives'];
+    private const CLAUSES = [
+        'brands' => 'competitors’ brands',
+        'codes' => 'codes and model numbers',
+        'navigational' => 'searches for a site or a desk',
+        'negatives' => 'words on the study’s list of negatives',
+    ];
 
     /** Keywords looked through for brands, the most searched first. */
     private const LOOKED_AT = 50_000;
     private const PROPOSED = 12;
 
-    /** @return array{clauses: list<array{clause: string, what: string, keywords: int}>, brand_terms: list<array{word: string, domain: int, keywords: int}>} */
+    /**
+     * @return array{clauses: list<array{clause: string, what: string, keywords: int}>, brand_terms: list<array{word: string,
+     *     domain: int, keywords: int}>}
+     */
     public function execute(Comparison $comparison, Sentence $sentence): array
     {
         $rows = new ComparisonRows($comparison);
@@ -35,7 +43,13 @@ final class FindNoise
             }
         }
         $proposals = new BrandProposals();
-        foreach ($rows->query(Sentence::parse('brands=hide'))->orderByRaw('volume DESC NULLS LAST, keyword')->limit(self::LOOKED_AT)->get(['keyword', 'positions']) as $row) {
+        foreach (
+            $rows
+                ->query(Sentence::parse('brands=hide'))
+                ->orderByRaw('volume DESC NULLS LAST, keyword')
+                ->limit(self::LOOKED_AT)
+                ->get(['keyword', 'positions']) as $row
+        ) {
             $leader = array_search(1, Figures::ints($row->positions), true);
             $proposals->add(Words::of($row->keyword), $leader === false || $leader === 0 ? null : (int) $leader);
         }

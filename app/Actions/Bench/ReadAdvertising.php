@@ -18,16 +18,34 @@ final class ReadAdvertising
     private const SHOWN = 200;
 
     /**
-     * @return array{domains: list<array{entry: string, day: ?string}>, counts: array{both: int, only_we: int, only_they: int}, rows: list<array{keyword: string, volume: ?int, cpc: ?float, advertiser_competition: ?float, organic: list<?int>, paid: list<?int>}>} domains ours first, with the day of their paid list; most volume first
+     * @return array{domains: list<array{entry: string, day: ?string}>, counts: array{both: int, only_we: int, only_they: int},
+     *     rows: list<array{keyword: string, volume: ?int, cpc: ?float, advertiser_competition: ?float, organic: list<?int>,
+     *     paid: list<?int>}>} domains ours first, with the day of their paid list; most volume first
      */
     public function execute(Comparison $comparison, Sentence $sentence): array
     {
         $snapshots = SentenceContext::of($comparison)->snapshots(Snapshot::PAID);
-        $paid = DB::table('rankings')->select('keyword AS advertised')->selectRaw("json_object_agg(snapshot_id, position) AS paid, bool_or(snapshot_id = {$snapshots[0]}) AS we, bool_or(snapshot_id <> {$snapshots[0]}) AS they")
-            ->where('study_id', $comparison->study_id)->whereIn('snapshot_id', array_filter($snapshots))->where('ordinal', 1)->groupBy('keyword');
+        $paid = DB::table('rankings')
+            ->select('keyword AS advertised')
+            ->selectRaw(
+                "json_object_agg(snapshot_id, position) AS paid, bool_or(snapshot_id = {$snapshots[0]}) AS we, bool_or(snapshot_id <> "
+                    ."{$snapshots[0]}) AS they",
+            )
+            ->where('study_id', $comparison->study_id)
+            ->whereIn('snapshot_id', array_filter($snapshots))
+            ->where('ordinal', 1)
+            ->groupBy('keyword');
         $rows = (new ComparisonRows($comparison))->query($sentence)->joinSub($paid, 'advertisers', 'advertised', '=', 'keyword');
-        $counts = (clone $rows)->selectRaw('count(*) FILTER (WHERE we AND they) AS both, count(*) FILTER (WHERE we AND NOT they) AS only_we, count(*) FILTER (WHERE they AND NOT we) AS only_they')->first();
-        $shown = $rows->orderByRaw('volume DESC NULLS LAST, keyword')->limit(self::SHOWN)->get(['keyword', 'volume', 'cpc', 'advertiser_competition', 'positions', 'paid']);
+        $counts = (clone $rows)
+            ->selectRaw(
+                'count(*) FILTER (WHERE we AND they) AS both, count(*) FILTER (WHERE we AND NOT they) AS only_we, count(*) FILTER '
+                    .'(WHERE they AND NOT we) AS only_they',
+            )
+            ->first();
+        $shown = $rows
+            ->orderByRaw('volume DESC NULLS LAST, keyword')
+            ->limit(self::SHOWN)
+            ->get(['keyword', 'volume', 'cpc', 'advertiser_competition', 'positions', 'paid']);
 
         return [
             'domains' => self::domains($comparison, $snapshots),
@@ -45,7 +63,11 @@ final class ReadAdvertising
     {
         $days = DB::table('live_snapshots')->whereIn('id', $snapshots)->pluck('day', 'id');
 
-        return array_map(static fn(array $domain, int $snapshot): array => ['entry' => $domain['entry'], 'day' => $days[$snapshot] ?? null], $comparison->domains, $snapshots);
+        return array_map(
+            static fn(array $domain, int $snapshot): array => ['entry' => $domain['entry'], 'day' => $days[$snapshot] ?? null],
+            $comparison->domains,
+            $snapshots,
+        );
     }
 
     /**
@@ -59,8 +81,12 @@ final class ReadAdvertising
         $paid = json_decode($row->paid, true, 4, JSON_THROW_ON_ERROR);
 
         return [
-            'keyword' => $row->keyword, 'volume' => $row->volume, 'cpc' => Figures::float($row->cpc), 'advertiser_competition' => Figures::float($row->advertiser_competition),
-            'organic' => Figures::ints($row->positions), 'paid' => array_map(static fn(int $snapshot): ?int => $paid[$snapshot] ?? null, $snapshots),
+            'keyword' => $row->keyword,
+            'volume' => $row->volume,
+            'cpc' => Figures::float($row->cpc),
+            'advertiser_competition' => Figures::float($row->advertiser_competition),
+            'organic' => Figures::ints($row->positions),
+            'paid' => array_map(static fn(int $snapshot): ?int => $paid[$snapshot] ?? null, $snapshots),
         ];
     }
 }

@@ -20,11 +20,16 @@ final class ReadBench
     public function execute(Comparison $comparison, Sentence $sentence, string $sort, bool $descending, ?string $cursor, int $limit): array
     {
         $orders = RowCatalogue::orders();
-        $order = $orders[$sort] ?? throw Refused::because('sort', sprintf('Sorting goes by one of %s.', implode(', ', array_keys($orders))));
+        $order =
+            $orders[$sort] ?? throw Refused::because('sort', sprintf('Sorting goes by one of %s.', implode(', ', array_keys($orders))));
         $column = $order->name;
         $direction = $descending ? 'DESC' : 'ASC';
         $source = new ComparisonRows($comparison);
-        $rows = $source->query($sentence)->select('comparison_rows.*')->orderByRaw("{$column} {$direction} NULLS LAST, keyword")->limit($limit + 1);
+        $rows = $source
+            ->query($sentence)
+            ->select('comparison_rows.*')
+            ->orderByRaw("{$column} {$direction} NULLS LAST, keyword")
+            ->limit($limit + 1);
         $place = Cursor::read($cursor, 2);
         if ($place !== null) {
             self::continueAfter($rows, $column, $descending, $place);

@@ -26,10 +26,15 @@ final class ReadDistribution
     /** @return array{field: string, bins: list<array{from: float|int, keywords: int}>, unknown: int} */
     public function execute(Comparison $comparison, Sentence $sentence, string $field): array
     {
-        [$column, $bounds] = self::FIELDS[$field] ?? throw Refused::because('field', sprintf('A distribution is there for %s.', implode(', ', array_keys(self::FIELDS))));
+        [$column, $bounds] =
+            self::FIELDS[$field] ??
+            throw Refused::because('field', sprintf('A distribution is there for %s.', implode(', ', array_keys(self::FIELDS))));
         $array = 'ARRAY['.implode(',', $bounds).']::double precision[]';
-        $counts = (new ComparisonRows($comparison))->query($sentence->without($field))
-            ->groupBy('bin')->get([DB::raw("width_bucket({$column}::double precision, {$array}) AS bin"), DB::raw('count(*) AS keywords')])->pluck('keywords', 'bin');
+        $counts = (new ComparisonRows($comparison))
+            ->query($sentence->without($field))
+            ->groupBy('bin')
+            ->get([DB::raw("width_bucket({$column}::double precision, {$array}) AS bin"), DB::raw('count(*) AS keywords')])
+            ->pluck('keywords', 'bin');
         $bins = [];
         foreach ($bounds as $number => $from) {
             $bins[] = ['from' => $from, 'keywords' => (int) ($counts[$number + 1] ?? 0)];

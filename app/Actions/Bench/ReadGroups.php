@@ -18,10 +18,20 @@ use Illuminate\Support\Facades\DB;
 final class ReadGroups
 {
     private const SHOWN = 500;
-    private const BY = ['topic' => 'topic', 'intent' => 'intent', 'stage' => 'intent', 'tactic' => 'tactic', 'horizon' => 'horizon', 'page' => 'own_url'];
+    private const BY = [
+        'topic' => 'topic',
+        'intent' => 'intent',
+        'stage' => 'intent',
+        'tactic' => 'tactic',
+        'horizon' => 'horizon',
+        'page' => 'own_url',
+    ];
 
     /**
-     * @return list<array{name: ?string, keywords: int, volume: ?int, visits_now: ?float, gain: ?float, expected_gain: ?float, difficulty: ?float, win_chance: ?float, links_to_earn: ?int, clause: ?string}> volume, visits, gains and links as sums, difficulty and win chance as means over what is known; most expected gain first; the clause shows a group's rows, null where a sentence cannot say it
+     * @return list<array{name: ?string, keywords: int, volume: ?int, visits_now: ?float, gain: ?float, expected_gain: ?float,
+     *     difficulty: ?float, win_chance: ?float, links_to_earn: ?int, clause: ?string}> volume, visits, gains and links as sums,
+     *     difficulty and win chance as means over what is known; most expected gain first; the clause shows a group's rows, null where a
+     *     sentence cannot say it
      *
      * @throws Refused when there is no such trait
      */
@@ -29,15 +39,35 @@ final class ReadGroups
     {
         $column = self::BY[$by] ?? throw Refused::because('by', sprintf('Groups are there by %s.', implode(', ', array_keys(self::BY))));
         $name = $by === 'stage' ? self::stageSql() : $column;
-        $groups = ListedRows::of($comparison, $sentence, $gate)->groupByRaw('1')
-            ->selectRaw("{$name} AS name, count(*) AS keywords, sum(volume)::bigint AS volume, sum(visits_now) AS visits_now, sum(gain) AS gain, sum(expected_gain) AS expected_gain, avg(difficulty) AS difficulty, avg(win_chance) AS win_chance, sum(links_to_earn)::bigint AS links_to_earn")
-            ->orderByRaw('6 DESC NULLS LAST, 2 DESC, 1')->limit(self::SHOWN)->get();
+        $groups = ListedRows::of($comparison, $sentence, $gate)
+            ->groupByRaw('1')
+            ->selectRaw(
+                "{$name} AS name, count(*) AS keywords, sum(volume)::bigint AS volume, sum(visits_now) AS visits_now, sum(gain) AS "
+                    ."gain, sum(expected_gain) AS expected_gain, avg(difficulty) AS difficulty, avg(win_chance) AS win_chance, "
+                        ."sum(links_to_earn)::bigint AS links_to_earn",
+            )
+            ->orderByRaw('6 DESC NULLS LAST, 2 DESC, 1')
+            ->limit(self::SHOWN)
+            ->get();
 
-        return array_values($groups->map(static fn(\stdClass $group): array => [
-            'name' => $group->name, 'keywords' => $group->keywords, 'volume' => $group->volume, 'visits_now' => Figures::float($group->visits_now), 'gain' => Figures::float($group->gain),
-            'expected_gain' => Figures::float($group->expected_gain), 'difficulty' => Figures::float($group->difficulty), 'win_chance' => Figures::float($group->win_chance), 'links_to_earn' => $group->links_to_earn,
-            'clause' => self::clause($by, $group->name),
-        ])->all());
+        return array_values(
+            $groups
+                ->map(
+                    static fn(\stdClass $group): array => [
+                        'name' => $group->name,
+                        'keywords' => $group->keywords,
+                        'volume' => $group->volume,
+                        'visits_now' => Figures::float($group->visits_now),
+                        'gain' => Figures::float($group->gain),
+                        'expected_gain' => Figures::float($group->expected_gain),
+                        'difficulty' => Figures::float($group->difficulty),
+                        'win_chance' => Figures::float($group->win_chance),
+                        'links_to_earn' => $group->links_to_earn,
+                        'clause' => self::clause($by, $group->name),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     private static function clause(string $by, ?string $name): ?string
@@ -52,7 +82,14 @@ final class ReadGroups
     /** The stage of each intent as the core has it. */
     private static function stageSql(): string
     {
-        $cases = array_map(static fn(Intent $intent): string => sprintf("WHEN '%s' THEN %s", $intent->value, $intent->stage() === null ? 'NULL' : DB::escape($intent->stage())), Intent::cases());
+        $cases = array_map(
+            static fn(Intent $intent): string => sprintf(
+                "WHEN '%s' THEN %s",
+                $intent->value,
+                $intent->stage() === null ? 'NULL' : DB::escape($intent->stage()),
+            ),
+            Intent::cases(),
+        );
 
         return 'CASE intent '.implode(' ', $cases).' END';
     }

@@ -40,7 +40,10 @@ final readonly class ReadKeyword
             'history' => $this->history($comparison, $keyword),
             'pages' => $this->pages($comparison, $keyword),
             'sources' => $sources,
-            'disputed_authority' => $this->figures->disputed(Study::query()->findOrFail($comparison->study_id), array_column($comparison->domains, 'id')),
+            'disputed_authority' => $this->figures->disputed(
+                Study::query()->findOrFail($comparison->study_id),
+                array_column($comparison->domains, 'id'),
+            ),
             'monthly' => $this->monthly($comparison->study_id, $keyword),
             'topic_keywords' => $this->topicKeywords($comparison, (string) $row->topic),
             'page_one' => $pageOne,
@@ -49,16 +52,34 @@ final readonly class ReadKeyword
         ];
     }
 
-    /** @return list<array{change: int, who: ?string, at: string, what: string, undone: bool}> what people decided about it, the newest first */
+    /**
+     * @return list<array{change: int, who: ?string, at: string, what: string, undone: bool}> what people decided about it, the newest
+     *     first
+     */
     private function log(int $study, string $keyword): array
     {
-        $rows = DB::select(<<<'SQL'
-            SELECT c.id, u.name, c.created_at, c.undone_at, c.detail->>'set' AS set, c.detail->>'tag' AS tag, c.detail->>'untag' AS untag
-            FROM changes c LEFT JOIN users u ON u.id = c.user_id
-            WHERE c.study_id = ? AND c.what = 'decision' AND c.detail->'before' @> ?::jsonb ORDER BY c.id DESC LIMIT 20
-            SQL, [$study, json_encode([['keyword' => $keyword]], JSON_THROW_ON_ERROR)]);
+        $rows = DB::select(
+            <<<'SQL'
+                SELECT c.id, u.name, c.created_at, c.undone_at, c.detail->>'set' AS set, c.detail->>'tag' AS tag,
+                    c.detail->>'untag' AS untag
+                FROM changes c LEFT JOIN users u ON u.id = c.user_id
+                WHERE c.study_id = ? AND c.what = 'decision' AND c.detail->'before' @> ?::jsonb ORDER BY c.id DESC LIMIT 20
+                SQL,
+            [$study, json_encode([['keyword' => $keyword]], JSON_THROW_ON_ERROR)],
+        );
 
-        return array_values(array_map(static fn(\stdClass $row): array => ['change' => $row->id, 'who' => $row->name, 'at' => $row->created_at, 'what' => self::decided($row), 'undone' => $row->undone_at !== null], $rows));
+        return array_values(
+            array_map(
+                static fn(\stdClass $row): array => [
+                    'change' => $row->id,
+                    'who' => $row->name,
+                    'at' => $row->created_at,
+                    'what' => self::decided($row),
+                    'undone' => $row->undone_at !== null,
+                ],
+                $rows,
+            ),
+        );
     }
 
     /** `mark: shortlisted, fit: 4` */
@@ -87,22 +108,40 @@ final readonly class ReadKeyword
     /** @return list<array{domain: int, day: string, position: ?int}> best position of each domain on each of its days */
     private function history(Comparison $comparison, string $keyword): array
     {
-        $rows = DB::select(<<<'SQL'
-            SELECT s.domain_id AS domain, s.day, r.position
-            FROM live_snapshots s LEFT JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id AND r.keyword = ? AND r.ordinal = 1
-            WHERE s.study_id = ? AND s.channel = ? ORDER BY s.domain_id, s.day
-            SQL, [$keyword, $comparison->study_id, $comparison->channel]);
+        $rows = DB::select(
+            <<<'SQL'
+                SELECT s.domain_id AS domain, s.day, r.position
+                FROM live_snapshots s LEFT JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id AND r.keyword = ?
+                    AND r.ordinal = 1
+                WHERE s.study_id = ? AND s.channel = ? ORDER BY s.domain_id, s.day
+                SQL,
+            [$keyword, $comparison->study_id, $comparison->channel],
+        );
 
-        return array_values(array_map(static fn(\stdClass $row): array => ['domain' => $row->domain, 'day' => $row->day, 'position' => $row->position], $rows));
+        return array_values(
+            array_map(
+                static fn(\stdClass $row): array => ['domain' => $row->domain, 'day' => $row->day, 'position' => $row->position],
+                $rows,
+            ),
+        );
     }
 
     /** @return list<\stdClass> every page of every compared domain that ranks now */
     private function pages(Comparison $comparison, string $keyword): array
     {
-        $days = array_column(array_filter($comparison->domains, static fn(array $domain): bool => $domain['snapshot'] !== null), 'snapshot', 'id');
-        $rows = DB::table('rankings')->join('live_snapshots', 'live_snapshots.id', '=', 'snapshot_id')
-            ->where('rankings.study_id', $comparison->study_id)->where('keyword', $keyword)->where('channel', $comparison->channel)
-            ->whereIn('domain_id', array_keys($days))->orderBy('position')->get(['domain_id as domain', 'day', 'position', 'url']);
+        $days = array_column(
+            array_filter($comparison->domains, static fn(array $domain): bool => $domain['snapshot'] !== null),
+            'snapshot',
+            'id',
+        );
+        $rows = DB::table('rankings')
+            ->join('live_snapshots', 'live_snapshots.id', '=', 'snapshot_id')
+            ->where('rankings.study_id', $comparison->study_id)
+            ->where('keyword', $keyword)
+            ->where('channel', $comparison->channel)
+            ->whereIn('domain_id', array_keys($days))
+            ->orderBy('position')
+            ->get(['domain_id as domain', 'day', 'position', 'url']);
 
         return array_values($rows->filter(static fn(\stdClass $row): bool => $days[$row->domain] === $row->day)->all());
     }
@@ -110,22 +149,40 @@ final readonly class ReadKeyword
     /** @return list<array<string, mixed>> what each source says, the newest first */
     private function sources(int $study, string $keyword): array
     {
-        $rows = DB::select(<<<'SQL'
-            SELECT s.kind, s.day, d.entry AS domain, i.file_name, m.volume, m.difficulty, m.cpc
-            FROM metrics m JOIN live_sources s ON s.id = m.source_id JOIN imports i ON i.id = s.import_id LEFT JOIN domains d ON d.id = s.domain_id
-            WHERE m.study_id = ? AND m.keyword = ? ORDER BY s.kind, s.day DESC, s.id DESC LIMIT 30
-            SQL, [$study, $keyword]);
+        $rows = DB::select(
+            <<<'SQL'
+                SELECT s.kind, s.day, d.entry AS domain, i.file_name, m.volume, m.difficulty, m.cpc
+                FROM metrics m JOIN live_sources s ON s.id = m.source_id JOIN imports i ON i.id = s.import_id LEFT
+                    JOIN domains d ON d.id = s.domain_id
+                WHERE m.study_id = ? AND m.keyword = ? ORDER BY s.kind, s.day DESC, s.id DESC LIMIT 30
+                SQL,
+            [$study, $keyword],
+        );
 
-        return array_values(array_map(static fn(\stdClass $row): array => [
-            'kind' => $row->kind, 'day' => $row->day, 'domain' => $row->domain, 'file' => $row->file_name, 'volume' => $row->volume,
-            'difficulty' => $row->difficulty === null ? null : (float) $row->difficulty, 'cpc' => $row->cpc === null ? null : (float) $row->cpc,
-        ], $rows));
+        return array_values(
+            array_map(
+                static fn(\stdClass $row): array => [
+                    'kind' => $row->kind,
+                    'day' => $row->day,
+                    'domain' => $row->domain,
+                    'file' => $row->file_name,
+                    'volume' => $row->volume,
+                    'difficulty' => $row->difficulty === null ? null : (float) $row->difficulty,
+                    'cpc' => $row->cpc === null ? null : (float) $row->cpc,
+                ],
+                $rows,
+            ),
+        );
     }
 
     /** @return ?list<?int> volume by month of the newest list that has it */
     private function monthly(int $study, string $keyword): ?array
     {
-        $row = DB::selectOne('SELECT m.monthly FROM metrics m JOIN live_sources s ON s.id = m.source_id WHERE m.study_id = ? AND m.keyword = ? AND m.monthly IS NOT NULL ORDER BY s.day DESC, s.id DESC LIMIT 1', [$study, $keyword]);
+        $row = DB::selectOne(
+            'SELECT m.monthly FROM metrics m JOIN live_sources s ON s.id = m.source_id WHERE m.study_id = ? AND m.keyword = ? AND '
+                .'m.monthly IS NOT NULL ORDER BY s.day DESC, s.id DESC LIMIT 1',
+            [$study, $keyword],
+        );
 
         return $row === null ? null : Figures::ints($row->monthly);
     }
@@ -133,10 +190,16 @@ final readonly class ReadKeyword
     /** @return list<array{keyword: string, volume: ?int, own_position: ?int}> */
     private function topicKeywords(Comparison $comparison, string $topic): array
     {
-        $rows = $comparison->table()->query()->where('topic', $topic)
-            ->orderByRaw('volume DESC NULLS LAST, keyword')->limit(50);
+        $rows = $comparison->table()->query()->where('topic', $topic)->orderByRaw('volume DESC NULLS LAST, keyword')->limit(50);
 
-        return array_map(static fn(WeighedRow $row): array => ['keyword' => $row->keyword, 'volume' => $row->volume, 'own_position' => $row->ownPosition], ComparisonRows::read($rows));
+        return array_map(
+            static fn(WeighedRow $row): array => [
+                'keyword' => $row->keyword,
+                'volume' => $row->volume,
+                'own_position' => $row->ownPosition,
+            ],
+            ComparisonRows::read($rows),
+        );
     }
 
     /** @return list<array<string, mixed>> the newest page-one results */
@@ -152,8 +215,19 @@ final readonly class ReadKeyword
     /** @return array<string, mixed> */
     private static function result(\stdClass $row): array
     {
-        $result = new PageOneResult($row->position, $row->url, Figures::float($row->authority), Figures::float($row->page_strength), $row->referring_domains);
+        $result = new PageOneResult(
+            $row->position,
+            $row->url,
+            Figures::float($row->authority),
+            Figures::float($row->page_strength),
+            $row->referring_domains,
+        );
 
-        return [...(array) $row, 'authority' => $result->authority, 'page_strength' => $result->pageStrength, 'is_weak' => $result->isWeak()];
+        return [
+            ...(array) $row,
+            'authority' => $result->authority,
+            'page_strength' => $result->pageStrength,
+            'is_weak' => $result->isWeak(),
+        ];
     }
 }

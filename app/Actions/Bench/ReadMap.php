@@ -17,29 +17,57 @@ final class ReadMap
     private const CONTOURS = [.75, .5, .25, .1];
 
     /**
-     * @return array{points: list<array{name: string, keywords: int, difficulty: float, expected_gain: float, volume: int, win_chance: float, links_to_earn: ?int, priority: ?float}>, left_out: int, comfort: ?float, contours: list<array{chance: float, difficulty: float}>} most expected gain first; contours without a head start
+     * @return array{points: list<array{name: string, keywords: int, difficulty: float, expected_gain: float, volume: int,
+     *     win_chance: float, links_to_earn: ?int, priority: ?float}>, left_out: int, comfort: ?float,
+     *     contours: list<array{chance: float, difficulty: float}>} most expected gain first; contours without a head start
      */
     public function execute(Comparison $comparison, Sentence $sentence, FitGate $gate, bool $byTopic, string $priority): array
     {
         $rows = ListedRows::of($comparison, $sentence, $gate)->whereNotNull('difficulty')->whereNotNull('expected_gain');
         $points = $byTopic
-            ? $rows->clone()->whereNotNull('topic')->groupBy('topic')->selectRaw("topic AS name, count(*) AS keywords, avg(difficulty) AS difficulty, sum(expected_gain) AS expected_gain, sum(volume)::bigint AS volume, avg(win_chance) AS win_chance, sum(links_to_earn)::bigint AS links_to_earn, max({$priority}) AS priority")
-            : $rows->clone()->selectRaw("keyword AS name, 1 AS keywords, difficulty, expected_gain, volume, win_chance, links_to_earn, {$priority} AS priority");
+            ? $rows
+                ->clone()
+                ->whereNotNull('topic')
+                ->groupBy('topic')
+                ->selectRaw(
+                    "topic AS name, count(*) AS keywords, avg(difficulty) AS difficulty, sum(expected_gain) AS expected_gain, "
+                        ."sum(volume)::bigint AS volume, avg(win_chance) AS win_chance, sum(links_to_earn)::bigint AS links_to_earn, "
+                            ."max({$priority}) AS priority",
+                )
+            : $rows
+                ->clone()
+                ->selectRaw(
+                    "keyword AS name, 1 AS keywords, difficulty, expected_gain, volume, win_chance, links_to_earn, {$priority} AS priority",
+                );
         $shown = $points->orderByRaw('expected_gain DESC, name')->limit(self::MOST)->get();
         $all = $byTopic ? $rows->distinct()->count('topic') : $rows->count();
 
         return [
-            'points' => array_values($shown->map(static fn(\stdClass $point): array => [
-                'name' => $point->name, 'keywords' => $point->keywords, 'difficulty' => (float) $point->difficulty, 'expected_gain' => (float) $point->expected_gain,
-                'volume' => (int) $point->volume, 'win_chance' => (float) $point->win_chance, 'links_to_earn' => $point->links_to_earn, 'priority' => Figures::float($point->priority),
-            ])->all()),
+            'points' => array_values(
+                $shown
+                    ->map(
+                        static fn(\stdClass $point): array => [
+                            'name' => $point->name,
+                            'keywords' => $point->keywords,
+                            'difficulty' => (float) $point->difficulty,
+                            'expected_gain' => (float) $point->expected_gain,
+                            'volume' => (int) $point->volume,
+                            'win_chance' => (float) $point->win_chance,
+                            'links_to_earn' => $point->links_to_earn,
+                            'priority' => Figures::float($point->priority),
+                        ],
+                    )
+                    ->all(),
+            ),
             'left_out' => $all - \count($shown),
             'comfort' => $comparison->models()?->comfort->value,
             'contours' => self::contours($comparison),
         ];
     }
 
-    /** @return list<array{chance: float, difficulty: float}> difficulties between 0 and 100 at which the win chance passes a round figure */
+    /**
+     * @return list<array{chance: float, difficulty: float}> difficulties between 0 and 100 at which the win chance passes a round figure
+     */
     private static function contours(Comparison $comparison): array
     {
         $model = $comparison->models()?->winModel;

@@ -26,12 +26,17 @@ final class ReadMovement
     public function execute(Study $study, Domain $domain, string $channel, ?string $from, ?string $to, ?Movement $only): array
     {
         /** @var array<string, int> $days newest first */
-        $days = DB::table('live_snapshots')->where('domain_id', $domain->id)->where('channel', $channel)->orderByDesc('day')->pluck('id', 'day')->all();
+        $days = DB::table('live_snapshots')
+            ->where('domain_id', $domain->id)
+            ->where('channel', $channel)
+            ->orderByDesc('day')
+            ->pluck('id', 'day')
+            ->all();
         $names = array_keys($days);
-        $later = $to ?? $names[0] ?? null;
-        $earlier = $from ?? array_values(array_filter($names, static fn(string $day): bool => $day < (string) $later))[0] ?? null;
+        $later = $to ?? ($names[0] ?? null);
+        $earlier = $from ?? (array_values(array_filter($names, static fn(string $day): bool => $day < (string) $later))[0] ?? null);
         foreach ([$later, $earlier] as $day) {
-            if ($day !== null && ! isset($days[$day])) {
+            if ($day !== null && !isset($days[$day])) {
                 throw Refused::because('date', sprintf('%s has no snapshot of %s.', $domain->entry, $day));
             }
         }
@@ -44,22 +49,37 @@ final class ReadMovement
             $counts[$row->movement] = $row->keywords;
         }
         $filter = $only === null ? "movement <> 'steady'" : 'movement = ?';
-        $rows = DB::select("SELECT * FROM ({$moved[0]}) m WHERE {$filter} ORDER BY volume DESC NULLS LAST, keyword LIMIT ".self::SHOWN, [...$moved[1], ...($only === null ? [] : [$only->value])]);
+        $rows = DB::select("SELECT * FROM ({$moved[0]}) m WHERE {$filter} ORDER BY volume DESC NULLS LAST, keyword LIMIT ".self::SHOWN, [
+            ...$moved[1],
+            ...$only === null ? [] : [$only->value],
+        ]);
 
-        return ['days' => $names, 'from' => $earlier, 'to' => $later, 'counts' => $counts, 'rows' => array_values(array_map(static fn(\stdClass $row): array => (array) $row, $rows))];
+        return [
+            'days' => $names,
+            'from' => $earlier,
+            'to' => $later,
+            'counts' => $counts,
+            'rows' => array_values(array_map(static fn(\stdClass $row): array => (array) $row, $rows)),
+        ];
     }
 
     /** @return array{string, list<int>} SQL and bindings: keyword, before, after, movement, volume */
     private function moved(Study $study, int $earlier, int $later): array
     {
-        $volumes = $study->comparison === null ? '(SELECT NULL::text AS keyword, NULL::bigint AS volume)' : "(SELECT keyword, volume FROM {$study->comparison->table()->from()})";
+        $volumes =
+            $study->comparison === null
+                ? '(SELECT NULL::text AS keyword, NULL::bigint AS volume)'
+                : "(SELECT keyword, volume FROM {$study->comparison->table()->from()})";
 
-        return [<<<SQL
-            SELECT keyword, b.position AS before, a.position AS after, c.volume,
-                CASE WHEN b.position IS NULL THEN 'entered' WHEN a.position IS NULL THEN 'left' WHEN a.position < b.position THEN 'climbed' WHEN a.position > b.position THEN 'slipped' ELSE 'steady' END AS movement
-            FROM (SELECT keyword, position FROM rankings WHERE study_id = ? AND snapshot_id = ? AND ordinal = 1) b
-            FULL JOIN (SELECT keyword, position FROM rankings WHERE study_id = ? AND snapshot_id = ? AND ordinal = 1) a USING (keyword)
-            LEFT JOIN {$volumes} c USING (keyword)
-            SQL, [$study->id, $earlier, $study->id, $later]];
+        return [
+            <<<SQL
+                SELECT keyword, b.position AS before, a.position AS after, c.volume,
+                    CASE WHEN b.position IS NULL THEN 'entered' WHEN a.position IS NULL THEN 'left'
+                        WHEN a.position < b.position THEN 'climbed'
+                        WHEN a.position > b.position THEN 'slipped' ELSE 'steady' END AS movement
+                FROM (SELECT keyword, position FROM rankings WHERE study_id = ? AND snapshot_id = ? AND ordinal = 1) b
+                FULL JOIN (SELECT keyword, position FROM rankings WHERE study_id = ? AND snapshot_id = ? AND ordinal = 1) a USING (keyword)
+                LEFT JOIN {$volumes} c USING (keyword)
+                SQL, [$study->id, $earlier, $study->id, $later]];
     }
 }

@@ -17,14 +17,27 @@ use GreaterReach\Core\Priority\Weights;
 final class ReadOpportunities
 {
     /** @return array{rows: list<array<string, mixed>>, next: ?string, total: int} */
-    public function execute(Comparison $comparison, Sentence $sentence, Weights $weights, FitGate $gate, int $offset, int $limit, bool $pinsFirst = true): array
-    {
+    public function execute(
+        Comparison $comparison,
+        Sentence $sentence,
+        Weights $weights,
+        FitGate $gate,
+        int $offset,
+        int $limit,
+        bool $pinsFirst = true,
+    ): array {
         $list = new RankedRows($comparison, $sentence, $gate, $pinsFirst);
         $total = $list->count();
         $page = $list->page($weights, $offset, $limit);
         $ranked = [];
-        foreach ((new ComparisonRows($comparison))->presentAll(array_map(static fn(RankedRow $row): WeighedRow => $row->row, $page)) as $number => $presented) {
-            $ranked[] = ['rank' => $offset + $number + 1, ...$presented, 'priority' => $page[$number]->priority, 'scores' => $page[$number]->row->scores?->toArray()];
+        $rows = array_map(static fn(RankedRow $row): WeighedRow => $row->row, $page);
+        foreach ((new ComparisonRows($comparison))->presentAll($rows) as $number => $presented) {
+            $ranked[] = [
+                'rank' => $offset + $number + 1,
+                ...$presented,
+                'priority' => $page[$number]->priority,
+                'scores' => $page[$number]->row->scores?->toArray(),
+            ];
         }
 
         return ['rows' => $ranked, 'next' => $offset + $limit < $total ? (string) ($offset + $limit) : null, 'total' => $total];

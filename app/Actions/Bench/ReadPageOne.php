@@ -17,26 +17,64 @@ final class ReadPageOne
 {
     private const MOST = 100;
 
-    /** @return list<array{keyword: string, volume: ?int, difficulty: ?float, own_position: ?int, weak: int, results: list<array<string, mixed>>}> most volume first; no results where none are known */
+    /**
+     * @return list<array{keyword: string, volume: ?int, difficulty: ?float, own_position: ?int, weak: int, results: list<array<string,
+     *     mixed>>}> most volume first; no results where none are known
+     */
     public function execute(Comparison $comparison, Sentence $sentence): array
     {
-        $rows = (new ComparisonRows($comparison))->query($sentence)->orderByRaw('volume DESC NULLS LAST, keyword')->limit(self::MOST)->get(['keyword', 'volume', 'difficulty', 'own_position']);
-        $results = DB::table('live_results')->where('study_id', $comparison->study_id)->whereIn('keyword', $rows->pluck('keyword'))->where('position', '<=', PageOne::LAST)
-            ->orderBy('position')->get(['keyword', 'day', 'position', 'url', 'title', 'authority', 'page_strength', 'referring_domains'])->groupBy('keyword');
+        $rows = (new ComparisonRows($comparison))
+            ->query($sentence)
+            ->orderByRaw('volume DESC NULLS LAST, keyword')
+            ->limit(self::MOST)
+            ->get(['keyword', 'volume', 'difficulty', 'own_position']);
+        $results = DB::table('live_results')
+            ->where('study_id', $comparison->study_id)
+            ->whereIn('keyword', $rows->pluck('keyword'))
+            ->where('position', '<=', PageOne::LAST)
+            ->orderBy('position')
+            ->get(['keyword', 'day', 'position', 'url', 'title', 'authority', 'page_strength', 'referring_domains'])
+            ->groupBy('keyword');
 
-        return array_values($rows->map(static function (\stdClass $row) use ($results): array {
-            $all = $results->get($row->keyword) ?? collect();
-            $newest = array_values($all->where('day', $all->max('day'))->map(self::result(...))->all());
+        return array_values(
+            $rows
+                ->map(static function (\stdClass $row) use ($results): array {
+                    $all = $results->get($row->keyword) ?? collect();
+                    $newest = array_values($all->where('day', $all->max('day'))->map(self::result(...))->all());
 
-            return ['keyword' => $row->keyword, 'volume' => $row->volume, 'difficulty' => Figures::float($row->difficulty), 'own_position' => $row->own_position, 'weak' => \count(array_filter($newest, static fn(array $result): bool => $result['is_weak'])), 'results' => $newest];
-        })->all());
+                    return [
+                        'keyword' => $row->keyword,
+                        'volume' => $row->volume,
+                        'difficulty' => Figures::float($row->difficulty),
+                        'own_position' => $row->own_position,
+                        'weak' => \count(array_filter($newest, static fn(array $result): bool => $result['is_weak'])),
+                        'results' => $newest,
+                    ];
+                })
+                ->all(),
+        );
     }
 
     /** @return array<string, mixed> */
     private static function result(\stdClass $row): array
     {
-        $result = new PageOneResult($row->position, $row->url, Figures::float($row->authority), Figures::float($row->page_strength), $row->referring_domains);
+        $result = new PageOneResult(
+            $row->position,
+            $row->url,
+            Figures::float($row->authority),
+            Figures::float($row->page_strength),
+            $row->referring_domains,
+        );
 
-        return ['position' => $result->position, 'url' => $result->url, 'title' => $row->title, 'authority' => $result->authority, 'page_strength' => $result->pageStrength, 'referring_domains' => $result->referringDomains, 'day' => $row->day, 'is_weak' => $result->isWeak()];
+        return [
+            'position' => $result->position,
+            'url' => $result->url,
+            'title' => $row->title,
+            'authority' => $result->authority,
+            'page_strength' => $result->pageStrength,
+            'referring_domains' => $result->referringDomains,
+            'day' => $row->day,
+            'is_weak' => $result->isWeak(),
+        ];
     }
 }

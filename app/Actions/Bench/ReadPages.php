@@ -28,32 +28,58 @@ final class ReadPages
     public function execute(Comparison $comparison, Sentence $sentence, ?int $domain): array
     {
         $snapshots = SentenceContext::of($comparison)->snapshots($comparison->channel);
-        $wanted = array_filter($snapshots, static fn(int $snapshot, int $number): bool => $snapshot > 0 && ($domain === null ? $number > 0 : $number === $domain), ARRAY_FILTER_USE_BOTH);
+        $wanted = array_filter(
+            $snapshots,
+            static fn(int $snapshot, int $number): bool => $snapshot > 0 && ($domain === null ? $number > 0 : $number === $domain),
+            ARRAY_FILTER_USE_BOTH,
+        );
         if ($wanted === []) {
             return [];
         }
-        $numbers = implode(', ', array_map(static fn(int $number, int $snapshot): string => "({$snapshot}::bigint, {$number})", array_keys($wanted), $wanted));
-        $rates = implode(', ', array_map(static fn(int $position, float $rate): string => '('.($position + 1).', '.Figures::exact($rate).'::float8)', array_keys(self::rates($comparison)), self::rates($comparison)));
+        $numbers = self::values(static fn(int $number, int $snapshot): string => "{$snapshot}::bigint, {$number}", $wanted);
+        $rates = self::values(
+            static fn(int $position, float $rate): string => ($position + 1).', '.Figures::exact($rate).'::float8',
+            self::rates($comparison),
+        );
         $shown = (new ComparisonRows($comparison))->query($sentence)->select(['keyword', 'volume', 'own_position']);
-        $rows = DB::select(<<<SQL
-            WITH shown AS ({$shown->toSql()}),
-            ranked AS (
-                SELECT d.number, r.url, r.keyword, coalesce(shown.volume * c.rate, 0) AS visits, shown.own_position IS NULL AS lacked
-                FROM rankings r JOIN (VALUES {$numbers}) d (snapshot, number) ON r.snapshot_id = d.snapshot
-                JOIN shown ON shown.keyword = r.keyword JOIN (VALUES {$rates}) c (position, rate) ON c.position = r.position
-                WHERE r.study_id = ? AND r.url IS NOT NULL
-            ),
-            pages AS (
-                SELECT number, url, count(*) AS keywords, sum(visits) AS visits, (array_agg(keyword ORDER BY visits DESC, keyword))[1] AS leader, count(*) FILTER (WHERE lacked) AS we_lack
-                FROM ranked GROUP BY number, url
-            )
-            SELECT *, visits / nullif(sum(visits) OVER (PARTITION BY number), 0) AS share FROM pages ORDER BY visits DESC, url LIMIT ?
-            SQL, [...$shown->getBindings(), $comparison->study_id, self::SHOWN]);
+        $rows = DB::select(
+            <<<SQL
+                WITH shown AS ({$shown->toSql()}),
+                ranked AS (
+                    SELECT d.number, r.url, r.keyword, coalesce(shown.volume * c.rate, 0) AS visits, shown.own_position IS NULL AS lacked
+                    FROM rankings r JOIN (VALUES {$numbers}) d (snapshot, number) ON r.snapshot_id = d.snapshot
+                    JOIN shown ON shown.keyword = r.keyword JOIN (VALUES {$rates}) c (position, rate) ON c.position = r.position
+                    WHERE r.study_id = ? AND r.url IS NOT NULL
+                ),
+                pages AS (
+                    SELECT number, url, count(*) AS keywords, sum(visits) AS visits, (array_agg(keyword ORDER BY visits DESC,
+                        keyword))[1] AS leader, count(*) FILTER (WHERE lacked) AS we_lack
+                    FROM ranked GROUP BY number, url
+                )
+                SELECT *, visits / nullif(sum(visits) OVER (PARTITION BY number), 0) AS share FROM pages ORDER BY visits DESC, url LIMIT ?
+                SQL,
+            [...$shown->getBindings(), $comparison->study_id, self::SHOWN]
+        );
 
         return array_values(array_map(static fn(\stdClass $row): array => [
             'domain' => $row->number, 'url' => $row->url, 'keywords' => $row->keywords, 'visits' => (float) $row->visits,
             'traffic_leader' => $row->leader, 'we_lack' => $row->we_lack, 'share' => Figures::float($row->share),
         ], $rows));
+    }
+
+    /**
+     * @template Value
+     *
+     * @param \Closure(int, Value): string $row    of a key and its value
+     * @param array<int, Value>            $values
+     *
+     * @return string rows for VALUES
+     */
+    private static function values(\Closure $row, array $values): string
+    {
+        $rows = array_map(static fn(int $key, mixed $value): string => "({$row($key, $value)})", array_keys($values), $values);
+
+        return implode(', ', $rows);
     }
 
     /** @return list<float> */

@@ -18,19 +18,36 @@ use Illuminate\Support\Facades\DB;
 final class ReadSteadiness
 {
     /**
-     * @return array{top: int, draws: int, shares: array<string, array{share: float, meaning: string}>, otherwise: string} keyword → share of the draws in which it stays in the top, and what that means; who is not named never comes there
+     * @return array{top: int, draws: int, shares: array<string, array{share: float, meaning: string}>, otherwise: string} keyword →
+     *     share of the draws in which it stays in the top, and what that means; who is not named never comes there
      */
     public function execute(Comparison $comparison, Sentence $sentence, Rulebook $rulebook): array
     {
         [$draws, $top] = [$rulebook->int('steadiness_draws'), $rulebook->int('steadiness_top')];
         $names = RowCatalogue::scores();
-        $listed = ListedRows::of($comparison, $sentence, $rulebook->fitGate())->whereNotNull('gain')
-            ->select(['keyword', 'gain', 'difficulty', ...$names])->selectRaw('row_number() OVER (PARTITION BY '.implode(', ', $names).' ORDER BY '.PrioritySql::BEYOND.') AS place');
+        $listed = ListedRows::of($comparison, $sentence, $rulebook->fitGate())
+            ->whereNotNull('gain')
+            ->select(['keyword', 'gain', 'difficulty', ...$names])
+            ->selectRaw('row_number() OVER (PARTITION BY '.implode(', ', $names).' ORDER BY '.PrioritySql::BEYOND.') AS place');
         // No more rows of the same scores than there are places can ever be in the top.
         $rows = DB::query()->fromSub($listed, 'listed')->where('place', '<=', $top)->orderByRaw(PrioritySql::BEYOND)->get()->all();
-        $scores = array_map(static fn(\stdClass $row): Scores => Scores::inOrder(...array_map(static fn(string $name): ?int => $row->{$name}, $names)), array_values($rows));
-        $shares = array_combine(array_map(static fn(\stdClass $row): string => $row->keyword, $rows), Steadiness::ofScores($scores, $draws, $top, $rulebook->int('seed')));
+        $scores = array_map(
+            static fn(\stdClass $row): Scores => Scores::inOrder(...array_map(static fn(string $name): ?int => $row->{$name}, $names)),
+            array_values($rows),
+        );
+        $shares = array_combine(
+            array_map(static fn(\stdClass $row): string => $row->keyword, $rows),
+            Steadiness::ofScores($scores, $draws, $top, $rulebook->int('seed')),
+        );
 
-        return ['top' => $top, 'draws' => $draws, 'shares' => array_map(static fn(float $share): array => ['share' => $share, 'meaning' => Steadiness::meaning($share)], array_filter($shares)), 'otherwise' => Steadiness::meaning(0.0)];
+        return [
+            'top' => $top,
+            'draws' => $draws,
+            'shares' => array_map(
+                static fn(float $share): array => ['share' => $share, 'meaning' => Steadiness::meaning($share)],
+                array_filter($shares),
+            ),
+            'otherwise' => Steadiness::meaning(0.0),
+        ];
     }
 }

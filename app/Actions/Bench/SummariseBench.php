@@ -15,7 +15,10 @@ final class SummariseBench
     /** Clauses that one of the counts leaves out, so that its picture shows what else there is. */
     private const LEFT_OUT = ['brands', 'standing', 'combination'];
 
-    /** @return list<array{clause: string, keywords: int}> what each clause of a sentence that shows nothing leaves, up to the one that takes the last row */
+    /**
+     * @return list<array{clause: string, keywords: int}> what each clause of a sentence that shows nothing leaves, up to the one that
+     *     takes the last row
+     */
     private static function steps(ComparisonRows $rows, Sentence $sentence): array
     {
         $steps = [];
@@ -46,8 +49,20 @@ final class SummariseBench
             'visits_now' => self::sum($shown, 'visits_now'),
             'gain' => self::sum($shown, 'gain'),
             'hidden_brands' => $count($cells->where('fits_standing', true)->where('fits_combination', true)) - $keywords,
-            'standings' => (object) $cells->where('fits_brands', true)->where('fits_combination', true)->groupBy('standing')->map($count)->all(),
-            'overlap' => self::overlap($cells->where('fits_brands', true)->where('fits_standing', true)->where('presence', '>', 0)->groupBy('presence')->map($count)),
+            'standings' => (object) $cells
+                ->where('fits_brands', true)
+                ->where('fits_combination', true)
+                ->groupBy('standing')
+                ->map($count)
+                ->all(),
+            'overlap' => self::overlap(
+                $cells
+                    ->where('fits_brands', true)
+                    ->where('fits_standing', true)
+                    ->where('presence', '>', 0)
+                    ->groupBy('presence')
+                    ->map($count),
+            ),
             'steps' => $keywords === 0 ? self::steps($rows, $sentence) : [],
         ];
     }
@@ -60,7 +75,9 @@ final class SummariseBench
      */
     private static function cells(ComparisonRows $rows, Sentence $sentence): Collection
     {
-        $query = $rows->query(array_reduce(self::LEFT_OUT, static fn(Sentence $rest, string $name): Sentence => $rest->without($name), $sentence));
+        $query = $rows->query(
+            array_reduce(self::LEFT_OUT, static fn(Sentence $rest, string $name): Sentence => $rest->without($name), $sentence),
+        );
         $query->select('standing', 'presence');
         foreach (self::LEFT_OUT as $name) {
             $fits = $rows->fits($sentence->only($name), 'fits_'.$name);
@@ -90,7 +107,16 @@ final class SummariseBench
      */
     private static function overlap(Collection $counts): array
     {
-        return array_values($counts->map(static fn(int $keywords, int|string $combination): array => ['combination' => (int) $combination, 'keywords' => $keywords])
-            ->sortByDesc('keywords')->all());
+        return array_values(
+            $counts
+                ->map(
+                    static fn(int $keywords, int|string $combination): array => [
+                        'combination' => (int) $combination,
+                        'keywords' => $keywords,
+                    ],
+                )
+                ->sortByDesc('keywords')
+                ->all(),
+        );
     }
 }

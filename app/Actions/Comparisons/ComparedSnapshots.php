@@ -47,13 +47,19 @@ final readonly class ComparedSnapshots
     /** @return list<iterable<Ranking>> one stream per domain, in keyword order */
     public function currentStreams(KeyRange $range): array
     {
-        return array_map(fn(?Snapshot $snapshot): iterable => $snapshot === null ? [] : $this->stream($snapshot, $range, false), $this->current);
+        return array_map(
+            fn(?Snapshot $snapshot): iterable => $snapshot === null ? [] : $this->stream($snapshot, $range, false),
+            $this->current,
+        );
     }
 
     /** @return list<?iterable<Ranking>> */
     public function previousStreams(KeyRange $range): array
     {
-        return array_map(fn(?Snapshot $snapshot): ?iterable => $snapshot === null ? null : $this->stream($snapshot, $range, true), $this->previous);
+        return array_map(
+            fn(?Snapshot $snapshot): ?iterable => $snapshot === null ? null : $this->stream($snapshot, $range, true),
+            $this->previous,
+        );
     }
 
     /** @return list<array{id: int, entry: string, authority: ?float, snapshot: ?string, previous: ?string}> */
@@ -84,7 +90,8 @@ final readonly class ComparedSnapshots
     {
         // Other pages of a domain are read for the current snapshots alone: only their best counts before.
         $best = $onlyBest ? 'AND ordinal = 1' : '';
-        $sql = "SELECT keyword, position, url FROM rankings WHERE study_id = ? AND snapshot_id = ? {$best}{$range->andKeyword()} ORDER BY keyword, ordinal";
+        $sql = "SELECT keyword, position, url FROM rankings WHERE study_id = ? AND snapshot_id = ? {$best}{$range->andKeyword()} "
+            ."ORDER BY keyword, ordinal";
         foreach (RowStream::of($sql, [$this->study, $snapshot->id, ...$range->bindings()]) as [$keyword, $position, $url]) {
             yield new Ranking($keyword, $position, $url);
         }

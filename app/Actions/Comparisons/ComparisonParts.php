@@ -48,7 +48,11 @@ final class ComparisonParts
     {
         $rankings = $snapshots->rankings();
         $processes = $rankings < config()->integer('reach.rankings_alone') ? 1 : self::processes();
-        $ranges = KeyRange::cutAt($processes === 1 ? [] : self::cuts($snapshots, $processes * self::PER_PROCESS, min(100.0, 100 * self::SAMPLE / max(1, $rankings))));
+        $ranges = KeyRange::cutAt(
+            $processes === 1
+                ? []
+                : self::cuts($snapshots, $processes * self::PER_PROCESS, min(100.0, (100 * self::SAMPLE) / max(1, $rankings))),
+        );
         $folder = sys_get_temp_dir().'/reach-'.bin2hex(random_bytes(8));
         $parts = array_map(static fn(int $number): Part => new Part($number, $ranges[$number], $folder), array_keys($ranges));
         mkdir($folder, 0o700) ?: throw new \RuntimeException("{$folder} cannot be made.");
@@ -130,7 +134,12 @@ final class ComparisonParts
         for ($worker = 0; $worker < $this->processes; ++$worker) {
             $own = array_filter($this->parts, fn(Part $part): bool => $part->number % $this->processes === $worker);
             $order = PartsOrder::of($step, $this->order, $this->comparison, $seen, $this->folder, array_values($own));
-            $process = new Process([PHP_BINARY, ...self::sameSettings(), base_path('artisan'), 'reach:part'], base_path(), input: $order->toJson(), timeout: null);
+            $process = new Process(
+                [PHP_BINARY, ...self::sameSettings(), base_path('artisan'), 'reach:part'],
+                base_path(),
+                input: $order->toJson(),
+                timeout: null,
+            );
             $process->start();
             $workers[] = $process;
         }
@@ -173,12 +182,19 @@ final class ComparisonParts
     {
         $ids = array_map(static fn(Snapshot $snapshot): int => $snapshot->id, array_values(array_filter($snapshots->current)));
 
-        return array_column(DB::select(<<<'SQL'
-            SELECT min(keyword) AS keyword FROM (
-                SELECT keyword, ntile(?) OVER (ORDER BY keyword) AS piece
-                FROM (SELECT DISTINCT keyword FROM rankings TABLESAMPLE SYSTEM (?) REPEATABLE (1) WHERE study_id = ? AND snapshot_id = ANY (?::bigint[])) sample
-            ) piled GROUP BY piece ORDER BY piece OFFSET 1
-            SQL, [$pieces, $percent, $snapshots->study, '{'.implode(',', $ids).'}']), 'keyword');
+        return array_column(
+            DB::select(
+                <<<'SQL'
+                    SELECT min(keyword) AS keyword FROM (
+                        SELECT keyword, ntile(?) OVER (ORDER BY keyword) AS piece
+                        FROM (SELECT DISTINCT keyword FROM rankings TABLESAMPLE SYSTEM (?) REPEATABLE (1) WHERE study_id = ?
+                            AND snapshot_id = ANY (?::bigint[])) sample
+                    ) piled GROUP BY piece ORDER BY piece OFFSET 1
+                    SQL,
+                [$pieces, $percent, $snapshots->study, '{'.implode(',', $ids).'}'],
+            ),
+            'keyword',
+        );
     }
 
     /**

@@ -68,10 +68,18 @@ final readonly class EnsureComparison
     public function current(ComparisonOrder $order): ?Comparison
     {
         /** @var ?Comparison $current */
-        $current = Comparison::query()->where('study_id', $order->study->id)->where('channel', $order->channel)->where('within', $order->within)
+        $current = Comparison::query()
+            ->where('study_id', $order->study->id)
+            ->where('channel', $order->channel)
+            ->where('within', $order->within)
             ->where('data_version', $order->study->data_version)
-            ->when($order->asOf === null, static fn($query) => $query->whereNull('as_of'), static fn($query) => $query->where('as_of', $order->asOf))
-            ->latest('id')->first();
+            ->when(
+                $order->asOf === null,
+                static fn($query) => $query->whereNull('as_of'),
+                static fn($query) => $query->where('as_of', $order->asOf),
+            )
+            ->latest('id')
+            ->first();
 
         return $current;
     }
@@ -88,7 +96,11 @@ final readonly class EnsureComparison
         $isWeighed = $order->channel === Snapshot::ORGANIC;
         // What is weighed goes by twice.
         $tell = self::everyFewThousand($progress, $isWeighed ? 2 : 1);
-        $comparison->update(['summary' => $isWeighed ? $this->weighInto($order, $snapshots, $comparison, $tell) : $this->compareInto($order, $snapshots, $comparison, $tell)]);
+        $comparison->update([
+            'summary' => $isWeighed
+                ? $this->weighInto($order, $snapshots, $comparison, $tell)
+                : $this->compareInto($order, $snapshots, $comparison, $tell),
+        ]);
 
         return $comparison;
     }
@@ -114,8 +126,12 @@ final readonly class EnsureComparison
     /**
      * @param \Closure(): void $tell
      */
-    private function compareInto(ComparisonOrder $order, ComparedSnapshots $snapshots, Comparison $comparison, \Closure $tell): ComparisonSummary
-    {
+    private function compareInto(
+        ComparisonOrder $order,
+        ComparedSnapshots $snapshots,
+        Comparison $comparison,
+        \Closure $tell,
+    ): ComparisonSummary {
         $copy = $this->roomFor($comparison, $snapshots->rankings());
         $tally = new Tally(\count($snapshots->domains), CtrCurve::default());
         $rows = new RowLines($snapshots->study, $comparison->id);
@@ -123,7 +139,9 @@ final readonly class EnsureComparison
         $range = KeyRange::whole();
         $known = MetricsStream::open($snapshots->study, $snapshots->domains, $order->study->rulebook()->precedence());
         $listed = (new KeywordStreams($snapshots->study))->listedKeywords();
-        foreach ((new Comparator($order->within))->rows($snapshots->currentStreams($range), $snapshots->previousStreams($range), $listed) as $row) {
+        foreach (
+            (new Comparator($order->within))->rows($snapshots->currentStreams($range), $snapshots->previousStreams($range), $listed) as $row
+        ) {
             $metrics = $known->of($row->keyword);
             $tally->add($row, $metrics);
             $copy->add($rows->of(WeighedRow::compared($row, $metrics, $brands->domainsIn($row->keyword))));
@@ -141,8 +159,12 @@ final readonly class EnsureComparison
      *
      * @param \Closure(): void $tell
      */
-    private function weighInto(ComparisonOrder $order, ComparedSnapshots $snapshots, Comparison $comparison, \Closure $tell): ComparisonSummary
-    {
+    private function weighInto(
+        ComparisonOrder $order,
+        ComparedSnapshots $snapshots,
+        Comparison $comparison,
+        \Closure $tell,
+    ): ComparisonSummary {
         $study = $order->study;
         $curve = $this->learn->curve($study->rulebook(), new KeywordStreams($study->id), $this->learn->brands($snapshots->domains));
         $tally = new Tally(\count($snapshots->domains), $curve);
@@ -150,7 +172,10 @@ final readonly class EnsureComparison
         $moves = $snapshots->previous[0] !== null;
         $parts = ComparisonParts::open($order, $snapshots, $comparison->id);
         try {
-            [$models, $topics] = $this->learn->execute($study, $snapshots, $curve, $parts->gathered(), static function (Gathered $gathered, Metrics $metrics) use ($tally, $comparator, $moves, $tell): void {
+            [$models, $topics] = $this->learn->execute($study, $snapshots, $curve, $parts->gathered(), static function (
+                Gathered $gathered,
+                Metrics $metrics,
+            ) use ($tally, $comparator, $moves, $tell): void {
                 $tally->add($comparator->row($gathered, $moves), $metrics);
                 $tell();
             });

@@ -17,7 +17,8 @@ final readonly class GatherKeywords
         $facts = new KeywordStreams($snapshots->study, $range);
         $metrics = MetricsStream::open($snapshots->study, $snapshots->domains, $rulebook->precedence(), $range);
         $medians = $facts->pageOneMedians();
-        foreach (Comparator::gather($snapshots->currentStreams($range), $snapshots->previousStreams($range), $facts->listedKeywords()) as $gathered) {
+        $found = [$snapshots->currentStreams($range), $snapshots->previousStreams($range), $facts->listedKeywords()];
+        foreach (Comparator::gather(...$found) as $gathered) {
             yield GatheredLine::of($gathered, $metrics->of($gathered->keyword), $medians->at($gathered->keyword));
         }
     }

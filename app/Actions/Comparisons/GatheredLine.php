@@ -61,7 +61,10 @@ final class GatheredLine
      */
     private static function read(string $json, ?array $theirs): array
     {
-        /** @var array{string, list<?int>, list<int|string|null>, list<?int>, ?int, ?float, ?float, ?float, ?list<?int>, bool, ?float} $cells */
+        /**
+         * @var array{string, list<?int>, list<int|string|null>, list<?int>, ?int, ?float, ?float, ?float, ?list<?int>, bool, ?float}
+         *     $cells
+         */
         $cells = json_decode($json, true, 4, JSON_THROW_ON_ERROR);
         [$keyword, $positions, $own, $previous, $volume, $difficulty, $cpc, $competition, $monthly, $derived, $median] = $cells;
         $rankings = [self::rankings($keyword, $own)];
@@ -73,7 +76,11 @@ final class GatheredLine
             };
         }
 
-        return [new Gathered($keyword, $rankings, $previous), new Metrics($volume, $difficulty, $cpc, $competition, $monthly, $derived), $median];
+        return [
+            new Gathered($keyword, $rankings, $previous),
+            new Metrics($volume, $difficulty, $cpc, $competition, $monthly, $derived),
+            $median,
+        ];
     }
 
     /**

@@ -25,13 +25,19 @@ final readonly class KeywordStreams
     /** @return KeyedStream<Judgement> */
     public function judgements(): KeyedStream
     {
-        $rows = RowStream::of("SELECT keyword, target, fit, intent, topic, difficulty FROM decisions WHERE study_id = ?{$this->range->andKeyword()} ORDER BY keyword", [$this->study, ...$this->range->bindings()]);
+        $rows = RowStream::of(
+            "SELECT keyword, target, fit, intent, topic, difficulty FROM decisions WHERE study_id = ?{$this->range->andKeyword()} "
+                ."ORDER BY keyword",
+            [$this->study, ...$this->range->bindings()],
+        );
 
-        return new KeyedStream((static function () use ($rows): \Generator {
-            foreach ($rows as [$keyword, $target, $fit, $intent, $topic, $difficulty]) {
-                yield $keyword => self::judgement($target, $fit, $intent, $topic, $difficulty);
-            }
-        })());
+        return new KeyedStream(
+            (static function () use ($rows): \Generator {
+                foreach ($rows as [$keyword, $target, $fit, $intent, $topic, $difficulty]) {
+                    yield $keyword => self::judgement($target, $fit, $intent, $topic, $difficulty);
+                }
+            })(),
+        );
     }
 
     /**
@@ -41,9 +47,18 @@ final readonly class KeywordStreams
      */
     public static function judgementsOf(int $study, array $keywords): array
     {
-        $rows = DB::table('decisions')->where('study_id', $study)->whereIn('keyword', $keywords)->get(['keyword', 'target', 'fit', 'intent', 'topic', 'difficulty']);
+        $rows = DB::table('decisions')
+            ->where('study_id', $study)
+            ->whereIn('keyword', $keywords)
+            ->get(['keyword', 'target', 'fit', 'intent', 'topic', 'difficulty']);
 
-        return $rows->mapWithKeys(static fn(\stdClass $row): array => [$row->keyword => self::judgement($row->target, $row->fit, $row->intent, $row->topic, $row->difficulty)])->all();
+        return $rows
+            ->mapWithKeys(
+                static fn(\stdClass $row): array => [
+                    $row->keyword => self::judgement($row->target, $row->fit, $row->intent, $row->topic, $row->difficulty),
+                ],
+            )
+            ->all();
     }
 
     private static function judgement(?int $target, ?int $fit, ?string $intent, ?string $topic, string|float|null $difficulty): Judgement
@@ -57,7 +72,8 @@ final readonly class KeywordStreams
         $firstPage = PageOne::LAST;
         $rows = RowStream::of(<<<SQL
             SELECT keyword, referring_domains
-            FROM (SELECT keyword, referring_domains, position, day, max(day) OVER (PARTITION BY keyword) AS newest FROM live_results WHERE study_id = ?{$this->range->andKeyword()}) dated
+            FROM (SELECT keyword, referring_domains, position, day, max(day) OVER (PARTITION BY keyword) AS newest FROM live_results
+                WHERE study_id = ?{$this->range->andKeyword()}) dated
             WHERE day = newest AND position <= {$firstPage} AND referring_domains IS NOT NULL ORDER BY keyword
             SQL, [$this->study, ...$this->range->bindings()]);
 
@@ -71,25 +87,38 @@ final readonly class KeywordStreams
     /** @return KeyedStream<MeasuredClicks> our clicks and impressions in the newest performance import */
     public function measuredClicks(): KeyedStream
     {
-        $rows = RowStream::of("SELECT query, sum(clicks)::bigint, sum(impressions)::bigint FROM performance WHERE study_id = ? AND import_id = ?{$this->range->andKeyword('query')} GROUP BY query ORDER BY query", [$this->study, $this->newestPerformance(), ...$this->range->bindings()]);
+        $rows = RowStream::of(
+            'SELECT query, sum(clicks)::bigint, sum(impressions)::bigint FROM performance WHERE study_id = ? AND import_id = ?'
+                .$this->range->andKeyword('query').' GROUP BY query ORDER BY query',
+            [$this->study, $this->newestPerformance(), ...$this->range->bindings()],
+        );
 
-        return new KeyedStream((static function () use ($rows): \Generator {
-            foreach ($rows as [$query, $clicks, $impressions]) {
-                yield $query => new MeasuredClicks($clicks, $impressions);
-            }
-        })());
+        return new KeyedStream(
+            (static function () use ($rows): \Generator {
+                foreach ($rows as [$query, $clicks, $impressions]) {
+                    yield $query => new MeasuredClicks($clicks, $impressions);
+                }
+            })(),
+        );
     }
 
     /** @return \Generator<int, list<mixed>> query, mean position, clicks, impressions of the newest performance import */
     public function performanceRows(): \Generator
     {
-        return RowStream::of('SELECT query, position, clicks, impressions FROM performance WHERE study_id = ? AND import_id = ?', [$this->study, $this->newestPerformance()]);
+        return RowStream::of('SELECT query, position, clicks, impressions FROM performance WHERE study_id = ? AND import_id = ?', [
+            $this->study,
+            $this->newestPerformance(),
+        ]);
     }
 
     /** @return array<string, int> URL key → referring domains in its newest results row that has them, the largest of a day */
     public function pageLinks(): array
     {
-        $rows = DB::select('SELECT DISTINCT ON (url) url, referring_domains FROM live_results WHERE study_id = ? AND referring_domains IS NOT NULL ORDER BY url, day DESC, referring_domains DESC', [$this->study]);
+        $rows = DB::select(
+            'SELECT DISTINCT ON (url) url, referring_domains FROM live_results WHERE study_id = ? AND referring_domains IS NOT NULL '
+                .'ORDER BY url, day DESC, referring_domains DESC',
+            [$this->study],
+        );
 
         return array_column($rows, 'referring_domains', 'url');
     }
@@ -97,7 +126,8 @@ final readonly class KeywordStreams
     /** @return \Generator<int, string> the study's own keyword list, in key order */
     public function listedKeywords(): \Generator
     {
-        $sql = "SELECT DISTINCT keyword FROM metrics JOIN live_sources s ON s.id = source_id WHERE metrics.study_id = ? AND s.kind = 'keywords'{$this->range->andKeyword()} ORDER BY keyword";
+        $sql = "SELECT DISTINCT keyword FROM metrics JOIN live_sources s ON s.id = source_id WHERE metrics.study_id = ? AND s.kind = "
+            ."'keywords'{$this->range->andKeyword()} ORDER BY keyword";
         foreach (RowStream::of($sql, [$this->study, ...$this->range->bindings()]) as [$keyword]) {
             yield $keyword;
         }
@@ -105,6 +135,10 @@ final readonly class KeywordStreams
 
     private function newestPerformance(): int
     {
-        return (int) DB::table('imports')->where('study_id', $this->study)->where('kind', 'performance')->whereNull('superseded_by')->max('id');
+        return (int) DB::table('imports')
+            ->where('study_id', $this->study)
+            ->where('kind', 'performance')
+            ->whereNull('superseded_by')
+            ->max('id');
     }
 }

@@ -51,7 +51,11 @@ final readonly class LearnModels
             $tell($gathered, $known);
             $observations->add($known->difficulty, $positions);
             $topics->add($keyword, $known->volume, $gathered->rankings);
-            if ($known->difficulty !== null && ComfortDifficulty::counts($positions[0], $known->volume, $comfortVolume) && $brands->domainsIn($keyword) === 0) {
+            if (
+                $known->difficulty !== null &&
+                ComfortDifficulty::counts($positions[0], $known->volume, $comfortVolume) &&
+                $brands->domainsIn($keyword) === 0
+            ) {
                 $comfort[] = $known->difficulty;
             }
             if ($known->difficulty !== null && $median !== null) {

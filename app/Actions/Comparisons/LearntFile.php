@@ -14,7 +14,8 @@ final class LearntFile
     public static function write(string $folder, Models $models): void
     {
         $json = json_encode($models->toArray(), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
-        file_put_contents($folder.'/'.self::NAME, $json) === \strlen($json) || throw new \RuntimeException("{$folder} cannot be written to.");
+        file_put_contents($folder.'/'.self::NAME, $json) === \strlen($json) ||
+            throw new \RuntimeException("{$folder} cannot be written to.");
     }
 
     /** @param ?float $ownAuthority as the model was learnt with it */

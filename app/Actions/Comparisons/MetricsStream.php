@@ -28,8 +28,11 @@ final class MetricsStream
      * @param array<int, int>                $ranks    source → rank, the best 0
      * @param array<string, array<int, int>> $ownRanks group of metrics → source → rank
      */
-    private function __construct(private readonly \Generator $rows, private readonly array $ranks = [], private readonly array $ownRanks = [])
-    {
+    private function __construct(
+        private readonly \Generator $rows,
+        private readonly array $ranks = [],
+        private readonly array $ownRanks = [],
+    ) {
         $this->readNext();
     }
 
@@ -37,19 +40,35 @@ final class MetricsStream
      * @param list<Domain>  $domains ours first
      * @param ?list<string> $only    these keywords alone; null takes all
      */
-    public static function open(int $study, array $domains, SourcePrecedence $precedence, KeyRange $range = new KeyRange(), ?array $only = null): self
-    {
+    public static function open(
+        int $study,
+        array $domains,
+        SourcePrecedence $precedence,
+        KeyRange $range = new KeyRange(),
+        ?array $only = null,
+    ): self {
         $sources = self::sources($study, $domains);
         if ($sources === []) {
-            return new self((static fn(): \Generator => yield from [])());
+            return new self((static fn(): \Generator => (yield from []))());
         }
         // One branch a source, each in the order of its index, so that the server merges them instead of sorting them all, and
         // each looking up for itself the few keywords that are wanted instead of reading everything.
         $some = $only === null ? '' : ' AND keyword = ANY (ARRAY(SELECT json_array_elements_text(?::json)))';
-        $branch = 'SELECT keyword, volume, difficulty, cpc, advertiser_competition, monthly, source_id FROM metrics WHERE study_id = %d AND source_id = %d%s ORDER BY keyword';
-        $branches = implode(' UNION ALL ', array_map(static fn(MetricSource $source): string => '('.sprintf($branch, $study, $source->id, $range->andKeyword().$some).')', $sources));
-        $bindings = [...$range->bindings(), ...($only === null ? [] : [json_encode($only, JSON_THROW_ON_ERROR)])];
-        $rows = RowStream::of("SELECT * FROM ({$branches}) said ORDER BY keyword", array_merge(...array_fill(0, \count($sources), $bindings)));
+        $branch =
+            'SELECT keyword, volume, difficulty, cpc, advertiser_competition, monthly, source_id FROM metrics WHERE study_id = %d AND '
+                .'source_id = %d%s ORDER BY keyword';
+        $branches = implode(
+            ' UNION ALL ',
+            array_map(
+                static fn(MetricSource $source): string => '('.sprintf($branch, $study, $source->id, $range->andKeyword().$some).')',
+                $sources,
+            ),
+        );
+        $bindings = [...$range->bindings(), ...$only === null ? [] : [json_encode($only, JSON_THROW_ON_ERROR)]];
+        $rows = RowStream::of(
+            "SELECT * FROM ({$branches}) said ORDER BY keyword",
+            array_merge(...array_fill(0, \count($sources), $bindings)),
+        );
 
         return new self($rows, $precedence->rank($sources), $precedence->ownRanks($sources));
     }
@@ -90,9 +109,23 @@ final class MetricsStream
     private static function sources(int $study, array $domains): array
     {
         $places = array_flip(array_map(static fn(Domain $domain): int => $domain->id, $domains));
-        $sources = DB::table('live_sources')->where('study_id', $study)->get(['id', 'kind', 'day', 'domain_id', 'channel'])->all();
+        $sources = DB::table('live_sources')
+            ->where('study_id', $study)
+            ->get(['id', 'kind', 'day', 'domain_id', 'channel'])
+            ->all();
 
-        return array_values(array_map(static fn(\stdClass $source): MetricSource => new MetricSource($source->id, $source->kind, $source->day, $places[$source->domain_id] ?? null, $source->channel), $sources));
+        return array_values(
+            array_map(
+                static fn(\stdClass $source): MetricSource => new MetricSource(
+                    $source->id,
+                    $source->kind,
+                    $source->day,
+                    $places[$source->domain_id] ?? null,
+                    $source->channel,
+                ),
+                $sources,
+            ),
+        );
     }
 
     private function readNext(): void

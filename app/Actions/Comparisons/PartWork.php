@@ -26,6 +26,19 @@ final readonly class PartWork
         $rows = new RowLines($order->study->id, $comparison);
         $models = LearntFile::read($part->folder, $order->study->ownDomain()->authority);
         $brands = $this->learn->brands($snapshots->domains);
-        LineFile::write($part->weighed(), $this->weigh->execute($order->study, $models, $brands, $snapshots, $order->within, $part->range, $rows, LineFile::read($part->gathered()), LineFile::read($part->found())));
+        LineFile::write(
+            $part->weighed(),
+            $this->weigh->execute(
+                $order->study,
+                $models,
+                $brands,
+                $snapshots,
+                $order->within,
+                $part->range,
+                $rows,
+                LineFile::read($part->gathered()),
+                LineFile::read($part->found()),
+            ),
+        );
     }
 }

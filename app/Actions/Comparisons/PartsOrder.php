@@ -38,16 +38,32 @@ final readonly class PartsOrder
 
     public static function fromJson(string $json): self
     {
-        /** @var array{step: value-of<PartWork::STEPS>, study: int, channel: string, within: int, asOf: ?string, comparison: int, seen: string, folder: string, parts: list<array{number: int, from: ?string, before: ?string}>} $told */
+        /**
+         * @var array{step: value-of<PartWork::STEPS>, study: int, channel: string, within: int, asOf: ?string, comparison: int,
+         *     seen: string, folder: string, parts: list<array{number: int, from: ?string, before: ?string}>} $told
+         */
         $told = json_decode($json, true, 8, JSON_THROW_ON_ERROR);
         $parts = array_map(static fn(array $part): Part => Part::told($part, $told['folder']), $told['parts']);
 
-        return new self($told['step'], $told['study'], $told['channel'], $told['within'], $told['asOf'], $told['comparison'], $told['seen'], $told['folder'], $parts);
+        return new self(
+            $told['step'],
+            $told['study'],
+            $told['channel'],
+            $told['within'],
+            $told['asOf'],
+            $told['comparison'],
+            $told['seen'],
+            $told['folder'],
+            $parts,
+        );
     }
 
     public function toJson(): string
     {
-        return json_encode([...get_object_vars($this), 'parts' => array_map(static fn(Part $part): array => $part->tell(), $this->parts)], JSON_THROW_ON_ERROR);
+        return json_encode(
+            [...get_object_vars($this), 'parts' => array_map(static fn(Part $part): array => $part->tell(), $this->parts)],
+            JSON_THROW_ON_ERROR,
+        );
     }
 
     /** Read anew, as the snapshot shows it. */

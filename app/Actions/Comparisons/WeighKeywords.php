@@ -27,8 +27,17 @@ final class WeighKeywords
      *
      * @return \Generator<int, string> a row each, as COPY reads it
      */
-    public function execute(Study $study, Models $models, BrandMatcher $brands, ComparedSnapshots $snapshots, int $within, KeyRange $range, RowLines $rows, iterable $gathered, iterable $found): \Generator
-    {
+    public function execute(
+        Study $study,
+        Models $models,
+        BrandMatcher $brands,
+        ComparedSnapshots $snapshots,
+        int $within,
+        KeyRange $range,
+        RowLines $rows,
+        iterable $gathered,
+        iterable $found,
+    ): \Generator {
         $facts = new KeywordStreams($study->id, $range);
         $judgements = $facts->judgements();
         $measured = $facts->measuredClicks();

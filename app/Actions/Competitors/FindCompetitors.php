@@ -20,7 +20,8 @@ use Illuminate\Support\Facades\DB;
  * Proposes competitors: who shares most keywords with us or with one of our competitors, as a source knows, and who stands
  * on page one for the keywords that we have page one of. Each domain once, with where it was found.
  *
- * @phpstan-type Candidate array{domain: string, in_common: int, we_lack: int, they_lack: int, authority: ?float, peer: ?string, role: ?string, found: list<string>}
+ * @phpstan-type Candidate array{domain: string, in_common: int, we_lack: int, they_lack: int, authority: ?float, peer: ?string,
+ *     role: ?string, found: list<string>}
  */
 final readonly class FindCompetitors
 {
@@ -49,7 +50,12 @@ final readonly class FindCompetitors
         $own = $study->comparedDomains()[0];
         unset($found[$own->toEntry($this->suffixes)->registrableDomain]);
         $candidates = array_map(fn(array $candidate): array => $this->judged($study, $own, $candidate), array_values($found));
-        usort($candidates, static fn(array $one, array $other): int => $other['in_common'] <=> $one['in_common'] ?: $one['we_lack'] <=> $other['we_lack'] ?: strcmp($one['domain'], $other['domain']));
+        usort(
+            $candidates,
+            static fn(array $one, array $other): int => $other['in_common'] <=> $one['in_common'] ?:
+            $one['we_lack'] <=> $other['we_lack'] ?:
+            strcmp($one['domain'], $other['domain']),
+        );
 
         return \array_slice($candidates, 0, self::MOST);
     }
@@ -61,23 +67,50 @@ final readonly class FindCompetitors
      */
     private function onPageOne(Study $study, array $keywords): array
     {
-        $chosen = $keywords === [] ? '' : ' AND r.keyword = ANY(?::text[])';
-        $ranked = $study->comparison === null ? '(SELECT NULL::text AS keyword, NULL::int AS own_position) AS c' : $study->comparison->table()->from('c');
-        $rows = RowStream::of(<<<SQL
-            SELECT r.keyword, string_agg(DISTINCT r.url, ' '), bool_or(c.own_position IS NOT NULL)
-            FROM live_results r LEFT JOIN {$ranked} ON c.keyword = r.keyword
-            WHERE r.study_id = ?{$chosen} GROUP BY r.keyword
-            SQL, [$study->id, ...($keywords === [] ? [] : ['{'.implode(',', array_map(static fn(string $keyword): string => '"'.addcslashes($keyword, '"\\').'"', $keywords)).'}'])]);
         $finder = new CompetitorFinder();
-        foreach ($rows as [, $urls, $weRank]) {
-            $finder->add(array_values(array_unique(array_map($this->registrable(...), explode(' ', (string) $urls)))), $keywords !== [] || (bool) $weRank);
+        foreach ($this->pagesOne($study, $keywords) as [, $urls, $weRank]) {
+            $finder->add(
+                array_values(array_unique(array_map($this->registrable(...), explode(' ', (string) $urls)))),
+                $keywords !== [] || (bool) $weRank,
+            );
         }
         $found = [];
         foreach ($finder->candidates([], null, 0) as $candidate) {
-            $found[$candidate['domain']] = ['domain' => $candidate['domain'], 'in_common' => $candidate['in_common'], 'we_lack' => $candidate['we_lack'], 'they_lack' => $candidate['they_lack'], 'authority' => null, 'found' => ['page one']];
+            $found[$candidate['domain']] = [
+                'domain' => $candidate['domain'],
+                'in_common' => $candidate['in_common'],
+                'we_lack' => $candidate['we_lack'],
+                'they_lack' => $candidate['they_lack'],
+                'authority' => null,
+                'found' => ['page one'],
+            ];
         }
 
         return $found;
+    }
+
+    /**
+     * @param list<string> $keywords
+     *
+     * @return iterable<list<mixed>> keyword, its URLs with blanks between them, whether we rank
+     */
+    private function pagesOne(Study $study, array $keywords): iterable
+    {
+        $chosen = $keywords === [] ? '' : ' AND r.keyword = ANY(?::text[])';
+        $quoted = array_map(static fn(string $keyword): string => '"'.addcslashes($keyword, '"\\').'"', $keywords);
+        $ranked =
+            $study->comparison === null
+                ? '(SELECT NULL::text AS keyword, NULL::int AS own_position) AS c'
+                : $study->comparison->table()->from('c');
+
+        return RowStream::of(
+            <<<SQL
+                SELECT r.keyword, string_agg(DISTINCT r.url, ' '), bool_or(c.own_position IS NOT NULL)
+                FROM live_results r LEFT JOIN {$ranked} ON c.keyword = r.keyword
+                WHERE r.study_id = ?{$chosen} GROUP BY r.keyword
+                SQL,
+            [$study->id, ...$keywords === [] ? [] : ['{'.implode(',', $quoted).'}']],
+        );
     }
 
     private function registrable(string $url): string
@@ -93,7 +126,14 @@ final readonly class FindCompetitors
         $found = [];
         $via = $domain->role === Domain::OWN ? $source : $source.', by '.$domain->entry;
         foreach ($this->sources->get($source)->competitors(SourceMarket::of($study), $domain->toEntry($this->suffixes)->host) as $row) {
-            $found[$row['domain']] = ['domain' => $row['domain'], 'in_common' => $row['common'], 'we_lack' => $row['theirs'], 'they_lack' => $row['ours'], 'authority' => $row['authority'], 'found' => [$via]];
+            $found[$row['domain']] = [
+                'domain' => $row['domain'],
+                'in_common' => $row['common'],
+                'we_lack' => $row['theirs'],
+                'they_lack' => $row['ours'],
+                'authority' => $row['authority'],
+                'found' => [$via],
+            ];
         }
 
         return $found;
@@ -115,8 +155,12 @@ final readonly class FindCompetitors
                 $known[$domain] = $candidate;
                 continue;
             }
-            $isDirect = ! str_contains($candidate['found'][0], ', by ') && $before['found'] === ['page one'];
-            $known[$domain] = [...($isDirect ? $candidate : $before), 'authority' => $before['authority'] ?? $candidate['authority'], 'found' => [...$before['found'], ...$candidate['found']]];
+            $isDirect = !str_contains($candidate['found'][0], ', by ') && $before['found'] === ['page one'];
+            $known[$domain] = [
+                ...$isDirect ? $candidate : $before,
+                'authority' => $before['authority'] ?? $candidate['authority'],
+                'found' => [...$before['found'], ...$candidate['found']],
+            ];
         }
 
         return $known;
@@ -129,11 +173,19 @@ final readonly class FindCompetitors
      */
     private function judged(Study $study, Domain $own, array $candidate): array
     {
-        $known = $study->domains->first(fn(Domain $domain): bool => $domain->entry === $candidate['domain'] || $domain->toEntry($this->suffixes)->registrableDomain === $candidate['domain']);
+        $known = $study->domains->first(
+            fn(Domain $domain): bool => $domain->entry === $candidate['domain'] ||
+                $domain->toEntry($this->suffixes)->registrableDomain === $candidate['domain'],
+        );
         $authority = $known->authority ?? $candidate['authority'];
 
         /** @var Candidate $judged */
-        $judged = [...$candidate, 'authority' => $authority, 'peer' => Peer::of($authority, $own->authority, $study->rulebook()->float('peer_band'))?->value, 'role' => $known?->role];
+        $judged = [
+            ...$candidate,
+            'authority' => $authority,
+            'peer' => Peer::of($authority, $own->authority, $study->rulebook()->float('peer_band'))?->value,
+            'role' => $known?->role,
+        ];
 
         return $judged;
     }

@@ -34,7 +34,15 @@ final readonly class Decide
                 $this->write($study, $keywords, $columns, $userId);
                 $this->tag($study, $keywords, $order);
             }
-            $change = DB::table('changes')->insertGetId(['study_id' => $study->id, 'user_id' => $userId, 'what' => 'decision', 'detail' => json_encode(['set' => $columns, 'tag' => $order->tagAdded, 'untag' => $order->tagRemoved, 'before' => $before], JSON_THROW_ON_ERROR)]);
+            $change = DB::table('changes')->insertGetId([
+                'study_id' => $study->id,
+                'user_id' => $userId,
+                'what' => 'decision',
+                'detail' => json_encode(
+                    ['set' => $columns, 'tag' => $order->tagAdded, 'untag' => $order->tagRemoved, 'before' => $before],
+                    JSON_THROW_ON_ERROR,
+                ),
+            ]);
             $this->rescore->execute($study, $order->keywords, array_keys($columns));
 
             return ['change' => $change, 'before' => $before];
@@ -49,9 +57,25 @@ final readonly class Decide
      */
     private function before(Study $study, array $keywords, array $columns, DecisionOrder $order): array
     {
-        $known = DB::table('decisions')->where('study_id', $study->id)->whereIn('keyword', $keywords)->lockForUpdate()->get(['keyword', ...self::COLUMNS])->keyBy('keyword');
+        $known = DB::table('decisions')
+            ->where('study_id', $study->id)
+            ->whereIn('keyword', $keywords)
+            ->lockForUpdate()
+            ->get(['keyword', ...self::COLUMNS])
+            ->keyBy('keyword');
         $tag = $order->tagAdded ?? $order->tagRemoved;
-        $tagged = $tag === null ? [] : array_fill_keys(DB::table('tags')->where('study_id', $study->id)->where('tag', $tag)->whereIn('keyword', $keywords)->pluck('keyword')->all(), true);
+        $tagged =
+            $tag === null
+                ? []
+                : array_fill_keys(
+                    DB::table('tags')
+                        ->where('study_id', $study->id)
+                        ->where('tag', $tag)
+                        ->whereIn('keyword', $keywords)
+                        ->pluck('keyword')
+                        ->all(),
+                    true,
+                );
 
         return array_map(static function (string $keyword) use ($known, $columns, $tag, $tagged): array {
             $row = ['keyword' => $keyword];
@@ -72,7 +96,16 @@ final readonly class Decide
         if ($columns === []) {
             return;
         }
-        $rows = array_map(static fn(string $keyword): array => ['study_id' => $study->id, 'keyword' => $keyword, ...$columns, 'updated_by' => $userId, 'updated_at' => now()], $keywords);
+        $rows = array_map(
+            static fn(string $keyword): array => [
+                'study_id' => $study->id,
+                'keyword' => $keyword,
+                ...$columns,
+                'updated_by' => $userId,
+                'updated_at' => now(),
+            ],
+            $keywords,
+        );
         DB::table('decisions')->upsert($rows, ['study_id', 'keyword'], [...array_keys($columns), 'updated_by', 'updated_at']);
     }
 
@@ -83,7 +116,12 @@ final readonly class Decide
             DB::table('tags')->where('study_id', $study->id)->where('tag', $order->tagRemoved)->whereIn('keyword', $keywords)->delete();
         }
         if ($order->tagAdded !== null) {
-            DB::table('tags')->insertOrIgnore(array_map(static fn(string $keyword): array => ['study_id' => $study->id, 'tag' => $order->tagAdded, 'keyword' => $keyword], $keywords));
+            DB::table('tags')->insertOrIgnore(
+                array_map(
+                    static fn(string $keyword): array => ['study_id' => $study->id, 'tag' => $order->tagAdded, 'keyword' => $keyword],
+                    $keywords,
+                ),
+            );
         }
     }
 }

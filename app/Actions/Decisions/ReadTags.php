@@ -13,7 +13,11 @@ final class ReadTags
     /** @return list<array{tag: string, keywords: int}> */
     public function execute(Study $study): array
     {
-        $rows = DB::table('tags')->where('study_id', $study->id)->groupBy('tag')->orderBy('tag')->get(['tag', DB::raw('count(*) AS keywords')]);
+        $rows = DB::table('tags')
+            ->where('study_id', $study->id)
+            ->groupBy('tag')
+            ->orderBy('tag')
+            ->get(['tag', DB::raw('count(*) AS keywords')]);
 
         return array_values($rows->map(static fn(\stdClass $row): array => ['tag' => $row->tag, 'keywords' => $row->keywords])->all());
     }

@@ -78,8 +78,13 @@ final readonly class Rescore
     private static function moveTopics(Comparison $comparison, array $keywords): void
     {
         foreach (array_chunk($keywords, self::CHUNK) as $chunk) {
-            DB::update("UPDATE {$comparison->table()->changed('c')} SET topic = coalesce((SELECT d.topic FROM decisions d WHERE d.study_id = ? AND d.keyword = c.keyword), c.topic_found)
-                WHERE {$comparison->table()->conditions('c')} AND c.keyword IN (SELECT json_array_elements_text(?::json))", [$comparison->study_id, json_encode($chunk, JSON_THROW_ON_ERROR)]);
+            DB::update(
+                "UPDATE {$comparison->table()->changed(
+                    'c',
+                )} SET topic = coalesce((SELECT d.topic FROM decisions d WHERE d.study_id = ? AND d.keyword = c.keyword), c.topic_found)
+                WHERE {$comparison->table()->conditions('c')} AND c.keyword IN (SELECT json_array_elements_text(?::json))",
+                [$comparison->study_id, json_encode($chunk, JSON_THROW_ON_ERROR)],
+            );
         }
     }
 
@@ -98,14 +103,27 @@ final readonly class Rescore
         }
         $columns = array_keys(self::types());
         $set = implode(', ', array_map(static fn(string $column): string => "{$column} = v.{$column}", $columns));
-        DB::update("UPDATE {$comparison->table()->changed('c')} SET {$set} FROM (VALUES ".implode(', ', $values).') v (keyword, '.implode(', ', $columns).")
-            WHERE {$comparison->table()->conditions('c')} AND c.keyword = v.keyword", $bindings);
+        DB::update(
+            "UPDATE {$comparison->table()->changed('c')} SET {$set} FROM (VALUES ".
+                implode(', ', $values).
+                ') v (keyword, '.
+                implode(', ', $columns).
+                ")
+            WHERE {$comparison->table()->conditions('c')} AND c.keyword = v.keyword",
+            $bindings,
+        );
     }
 
     /** @return array<string, string> columns that follow a decision → their type */
     private static function types(): array
     {
-        return ['target' => 'smallint', 'gain' => 'float8', 'expected_gain' => 'float8', 'intent' => 'text', ...array_fill_keys(RowCatalogue::scores(), 'smallint')];
+        return [
+            'target' => 'smallint',
+            'gain' => 'float8',
+            'expected_gain' => 'float8',
+            'intent' => 'text',
+            ...array_fill_keys(RowCatalogue::scores(), 'smallint'),
+        ];
     }
 
     /** @return list<string|int|null> in the order of types(); floats as text, as the driver would cut them short */
@@ -113,6 +131,12 @@ final readonly class Rescore
     {
         $exact = static fn(?float $value): ?string => $value === null ? null : Figures::exact($value);
 
-        return [$opportunity->clicks->target, $exact($opportunity->clicks->gain), $exact($opportunity->expectedGain), $opportunity->intent->value, ...array_values($opportunity->scores->toArray())];
+        return [
+            $opportunity->clicks->target,
+            $exact($opportunity->clicks->gain),
+            $exact($opportunity->expectedGain),
+            $opportunity->intent->value,
+            ...array_values($opportunity->scores->toArray()),
+        ];
     }
 }

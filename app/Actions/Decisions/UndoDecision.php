@@ -19,7 +19,13 @@ final readonly class UndoDecision
     public function execute(Study $study, int $change, int $userId): int
     {
         return DB::transaction(function () use ($study, $change, $userId): int {
-            $row = DB::table('changes')->where('study_id', $study->id)->where('id', $change)->where('what', 'decision')->whereNull('undone_at')->lockForUpdate()->first();
+            $row = DB::table('changes')
+                ->where('study_id', $study->id)
+                ->where('id', $change)
+                ->where('what', 'decision')
+                ->whereNull('undone_at')
+                ->lockForUpdate()
+                ->first();
             if ($row === null) {
                 throw Refused::because('change', 'There is no such decision to undo, or it was undone already.');
             }
@@ -46,7 +52,16 @@ final readonly class UndoDecision
         if ($columns === []) {
             return;
         }
-        $rows = array_map(static fn(array $row): array => ['study_id' => $study->id, 'keyword' => $row['keyword'], ...array_intersect_key($row, array_flip($columns)), 'updated_by' => $userId, 'updated_at' => now()], $before);
+        $rows = array_map(
+            static fn(array $row): array => [
+                'study_id' => $study->id,
+                'keyword' => $row['keyword'],
+                ...array_intersect_key($row, array_flip($columns)),
+                'updated_by' => $userId,
+                'updated_at' => now(),
+            ],
+            $before,
+        );
         DB::table('decisions')->upsert($rows, ['study_id', 'keyword'], [...$columns, 'updated_by', 'updated_at']);
     }
 
@@ -56,8 +71,16 @@ final readonly class UndoDecision
         if ($tag === null) {
             return;
         }
-        DB::table('tags')->where('study_id', $study->id)->where('tag', $tag)->whereIn('keyword', array_column($before, 'keyword'))->delete();
+        DB::table('tags')
+            ->where('study_id', $study->id)
+            ->where('tag', $tag)
+            ->whereIn('keyword', array_column($before, 'keyword'))
+            ->delete();
         $tagged = array_filter($before, static fn(array $row): bool => $row['tagged'] === true);
-        DB::table('tags')->insert(array_values(array_map(static fn(array $row): array => ['study_id' => $study->id, 'tag' => $tag, 'keyword' => $row['keyword']], $tagged)));
+        DB::table('tags')->insert(
+            array_values(
+                array_map(static fn(array $row): array => ['study_id' => $study->id, 'tag' => $tag, 'keyword' => $row['keyword']], $tagged),
+            ),
+        );
     }
 }

@@ -20,14 +20,24 @@ final readonly class LoadDemo
     public const SLUG = 'thornfield';
     private const MONTHS = 12;
     private const DOMAIN = 'thornfield-apiary.example';
-    private const COMPETITORS = ['hivewright.example', 'meadowcomb.example', 'skepandsmoker.example', 'first-swarm.example', 'gardenalmanac.example'];
+    private const COMPETITORS = [
+        'hivewright.example',
+        'meadowcomb.example',
+        'skepandsmoker.example',
+        'first-swarm.example',
+        'gardenalmanac.example',
+    ];
 
     /** How often a pull that breaks off is taken up again, and after how many seconds. */
     private const TRIES = 5;
     private const PAUSE = 5;
 
-    public function __construct(private SaveStudy $save, private InvitePeople $people, private PullStudy $pull, private EnsureComparison $ensure)
-    {
+    public function __construct(
+        private SaveStudy $save,
+        private InvitePeople $people,
+        private PullStudy $pull,
+        private EnsureComparison $ensure,
+    ) {
     }
 
     /** Whether all of it is there. */
@@ -44,7 +54,9 @@ final readonly class LoadDemo
      */
     public function execute(string $source, \Closure $tell, \Closure $meet): Study
     {
-        $study = $this->save->execute(new StudyDraft(self::SLUG, 'Thornfield Apiary', self::DOMAIN, self::COMPETITORS, 'GB', 'en', 'desktop'));
+        $study = $this->save->execute(
+            new StudyDraft(self::SLUG, 'Thornfield Apiary', self::DOMAIN, self::COMPETITORS, 'GB', 'en', 'desktop'),
+        );
         $meet($this->people->execute($study));
         $this->pull($study->load('domains'), $source, $tell);
         $tell('comparing and weighing', 1, 1);

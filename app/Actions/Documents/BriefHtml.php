@@ -10,6 +10,11 @@ final class BriefHtml
     /** @param array<string, mixed> $brief as ReadBrief gives it */
     public static function html(array $brief, string $nonce): string
     {
-        return view('brief', ['brief' => $brief, 'facts' => BriefText::of($brief), 'written' => BriefText::written($brief), 'nonce' => $nonce])->render();
+        return view('brief', [
+            'brief' => $brief,
+            'facts' => BriefText::of($brief),
+            'written' => BriefText::written($brief),
+            'nonce' => $nonce,
+        ])->render();
     }
 }

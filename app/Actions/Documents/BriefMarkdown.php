@@ -18,9 +18,25 @@ final class BriefMarkdown
         foreach (BriefText::written($brief) as $heading => $text) {
             array_push($lines, '', '## '.$heading, '', self::plain($text));
         }
-        array_push($lines, '', '## Keywords', '', 'The one that would bring most: **'.self::plain((string) $brief['traffic_leader']).'**', '', '| keyword | volume | we |', '|---|---:|---:|');
+        array_push(
+            $lines,
+            '',
+            '## Keywords',
+            '',
+            'The one that would bring most: **'.self::plain((string) $brief['traffic_leader']).'**',
+            '',
+            '| keyword | volume | we |',
+            '|---|---:|---:|',
+        );
         foreach ($brief['keywords'] as $keyword) {
-            $lines[] = '| '.self::plain($keyword['keyword']).' | '.($keyword['volume'] ?? '·').' | '.($keyword['own_position'] ?? '·').' |';
+            $lines[] =
+                '| '.
+                self::plain($keyword['keyword']).
+                ' | '.
+                ($keyword['volume'] ?? '·').
+                ' | '.
+                ($keyword['own_position'] ?? '·').
+                ' |';
         }
         array_push($lines, ...self::rivals($brief));
 
@@ -36,15 +52,33 @@ final class BriefMarkdown
     {
         $lines = [];
         if ($brief['questions'] !== []) {
-            array_push($lines, '', '## Questions to answer', '', ...array_map(static fn(string $question): string => '- '.self::plain($question), $brief['questions']));
+            array_push(
+                $lines,
+                '',
+                '## Questions to answer',
+                '',
+                ...array_map(static fn(string $question): string => '- '.self::plain($question), $brief['questions']),
+            );
         }
         foreach ($brief['rivals'] as $rival) {
-            array_push($lines, '', '## To beat: '.self::plain($rival['url']), '', ...array_map(static fn(string $heading): string => '- '.self::plain($heading), $rival['headings']));
+            array_push(
+                $lines,
+                '',
+                '## To beat: '.self::plain($rival['url']),
+                '',
+                ...array_map(static fn(string $heading): string => '- '.self::plain($heading), $rival['headings']),
+            );
         }
         if ($brief['page_one'] !== []) {
             array_push($lines, '', '## Page one', '', '| place | page | strength | referring domains |', '|---:|---|---:|---:|');
             foreach ($brief['page_one'] as $result) {
-                $lines[] = sprintf('| %d | %s | %s | %s |', $result['position'], self::plain((string) $result['url']), $result['page_strength'] ?? '·', $result['referring_domains'] ?? '·');
+                $lines[] = sprintf(
+                    '| %d | %s | %s | %s |',
+                    $result['position'],
+                    self::plain((string) $result['url']),
+                    $result['page_strength'] ?? '·',
+                    $result['referring_domains'] ?? '·',
+                );
             }
         }
 

@@ -51,9 +51,7 @@ final class BriefOdt
             $this->heading(2, $heading);
             array_map($this->paragraph(...), explode("\n", str_replace("\r", '', $text)));
         }
-        $this->heading(2, 'Keywords');
-        $this->paragraph('The one that would bring most: '.$brief['traffic_leader']);
-        $this->table(['keyword', 'volume', 'we'], array_map(static fn(array $keyword): array => [$keyword['keyword'], (string) ($keyword['volume'] ?? '·'), (string) ($keyword['own_position'] ?? '·')], array_values($brief['keywords'])));
+        $this->keywords($brief);
         if ($brief['questions'] !== []) {
             $this->heading(2, 'Questions to answer');
             array_map($this->paragraph(...), $brief['questions']);
@@ -63,9 +61,44 @@ final class BriefOdt
             array_map($this->paragraph(...), $rival['headings']);
         }
         if ($brief['page_one'] !== []) {
-            $this->heading(2, 'Page one');
-            $this->table(['place', 'page', 'strength', 'referring domains'], array_map(static fn(array $result): array => [(string) $result['position'], (string) $result['url'], (string) ($result['page_strength'] ?? '·'), (string) ($result['referring_domains'] ?? '·')], array_values($brief['page_one'])));
+            $this->pageOne($brief['page_one']);
         }
+    }
+
+    /** @param array<string, mixed> $brief */
+    private function keywords(array $brief): void
+    {
+        $this->heading(2, 'Keywords');
+        $this->paragraph('The one that would bring most: '.$brief['traffic_leader']);
+        $this->table(
+            ['keyword', 'volume', 'we'],
+            array_map(
+                static fn(array $keyword): array => [
+                    $keyword['keyword'],
+                    (string) ($keyword['volume'] ?? '·'),
+                    (string) ($keyword['own_position'] ?? '·'),
+                ],
+                array_values($brief['keywords']),
+            ),
+        );
+    }
+
+    /** @param list<array<string, mixed>> $results */
+    private function pageOne(array $results): void
+    {
+        $this->heading(2, 'Page one');
+        $this->table(
+            ['place', 'page', 'strength', 'referring domains'],
+            array_map(
+                static fn(array $result): array => [
+                    (string) $result['position'],
+                    (string) $result['url'],
+                    (string) ($result['page_strength'] ?? '·'),
+                    (string) ($result['referring_domains'] ?? '·'),
+                ],
+                $results,
+            ),
+        );
     }
 
     private function heading(int $level, string $text): void
@@ -85,9 +118,13 @@ final class BriefOdt
      */
     private function table(array $headings, array $rows): void
     {
-        $width = \count($headings === [] ? ($rows[0] ?? ['']) : $headings);
+        $width = \count($headings === [] ? $rows[0] ?? [''] : $headings);
         $table = $this->element($this->body, self::TABLE, 'table:table');
-        $this->element($table, self::TABLE, 'table:table-column')->setAttributeNS(self::TABLE, 'table:number-columns-repeated', (string) $width);
+        $this->element($table, self::TABLE, 'table:table-column')->setAttributeNS(
+            self::TABLE,
+            'table:number-columns-repeated',
+            (string) $width,
+        );
         foreach ($headings === [] ? $rows : [$headings, ...$rows] as $cells) {
             $row = $this->element($table, self::TABLE, 'table:table-row');
             foreach ($cells as $cell) {
@@ -114,7 +151,14 @@ final class BriefOdt
         $zip->addFromString('mimetype', self::MIME);
         $zip->setCompressionName('mimetype', ZipArchive::CM_STORE);
         $zip->addFromString('content.xml', $content);
-        $zip->addFromString('META-INF/manifest.xml', '<?xml version="1.0" encoding="UTF-8"?><manifest:manifest xmlns:manifest="'.self::MANIFEST.'" manifest:version="1.2"><manifest:file-entry manifest:full-path="/" manifest:media-type="'.self::MIME.'"/><manifest:file-entry manifest:full-path="content.xml" manifest:media-type="text/xml"/></manifest:manifest>');
+        $zip->addFromString(
+            'META-INF/manifest.xml',
+            '<?xml version="1.0" encoding="UTF-8"?><manifest:manifest xmlns:manifest="'.
+                self::MANIFEST.
+                '" manifest:version="1.2"><manifest:file-entry manifest:full-path="/" manifest:media-type="'.
+                self::MIME.
+                '"/><manifest:file-entry manifest:full-path="content.xml" manifest:media-type="text/xml"/></manifest:manifest>',
+        );
         $zip->close();
         try {
             return (string) file_get_contents($path);

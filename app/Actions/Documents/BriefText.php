@@ -16,9 +16,18 @@ final class BriefText
     {
         $item = $brief['item'];
         $facts = [
-            'Tactic' => $item['tactic'], 'Month' => $item['month'], 'Publish by' => $brief['publish_by'], 'Owner' => $item['owner'], 'Due' => $item['due'],
-            'Our page' => $brief['our_page'] ?? 'a new one', 'Our position' => $brief['our_position'] ?? 'absent', 'Aim' => $brief['target'],
-            'Gain, visits a month' => (string) round((float) $brief['gain']), 'Intent' => $brief['intent'], 'Funnel stage' => $brief['stage'] ?? 'unset', 'Links to earn' => $item['links_to_earn'],
+            'Tactic' => $item['tactic'],
+            'Month' => $item['month'],
+            'Publish by' => $brief['publish_by'],
+            'Owner' => $item['owner'],
+            'Due' => $item['due'],
+            'Our page' => $brief['our_page'] ?? 'a new one',
+            'Our position' => $brief['our_position'] ?? 'absent',
+            'Aim' => $brief['target'],
+            'Gain, visits a month' => (string) round((float) $brief['gain']),
+            'Intent' => $brief['intent'],
+            'Funnel stage' => $brief['stage'] ?? 'unset',
+            'Links to earn' => $item['links_to_earn'],
         ];
 
         return array_map(strval(...), array_filter($facts, static fn(mixed $value): bool => $value !== null && $value !== ''));
@@ -32,7 +41,11 @@ final class BriefText
     public static function written(array $brief): array
     {
         $written = (array) $brief['written'];
-        $parts = ['Angle' => $written['angle'] ?? '', 'Call to action' => $written['call_to_action'] ?? '', 'Notes' => $written['notes'] ?? ''];
+        $parts = [
+            'Angle' => $written['angle'] ?? '',
+            'Call to action' => $written['call_to_action'] ?? '',
+            'Notes' => $written['notes'] ?? '',
+        ];
 
         return array_filter(array_map(strval(...), $parts), static fn(string $text): bool => $text !== '');
     }

@@ -27,7 +27,13 @@ final readonly class ReviewDocument
     {
         $track = $this->track->execute($study);
         $plan = $this->plan->execute($study);
-        $ahead = array_values(array_filter($plan['items'], static fn(array $item): bool => $item['month'] !== null && \in_array($item['status'], ['planned', 'writing', 'published'], true)));
+        $ahead = array_values(
+            array_filter(
+                $plan['items'],
+                static fn(array $item): bool => $item['month'] !== null &&
+                    \in_array($item['status'], ['planned', 'writing', 'published'], true),
+            ),
+        );
         usort($ahead, static fn(array $one, array $other): int => $one['month'] <=> $other['month']);
 
         return view('review', [
@@ -52,14 +58,21 @@ final readonly class ReviewDocument
      */
     private static function lines(array $shares, int $domains): array
     {
-        $most = max([.01, ...array_filter(array_merge([], ...array_column($shares, 'shares')), static fn(?float $share): bool => $share !== null)]);
+        $most = max([
+            0.01,
+            ...array_filter(array_merge([], ...array_column($shares, 'shares')), static fn(?float $share): bool => $share !== null),
+        ]);
         $lines = [];
         for ($domain = 0; $domain < $domains; ++$domain) {
             $points = [];
             foreach ($shares as $number => $day) {
                 $share = $day['shares'][$domain] ?? null;
                 if ($share !== null) {
-                    $points[] = sprintf('%.1f,%.1f', self::WIDTH * $number / max(1, \count($shares) - 1), self::HEIGHT * (1 - $share / $most));
+                    $points[] = sprintf(
+                        '%.1f,%.1f',
+                        (self::WIDTH * $number) / max(1, \count($shares) - 1),
+                        self::HEIGHT * (1 - $share / $most),
+                    );
                 }
             }
             $lines[] = implode(' ', $points);

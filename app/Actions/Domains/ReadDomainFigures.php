@@ -18,10 +18,18 @@ final class ReadDomainFigures
     public function execute(Study $study): array
     {
         $figures = ChooseDomainFigures::bestFirst($study);
-        $files = Import::query()->whereIn('id', $figures->pluck('import_id')->filter()->all())->pluck('file_name', 'id');
+        $files = Import::query()
+            ->whereIn('id', $figures->pluck('import_id')->filter()->all())
+            ->pluck('file_name', 'id');
         $said = [];
         foreach ($figures as $figure) {
-            $said[$figure->domain_id][] = ['kind' => $figure->kind, 'day' => $figure->day, 'file' => $files->get($figure->import_id), 'authority' => $figure->authority, 'referring_domains' => $figure->referring_domains];
+            $said[$figure->domain_id][] = [
+                'kind' => $figure->kind,
+                'day' => $figure->day,
+                'file' => $files->get($figure->import_id),
+                'authority' => $figure->authority,
+                'referring_domains' => $figure->referring_domains,
+            ];
         }
 
         return $said;
@@ -35,8 +43,15 @@ final class ReadDomainFigures
     public function disputed(Study $study, array $domains): array
     {
         $said = array_intersect_key($this->execute($study), array_flip($domains));
-        $disputed = array_filter($said, static fn(array $sources): bool => \count(array_unique(array_filter(array_column($sources, 'authority'), is_float(...)))) > 1);
+        $disputed = array_filter(
+            $said,
+            static fn(array $sources): bool => \count(array_unique(array_filter(array_column($sources, 'authority'), is_float(...)))) > 1,
+        );
 
-        return array_map(static fn(int $domain, array $sources): array => ['domain' => $domain, 'said' => $sources], array_keys($disputed), array_values($disputed));
+        return array_map(
+            static fn(int $domain, array $sources): array => ['domain' => $domain, 'said' => $sources],
+            array_keys($disputed),
+            array_values($disputed),
+        );
     }
 }

@@ -13,8 +13,18 @@ use App\Support\Tabular\Table;
 final class CompareExport
 {
     private const HEADINGS = [
-        'keyword', 'standing', 'own_position', 'own_url', 'best_competitor', 'best_position', 'competitors_ranking', 'competitors_above', 'volume',
-        'difficulty', 'cpc', 'movement',
+        'keyword',
+        'standing',
+        'own_position',
+        'own_url',
+        'best_competitor',
+        'best_position',
+        'competitors_ranking',
+        'competitors_above',
+        'volume',
+        'difficulty',
+        'cpc',
+        'movement',
     ];
 
     /** The rows are read as they are asked for, inside a transaction of the caller's. */

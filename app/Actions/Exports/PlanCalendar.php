@@ -10,7 +10,10 @@ use App\Support\Calendar\IcsCalendar;
 /** A plan as a calendar: each item on the first day of the month in which it is to be published, or else begun. */
 final class PlanCalendar
 {
-    /** @param list<array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float, win_chance: float, publish_by: ?string}> $plan */
+    /**
+     * @param list<array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float,
+     *     win_chance: float, publish_by: ?string}> $plan
+     */
     public static function of(Study $study, array $plan, \DateTimeImmutable $now): IcsCalendar
     {
         $calendar = new IcsCalendar($now);
@@ -19,7 +22,13 @@ final class PlanCalendar
                 $study->slug.' '.$item['item'],
                 new \DateTimeImmutable(($item['publish_by'] ?? $item['month']).'-01', new \DateTimeZone('UTC')),
                 ucfirst($item['tactic']).': '.$item['item'],
-                sprintf("Topic: %s\nPlanned for %s, %s days of work\nExpected gain: %s visits a month", $item['topic'], $item['month'], $item['effort_days'], round($item['expected_gain'])),
+                sprintf(
+                    "Topic: %s\nPlanned for %s, %s days of work\nExpected gain: %s visits a month",
+                    $item['topic'],
+                    $item['month'],
+                    $item['effort_days'],
+                    round($item['expected_gain']),
+                ),
             );
         }
 

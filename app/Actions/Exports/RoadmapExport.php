@@ -11,7 +11,20 @@ use App\Support\Tabular\Table;
 /** The roadmap as it stands, a row per item: what waits last, the rest by month. */
 final readonly class RoadmapExport
 {
-    private const HEADINGS = ['month', 'item', 'topic', 'tactic', 'status', 'owner', 'due', 'effort_days', 'links_to_earn', 'expected_gain', 'win_chance', 'publish_by'];
+    private const HEADINGS = [
+        'month',
+        'item',
+        'topic',
+        'tactic',
+        'status',
+        'owner',
+        'due',
+        'effort_days',
+        'links_to_earn',
+        'expected_gain',
+        'win_chance',
+        'publish_by',
+    ];
 
     public function __construct(private ReadPlan $read)
     {
@@ -25,14 +38,31 @@ final readonly class RoadmapExport
         ], $this->read->execute($study)['items']));
     }
 
-    /** @return list<array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float, win_chance: float, publish_by: ?string}> items that have a month and are not dropped */
+    /**
+     * @return list<array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float,
+     *     win_chance: float, publish_by: ?string}> items that have a month and are not dropped
+     */
     public function planned(Study $study): array
     {
-        $planned = array_filter($this->read->execute($study)['items'], static fn(array $item): bool => $item['month'] !== null && $item['status'] !== 'dropped');
+        $planned = array_filter(
+            $this->read->execute($study)['items'],
+            static fn(array $item): bool => $item['month'] !== null && $item['status'] !== 'dropped',
+        );
 
-        return array_values(array_map(static fn(array $item): array => [
-            'month' => $item['month'], 'item' => $item['keyword'], 'topic' => $item['topic'] ?? $item['keyword'], 'tactic' => $item['tactic'], 'effort_days' => $item['effort_days'],
-            'expected_gain' => $item['expected_gain'] ?? 0.0, 'win_chance' => $item['win_chance'] ?? 0.0, 'publish_by' => $item['publish_by'],
-        ], $planned));
+        return array_values(
+            array_map(
+                static fn(array $item): array => [
+                    'month' => $item['month'],
+                    'item' => $item['keyword'],
+                    'topic' => $item['topic'] ?? $item['keyword'],
+                    'tactic' => $item['tactic'],
+                    'effort_days' => $item['effort_days'],
+                    'expected_gain' => $item['expected_gain'] ?? 0.0,
+                    'win_chance' => $item['win_chance'] ?? 0.0,
+                    'publish_by' => $item['publish_by'],
+                ],
+                $planned,
+            ),
+        );
     }
 }

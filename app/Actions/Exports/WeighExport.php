@@ -16,8 +16,24 @@ use GreaterReach\Core\Priority\Weights;
 final class WeighExport
 {
     private const HEADINGS = [
-        'rank', 'keyword', 'standing', 'own_position', 'target', 'volume', 'difficulty', 'visits_now', 'potential', 'gain', 'win_chance', 'expected_gain',
-        'priority', 'horizon', 'tactic', 'links_to_earn', 'intent', 'topic',
+        'rank',
+        'keyword',
+        'standing',
+        'own_position',
+        'target',
+        'volume',
+        'difficulty',
+        'visits_now',
+        'potential',
+        'gain',
+        'win_chance',
+        'expected_gain',
+        'priority',
+        'horizon',
+        'tactic',
+        'links_to_earn',
+        'intent',
+        'topic',
     ];
     private const FLOATS = [6, 7, 8, 9, 10, 11, 12];
 

@@ -24,8 +24,12 @@ final class DomainsLoader implements Loader
     /** @var list<array<string, mixed>> */
     private array $rows = [];
 
-    public function __construct(private readonly ImportOrder $order, private readonly DomainFinder $domains, private readonly PublicSuffixList $suffixes, private readonly ChooseDomainFigures $choose)
-    {
+    public function __construct(
+        private readonly ImportOrder $order,
+        private readonly DomainFinder $domains,
+        private readonly PublicSuffixList $suffixes,
+        private readonly ChooseDomainFigures $choose,
+    ) {
     }
 
     public function prepare(): void
@@ -97,9 +101,14 @@ final class DomainsLoader implements Loader
         }
         $wanted = DomainEntry::of($text, $this->suffixes);
 
-        return array_values($this->order->study->domains->filter(
-            fn(Domain $domain): bool => $wanted->host === $wanted->registrableDomain && $this->domains->entry($domain->id)->registrableDomain === $wanted->registrableDomain,
-        )->all());
+        return array_values(
+            $this->order->study->domains
+                ->filter(
+                    fn(Domain $domain): bool => $wanted->host === $wanted->registrableDomain &&
+                        $this->domains->entry($domain->id)->registrableDomain === $wanted->registrableDomain,
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -112,7 +121,14 @@ final class DomainsLoader implements Loader
         if (isset($row['brand_terms'])) {
             $domain->update(['brand_terms' => $row['brand_terms']]);
         }
-        DomainFigure::query()->create(['study_id' => $domain->study_id, 'domain_id' => $domain->id, 'import_id' => $import->id, 'kind' => $this->order->origin, 'day' => $this->order->day, ...array_intersect_key($row, array_flip(self::FIGURES))]);
+        DomainFigure::query()->create([
+            'study_id' => $domain->study_id,
+            'domain_id' => $domain->id,
+            'import_id' => $import->id,
+            'kind' => $this->order->origin,
+            'day' => $this->order->day,
+            ...array_intersect_key($row, array_flip(self::FIGURES)),
+        ]);
     }
 
     private function addCandidate(string $text): Domain

@@ -14,7 +14,10 @@ final class ForgetImport
     public function execute(Import $import): void
     {
         ForgetSnapshots::execute(Snapshot::withSuperseded()->where('import_id', $import->id)->get());
-        DB::delete('DELETE FROM metrics WHERE study_id = ? AND source_id IN (SELECT id FROM sources WHERE import_id = ?)', [$import->study_id, $import->id]);
+        DB::delete('DELETE FROM metrics WHERE study_id = ? AND source_id IN (SELECT id FROM sources WHERE import_id = ?)', [
+            $import->study_id,
+            $import->id,
+        ]);
         foreach (['results', 'performance'] as $table) {
             DB::table($table)->where('study_id', $import->study_id)->where('import_id', $import->id)->delete();
         }

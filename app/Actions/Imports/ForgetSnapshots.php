@@ -15,7 +15,10 @@ final class ForgetSnapshots
     public static function execute(Collection $snapshots): void
     {
         foreach ($snapshots as $snapshot) {
-            DB::delete('DELETE FROM metrics WHERE study_id = ? AND source_id IN (SELECT id FROM sources WHERE snapshot_id = ?)', [$snapshot->study_id, $snapshot->id]);
+            DB::delete('DELETE FROM metrics WHERE study_id = ? AND source_id IN (SELECT id FROM sources WHERE snapshot_id = ?)', [
+                $snapshot->study_id,
+                $snapshot->id,
+            ]);
             DB::delete('DELETE FROM rankings WHERE study_id = ? AND snapshot_id = ?', [$snapshot->study_id, $snapshot->id]);
             $snapshot->delete();
         }

@@ -26,8 +26,13 @@ final readonly class ImportFile
     /** Rows whose numbers are looked at before the reading begins. */
     private const SAMPLE = 1000;
 
-    public function __construct(private PublicSuffixList $suffixes, private TableReader $reader, private Mappings $mappings, private ForgetImport $forget, private ChooseDomainFigures $choose)
-    {
+    public function __construct(
+        private PublicSuffixList $suffixes,
+        private TableReader $reader,
+        private Mappings $mappings,
+        private ForgetImport $forget,
+        private ChooseDomainFigures $choose,
+    ) {
     }
 
     /**
@@ -73,9 +78,17 @@ final readonly class ImportFile
             throw ImportRefused::with($staged->badRows);
         }
         $import = Import::query()->create([
-            'study_id' => $order->study->id, 'user_id' => $order->userId, 'kind' => $order->kind, 'file_name' => $order->fileName,
-            'sha256' => $fingerprint->sha256(), 'day' => $order->day, 'rows_kept' => $staged->kept, 'rows_dropped' => $staged->dropped, 'rows_bad' => $staged->badRows->total(),
-            'mapping' => $plan->mapping(), 'format' => $table->format(),
+            'study_id' => $order->study->id,
+            'user_id' => $order->userId,
+            'kind' => $order->kind,
+            'file_name' => $order->fileName,
+            'sha256' => $fingerprint->sha256(),
+            'day' => $order->day,
+            'rows_kept' => $staged->kept,
+            'rows_dropped' => $staged->dropped,
+            'rows_bad' => $staged->badRows->total(),
+            'mapping' => $plan->mapping(),
+            'format' => $table->format(),
         ]);
         $isSameFile = $this->supersedeSameFile($import);
         $notes = $staged->loader->settle($import);
@@ -84,7 +97,17 @@ final readonly class ImportFile
         }
         $order->study->touchData();
 
-        return new ImportOutcome($import->id, $staged->kept, $staged->dropped, $staged->badRows, $staged->numbers->format(), $staged->numbers->isAmbiguous(), $isSameFile, $notes, $order->isDryRun ? $staged->loader->changes($import) : null);
+        return new ImportOutcome(
+            $import->id,
+            $staged->kept,
+            $staged->dropped,
+            $staged->badRows,
+            $staged->numbers->format(),
+            $staged->numbers->isAmbiguous(),
+            $isSameFile,
+            $notes,
+            $order->isDryRun ? $staged->loader->changes($import) : null,
+        );
     }
 
     /**
@@ -126,7 +149,13 @@ final readonly class ImportFile
     private function supersedeSameFile(Import $import): bool
     {
         /** @var list<Import> $same */
-        $same = Import::query()->where('study_id', $import->study_id)->where('kind', $import->kind)->where('sha256', $import->sha256)->where('id', '<>', $import->id)->get()->all();
+        $same = Import::query()
+            ->where('study_id', $import->study_id)
+            ->where('kind', $import->kind)
+            ->where('sha256', $import->sha256)
+            ->where('id', '<>', $import->id)
+            ->get()
+            ->all();
         foreach ($import->kind === ImportKind::Rankings ? [] : $same as $older) {
             $older->superseded_by === null ? $older->update(['superseded_by' => $import->id]) : $this->forget->execute($older);
         }

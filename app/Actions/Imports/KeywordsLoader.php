@@ -65,7 +65,8 @@ final class KeywordsLoader implements Loader
         $row = DB::selectOne(<<<'SQL'
             SELECT count(*) FILTER (WHERE o.keyword IS NULL) AS added, count(*) FILTER (WHERE o.keyword IS NOT NULL) AS updated
             FROM metrics n JOIN sources s ON s.id = n.source_id AND s.import_id = ?
-            LEFT JOIN (SELECT DISTINCT m.keyword FROM metrics m JOIN live_sources l ON l.id = m.source_id AND l.kind = 'keywords' WHERE m.study_id = ? AND l.import_id <> ?) o USING (keyword)
+            LEFT JOIN (SELECT DISTINCT m.keyword FROM metrics m JOIN live_sources l ON l.id = m.source_id AND l.kind = 'keywords'
+                WHERE m.study_id = ? AND l.import_id <> ?) o USING (keyword)
             WHERE n.study_id = ?
             SQL, [$import->id, $import->study_id, $import->id, $import->study_id]);
 

@@ -48,7 +48,11 @@ final class Mappings
      */
     private function recall(Study $study, ImportKind $kind, array $headers): array
     {
-        $kept = DB::table('mappings')->where('study_id', $study->id)->where('kind', $kind->value)->where('header_sha256', self::fingerprint($headers))->value('mapping');
+        $kept = DB::table('mappings')
+            ->where('study_id', $study->id)
+            ->where('kind', $kind->value)
+            ->where('header_sha256', self::fingerprint($headers))
+            ->value('mapping');
         $mapping = \is_string($kept) ? json_decode($kept, true) : [];
 
         return \is_array($mapping) ? array_filter($mapping, is_string(...)) : [];

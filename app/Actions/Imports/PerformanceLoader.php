@@ -30,16 +30,31 @@ final class PerformanceLoader implements Loader
     public function stage(int $line, array $values): array|BadCell
     {
         if ($values['clicks'] > $values['impressions']) {
-            return new BadCell($line, 'clicks', (string) $values['clicks'], 'is more than the impressions, '.$values['impressions'].'.');
+            return new BadCell(
+                $line,
+                'clicks',
+                (string) $values['clicks'],
+                'is more than the impressions, '.$values['impressions'].'.',
+            );
         }
 
-        return [$values['query'], $values['page'] ?? null, $values['date'] ?? $this->order->day, $values['clicks'], $values['impressions'], $values['position']];
+        return [
+            $values['query'],
+            $values['page'] ?? null,
+            $values['date'] ?? $this->order->day,
+            $values['clicks'],
+            $values['impressions'],
+            $values['position'],
+        ];
     }
 
     public function settle(Import $import): array
     {
         $columns = implode(', ', $this->columns());
-        $kept = DB::affectingStatement("INSERT INTO performance (study_id, import_id, {$columns}) SELECT ?::bigint, ?::bigint, {$columns} FROM staged", [$import->study_id, $import->id]);
+        $kept = DB::affectingStatement(
+            "INSERT INTO performance (study_id, import_id, {$columns}) SELECT ?::bigint, ?::bigint, {$columns} FROM staged",
+            [$import->study_id, $import->id],
+        );
 
         return [sprintf('%d rows of our own performance were kept.', $kept)];
     }

@@ -44,7 +44,10 @@ final readonly class PreviewFile
             'format' => $table->format(),
             'headers' => $table->headers(),
             'sample' => self::sample($table),
-            'fields' => array_map(static fn(Field $field): array => ['name' => $field->name, 'required' => $field->isRequired], $order->kind->fields()),
+            'fields' => array_map(
+                static fn(Field $field): array => ['name' => $field->name, 'required' => $field->isRequired],
+                $order->kind->fields(),
+            ),
             'mapping' => (object) $mapping,
             'problem' => $problem,
             'outcome' => $outcome,
@@ -57,7 +60,10 @@ final readonly class PreviewFile
     {
         $sample = [];
         foreach ($table->rows() as $line => $cells) {
-            $sample[] = ['line' => $line, 'cells' => array_map(static fn(string|int|float $cell): string => mb_strimwidth((string) $cell, 0, 120, '…'), $cells)];
+            $sample[] = [
+                'line' => $line,
+                'cells' => array_map(static fn(string|int|float $cell): string => mb_strimwidth((string) $cell, 0, 120, '…'), $cells),
+            ];
             if (\count($sample) === self::SAMPLE) {
                 break;
             }

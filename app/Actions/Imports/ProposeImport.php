@@ -91,6 +91,11 @@ final readonly class ProposeImport
             return [];
         }
 
-        return array_values(array_map(static fn(DomainEntry $entry): string => $entry->label, array_filter($entries, static fn(DomainEntry $entry): bool => $entry->covers($url))));
+        return array_values(
+            array_map(
+                static fn(DomainEntry $entry): string => $entry->label,
+                array_filter($entries, static fn(DomainEntry $entry): bool => $entry->covers($url)),
+            ),
+        );
     }
 }

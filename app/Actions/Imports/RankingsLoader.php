@@ -40,7 +40,8 @@ final class RankingsLoader implements Loader
         DB::statement(<<<'SQL'
             CREATE TEMPORARY TABLE staged (
                 line bigint, part integer, keyword text COLLATE "C", position smallint,
-                url text COLLATE "C", features text, volume bigint, difficulty double precision, cpc numeric, advertiser_competition double precision
+                url text COLLATE "C", features text, volume bigint, difficulty double precision, cpc numeric,
+                    advertiser_competition double precision
             ) ON COMMIT DROP
             SQL);
     }
@@ -84,10 +85,18 @@ final class RankingsLoader implements Loader
     {
         ksort($this->snapshots);
 
-        return array_values(array_map(
-            fn(array $snapshot): string => $this->settleSnapshot($import, $snapshot['part'], $snapshot['domain'], $snapshot['channel'], $snapshot['day']),
-            $this->snapshots,
-        ));
+        return array_values(
+            array_map(
+                fn(array $snapshot): string => $this->settleSnapshot(
+                    $import,
+                    $snapshot['part'],
+                    $snapshot['domain'],
+                    $snapshot['channel'],
+                    $snapshot['day'],
+                ),
+                $this->snapshots,
+            ),
+        );
     }
 
     /** @return array{int, DomainEntry}|string number and scope of the snapshot that a row belongs to, or what is wrong with its domain */
@@ -119,14 +128,34 @@ final class RankingsLoader implements Loader
         DB::statement('SELECT pg_advisory_xact_lock(hashtextextended(?, 0))', ["snapshot {$domain->id} {$channel} {$day}"]);
         $replaced = $this->supersede($import, $domain, $channel, $day);
         $snapshot = Snapshot::query()->create([
-            'study_id' => $import->study_id, 'domain_id' => $domain->id, 'import_id' => $import->id,
-            'channel' => $channel, 'day' => $day, 'keywords' => 0, 'rankings' => 0,
+            'study_id' => $import->study_id,
+            'domain_id' => $domain->id,
+            'import_id' => $import->id,
+            'channel' => $channel,
+            'day' => $day,
+            'keywords' => 0,
+            'rankings' => 0,
         ]);
         $rankings = $this->insertRankings($snapshot, $part);
-        $snapshot->update(['rankings' => $rankings, 'keywords' => DB::table('rankings')->where('study_id', $import->study_id)->where('snapshot_id', $snapshot->id)->where('ordinal', 1)->count()]);
+        $snapshot->update([
+            'rankings' => $rankings,
+            'keywords' => DB::table('rankings')
+                ->where('study_id', $import->study_id)
+                ->where('snapshot_id', $snapshot->id)
+                ->where('ordinal', 1)
+                ->count(),
+        ]);
         $this->insertMetrics($import, $snapshot, $part, $snapshot->keywords === ($this->staged[$part] ?? 0));
 
-        return sprintf('%s %s of %s %s: %d rankings of %d keywords.', ucfirst($channel), 'snapshot', $domain->entry, ($replaced ? 'replaced for ' : 'added for ').$day, $rankings, $snapshot->keywords);
+        return sprintf(
+            '%s %s of %s %s: %d rankings of %d keywords.',
+            ucfirst($channel),
+            'snapshot',
+            $domain->entry,
+            ($replaced ? 'replaced for ' : 'added for ').$day,
+            $rankings,
+            $snapshot->keywords,
+        );
     }
 
     /** What is replaced waits for an undo, one step back. */
@@ -158,15 +187,29 @@ final class RankingsLoader implements Loader
     /** Against the snapshot it replaces, or else the newest one before it. */
     private function changesOf(Snapshot $snapshot): Changes
     {
-        $row = DB::selectOne(<<<'SQL'
-            SELECT count(*) FILTER (WHERE o.keyword IS NULL) AS added, count(*) FILTER (WHERE n.position <> o.position) AS updated, count(*) FILTER (WHERE n.keyword IS NULL) AS gone
-            FROM (SELECT keyword, position FROM rankings WHERE study_id = ? AND snapshot_id = ? AND ordinal = 1) n
-            FULL JOIN (
-                SELECT keyword, position FROM rankings WHERE study_id = ? AND ordinal = 1 AND snapshot_id = (
-                    SELECT id FROM snapshots WHERE domain_id = ? AND channel = ? AND day <= ? AND id <> ? AND (superseded_by IS NULL OR superseded_by = ?) ORDER BY day DESC, id DESC LIMIT 1
-                )
-            ) o USING (keyword)
-            SQL, [$snapshot->study_id, $snapshot->id, $snapshot->study_id, $snapshot->domain_id, $snapshot->channel, $snapshot->day->toDateString(), $snapshot->id, $snapshot->import_id]);
+        $row = DB::selectOne(
+            <<<'SQL'
+                SELECT count(*) FILTER (WHERE o.keyword IS NULL) AS added, count(*) FILTER (WHERE n.position <> o.position) AS updated,
+                    count(*) FILTER (WHERE n.keyword IS NULL) AS gone
+                FROM (SELECT keyword, position FROM rankings WHERE study_id = ? AND snapshot_id = ? AND ordinal = 1) n
+                FULL JOIN (
+                    SELECT keyword, position FROM rankings WHERE study_id = ? AND ordinal = 1 AND snapshot_id = (
+                        SELECT id FROM snapshots WHERE domain_id = ? AND channel = ? AND day <= ? AND id <> ?
+                            AND (superseded_by IS NULL OR superseded_by = ?) ORDER BY day DESC, id DESC LIMIT 1
+                    )
+                ) o USING (keyword)
+                SQL,
+            [
+                $snapshot->study_id,
+                $snapshot->id,
+                $snapshot->study_id,
+                $snapshot->domain_id,
+                $snapshot->channel,
+                $snapshot->day->toDateString(),
+                $snapshot->id,
+                $snapshot->import_id,
+            ],
+        );
 
         return new Changes((int) $row->added, (int) $row->updated, (int) $row->gone);
     }
@@ -175,7 +218,8 @@ final class RankingsLoader implements Loader
     {
         return DB::affectingStatement(<<<'SQL'
             INSERT INTO rankings (study_id, snapshot_id, keyword, ordinal, position, url, features)
-            SELECT ?::bigint, ?::bigint, keyword, row_number() OVER (PARTITION BY keyword ORDER BY position, url NULLS LAST), position, url, features
+            SELECT ?::bigint, ?::bigint, keyword, row_number() OVER (PARTITION BY keyword ORDER BY position, url NULLS LAST), position,
+                url, features
             FROM (
                 SELECT DISTINCT ON (keyword, url) keyword, url, position, features
                 FROM staged WHERE part = ?
@@ -188,11 +232,19 @@ final class RankingsLoader implements Loader
     private function insertMetrics(Import $import, Snapshot $snapshot, int $part, bool $isOneRowEach): void
     {
         $source = DB::table('sources')->insertGetId([
-            'study_id' => $import->study_id, 'import_id' => $import->id, 'snapshot_id' => $snapshot->id, 'domain_id' => $snapshot->domain_id,
-            'kind' => 'rankings', 'channel' => $snapshot->channel, 'day' => $snapshot->day->toDateString(),
+            'study_id' => $import->study_id,
+            'import_id' => $import->id,
+            'snapshot_id' => $snapshot->id,
+            'domain_id' => $snapshot->domain_id,
+            'kind' => 'rankings',
+            'channel' => $snapshot->channel,
+            'day' => $snapshot->day->toDateString(),
         ]);
         $metrics = ['volume', 'difficulty', 'cpc', 'advertiser_competition'];
-        $values = array_map(static fn(string $metric): string => $isOneRowEach ? $metric : "(array_agg({$metric}) FILTER (WHERE {$metric} IS NOT NULL))[1]", $metrics);
+        $values = array_map(
+            static fn(string $metric): string => $isOneRowEach ? $metric : "(array_agg({$metric}) FILTER (WHERE {$metric} IS NOT NULL))[1]",
+            $metrics,
+        );
         $columns = implode(', ', $metrics);
         $chosen = implode(', ', $values);
         $grouping = $isOneRowEach ? '' : 'GROUP BY keyword';

@@ -29,7 +29,12 @@ final readonly class ReceiveUpload
      */
     public function execute(Study $study, User $user, UploadedFile $file): array
     {
-        $upload = new Upload(['study_id' => $study->id, 'user_id' => $user->id, 'file_name' => $file->getClientOriginalName(), 'bytes' => (int) $file->getSize()]);
+        $upload = new Upload([
+            'study_id' => $study->id,
+            'user_id' => $user->id,
+            'file_name' => $file->getClientOriginalName(),
+            'bytes' => (int) $file->getSize(),
+        ]);
         $upload->id = (string) Str::uuid();
         try {
             self::store($file, $upload);

@@ -42,7 +42,10 @@ final class ResultsLoader implements Loader
     public function settle(Import $import): array
     {
         $columns = implode(', ', $this->columns());
-        $kept = DB::affectingStatement("INSERT INTO results (study_id, import_id, {$columns}) SELECT ?::bigint, ?::bigint, {$columns} FROM staged", [$import->study_id, $import->id]);
+        $kept = DB::affectingStatement(
+            "INSERT INTO results (study_id, import_id, {$columns}) SELECT ?::bigint, ?::bigint, {$columns} FROM staged",
+            [$import->study_id, $import->id],
+        );
 
         return [sprintf('%d page-one results were kept.', $kept)];
     }

@@ -17,8 +17,13 @@ final readonly class StagedRows
 {
     private const PROGRESS_EVERY = 10_000;
 
-    private function __construct(public Loader $loader, public int $kept, public int $dropped, public BadRows $badRows, public NumberFormatDetector $numbers)
-    {
+    private function __construct(
+        public Loader $loader,
+        public int $kept,
+        public int $dropped,
+        public BadRows $badRows,
+        public NumberFormatDetector $numbers,
+    ) {
     }
 
     /** @param ?\Closure(int): void $progress told the number of rows read, now and then */

@@ -19,16 +19,25 @@ final class WriteReport
             ? json_encode($badRows, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n"
             : $this->csv($badRows);
         if (@file_put_contents($path, $text) === false) {
-            throw Refused::because('report', sprintf('The report "%s" cannot be written; is there such a folder?', InvalidValue::quote($path)));
+            throw Refused::because(
+                'report',
+                sprintf('The report "%s" cannot be written; is there such a folder?', InvalidValue::quote($path)),
+            );
         }
     }
 
     public function csv(BadRows $badRows): string
     {
-        return $this->csvOf(['total' => $badRows->total(), 'rows' => array_map(static fn(BadCell $row): array => $row->jsonSerialize(), $badRows->rows())]);
+        return $this->csvOf([
+            'total' => $badRows->total(),
+            'rows' => array_map(static fn(BadCell $row): array => $row->jsonSerialize(), $badRows->rows()),
+        ]);
     }
 
-    /** @param array{total: int, rows: list<array{line: int, column: string, value: string, reason: string}>} $badRows as they are kept with a task */
+    /**
+     * @param array{total: int, rows: list<array{line: int, column: string, value: string, reason: string}>} $badRows as they are kept
+     *     with a task
+     */
     public function csvOf(array $badRows): string
     {
         $rows = array_map(static fn(array $row): array => [$row['line'], $row['column'], $row['value'], $row['reason']], $badRows['rows']);

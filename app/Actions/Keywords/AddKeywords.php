@@ -16,7 +16,9 @@ use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\ImportKind;
 use GreaterReach\Core\Keyword\KeywordKey;
 
-/** Puts keywords into the study's own list, with their figures from a source where there is one. It counts as an import and can be undone. */
+/**
+ * Puts keywords into the study's own list, with their figures from a source where there is one. It counts as an import and can be undone.
+ */
 final readonly class AddKeywords
 {
     public const MOST = 20_000;
@@ -38,9 +40,23 @@ final readonly class AddKeywords
         $rows = $source === null ? [] : $this->figures($study, $keywords, $source);
         $path = tempnam(sys_get_temp_dir(), 'reach-') ?: throw new \RuntimeException('No temporary file could be made.');
         try {
-            file_put_contents($path, implode('', array_map(static fn(string $keyword): string => json_encode($rows[$keyword] ?? ['keyword' => $keyword], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n", $keywords)));
+            file_put_contents(
+                $path,
+                implode(
+                    '',
+                    array_map(
+                        static fn(string $keyword): string => json_encode(
+                            $rows[$keyword] ?? ['keyword' => $keyword],
+                            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
+                        )."\n",
+                        $keywords,
+                    ),
+                ),
+            );
 
-            return $this->import->execute(new ImportOrder($study, ImportKind::Keywords, $path, $origin, now('UTC')->toDateString(), userId: $user));
+            return $this->import->execute(
+                new ImportOrder($study, ImportKind::Keywords, $path, $origin, now('UTC')->toDateString(), userId: $user),
+            );
         } finally {
             unlink($path);
         }
@@ -63,7 +79,12 @@ final readonly class AddKeywords
         }
         $unique = array_values(array_unique(array_filter($keys, static fn(string $key): bool => $key !== '')));
         if ($unique === [] || \count($unique) > self::MOST) {
-            throw Refused::because('keywords', $unique === [] ? 'There is no keyword in it; write one on each line.' : 'At most 20,000 keywords at once; bring in more as a file.');
+            throw Refused::because(
+                'keywords',
+                $unique === []
+                    ? 'There is no keyword in it; write one on each line.'
+                    : 'At most 20,000 keywords at once; bring in more as a file.',
+            );
         }
 
         return $unique;

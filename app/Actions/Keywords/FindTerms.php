@@ -31,9 +31,25 @@ final readonly class FindTerms
     public function inText(Study $study, string $text, TermOptions $options): array
     {
         $terms = (new CandidateTerms(new PostgresStopWords($study->language)))->in($text, $options);
-        $known = array_fill_keys(DB::table('metrics')->where('study_id', $study->id)->whereIn('keyword', array_map(strval(...), array_keys($terms)))->distinct()->pluck('keyword')->all(), true);
+        $known = array_fill_keys(
+            DB::table('metrics')
+                ->where('study_id', $study->id)
+                ->whereIn('keyword', array_map(strval(...), array_keys($terms)))
+                ->distinct()
+                ->pluck('keyword')
+                ->all(),
+            true,
+        );
 
-        return array_map(static fn(int|string $term, int $count): array => ['term' => (string) $term, 'occurrences' => $count, 'is_known' => isset($known[$term])], array_keys($terms), $terms);
+        return array_map(
+            static fn(int|string $term, int $count): array => [
+                'term' => (string) $term,
+                'occurrences' => $count,
+                'is_known' => isset($known[$term]),
+            ],
+            array_keys($terms),
+            $terms,
+        );
     }
 
     /**

@@ -27,10 +27,19 @@ final class SavePerson
             if ($order->isAdministrator === false) {
                 self::keepAnAdministrator($user);
             }
-            $user->fill(array_filter(['name' => self::name($order->name), 'is_administrator' => $order->isAdministrator, 'password' => $password], static fn(mixed $value): bool => $value !== null))->save();
+            $user
+                ->fill(
+                    array_filter(
+                        ['name' => self::name($order->name), 'is_administrator' => $order->isAdministrator, 'password' => $password],
+                        static fn(mixed $value): bool => $value !== null,
+                    ),
+                )
+                ->save();
             foreach ($order->roles as $slug => $role) {
                 $study = self::study((string) $slug);
-                $role === null ? $study->members()->detach($user->id) : $study->members()->syncWithoutDetaching([$user->id => ['role' => $role]]);
+                $role === null
+                    ? $study->members()->detach($user->id)
+                    : $study->members()->syncWithoutDetaching([$user->id => ['role' => $role]]);
             }
             if ($order->wantsNewPassword) {
                 self::signOut($user);
@@ -44,7 +53,8 @@ final class SavePerson
     public function remove(string $email): void
     {
         DB::transaction(static function () use ($email): void {
-            $user = self::find($email) ?? throw Refused::because('email', sprintf('Nobody has the address "%s".', InvalidValue::quote($email)));
+            $user =
+                self::find($email) ?? throw Refused::because('email', sprintf('Nobody has the address "%s".', InvalidValue::quote($email)));
             self::keepAnAdministrator($user);
             self::signOut($user);
             $user->delete();
@@ -61,7 +71,10 @@ final class SavePerson
 
     private static function make(PersonOrder $order): User
     {
-        if (filter_var($order->email, FILTER_VALIDATE_EMAIL, FILTER_FLAG_EMAIL_UNICODE) === false || mb_strlen($order->email) > self::LONGEST) {
+        if (
+            filter_var($order->email, FILTER_VALIDATE_EMAIL, FILTER_FLAG_EMAIL_UNICODE) === false ||
+            mb_strlen($order->email) > self::LONGEST
+        ) {
             throw Refused::because('email', sprintf('"%s" is no e-mail address.', InvalidValue::quote($order->email)));
         }
         if (self::name($order->name) === null) {
@@ -83,12 +96,17 @@ final class SavePerson
 
     private static function study(string $slug): Study
     {
-        return Study::query()->where('slug', $slug)->first() ?? throw Refused::because('study', sprintf('There is no study "%s".', InvalidValue::quote($slug)));
+        return Study::query()->where('slug', $slug)->first() ??
+            throw Refused::because('study', sprintf('There is no study "%s".', InvalidValue::quote($slug)));
     }
 
     private static function keepAnAdministrator(User $user): void
     {
-        if ($user->exists && $user->is_administrator && User::query()->where('is_administrator', true)->whereKeyNot($user->id)->lockForUpdate()->doesntExist()) {
+        if (
+            $user->exists &&
+            $user->is_administrator &&
+            User::query()->where('is_administrator', true)->whereKeyNot($user->id)->lockForUpdate()->doesntExist()
+        ) {
             throw Refused::because('administrator', sprintf('%s is the only administrator; make another one first.', $user->email));
         }
     }

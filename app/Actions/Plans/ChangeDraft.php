@@ -31,7 +31,16 @@ final readonly class ChangeDraft
         }
         $frame = $from === null ? PlanFrame::agreed($study) : PlanFrame::ofDraft($from);
 
-        return PlanDraft::query()->create(['study_id' => $study->id, 'user_id' => $user, 'name' => $name, 'start' => (string) $frame->start, 'months' => $frame->months, 'capacity' => $frame->capacity, 'placements' => self::placements($frame->items($study)), 'version' => 1]);
+        return PlanDraft::query()->create([
+            'study_id' => $study->id,
+            'user_id' => $user,
+            'name' => $name,
+            'start' => (string) $frame->start,
+            'months' => $frame->months,
+            'capacity' => $frame->capacity,
+            'placements' => self::placements($frame->items($study)),
+            'version' => 1,
+        ]);
     }
 
     /**
@@ -46,10 +55,18 @@ final readonly class ChangeDraft
             /** @var PlanDraft $draft */
             $draft = PlanDraft::query()->where('study_id', $study->id)->where('id', $id)->lockForUpdate()->firstOrFail();
             if ($draft->version !== $version) {
-                throw new ConflictHttpException('Somebody else has changed this draft meanwhile. Look at it as it is now, then change it again.');
+                throw new ConflictHttpException(
+                    'Somebody else has changed this draft meanwhile. Look at it as it is now, then change it again.',
+                );
             }
             $placements = $draft->placements;
-            foreach (PlanItem::query()->where('study_id', $study->id)->whereIn('keyword', array_keys($months))->where('status', '!=', 'done')->get() as $item) {
+            foreach (
+                PlanItem::query()
+                    ->where('study_id', $study->id)
+                    ->whereIn('keyword', array_keys($months))
+                    ->where('status', '!=', 'done')
+                    ->get() as $item
+            ) {
                 $placements[$item->id] = $months[$item->keyword];
             }
             $draft->fill([...$frame, 'placements' => array_filter($placements), 'version' => $version + 1])->save();

@@ -24,9 +24,18 @@ final readonly class ChangePlan
         if ($comparison === null) {
             return 0;
         }
-        $keywords = DB::table('decisions')->where('decisions.study_id', $study->id)->where('mark', 'shortlisted')
-            ->joinSub($comparison->table()->query()->select('keyword')->whereNotNull('tactic'), 'weighed', 'weighed.keyword', '=', 'decisions.keyword')
-            ->orderBy('decisions.keyword')->pluck('decisions.keyword');
+        $keywords = DB::table('decisions')
+            ->where('decisions.study_id', $study->id)
+            ->where('mark', 'shortlisted')
+            ->joinSub(
+                $comparison->table()->query()->select('keyword')->whereNotNull('tactic'),
+                'weighed',
+                'weighed.keyword',
+                '=',
+                'decisions.keyword',
+            )
+            ->orderBy('decisions.keyword')
+            ->pluck('decisions.keyword');
 
         return $this->add($study, array_values(array_map(strval(...), $keywords->all())), $user);
     }
@@ -39,9 +48,20 @@ final readonly class ChangePlan
         foreach ($keywords as $keyword) {
             $row = $facts->row($keyword);
             if ($row === null || $row->tactic === null) {
-                throw Refused::because('keywords', sprintf('"%s" is not weighed in the comparison on show, so nothing can be planned for it.', $keyword));
+                throw Refused::because(
+                    'keywords',
+                    sprintf('"%s" is not weighed in the comparison on show, so nothing can be planned for it.', $keyword),
+                );
             }
-            $added += DB::table('plan_items')->insertOrIgnore(['study_id' => $study->id, 'domain_id' => $study->ownDomain()->id, 'keyword' => $keyword, 'tactic' => (string) $row->tactic, 'effort_days' => $facts->effort()->days($row->tactic->tactic, $row->linksToEarn), 'links_to_earn' => $row->linksToEarn, 'updated_by' => $user]);
+            $added += DB::table('plan_items')->insertOrIgnore([
+                'study_id' => $study->id,
+                'domain_id' => $study->ownDomain()->id,
+                'keyword' => $keyword,
+                'tactic' => (string) $row->tactic,
+                'effort_days' => $facts->effort()->days($row->tactic->tactic, $row->linksToEarn),
+                'links_to_earn' => $row->linksToEarn,
+                'updated_by' => $user,
+            ]);
         }
 
         return $added;
@@ -60,10 +80,16 @@ final readonly class ChangePlan
             /** @var PlanItem $item */
             $item = PlanItem::query()->where('study_id', $study->id)->where('id', $id)->lockForUpdate()->firstOrFail();
             if ($item->version !== $version) {
-                throw new ConflictHttpException('Somebody else has changed this item meanwhile. Look at it as it is now, then change it again.');
+                throw new ConflictHttpException(
+                    'Somebody else has changed this item meanwhile. Look at it as it is now, then change it again.',
+                );
             }
             $wasDone = $item->status === 'done';
-            if ($wasDone && ($changes['status'] ?? 'done') === 'done' && array_intersect_key($changes, array_flip(self::FIXED_WHEN_DONE)) !== []) {
+            if (
+                $wasDone &&
+                ($changes['status'] ?? 'done') === 'done' &&
+                array_intersect_key($changes, array_flip(self::FIXED_WHEN_DONE)) !== []
+            ) {
                 throw Refused::because('month', 'It is done; what is done is not moved. Set it back to published first.');
             }
             $item->fill([...$changes, 'version' => $version + 1, 'updated_by' => $user]);
@@ -88,14 +114,18 @@ final readonly class ChangePlan
     {
         return DB::transaction(function () use ($study, $months, $user, $frame): int {
             $known = PlanItem::of($study)->whereIn('keyword', array_keys($months))->lockForUpdate()->get()->keyBy('keyword');
-            $new = array_values(array_filter(array_map(strval(...), array_keys($months)), static fn(string $keyword): bool => ! $known->has($keyword)));
+            $new = array_values(
+                array_filter(array_map(strval(...), array_keys($months)), static fn(string $keyword): bool => !$known->has($keyword)),
+            );
             $this->add($study, $new, $user);
             $before = [];
             foreach ($months as $keyword => $month) {
                 $item = $known->get($keyword);
                 if ($item?->status !== 'done') {
                     $before[$keyword] = $item === null ? false : $item->month;
-                    PlanItem::of($study)->where('keyword', (string) $keyword)->update(['month' => $month, 'version' => DB::raw('version + 1'), 'updated_by' => $user]);
+                    PlanItem::of($study)
+                        ->where('keyword', (string) $keyword)
+                        ->update(['month' => $month, 'version' => DB::raw('version + 1'), 'updated_by' => $user]);
                 }
             }
 
@@ -106,7 +136,12 @@ final readonly class ChangePlan
                 $this->setFrame($study, $frame->start, $frame->months, $frame->capacity);
             }
 
-            return DB::table('changes')->insertGetId(['study_id' => $study->id, 'user_id' => $user, 'what' => 'plan', 'detail' => json_encode($detail, JSON_THROW_ON_ERROR)]);
+            return DB::table('changes')->insertGetId([
+                'study_id' => $study->id,
+                'user_id' => $user,
+                'what' => 'plan',
+                'detail' => json_encode($detail, JSON_THROW_ON_ERROR),
+            ]);
         });
     }
 
@@ -114,20 +149,38 @@ final readonly class ChangePlan
     public function undo(Study $study, int $change, int $user): void
     {
         DB::transaction(function () use ($study, $change, $user): void {
-            $row = DB::table('changes')->where('study_id', $study->id)->where('id', $change)->where('what', 'plan')->whereNull('undone_at')->lockForUpdate()->first();
+            $row = DB::table('changes')
+                ->where('study_id', $study->id)
+                ->where('id', $change)
+                ->where('what', 'plan')
+                ->whereNull('undone_at')
+                ->lockForUpdate()
+                ->first();
             if ($row === null) {
                 throw Refused::because('change', 'There is no such change to undo, or it was undone already.');
             }
-            /** @var array{before: array<string, string|false|null>, frame?: array{start: string, months: int, capacity: float|int}} $detail */
+            /**
+             * @var array{before: array<string, string|false|null>, frame?: array{start: string, months: int, capacity: float|int}}
+             *     $detail
+             */
             $detail = json_decode((string) $row->detail, true, 16, JSON_THROW_ON_ERROR);
             foreach ($detail['before'] as $keyword => $month) {
                 $item = PlanItem::of($study)->where('keyword', (string) $keyword)->where('status', '!=', 'done');
-                $month === false ? $item->delete() : $item->update(['month' => $month, 'version' => DB::raw('version + 1'), 'updated_by' => $user]);
+                $month === false
+                    ? $item->delete()
+                    : $item->update(['month' => $month, 'version' => DB::raw('version + 1'), 'updated_by' => $user]);
             }
             if (isset($detail['frame'])) {
-                $this->setFrame($study, Month::parse($detail['frame']['start']), $detail['frame']['months'], (float) $detail['frame']['capacity']);
+                $this->setFrame(
+                    $study,
+                    Month::parse($detail['frame']['start']),
+                    $detail['frame']['months'],
+                    (float) $detail['frame']['capacity'],
+                );
             }
-            DB::table('changes')->where('id', $change)->update(['undone_at' => now()]);
+            DB::table('changes')
+                ->where('id', $change)
+                ->update(['undone_at' => now()]);
         });
     }
 
@@ -152,6 +205,10 @@ final readonly class ChangePlan
 
     public function setFrame(Study $study, Month $start, int $months, float $capacity): void
     {
-        DB::table('plans')->upsert([['study_id' => $study->id, 'start' => (string) $start, 'months' => $months, 'capacity' => $capacity]], ['study_id'], ['start', 'months', 'capacity']);
+        DB::table('plans')->upsert(
+            [['study_id' => $study->id, 'start' => (string) $start, 'months' => $months, 'capacity' => $capacity]],
+            ['study_id'],
+            ['start', 'months', 'capacity'],
+        );
     }
 }

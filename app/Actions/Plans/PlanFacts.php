@@ -31,12 +31,22 @@ final readonly class PlanFacts
     {
         // What was compared from another side says nothing about ours.
         $isOurs = $comparison !== null && $comparison->domains[0]['id'] === $study->ownDomain()->id;
-        $rows = ! $isOurs ? [] : ComparisonRows::read($comparison->table()->query()->whereIn('keyword', $keywords));
+        $rows = !$isOurs ? [] : ComparisonRows::read($comparison->table()->query()->whereIn('keyword', $keywords));
 
-        $setAside = DB::table('decisions')->where('study_id', $study->id)->where('mark', 'set aside')->whereIn('keyword', $keywords)
-            ->selectRaw("keyword, coalesce(reason, '') AS reason")->pluck('reason', 'keyword')->all();
+        $setAside = DB::table('decisions')
+            ->where('study_id', $study->id)
+            ->where('mark', 'set aside')
+            ->whereIn('keyword', $keywords)
+            ->selectRaw("keyword, coalesce(reason, '') AS reason")
+            ->pluck('reason', 'keyword')
+            ->all();
 
-        return new self(array_column($rows, null, 'keyword'), MetricsStream::known($study, $keywords), $study->rulebook()->effort(), $setAside);
+        return new self(
+            array_column($rows, null, 'keyword'),
+            MetricsStream::known($study, $keywords),
+            $study->rulebook()->effort(),
+            $setAside,
+        );
     }
 
     public function row(string $keyword): ?WeighedRow

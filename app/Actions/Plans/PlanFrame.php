@@ -16,7 +16,10 @@ final readonly class PlanFrame
     public const START_CAPACITY = 10.0;
     public const START_MONTHS = 6;
 
-    /** @param ?array<int, string> $placements of a draft: number of the item → month; null for the agreed plan, whose items know their month */
+    /**
+     * @param ?array<int, string> $placements of a draft: number of the item → month; null for the agreed plan, whose items know their
+     *     month
+     */
     private function __construct(public Month $start, public int $months, public float $capacity, private ?array $placements)
     {
     }
@@ -25,7 +28,12 @@ final readonly class PlanFrame
     {
         $kept = DB::table('plans')->where('study_id', $study->id)->first();
 
-        return new self(Month::parse($kept->start ?? now('UTC')->format('Y-m')), $kept->months ?? self::START_MONTHS, (float) ($kept->capacity ?? self::START_CAPACITY), null);
+        return new self(
+            Month::parse($kept->start ?? now('UTC')->format('Y-m')),
+            $kept->months ?? self::START_MONTHS,
+            (float) ($kept->capacity ?? self::START_CAPACITY),
+            null,
+        );
     }
 
     public static function ofDraft(PlanDraft $draft): self

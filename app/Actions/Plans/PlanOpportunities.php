@@ -30,31 +30,63 @@ final readonly class PlanOpportunities
     /**
      * @param float $capacity days of work in each month
      *
-     * @return list<array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float, win_chance: float, publish_by: ?string}>
+     * @return list<array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float,
+     *     win_chance: float, publish_by: ?string}>
      */
     public function execute(Study $study, Comparison $comparison, int $months, float $capacity, Month $start): array
     {
         $effort = $study->rulebook()->effort();
         $rows = $this->opportunities($study, $comparison);
-        $items = array_map(static fn(WeighedRow $row): WorkItem => new WorkItem($row->keyword, $effort->days(self::tactic($row), $row->linksToEarn), (float) $row->expectedGain), $rows);
+        $items = array_map(
+            static fn(WeighedRow $row): WorkItem => new WorkItem(
+                $row->keyword,
+                $effort->days(self::tactic($row), $row->linksToEarn),
+                (float) $row->expectedGain,
+            ),
+            $rows,
+        );
         $placements = (new AutoPlan($months, $capacity))->place(array_values($items));
-        $metrics = MetricsStream::known($study, array_map(static fn(Placement $placement): string => $placement->item->keyword, $placements));
+        $metrics = MetricsStream::known(
+            $study,
+            array_map(static fn(Placement $placement): string => $placement->item->keyword, $placements),
+        );
 
-        return array_map(static fn(Placement $placement): array => self::describe($placement, $rows[$placement->item->keyword], $effort, $start, $metrics[$placement->item->keyword]), $placements);
+        return array_map(
+            static fn(Placement $placement): array => self::describe(
+                $placement,
+                $rows[$placement->item->keyword],
+                $effort,
+                $start,
+                $metrics[$placement->item->keyword],
+            ),
+            $placements,
+        );
     }
 
     /** @return array<string, WeighedRow> keyword → row */
     private function opportunities(Study $study, Comparison $comparison): array
     {
         $hasShortlist = DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->exists();
-        $marked = static fn(string $mark): \Closure => static fn(Builder $query) => $query->select('keyword')->from('decisions')->where('study_id', $study->id)->where('mark', $mark);
-        $rows = ListedRows::of($comparison, Sentence::parse(''), $study->rulebook()->fitGate())->where('expected_gain', '>', 0)
-            ->when($hasShortlist, static fn(Builder $query) => $query->whereIn('keyword', $marked('shortlisted')), static fn(Builder $query) => $query->whereNotIn('keyword', $marked('set aside')));
+        $marked = static fn(string $mark): \Closure => static fn(Builder $query) => $query
+            ->select('keyword')
+            ->from('decisions')
+            ->where('study_id', $study->id)
+            ->where('mark', $mark);
+        $rows = ListedRows::of($comparison, Sentence::parse(''), $study->rulebook()->fitGate())
+            ->where('expected_gain', '>', 0)
+            ->when(
+                $hasShortlist,
+                static fn(Builder $query) => $query->whereIn('keyword', $marked('shortlisted')),
+                static fn(Builder $query) => $query->whereNotIn('keyword', $marked('set aside')),
+            );
 
         return array_column(ComparisonRows::read($rows), null, 'keyword');
     }
 
-    /** @return array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float, win_chance: float, publish_by: ?string} */
+    /**
+     * @return array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float,
+     *     win_chance: float, publish_by: ?string}
+     */
     private static function describe(Placement $placement, WeighedRow $row, Effort $effort, Month $start, Metrics $metrics): array
     {
         return [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Plans;
 
 use App\Exceptions\Refused;
+use App\Models\Comparison;
 use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
@@ -13,8 +14,10 @@ use GreaterReach\Core\Plan\ItemStatus;
 use GreaterReach\Core\Plan\WorkItem as Work;
 
 /**
- * What the auto-plan would do with the roadmap: which item into which month, against where it stands now. Items that are done or dropped stay
- * as they are; pinned ones keep their place in the order. An empty roadmap is filled as `reach:plan` would fill it.
+ * What the auto-plan would do with the roadmap: which item into which month, against where it stands now. Items that are done or dropped
+ * stay as they are; pinned ones keep their place in the order. An empty roadmap is filled as `reach:plan` would fill it.
+ *
+ * @phpstan-type ProposedChange array{keyword: string, from: ?string, to: ?string, tactic: string, effort_days: float, expected_gain: float}
  */
 final readonly class ProposePlan
 {
@@ -23,7 +26,7 @@ final readonly class ProposePlan
     }
 
     /**
-     * @return array{changes: list<array{keyword: string, from: ?string, to: ?string, tactic: string, effort_days: float, expected_gain: float}>, unchanged: int, left_out: int}
+     * @return array{changes: list<ProposedChange>, unchanged: int, left_out: int}
      *
      * @throws Refused when nothing has been compared
      */
@@ -31,18 +34,62 @@ final readonly class ProposePlan
     {
         $comparison = $study->comparison ?? throw Refused::because('comparison', 'Nothing has been compared yet; bring in rankings first.');
         $frame = $draft === null ? PlanFrame::agreed($study) : PlanFrame::ofDraft($draft);
-        $items = array_values(array_filter($frame->items($study), static fn(PlanItem $item): bool => ItemStatus::from($item->status)->isOpen()));
-        // What was set aside meanwhile is nobody's to plan: it stays where it is, and the board says so.
-        $aside = PlanFacts::of($study, $comparison, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
-        $items = array_values(array_filter($items, static fn(PlanItem $item): bool => $aside->setAside($item->keyword) === null));
-        usort($items, static fn(PlanItem $a, PlanItem $b): int => $a->id <=> $b->id);
-        if ($items === [] && $draft === null) {
-            $rows = $this->make->execute($study, $comparison, $frame->months, $frame->capacity, $frame->start);
+        $items = self::movable($study, $comparison, $frame);
 
-            return ['changes' => array_map(static fn(array $row): array => ['keyword' => $row['item'], 'from' => null, 'to' => $row['month'], 'tactic' => $row['tactic'], 'effort_days' => $row['effort_days'], 'expected_gain' => $row['expected_gain']], $rows), 'unchanged' => 0, 'left_out' => 0];
-        }
-        $facts = PlanFacts::of($study, $comparison, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
-        $work = array_map(static fn(PlanItem $item): Work => new Work($item->keyword, $item->effort_days, $facts->gain($item->keyword) * $facts->winChance($item->keyword), $item->is_pinned), $items);
+        return $items === [] && $draft === null
+            ? ['changes' => $this->filled($study, $comparison, $frame), 'unchanged' => 0, 'left_out' => 0]
+            : self::placed($items, self::work($items, PlanFacts::of($study, $comparison, self::keywords($items))), $frame);
+    }
+
+    /** @return list<PlanItem> open items that nobody set aside meanwhile: those stay where they are, and the board says so */
+    private static function movable(Study $study, Comparison $comparison, PlanFrame $frame): array
+    {
+        $open = array_filter($frame->items($study), static fn(PlanItem $item): bool => ItemStatus::from($item->status)->isOpen());
+        $facts = PlanFacts::of($study, $comparison, self::keywords($open));
+        $items = array_values(array_filter($open, static fn(PlanItem $item): bool => $facts->setAside($item->keyword) === null));
+        usort($items, static fn(PlanItem $a, PlanItem $b): int => $a->id <=> $b->id);
+
+        return $items;
+    }
+
+    /** @return list<ProposedChange> what `reach:plan` would plan */
+    private function filled(Study $study, Comparison $comparison, PlanFrame $frame): array
+    {
+        $change = static fn(array $row): array => [
+            'keyword' => $row['item'],
+            'from' => null,
+            'to' => $row['month'],
+            'tactic' => $row['tactic'],
+            'effort_days' => $row['effort_days'],
+            'expected_gain' => $row['expected_gain'],
+        ];
+
+        return array_map($change, $this->make->execute($study, $comparison, $frame->months, $frame->capacity, $frame->start));
+    }
+
+    /**
+     * @param list<PlanItem> $items
+     *
+     * @return list<Work> one an item
+     */
+    private static function work(array $items, PlanFacts $facts): array
+    {
+        return array_map(static fn(PlanItem $item): Work => new Work(
+            $item->keyword,
+            $item->effort_days,
+            $facts->gain($item->keyword) * $facts->winChance($item->keyword),
+            $item->is_pinned,
+        ), $items);
+    }
+
+    /**
+     * @param list<PlanItem> $items
+     * @param list<Work>     $work  of each
+     *
+     * @return array{changes: list<ProposedChange>, unchanged: int, left_out: int}
+     */
+    private static function placed(array $items, array $work, PlanFrame $frame): array
+    {
         $months = [];
         foreach ((new AutoPlan($frame->months, $frame->capacity))->place($work) as $placement) {
             $months[$placement->item->keyword] = (string) $frame->start->plus($placement->begins);
@@ -51,10 +98,27 @@ final readonly class ProposePlan
         foreach ($items as $number => $item) {
             $to = $months[$item->keyword] ?? null;
             if ($to !== $item->month) {
-                $changes[] = ['keyword' => $item->keyword, 'from' => $item->month, 'to' => $to, 'tactic' => $item->tactic, 'effort_days' => $item->effort_days, 'expected_gain' => $work[$number]->expectedGain];
+                $changes[] = [
+                    'keyword' => $item->keyword,
+                    'from' => $item->month,
+                    'to' => $to,
+                    'tactic' => $item->tactic,
+                    'effort_days' => $item->effort_days,
+                    'expected_gain' => $work[$number]->expectedGain,
+                ];
             }
         }
 
         return ['changes' => $changes, 'unchanged' => \count($items) - \count($changes), 'left_out' => \count($items) - \count($months)];
+    }
+
+    /**
+     * @param array<PlanItem> $items
+     *
+     * @return list<string>
+     */
+    private static function keywords(array $items): array
+    {
+        return array_values(array_map(static fn(PlanItem $item): string => $item->keyword, $items));
     }
 }

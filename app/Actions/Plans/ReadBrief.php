@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Plans;
 
 use App\Actions\Bench\ReadPageOne;
+use App\Models\Comparison;
 use App\Models\PlanItem;
 use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
@@ -21,6 +22,7 @@ use GreaterReach\Core\Winning\PagesToBeat;
 final readonly class ReadBrief
 {
     private const RIVALS = 3;
+    private const KEYWORDS = 60;
 
     public function __construct(private ReadPageOne $pageOne, private Sources $sources, private PublicSuffixList $suffixes)
     {
@@ -32,21 +34,67 @@ final readonly class ReadBrief
         $comparison = $study->comparison;
         $facts = PlanFacts::of($study, $comparison, [$item->keyword]);
         $row = $facts->row($item->keyword);
-        $keywords = $comparison === null ? [] : ComparisonRows::read($comparison->table()->query()->where('topic', $row->topic ?? $item->keyword)
-            ->orderByRaw('potential DESC NULLS LAST, keyword')->limit(60));
-        $pageOne = $comparison === null ? [] : array_values(array_filter($this->pageOne->execute($comparison, Sentence::parse('topic='.str_replace(';', ' ', (string) ($row->topic ?? $item->keyword)))), static fn(array $one): bool => $one['keyword'] === $item->keyword));
-        $results = $pageOne[0]['results'] ?? [];
+        $topic = (string) ($row->topic ?? $item->keyword);
+        $keywords = $comparison === null ? [] : self::keywords($comparison, $topic);
+        $results = $comparison === null ? [] : $this->results($comparison, $topic, $item->keyword);
 
         return [
-            'item' => ['id' => $item->id, 'keyword' => $item->keyword, 'tactic' => $item->tactic, 'month' => $item->month, 'owner' => $item->owner, 'due' => $item->due?->toDateString(), 'links_to_earn' => $item->links_to_earn, 'effort_days' => $item->effort_days],
-            'topic' => $row?->topic, 'intent' => $row?->intent?->value, 'stage' => $row?->intent?->stage(),
-            'our_page' => $row?->ownUrl, 'our_position' => $row?->ownPosition, 'target' => $row?->target, 'gain' => $facts->gain($item->keyword),
-            'keywords' => array_map(static fn(WeighedRow $one): array => ['keyword' => $one->keyword, 'volume' => $one->volume, 'own_position' => $one->ownPosition, 'potential' => $one->potential], $keywords), 'traffic_leader' => $keywords[0]->keyword ?? $item->keyword,
-            'page_one' => $results, 'rivals' => $this->rivals(PagesToBeat::of(array_map(static fn(array $result): string => (string) $result['url'], $results), $study->ownDomain()->toEntry($this->suffixes))),
+            'item' => self::item($item),
+            'topic' => $row?->topic,
+            'intent' => $row?->intent?->value,
+            'stage' => $row?->intent?->stage(),
+            'our_page' => $row?->ownUrl,
+            'our_position' => $row?->ownPosition,
+            'target' => $row?->target,
+            'gain' => $facts->gain($item->keyword),
+            'keywords' => array_map(self::keyword(...), $keywords),
+            'traffic_leader' => $keywords[0]->keyword ?? $item->keyword,
+            'page_one' => $results,
+            'rivals' => $this->rivals(PagesToBeat::of(array_map(strval(...), array_column($results, 'url')), $study->ownDomain()->toEntry($this->suffixes))),
             'questions' => $this->questions($study, $item->keyword),
-            'publish_by' => $facts->season($item->keyword)->publishBy(PlanFrame::agreed($study)->start, $facts->effort()->ramp($item->tacticLabel()->tactic))?->__toString(),
+            'publish_by' => $facts
+                ->season($item->keyword)
+                ->publishBy(PlanFrame::agreed($study)->start, $facts->effort()->ramp($item->tacticLabel()->tactic))
+                ?->__toString(),
             'written' => (object) $item->brief,
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function item(PlanItem $item): array
+    {
+        return [
+            'id' => $item->id,
+            'keyword' => $item->keyword,
+            'tactic' => $item->tactic,
+            'month' => $item->month,
+            'owner' => $item->owner,
+            'due' => $item->due?->toDateString(),
+            'links_to_earn' => $item->links_to_earn,
+            'effort_days' => $item->effort_days,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function keyword(WeighedRow $row): array
+    {
+        return ['keyword' => $row->keyword, 'volume' => $row->volume, 'own_position' => $row->ownPosition, 'potential' => $row->potential];
+    }
+
+    /** @return list<WeighedRow> of the topic, those that could bring most first */
+    private static function keywords(Comparison $comparison, string $topic): array
+    {
+        $query = $comparison->table()->query()->where('topic', $topic);
+
+        return ComparisonRows::read($query->orderByRaw('potential DESC NULLS LAST, keyword')->limit(self::KEYWORDS));
+    }
+
+    /** @return list<array<string, mixed>> page one of the keyword */
+    private function results(Comparison $comparison, string $topic, string $keyword): array
+    {
+        $ofTopic = $this->pageOne->execute($comparison, Sentence::parse('topic='.str_replace(';', ' ', $topic)));
+
+        return array_column($ofTopic, 'results', 'keyword')[$keyword] ?? [];
     }
 
     /**
@@ -86,6 +134,11 @@ final readonly class ReadBrief
             return [];
         }
 
-        return array_values(array_map(static fn(array $row): string => $row['keyword'], array_filter($related, static fn(array $row): bool => $row['is_question'])));
+        return array_values(
+            array_map(
+                static fn(array $row): string => $row['keyword'],
+                array_filter($related, static fn(array $row): bool => $row['is_question']),
+            ),
+        );
     }
 }

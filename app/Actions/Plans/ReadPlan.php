@@ -7,6 +7,7 @@ namespace App\Actions\Plans;
 use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
+use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\StudyExplainer;
 use GreaterReach\Core\Plan\Band;
 use GreaterReach\Core\Plan\Forecast;
@@ -14,6 +15,7 @@ use GreaterReach\Core\Plan\ForecastItem;
 use GreaterReach\Core\Plan\ItemStatus;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Workload;
+use GreaterReach\Core\Rulebook\Rulebook;
 
 /** The roadmap: its items, how full each month is, and what it is forecast to bring, month by month. */
 final class ReadPlan
@@ -35,7 +37,11 @@ final class ReadPlan
         $months = array_map(static fn(int $step): Month => $frame->start->plus($step), range(0, $frame->months + self::BEYOND - 1));
         $rulebook = $study->rulebook();
         $work = self::workload($items, $frame->capacity);
-        $promises = self::promises(array_values(array_filter($items, static fn(PlanItem $item): bool => $item->id !== $without)), $facts, $work);
+        $promises = self::promises(
+            array_values(array_filter($items, static fn(PlanItem $item): bool => $item->id !== $without)),
+            $facts,
+            $work,
+        );
         $bands = self::forecast($study)->bands($promises, $months);
 
         return [
@@ -47,11 +53,33 @@ final class ReadPlan
             'elsewhere' => (object) PlanItem::elsewhere($study),
             'loads' => (object) $work->loads(),
             'items' => array_map(static fn(PlanItem $item): array => self::describe($item, $facts, $frame->start, $work), $items),
-            'forecast' => array_map(static fn(Month $month, Band $band): array => ['month' => (string) $month, 'p10' => $band->p10, 'p50' => $band->p50, 'p90' => $band->p90, 'mean' => $band->mean], $months, $bands),
-            'why' => $bands === [] ? null : StudyExplainer::forecast($months[\count($months) - 1], $bands[\count($bands) - 1], \count($promises), $rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma')),
+            'forecast' => array_map(self::month(...), $months, $bands),
+            'why' => $bands === [] ? null : self::why($months[\count($months) - 1], end($bands), \count($promises), $rulebook),
             'conversion_rate' => $rulebook->float('conversion_rate'),
             'value_per_conversion' => $rulebook->optionalFloat('value_per_conversion'),
-            'assumptions' => ['Items are won independently of each other.', 'A win brings the visits of the position aimed at.', 'Work larger than a month pays from the end of its last month.', sprintf('Volumes scatter by a sigma of %s; %d draws.', $rulebook->float('forecast_sigma'), $rulebook->int('forecast_draws'))],
+            'assumptions' => self::assumptions($rulebook),
+        ];
+    }
+
+    /** @return array{month: string, p10: float, p50: float, p90: float, mean: float} */
+    private static function month(Month $month, Band $band): array
+    {
+        return ['month' => (string) $month, 'p10' => $band->p10, 'p50' => $band->p50, 'p90' => $band->p90, 'mean' => $band->mean];
+    }
+
+    private static function why(Month $last, Band $band, int $promises, Rulebook $rulebook): Explanation
+    {
+        return StudyExplainer::forecast($last, $band, $promises, $rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'));
+    }
+
+    /** @return list<string> */
+    private static function assumptions(Rulebook $rulebook): array
+    {
+        return [
+            'Items are won independently of each other.',
+            'A win brings the visits of the position aimed at.',
+            'Work larger than a month pays from the end of its last month.',
+            sprintf('Volumes scatter by a sigma of %s; %d draws.', $rulebook->float('forecast_sigma'), $rulebook->int('forecast_draws')),
         ];
     }
 
@@ -69,13 +97,20 @@ final class ReadPlan
         $gain = $item->promise['gain'] ?? $facts->gain($item->keyword);
         $chance = $item->promise['win_chance'] ?? $facts->winChance($item->keyword);
 
-        return new ForecastItem((float) $gain, (float) $chance, $facts->season($item->keyword), $done, $facts->effort()->ramp($item->tacticLabel()->tactic));
+        return new ForecastItem(
+            (float) $gain,
+            (float) $chance,
+            $facts->season($item->keyword),
+            $done,
+            $facts->effort()->ramp($item->tacticLabel()->tactic),
+        );
     }
 
     /**
      * The agreed plan and its drafts beside each other.
      *
-     * @return list<array{id: ?int, name: string, items: int, days: float, last: string, visits: float}> visits: mean added in the last month of the plan
+     * @return list<array{id: ?int, name: string, items: int, days: float, last: string, visits: float}> visits: mean added in the last
+     *     month of the plan
      */
     private function plans(Study $study, PlanFacts $facts): array
     {
@@ -97,7 +132,14 @@ final class ReadPlan
         $promises = self::promises($items, $facts, $work);
         $last = $frame->start->plus($frame->months - 1);
 
-        return ['id' => $id, 'name' => $name, 'items' => \count($promises), 'days' => array_sum($work->loads()), 'last' => (string) $last, 'visits' => self::forecast($study)->means($promises, [$last])[0]];
+        return [
+            'id' => $id,
+            'name' => $name,
+            'items' => \count($promises),
+            'days' => array_sum($work->loads()),
+            'last' => (string) $last,
+            'visits' => self::forecast($study)->means($promises, [$last])[0],
+        ];
     }
 
     /** @param list<PlanItem> $items */
@@ -122,7 +164,9 @@ final class ReadPlan
     {
         $planned = array_filter($items, static fn(PlanItem $item): bool => $item->isAlive() && $item->month !== null);
 
-        return array_values(array_map(static fn(PlanItem $item): ForecastItem => self::promise($item, $facts, $work->endOf($item->id)), $planned));
+        return array_values(
+            array_map(static fn(PlanItem $item): ForecastItem => self::promise($item, $facts, $work->endOf($item->id)), $planned),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -133,13 +177,30 @@ final class ReadPlan
         $ends = $work->endOf($item->id)?->__toString() ?? $item->month;
 
         return [
-            'id' => $item->id, 'keyword' => $item->keyword, 'month' => $item->month, 'status' => $item->status, 'tactic' => $item->tactic,
-            'effort_days' => $item->effort_days, 'links_to_earn' => $item->links_to_earn, 'owner' => $item->owner, 'due' => $item->due?->toDateString(),
-            'is_pinned' => $item->is_pinned, 'brief' => (object) $item->brief, 'done_month' => $item->done_month, 'version' => $item->version,
-            'topic' => $row?->topic, 'gain' => $facts->gain($item->keyword), 'win_chance' => $row?->winChance,
-            'expected_gain' => $row?->expectedGain, 'own_position' => $row?->ownPosition, 'own_url' => $row?->ownUrl,
+            'id' => $item->id,
+            'keyword' => $item->keyword,
+            'month' => $item->month,
+            'status' => $item->status,
+            'tactic' => $item->tactic,
+            'effort_days' => $item->effort_days,
+            'links_to_earn' => $item->links_to_earn,
+            'owner' => $item->owner,
+            'due' => $item->due?->toDateString(),
+            'is_pinned' => $item->is_pinned,
+            'brief' => (object) $item->brief,
+            'done_month' => $item->done_month,
+            'version' => $item->version,
+            'topic' => $row?->topic,
+            'gain' => $facts->gain($item->keyword),
+            'win_chance' => $row?->winChance,
+            'expected_gain' => $row?->expectedGain,
+            'own_position' => $row?->ownPosition,
+            'own_url' => $row?->ownUrl,
             'set_aside' => $facts->setAside($item->keyword),
-            'why' => ['effort' => StudyExplainer::effort($facts->effort(), $item->tacticLabel()->tactic, $item->links_to_earn), 'season' => StudyExplainer::season($facts->season($item->keyword))],
+            'why' => [
+                'effort' => StudyExplainer::effort($facts->effort(), $item->tacticLabel()->tactic, $item->links_to_earn),
+                'season' => StudyExplainer::season($facts->season($item->keyword)),
+            ],
             'publish_by' => $publishBy,
             'spread' => (object) $work->partsOf($item->id),
             'is_late' => ItemStatus::from($item->status)->isLate($ends, $publishBy),

@@ -24,7 +24,11 @@ final readonly class ReadSince
     {
     }
 
-    /** @return ?array{from: string, to: string, moved: array<string, int>, slipped: list<array<string, mixed>>, opened: array{keywords: int, first: list<array<string, mixed>>}, closed: array{keywords: int, first: list<array<string, mixed>>}, undecided: int} null while there is only one snapshot of ours */
+    /**
+     * @return ?array{from: string, to: string, moved: array<string, int>, slipped: list<array<string, mixed>>,
+     *     opened: array{keywords: int, first: list<array<string, mixed>>}, closed: array{keywords: int, first: list<array<string,
+     *     mixed>>}, undecided: int} null while there is only one snapshot of ours
+     */
     public function execute(Study $study, Comparison $comparison): ?array
     {
         $own = $study->ownDomain();
@@ -34,8 +38,12 @@ final readonly class ReadSince
         }
 
         return [
-            'from' => $moved['from'], 'to' => $moved['to'], 'moved' => $moved['counts'], 'slipped' => \array_slice($moved['rows'], 0, self::SHOWN),
-            'opened' => self::gaps($comparison, self::OPENED), 'closed' => self::gaps($comparison, self::CLOSED),
+            'from' => $moved['from'],
+            'to' => $moved['to'],
+            'moved' => $moved['counts'],
+            'slipped' => \array_slice($moved['rows'], 0, self::SHOWN),
+            'opened' => self::gaps($comparison, self::OPENED),
+            'closed' => self::gaps($comparison, self::CLOSED),
             'undecided' => (new ComparisonRows($comparison))->query(Sentence::parse(self::UNDECIDED))->count(),
         ];
     }
@@ -44,12 +52,26 @@ final readonly class ReadSince
     private static function gaps(Comparison $comparison, string $sentence): array
     {
         $rows = (new ComparisonRows($comparison))->query(Sentence::parse($sentence));
-        $first = $rows->clone()->orderByRaw('volume DESC NULLS LAST, keyword')->limit(self::SHOWN)->get(['keyword', 'volume', 'difficulty', 'own_position', 'best_position', 'best_competitor'])->all();
+        $first = $rows
+            ->clone()
+            ->orderByRaw('volume DESC NULLS LAST, keyword')
+            ->limit(self::SHOWN)
+            ->get(['keyword', 'volume', 'difficulty', 'own_position', 'best_position', 'best_competitor'])
+            ->all();
         $names = array_column($comparison->domains, 'entry');
 
-        return ['keywords' => $rows->count(), 'first' => array_map(static fn(\stdClass $row): array => [
-            'keyword' => $row->keyword, 'volume' => $row->volume, 'own_position' => $row->own_position, 'best_position' => $row->best_position,
-            'best' => $row->best_competitor === null ? null : $names[$row->best_competitor] ?? null,
-        ], array_values($first))];
+        return [
+            'keywords' => $rows->count(),
+            'first' => array_map(
+                static fn(\stdClass $row): array => [
+                    'keyword' => $row->keyword,
+                    'volume' => $row->volume,
+                    'own_position' => $row->own_position,
+                    'best_position' => $row->best_position,
+                    'best' => $row->best_competitor === null ? null : $names[$row->best_competitor] ?? null,
+                ],
+                array_values($first),
+            ),
+        ];
     }
 }

@@ -32,7 +32,14 @@ final class ReadTrack
         $clicks = self::measured($study, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
         $outcomes = array_map(fn(PlanItem $item): array => $this->outcome($study, $item, $facts, $now, $clicks), $items);
 
-        return ['newest' => $newest, 'items' => $outcomes, 'elsewhere' => (object) PlanItem::elsewhere($study), 'calibration' => self::calibration($outcomes), 'shares' => $this->shares($study), 'published' => array_values(array_unique(array_map(static fn(PlanItem $item): string => (string) $item->done_month, $items)))];
+        return [
+            'newest' => $newest,
+            'items' => $outcomes,
+            'elsewhere' => (object) PlanItem::elsewhere($study),
+            'calibration' => self::calibration($outcomes),
+            'shares' => $this->shares($study),
+            'published' => array_values(array_unique(array_map(static fn(PlanItem $item): string => (string) $item->done_month, $items))),
+        ];
     }
 
     /**
@@ -55,11 +62,22 @@ final class ReadTrack
         }
 
         return [
-            'id' => $item->id, 'keyword' => $item->keyword, 'tactic' => $item->tactic, 'done_month' => $item->done_month, 'owner' => $item->owner,
-            'promised_gain' => (float) ($item->promise['gain'] ?? 0.0), 'win_chance' => (float) ($item->promise['win_chance'] ?? 0.0),
-            'position_then' => $item->promise['position_then'] ?? null, 'position_now' => $row?->ownPosition, 'target' => $item->promise['target'] ?? null,
-            'added' => $added, 'p10' => $band?->p10, 'p50' => $band?->p50, 'p90' => $band?->p90,
-            'outcome' => $outcome?->value, 'why' => $outcome === null ? null : StudyExplainer::outcome($outcome, $added, $band, $done, $ramp),
+            'id' => $item->id,
+            'keyword' => $item->keyword,
+            'tactic' => $item->tactic,
+            'done_month' => $item->done_month,
+            'owner' => $item->owner,
+            'promised_gain' => (float) ($item->promise['gain'] ?? 0.0),
+            'win_chance' => (float) ($item->promise['win_chance'] ?? 0.0),
+            'position_then' => $item->promise['position_then'] ?? null,
+            'position_now' => $row?->ownPosition,
+            'target' => $item->promise['target'] ?? null,
+            'added' => $added,
+            'p10' => $band?->p10,
+            'p50' => $band?->p50,
+            'p90' => $band?->p90,
+            'outcome' => $outcome?->value,
+            'why' => $outcome === null ? null : StudyExplainer::outcome($outcome, $added, $band, $done, $ramp),
             'history' => $this->history($study, $item->keyword),
             'clicks' => $measured,
             'clicks_before' => $around->before,
@@ -82,7 +100,8 @@ final class ReadTrack
                 p.query, max(coalesce(p.day, i.day)) AS day, sum(p.clicks)::bigint AS clicks, sum(p.impressions)::bigint AS impressions
             FROM live_performance p JOIN imports i ON i.id = p.import_id
             WHERE p.study_id = ? AND p.query IN (SELECT json_array_elements_text(?::json))
-            GROUP BY p.query, i.id, date_trunc('month', coalesce(p.day, i.day)) ORDER BY p.query, date_trunc('month', coalesce(p.day, i.day)), i.id DESC
+            GROUP BY p.query, i.id, date_trunc('month', coalesce(p.day, i.day)) ORDER BY p.query, date_trunc('month', coalesce(p.day,
+                i.day)), i.id DESC
             SQL, [$study->id, json_encode($keywords, JSON_THROW_ON_ERROR)]);
         $measured = [];
         foreach ($rows as $row) {
@@ -95,12 +114,18 @@ final class ReadTrack
     /** @return list<array{day: string, position: ?int}> ours on each of our days, the earliest first */
     private function history(Study $study, string $keyword): array
     {
-        $rows = DB::select(<<<'SQL'
-            SELECT s.day, r.position FROM live_snapshots s LEFT JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id AND r.keyword = ? AND r.ordinal = 1
-            WHERE s.domain_id = ? AND s.channel = 'organic' ORDER BY s.day DESC LIMIT ?
-            SQL, [$keyword, $study->ownDomain()->id, self::DAYS]);
+        $rows = DB::select(
+            <<<'SQL'
+                SELECT s.day, r.position FROM live_snapshots s LEFT JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id
+                    AND r.keyword = ? AND r.ordinal = 1
+                WHERE s.domain_id = ? AND s.channel = 'organic' ORDER BY s.day DESC LIMIT ?
+                SQL,
+            [$keyword, $study->ownDomain()->id, self::DAYS],
+        );
 
-        return array_values(array_reverse(array_map(static fn(\stdClass $row): array => ['day' => $row->day, 'position' => $row->position], $rows)));
+        return array_values(
+            array_reverse(array_map(static fn(\stdClass $row): array => ['day' => $row->day, 'position' => $row->position], $rows)),
+        );
     }
 
     /**
@@ -112,18 +137,29 @@ final class ReadTrack
      */
     private static function calibration(array $outcomes): ?array
     {
-        $ripe = array_values(array_filter($outcomes, static fn(array $item): bool => $item['outcome'] !== null && $item['outcome'] !== Outcome::TooEarly->value));
+        $ripe = array_values(
+            array_filter(
+                $outcomes,
+                static fn(array $item): bool => $item['outcome'] !== null && $item['outcome'] !== Outcome::TooEarly->value,
+            ),
+        );
         $count = \count($ripe);
 
-        return $count === 0 ? null : [
-            'items' => $count,
-            'said' => array_sum(array_column($ripe, 'win_chance')) / $count,
-            'happened' => \count(array_filter($ripe, static fn(array $item): bool => PageOne::holds($item['position_now']))) / $count,
-            'inside' => \count(array_filter($ripe, static fn(array $item): bool => $item['outcome'] === Outcome::Inside->value)) / $count,
-        ];
+        return $count === 0
+            ? null
+            : [
+                'items' => $count,
+                'said' => array_sum(array_column($ripe, 'win_chance')) / $count,
+                'happened' => \count(array_filter($ripe, static fn(array $item): bool => PageOne::holds($item['position_now']))) / $count,
+                'inside' =>
+                    \count(array_filter($ripe, static fn(array $item): bool => $item['outcome'] === Outcome::Inside->value)) / $count,
+            ];
     }
 
-    /** @return list<array{day: string, shares: list<?float>}> share of clicks of every compared domain on each of our days, with today's volumes */
+    /**
+     * @return list<array{day: string, shares: list<?float>}> share of clicks of every compared domain on each of our days, with today's
+     *     volumes
+     */
     private function shares(Study $study): array
     {
         $comparison = $study->comparison;
@@ -133,14 +169,27 @@ final class ReadTrack
         $curve = $comparison->models()->curve ?? CtrCurve::default();
         $ids = array_column($comparison->domains, 'id');
         $numbers = array_flip($ids);
-        $days = array_reverse(array_map(strval(...), DB::table('live_snapshots')->where('domain_id', $ids[0])->where('channel', Snapshot::ORGANIC)->orderByDesc('day')->limit(self::DAYS)->pluck('day')->all()));
+        $days = array_reverse(
+            array_map(
+                strval(...),
+                DB::table('live_snapshots')
+                    ->where('domain_id', $ids[0])
+                    ->where('channel', Snapshot::ORGANIC)
+                    ->orderByDesc('day')
+                    ->limit(self::DAYS)
+                    ->pluck('day')
+                    ->all(),
+            ),
+        );
         $shares = [];
         foreach ($days as $day) {
             $tally = new ShareOfClicks(\count($ids), $curve);
             $rows = DB::select(<<<SQL
-                SELECT s.domain_id, r.position, sum(c.volume)::bigint AS volume FROM live_snapshots s JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id AND r.ordinal = 1
+                SELECT s.domain_id, r.position, sum(c.volume)::bigint AS volume FROM live_snapshots s
+                    JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id AND r.ordinal = 1
                 JOIN {$comparison->table()->from('c')} ON c.keyword = r.keyword AND c.volume IS NOT NULL
-                WHERE s.study_id = ? AND s.channel = 'organic' AND s.day = ? AND s.domain_id = ANY(?::bigint[]) GROUP BY s.domain_id, r.position
+                WHERE s.study_id = ? AND s.channel = 'organic' AND s.day = ? AND s.domain_id = ANY(?::bigint[]) GROUP BY s.domain_id,
+                    r.position
                 SQL, [$study->id, $day, '{'.implode(',', $ids).'}']);
             foreach ($rows as $row) {
                 $positions = array_fill(0, \count($ids), null);

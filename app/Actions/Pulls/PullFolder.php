@@ -47,7 +47,14 @@ final readonly class PullFolder
     public function append(string $part, array $rows, ?int $next): void
     {
         $path = $this->path($part);
-        $lines = implode('', array_map(static fn(array $row): string => json_encode($row, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n", $rows));
+        $lines = implode(
+            '',
+            array_map(
+                static fn(array $row): string => json_encode($row, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES).
+                    "\n",
+                $rows,
+            ),
+        );
         // The length that belongs to the mark; what a killed pull wrote behind it is cut off.
         $whole = is_file($path.'.part') && is_file($path.'.length') ? max(0, (int) file_get_contents($path.'.length')) : 0;
         $file = fopen($path.'.part', 'c+b') ?: throw FileProblem::noRoom();

@@ -32,6 +32,22 @@ final readonly class PullOrder
     /** The same order again goes on where this one broke off. */
     public function key(): string
     {
-        return substr(hash('sha256', json_encode([$this->study->id, $this->source, $this->date, $this->snapshots, array_map(static fn(Domain $domain): string => $domain->entry, $this->domains())], JSON_THROW_ON_ERROR)), 0, 24);
+        return substr(
+            hash(
+                'sha256',
+                json_encode(
+                    [
+                        $this->study->id,
+                        $this->source,
+                        $this->date,
+                        $this->snapshots,
+                        array_map(static fn(Domain $domain): string => $domain->entry, $this->domains()),
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+            ),
+            0,
+            24,
+        );
     }
 }

@@ -51,9 +51,17 @@ final readonly class PullStudy
             $tell($part->title, $number, 2 * \count($parts));
             $this->fetch($part, $order, $source, $market, $folder, $parts);
         }
-        if (array_filter($parts, static fn(PullPart $part): bool => $part->kind === ImportKind::Rankings && ! $folder->isEmpty($part->name)) === []) {
+        if (
+            array_filter(
+                $parts,
+                static fn(PullPart $part): bool => $part->kind === ImportKind::Rankings && !$folder->isEmpty($part->name),
+            ) === []
+        ) {
             $folder->forget();
-            throw SourceProblem::nothing($order->source, 'rankings of '.implode(', ', array_map(static fn(Domain $domain): string => $domain->entry, $order->domains())));
+            throw SourceProblem::nothing(
+                $order->source,
+                'rankings of '.implode(', ', array_map(static fn(Domain $domain): string => $domain->entry, $order->domains())),
+            );
         }
         $kept = $this->keep($order, $parts, $folder, $tell);
         $folder->forget();
@@ -64,9 +72,13 @@ final readonly class PullStudy
     /** @return list<string> the newest first */
     private function days(PullOrder $order, RankingSource $source, SourceMarket $market): array
     {
-        $days = array_values(array_filter($source->days($market), static fn(string $day): bool => $order->date === null || $day <= $order->date));
+        $days = array_values(
+            array_filter($source->days($market), static fn(string $day): bool => $order->date === null || $day <= $order->date),
+        );
 
-        return $days === [] ? throw SourceProblem::nothing($order->source, 'rankings'.($order->date === null ? '' : ' on or before '.$order->date)) : \array_slice($days, 0, $order->snapshots);
+        return $days === []
+            ? throw SourceProblem::nothing($order->source, 'rankings'.($order->date === null ? '' : ' on or before '.$order->date))
+            : \array_slice($days, 0, $order->snapshots);
     }
 
     /**
@@ -79,34 +91,79 @@ final readonly class PullStudy
         $parts = [new PullPart('domains', ImportKind::Domains, $order->source.': figures about domains', $days[0])];
         foreach (array_reverse($days) as $day) {
             foreach ($order->domains() as $domain) {
-                $parts[] = new PullPart("rankings-{$domain->id}-{$day}", ImportKind::Rankings, "{$order->source}: rankings of {$domain->entry}", $day, $domain);
+                $parts[] = new PullPart(
+                    "rankings-{$domain->id}-{$day}",
+                    ImportKind::Rankings,
+                    "{$order->source}: rankings of {$domain->entry}",
+                    $day,
+                    $domain,
+                );
             }
         }
         foreach ($order->domains() as $domain) {
-            $parts[] = new PullPart("paid-{$domain->id}", ImportKind::Rankings, "{$order->source}: paid rankings of {$domain->entry}", $days[0], $domain, Snapshot::PAID);
+            $parts[] = new PullPart(
+                "paid-{$domain->id}",
+                ImportKind::Rankings,
+                "{$order->source}: paid rankings of {$domain->entry}",
+                $days[0],
+                $domain,
+                Snapshot::PAID,
+            );
         }
         $parts[] = new PullPart('keywords', ImportKind::Keywords, $order->source.': figures about keywords', $days[0]);
         $parts[] = new PullPart('results', ImportKind::Results, $order->source.': page one', $days[0]);
         if ($order->domain === null || $order->domain->role === Domain::OWN) {
-            $parts[] = new PullPart('performance', ImportKind::Performance, $order->source.': our performance', $days[0], $order->domains()[0]);
+            $parts[] = new PullPart(
+                'performance',
+                ImportKind::Performance,
+                $order->source.': our performance',
+                $days[0],
+                $order->domains()[0],
+            );
         }
 
         return $parts;
     }
 
     /** @param list<PullPart> $all */
-    private function fetch(PullPart $part, PullOrder $order, RankingSource $source, SourceMarket $market, PullFolder $folder, array $all): void
-    {
+    private function fetch(
+        PullPart $part,
+        PullOrder $order,
+        RankingSource $source,
+        SourceMarket $market,
+        PullFolder $folder,
+        array $all,
+    ): void {
         if ($folder->has($part->name)) {
             return;
         }
         $host = $part->domain?->toEntry($this->suffixes)->host ?? '';
         match ($part->kind) {
             ImportKind::Domains => $folder->append($part->name, $this->figures($order, $source), null),
-            ImportKind::Rankings => $this->pages($part, $folder, static fn(int $page): SourcePage => $source->rankings($market, $host, $part->day, $part->channel, $page)),
-            ImportKind::Performance => $this->pages($part, $folder, static fn(int $page): SourcePage => $source->performance($market, $host, $part->day, $page)),
-            ImportKind::Keywords => $this->batches($part, $folder, $this->keywords($order, $folder, $all), $source->mostKeywords(), static fn(array $keywords): array => $source->metrics($market, $keywords)),
-            ImportKind::Results => $this->batches($part, $folder, $this->mostSearched($folder), $source->mostKeywords(), static fn(array $keywords): array => $source->results($market, $keywords, $part->day)),
+            ImportKind::Rankings => $this->pages(
+                $part,
+                $folder,
+                static fn(int $page): SourcePage => $source->rankings($market, $host, $part->day, $part->channel, $page),
+            ),
+            ImportKind::Performance => $this->pages(
+                $part,
+                $folder,
+                static fn(int $page): SourcePage => $source->performance($market, $host, $part->day, $page),
+            ),
+            ImportKind::Keywords => $this->batches(
+                $part,
+                $folder,
+                $this->keywords($order, $folder, $all),
+                $source->mostKeywords(),
+                static fn(array $keywords): array => $source->metrics($market, $keywords),
+            ),
+            ImportKind::Results => $this->batches(
+                $part,
+                $folder,
+                $this->mostSearched($folder),
+                $source->mostKeywords(),
+                static fn(array $keywords): array => $source->results($market, $keywords, $part->day),
+            ),
         };
     }
 
@@ -172,7 +229,11 @@ final readonly class PullStudy
         foreach ($folder->rows('keywords') as $row) {
             $volumes[(string) $row['keyword']] = (int) $row['volume'];
         }
-        uksort($volumes, static fn(int|string $one, int|string $other): int => $volumes[$other] <=> $volumes[$one] ?: strcmp((string) $one, (string) $other));
+        uksort(
+            $volumes,
+            static fn(int|string $one, int|string $other): int => $volumes[$other] <=> $volumes[$one] ?:
+            strcmp((string) $one, (string) $other),
+        );
 
         return array_map(strval(...), \array_slice(array_keys($volumes), 0, self::PAGE_ONE_KEYWORDS));
     }
@@ -190,8 +251,20 @@ final readonly class PullStudy
             $notes = [];
             foreach ($parts as $number => $part) {
                 $tell($part->title, \count($parts) + $number, 2 * \count($parts));
-                if (! $folder->isEmpty($part->name)) {
-                    $outcome = $this->import->execute(new ImportOrder($order->study, $part->kind, $folder->path($part->name), $part->title, $part->day, $part->domain, $part->channel, userId: $order->userId, origin: DomainFigure::PULLS));
+                if (!$folder->isEmpty($part->name)) {
+                    $outcome = $this->import->execute(
+                        new ImportOrder(
+                            $order->study,
+                            $part->kind,
+                            $folder->path($part->name),
+                            $part->title,
+                            $part->day,
+                            $part->domain,
+                            $part->channel,
+                            userId: $order->userId,
+                            origin: DomainFigure::PULLS,
+                        ),
+                    );
                     $rows += $outcome->kept;
                     $notes = [...$notes, ...$outcome->notes];
                 }

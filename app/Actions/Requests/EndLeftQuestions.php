@@ -22,7 +22,9 @@ final class EndLeftQuestions
     public function execute(OpenConnections $open): int
     {
         $questions = DB::select(
-            "SELECT pid, substr(application_name, length(?) + 2)::int AS port FROM pg_stat_activity WHERE datname = current_database() AND state = 'active' AND application_name ~ ('^' || ? || ' [0-9]{1,5}$') AND query_start < clock_timestamp() - make_interval(secs => ?)",
+            "SELECT pid, substr(application_name, length(?) + 2)::int AS port FROM pg_stat_activity WHERE datname = "
+                ."current_database() AND state = 'active' AND application_name ~ ('^' || ? || ' [0-9]{1,5}$') AND query_start < "
+                    ."clock_timestamp() - make_interval(secs => ?)",
             [self::NAME, self::NAME, self::SOON / 1000],
         );
         $left = array_filter($questions, static fn(\stdClass $question): bool => ! $open->has($question->port));

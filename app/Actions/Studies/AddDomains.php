@@ -38,11 +38,23 @@ final readonly class AddDomains
         $spokenOf = [];
         foreach ($this->entries($lines) as $entry) {
             $known = $study->domains->contains(fn(Domain $domain): bool => $domain->toEntry($this->suffixes)->isSameAs($entry));
-            if (! $known) {
+            if (!$known) {
                 $figures = $source === null ? [] : $this->sources->get($source)->domain($entry->host) ?? [];
-                $domain = Domain::query()->create(['study_id' => $study->id, 'role' => Domain::CANDIDATE, 'place' => 0, 'entry' => $entry->label, 'scope' => $entry->scope]);
+                $domain = Domain::query()->create([
+                    'study_id' => $study->id,
+                    'role' => Domain::CANDIDATE,
+                    'place' => 0,
+                    'entry' => $entry->label,
+                    'scope' => $entry->scope,
+                ]);
                 if ($figures !== []) {
-                    DomainFigure::query()->create(['study_id' => $study->id, 'domain_id' => $domain->id, 'kind' => DomainFigure::PULLS, 'day' => now('UTC')->toDateString(), ...array_intersect_key($figures, array_flip(self::FIGURES))]);
+                    DomainFigure::query()->create([
+                        'study_id' => $study->id,
+                        'domain_id' => $domain->id,
+                        'kind' => DomainFigure::PULLS,
+                        'day' => now('UTC')->toDateString(),
+                        ...array_intersect_key($figures, array_flip(self::FIGURES)),
+                    ]);
                     $spokenOf[] = $domain->id;
                 }
                 ++$added;
@@ -72,6 +84,8 @@ final readonly class AddDomains
             }
         }
 
-        return $entries === [] || \count($entries) > self::MOST ? throw Refused::because('domains', 'Write 1 to 500 domains, one on each line.') : array_values($entries);
+        return $entries === [] || \count($entries) > self::MOST
+            ? throw Refused::because('domains', 'Write 1 to 500 domains, one on each line.')
+            : array_values($entries);
     }
 }

@@ -18,7 +18,11 @@ final class ChangeDomain
     /** @param list<string> $terms beside the domain's own name */
     public function setBrandTerms(Study $study, Domain $domain, array $terms): void
     {
-        $domain->update(['brand_terms' => array_values(array_unique(array_map(KeywordKey::of(...), array_filter($terms, static fn(string $term): bool => trim($term) !== ''))))]);
+        $domain->update([
+            'brand_terms' => array_values(
+                array_unique(array_map(KeywordKey::of(...), array_filter($terms, static fn(string $term): bool => trim($term) !== ''))),
+            ),
+        ]);
         $study->touchData();
     }
 
@@ -33,7 +37,10 @@ final class ChangeDomain
                 throw Refused::because('domain', 'It has rankings; undo their imports first if they are to go.');
             }
             if (PlanItem::query()->where('domain_id', $domain->id)->exists()) {
-                throw Refused::because('domain', 'A roadmap was made from its side; look from its side and take the items off first if they are to go.');
+                throw Refused::because(
+                    'domain',
+                    'A roadmap was made from its side; look from its side and take the items off first if they are to go.',
+                );
             }
             $domain->delete();
         });

@@ -29,7 +29,12 @@ final readonly class ChangeRulebook
             foreach ($rulebook->changes() as $key => $value) {
                 DB::table('rulebook_settings')->insert(['study_id' => $study->id, 'key' => $key, 'value' => $value]);
             }
-            DB::table('changes')->insert(['study_id' => $study->id, 'user_id' => $userId, 'what' => 'rulebook', 'detail' => json_encode($settings, JSON_THROW_ON_ERROR)]);
+            DB::table('changes')->insert([
+                'study_id' => $study->id,
+                'user_id' => $userId,
+                'what' => 'rulebook',
+                'detail' => json_encode($settings, JSON_THROW_ON_ERROR),
+            ]);
             if (\array_key_exists('authority_sources', $settings)) {
                 $this->choose->execute($study);
             }
@@ -44,7 +49,13 @@ final readonly class ChangeRulebook
     {
         $described = [];
         foreach (Settings::all() as $key => $setting) {
-            $described[] = ['key' => $key, 'value' => $rulebook->value($key), 'default' => $setting->default, 'bounds' => $setting->bounds(), 'meaning' => $setting->meaning];
+            $described[] = [
+                'key' => $key,
+                'value' => $rulebook->value($key),
+                'default' => $setting->default,
+                'bounds' => $setting->bounds(),
+                'meaning' => $setting->meaning,
+            ];
         }
 
         return $described;

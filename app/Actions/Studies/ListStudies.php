@@ -34,6 +34,9 @@ final class ListStudies
         $studies = \array_slice($found, 0, $limit);
         $last = end($studies);
 
-        return ['studies' => $studies, 'next' => \count($found) > $limit && $last !== false ? Cursor::write([$last->name, $last->id]) : null];
+        return [
+            'studies' => $studies,
+            'next' => \count($found) > $limit && $last !== false ? Cursor::write([$last->name, $last->id]) : null,
+        ];
     }
 }

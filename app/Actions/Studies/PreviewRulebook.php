@@ -37,7 +37,18 @@ final readonly class PreviewRulebook
     private const TOP = 20;
 
     /** Settings that show only once the comparison is made anew. */
-    private const LEARNT = ['within', 'comfort_volume', 'win_lambda', 'topic_evidence', 'metric_sources', 'volume_sources', 'difficulty_sources', 'cpc_sources', 'authority_sources', 'negatives'];
+    private const LEARNT = [
+        'within',
+        'comfort_volume',
+        'win_lambda',
+        'topic_evidence',
+        'metric_sources',
+        'volume_sources',
+        'difficulty_sources',
+        'cpc_sources',
+        'authority_sources',
+        'negatives',
+    ];
 
     public function __construct(private ReadOpportunities $opportunities, private LearnModels $learn)
     {
@@ -46,13 +57,22 @@ final readonly class PreviewRulebook
     /**
      * @param array<string, string> $settings key → value as a person writes it
      *
-     * @return array{keywords: int, horizons: list<array{from: ?string, to: ?string, keywords: int}>, gain: array{before: float, after: float}, before: list<string>, after: list<string>, not_shown: list<string>} gains in visits a month
+     * @return array{keywords: int, horizons: list<array{from: ?string, to: ?string, keywords: int}>, gain: array{before: float,
+     *     after: float}, before: list<string>, after: list<string>, not_shown: list<string>} gains in visits a month
      */
     public function execute(Study $study, Comparison $comparison, array $settings): array
     {
         $rulebook = $study->rulebook()->with($settings);
         $old = $study->rulebook();
-        $first = $this->opportunities->execute($comparison, Sentence::parse(''), $old->priorities(), $old->fitGate(), 0, self::TOP, pinsFirst: false);
+        $first = $this->opportunities->execute(
+            $comparison,
+            Sentence::parse(''),
+            $old->priorities(),
+            $old->fitGate(),
+            0,
+            self::TOP,
+            pinsFirst: false,
+        );
         $moved = DB::transaction(fn(): array => $this->weighAnew($study, $comparison, $rulebook));
 
         /** @var list<string> $before */
@@ -64,7 +84,10 @@ final readonly class PreviewRulebook
         return $moved;
     }
 
-    /** @return array{keywords: int, horizons: list<array{from: ?string, to: ?string, keywords: int}>, gain: array{before: float, after: float}, after: list<string>} */
+    /**
+     * @return array{keywords: int, horizons: list<array{from: ?string, to: ?string, keywords: int}>, gain: array{before: float,
+     *     after: float}, after: list<string>}
+     */
     private function weighAnew(Study $study, Comparison $comparison, Rulebook $rulebook): array
     {
         $weigher = $this->weigher($study, $comparison, $rulebook);
@@ -90,7 +113,12 @@ final readonly class PreviewRulebook
             }
         }
 
-        return ['keywords' => $keywords, 'horizons' => array_values($changes), 'gain' => $gain, 'after' => array_map(static fn(Opportunity $one): string => $one->candidate->row->keyword, $top)];
+        return [
+            'keywords' => $keywords,
+            'horizons' => array_values($changes),
+            'gain' => $gain,
+            'after' => array_map(static fn(Opportunity $one): string => $one->candidate->row->keyword, $top),
+        ];
     }
 
     /**

@@ -33,13 +33,24 @@ final readonly class ReadCurve
 
             return [
                 'in_use' => $rulebook->text('curve'),
-                'bins' => array_map(static fn(int $position, array $bin): array => ['position' => $position, ...$bin, 'rate' => $bin['impressions'] === 0 ? null : $bin['clicks'] / $bin['impressions']], array_keys($fit->bins()), $fit->bins()),
-                'curves' => array_map(static fn(CtrCurve $curve): array => \array_slice($curve->rates(), 0, self::SHOWN), array_filter([
-                    'default' => CtrCurve::default(),
-                    '2006' => CtrCurve::queryLog2006(),
-                    'fitted' => $fit->curve(),
-                    'own' => $own === [] ? null : CtrCurve::ofRates($own),
-                ])),
+                'bins' => array_map(
+                    static fn(int $position, array $bin): array => [
+                        'position' => $position,
+                        ...$bin,
+                        'rate' => $bin['impressions'] === 0 ? null : $bin['clicks'] / $bin['impressions'],
+                    ],
+                    array_keys($fit->bins()),
+                    $fit->bins(),
+                ),
+                'curves' => array_map(
+                    static fn(CtrCurve $curve): array => \array_slice($curve->rates(), 0, self::SHOWN),
+                    array_filter([
+                        'default' => CtrCurve::default(),
+                        '2006' => CtrCurve::queryLog2006(),
+                        'fitted' => $fit->curve(),
+                        'own' => $own === [] ? null : CtrCurve::ofRates($own),
+                    ]),
+                ),
             ];
         });
     }

@@ -79,6 +79,13 @@ final readonly class ReadLedger
      */
     private static function timeline(array $snapshots): array
     {
-        return array_map(static fn(Snapshot $snapshot): array => ['day' => $snapshot->day->toDateString(), 'channel' => $snapshot->channel, 'keywords' => $snapshot->keywords], $snapshots);
+        return array_map(
+            static fn(Snapshot $snapshot): array => [
+                'day' => $snapshot->day->toDateString(),
+                'channel' => $snapshot->channel,
+                'keywords' => $snapshot->keywords,
+            ],
+            $snapshots,
+        );
     }
 }

@@ -27,7 +27,12 @@ final class ReadStudyPaths
         $today = now('UTC')->toDateString();
         $newest = $this->newestDays($ids);
         $roles = DB::table('study_members')->where('user_id', $user->id)->whereIn('study_id', $ids)->pluck('role', 'study_id');
-        $shortlisted = DB::table('decisions')->whereIn('study_id', $ids)->where('mark', 'shortlisted')->groupBy('study_id')->selectRaw('study_id, count(*) AS keywords')->pluck('keywords', 'study_id');
+        $shortlisted = DB::table('decisions')
+            ->whereIn('study_id', $ids)
+            ->where('mark', 'shortlisted')
+            ->groupBy('study_id')
+            ->selectRaw('study_id, count(*) AS keywords')
+            ->pluck('keywords', 'study_id');
         $items = $this->items($studies);
         $paths = [];
         foreach ($studies as $study) {
@@ -71,6 +76,10 @@ final class ReadStudyPaths
     {
         $sides = array_map(static fn(Study $study): int => $study->ownDomain()->id, $studies);
 
-        return DB::table('plan_items')->whereIn('domain_id', $sides)->get(['study_id', 'status', 'due', 'month'])->groupBy('study_id')->all();
+        return DB::table('plan_items')
+            ->whereIn('domain_id', $sides)
+            ->get(['study_id', 'status', 'due', 'month'])
+            ->groupBy('study_id')
+            ->all();
     }
 }

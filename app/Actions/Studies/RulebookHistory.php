@@ -18,7 +18,11 @@ final readonly class RulebookHistory
     {
     }
 
-    /** @return list<array{change: int, who: ?string, when: string, settings: list<array{key: string, from: ?string, to: string}>, restores: array<string, string>}> newest first; from null where the default stood; restores: what would bring back the rulebook from before */
+    /**
+     * @return list<array{change: int, who: ?string, when: string, settings: list<array{key: string, from: ?string, to: string}>,
+     *     restores: array<string, string>}> newest first; from null where the default stood; restores: what would bring back the
+     *     rulebook from before
+     */
     public function execute(Study $study): array
     {
         $stood = [];
@@ -30,7 +34,13 @@ final readonly class RulebookHistory
                 $settings[] = ['key' => $key, 'from' => $stood[$key] ?? null, 'to' => $to];
                 $stood[$key] = $to;
             }
-            $history[] = ['change' => $change['id'], 'who' => $change['who'], 'when' => $change['when'], 'settings' => $settings, 'restores' => self::before($changes, $place)];
+            $history[] = [
+                'change' => $change['id'],
+                'who' => $change['who'],
+                'when' => $change['when'],
+                'settings' => $settings,
+                'restores' => self::before($changes, $place),
+            ];
         }
 
         return \array_slice(array_reverse($history), 0, self::SHOWN);
@@ -73,11 +83,24 @@ final readonly class RulebookHistory
     /** @return list<array{id: int, who: ?string, when: string, settings: array<string, string>}> oldest first */
     private function changes(Study $study): array
     {
-        $rows = DB::table('changes')->leftJoin('users', 'users.id', '=', 'changes.user_id')->where('study_id', $study->id)->where('what', 'rulebook')->orderBy('changes.id')
+        $rows = DB::table('changes')
+            ->leftJoin('users', 'users.id', '=', 'changes.user_id')
+            ->where('study_id', $study->id)
+            ->where('what', 'rulebook')
+            ->orderBy('changes.id')
             ->get(['changes.id', 'users.name', 'changes.created_at', 'detail']);
 
-        return array_values($rows->map(static fn(\stdClass $row): array => [
-            'id' => $row->id, 'who' => $row->name, 'when' => $row->created_at, 'settings' => (array) json_decode($row->detail, true, 4, JSON_THROW_ON_ERROR),
-        ])->all());
+        return array_values(
+            $rows
+                ->map(
+                    static fn(\stdClass $row): array => [
+                        'id' => $row->id,
+                        'who' => $row->name,
+                        'when' => $row->created_at,
+                        'settings' => (array) json_decode($row->detail, true, 4, JSON_THROW_ON_ERROR),
+                    ],
+                )
+                ->all(),
+        );
     }
 }

@@ -19,7 +19,22 @@ final readonly class SaveStudy
     public const MOST_COMPETITORS = 10;
 
     /** Currency of a market where it is not the pound. */
-    private const CURRENCIES = ['US' => 'USD', 'CA' => 'CAD', 'AU' => 'AUD', 'NZ' => 'NZD', 'CH' => 'CHF', 'SE' => 'SEK', 'NO' => 'NOK', 'DK' => 'DKK', 'PL' => 'PLN', 'CZ' => 'CZK', 'GB' => 'GBP', 'JP' => 'JPY', 'IN' => 'INR', 'BR' => 'BRL'];
+    private const CURRENCIES = [
+        'US' => 'USD',
+        'CA' => 'CAD',
+        'AU' => 'AUD',
+        'NZ' => 'NZD',
+        'CH' => 'CHF',
+        'SE' => 'SEK',
+        'NO' => 'NOK',
+        'DK' => 'DKK',
+        'PL' => 'PLN',
+        'CZ' => 'CZK',
+        'GB' => 'GBP',
+        'JP' => 'JPY',
+        'IN' => 'INR',
+        'BR' => 'BRL',
+    ];
 
     public function __construct(private PublicSuffixList $suffixes)
     {
@@ -29,7 +44,10 @@ final readonly class SaveStudy
     public function execute(StudyDraft $draft): Study
     {
         if (preg_match('/^[a-z0-9][a-z0-9-]{0,62}$/D', $draft->slug) !== 1) {
-            throw Refused::because('slug', sprintf('Study name "%s" must be 1 to 63 lower-case letters, digits and hyphens.', InvalidValue::quote($draft->slug)));
+            throw Refused::because(
+                'slug',
+                sprintf('Study name "%s" must be 1 to 63 lower-case letters, digits and hyphens.', InvalidValue::quote($draft->slug)),
+            );
         }
 
         return DB::transaction(function () use ($draft): Study {
@@ -57,12 +75,19 @@ final readonly class SaveStudy
     private function create(StudyDraft $draft): Study
     {
         if ($draft->name === null || $draft->domain === null) {
-            throw Refused::because($draft->name === null ? 'name' : 'domain', sprintf('Study "%s" is new, so it needs --name and --domain.', $draft->slug));
+            throw Refused::because(
+                $draft->name === null ? 'name' : 'domain',
+                sprintf('Study "%s" is new, so it needs --name and --domain.', $draft->slug),
+            );
         }
         /** @var Study $study */
         $study = Study::query()->create([
-            'slug' => $draft->slug, 'name' => self::name($draft->name), 'country' => self::country($draft->country ?? 'GB'),
-            'language' => self::language($draft->language ?? 'en'), 'device' => self::device($draft->device ?? 'desktop'), 'currency' => 'GBP',
+            'slug' => $draft->slug,
+            'name' => self::name($draft->name),
+            'country' => self::country($draft->country ?? 'GB'),
+            'language' => self::language($draft->language ?? 'en'),
+            'device' => self::device($draft->device ?? 'desktop'),
+            'currency' => 'GBP',
         ]);
 
         return $study;
@@ -91,7 +116,10 @@ final readonly class SaveStudy
     private function entries(string $own, array $competitors): array
     {
         if (\count($competitors) > self::MOST_COMPETITORS) {
-            throw Refused::because('competitors', sprintf('A study compares with at most %d competitors; %d were given.', self::MOST_COMPETITORS, \count($competitors)));
+            throw Refused::because(
+                'competitors',
+                sprintf('A study compares with at most %d competitors; %d were given.', self::MOST_COMPETITORS, \count($competitors)),
+            );
         }
         $entries = [];
         foreach ([$own, ...$competitors] as $place => $text) {
@@ -116,7 +144,9 @@ final readonly class SaveStudy
     {
         $trimmed = trim($name);
 
-        return $trimmed !== '' && mb_strlen($trimmed) <= 200 ? $trimmed : throw Refused::because('name', 'A study\'s name must have 1 to 200 characters.');
+        return $trimmed !== '' && mb_strlen($trimmed) <= 200
+            ? $trimmed
+            : throw Refused::because('name', 'A study\'s name must have 1 to 200 characters.');
     }
 
     private static function country(string $country): string
@@ -125,7 +155,12 @@ final readonly class SaveStudy
         // ZZ is the code for a region that is not known.
         $isKnown = preg_match('/^[A-Z]{2}$/D', $code) === 1 && $code !== 'ZZ' && \Locale::getDisplayRegion('-'.$code, 'en') !== $code;
 
-        return $isKnown ? $code : throw Refused::because('country', sprintf('Country "%s" must be a two-letter code such as GB.', InvalidValue::quote($country)));
+        return $isKnown
+            ? $code
+            : throw Refused::because(
+                'country',
+                sprintf('Country "%s" must be a two-letter code such as GB.', InvalidValue::quote($country)),
+            );
     }
 
     private static function language(string $language): string
@@ -133,12 +168,19 @@ final readonly class SaveStudy
         $code = strtolower(trim($language));
         $isKnown = preg_match('/^[a-z]{2}$/D', $code) === 1 && \Locale::getDisplayLanguage($code, 'en') !== $code;
 
-        return $isKnown ? $code : throw Refused::because('language', sprintf('Language "%s" must be a two-letter code such as en.', InvalidValue::quote($language)));
+        return $isKnown
+            ? $code
+            : throw Refused::because(
+                'language',
+                sprintf('Language "%s" must be a two-letter code such as en.', InvalidValue::quote($language)),
+            );
     }
 
     private static function device(string $device): string
     {
-        return in_array($device, ['desktop', 'mobile'], true) ? $device : throw Refused::because('device', sprintf('Device "%s" must be desktop or mobile.', InvalidValue::quote($device)));
+        return in_array($device, ['desktop', 'mobile'], true)
+            ? $device
+            : throw Refused::because('device', sprintf('Device "%s" must be desktop or mobile.', InvalidValue::quote($device)));
     }
 
     private static function currency(string $country): string

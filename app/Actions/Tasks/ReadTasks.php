@@ -31,9 +31,16 @@ final class ReadTasks
             return $task;
         }
         if ($task->starts >= self::MOST_STARTS) {
-            $task->update(['status' => TaskStatus::Failed, 'message' => 'The worker stopped half-way, twice; nothing was kept. Start it again when the server is well.', 'finished_at' => now()]);
+            $task->update([
+                'status' => TaskStatus::Failed,
+                'message' => 'The worker stopped half-way, twice; nothing was kept. Start it again when the server is well.',
+                'finished_at' => now(),
+            ]);
         } else {
-            $task->update(['status' => TaskStatus::Waiting, 'stage' => 'the worker stopped half-way; nothing was kept, and it begins again']);
+            $task->update([
+                'status' => TaskStatus::Waiting,
+                'stage' => 'the worker stopped half-way; nothing was kept, and it begins again',
+            ]);
             RunTask::dispatch($task->id);
         }
 

@@ -16,7 +16,14 @@ final class StartTask
     /** @param array<string, mixed> $payload */
     public function execute(Study $study, ?int $user, TaskKind $kind, string $title, array $payload): Task
     {
-        $task = Task::query()->create(['study_id' => $study->id, 'user_id' => $user, 'kind' => $kind, 'status' => TaskStatus::Waiting, 'title' => $title, 'payload' => $payload]);
+        $task = Task::query()->create([
+            'study_id' => $study->id,
+            'user_id' => $user,
+            'kind' => $kind,
+            'status' => TaskStatus::Waiting,
+            'title' => $title,
+            'payload' => $payload,
+        ]);
         RunTask::dispatch($task->id);
 
         return $task->refresh();

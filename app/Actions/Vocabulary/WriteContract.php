@@ -55,7 +55,10 @@ final class WriteContract
         }
         $contract->components->schemas->{self::ROW} = self::row();
 
-        return json_encode($contract, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION)."\n";
+        return json_encode(
+            $contract,
+            JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
+        )."\n";
     }
 
     /** @return array<string, mixed> */
@@ -66,7 +69,12 @@ final class WriteContract
             $columns[$entry->name] = [...self::value($entry), ...self::about($entry)];
         }
 
-        return ['type' => 'object', 'description' => 'A keyword of a comparison, compared and weighed', 'required' => array_keys($columns), 'properties' => $columns];
+        return [
+            'type' => 'object',
+            'description' => 'A keyword of a comparison, compared and weighed',
+            'required' => array_keys($columns),
+            'properties' => $columns,
+        ];
     }
 
     /** @return array<string, mixed> */

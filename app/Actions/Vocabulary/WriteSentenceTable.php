@@ -22,7 +22,13 @@ final class WriteSentenceTable
     private function table(): string
     {
         $lines = ['| clause | what it says | values |', '|---|---|---|'];
-        foreach ([...Vocabulary::kinds(), Vocabulary::aboutDomain('p', 2, 'the second competitor'), Vocabulary::aboutDomain('m', 2, 'the second competitor')] as $kind) {
+        foreach (
+            [
+                ...Vocabulary::kinds(),
+                Vocabulary::aboutDomain('p', 2, 'the second competitor'),
+                Vocabulary::aboutDomain('m', 2, 'the second competitor'),
+            ] as $kind
+        ) {
             $lines[] = self::line($kind);
         }
 
@@ -31,7 +37,10 @@ final class WriteSentenceTable
 
     private static function line(ClauseKind $kind): string
     {
-        $values = $kind->choices === [] ? implode(', ', array_map(static fn(string $operator): string => "`{$operator}`", $kind->form->operators())) : implode(', ', array_keys($kind->choices));
+        $values =
+            $kind->choices === []
+                ? implode(', ', array_map(static fn(string $operator): string => "`{$operator}`", $kind->form->operators()))
+                : implode(', ', array_keys($kind->choices));
 
         return "| `{$kind->example}` | ".str_replace('|', '\\|', $kind->meaning)." | {$values} |";
     }

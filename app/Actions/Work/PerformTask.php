@@ -69,6 +69,10 @@ final readonly class PerformTask
     {
         return $error instanceof QueryException && $error->getCode() === self::NO_ROOM
             ? 'There is no room left on the disk of the database; nothing was kept. Make room and start it again.'
-            : sprintf('It broke off; nothing was kept. Start it again; if it breaks off again, the log on the server tells why under the number %s.', ErrorNumber::of($error));
+            : sprintf(
+                'It broke off; nothing was kept. Start it again; if it breaks off again, the log on the server tells why under the '
+                    .'number %s.',
+                ErrorNumber::of($error),
+            );
     }
 }

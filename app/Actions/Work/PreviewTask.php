@@ -18,7 +18,12 @@ final readonly class PreviewTask implements TaskHandler
     {
         $progress->tell('looking through the file', 0);
 
-        return ['preview' => $this->preview->execute($this->orders->of($task, true), static fn(int $read) => $progress->tell('looking through the file', $read))];
+        return [
+            'preview' => $this->preview->execute(
+                $this->orders->of($task, true),
+                static fn(int $read) => $progress->tell('looking through the file', $read),
+            ),
+        ];
     }
 
     public function changesData(): bool

@@ -29,7 +29,10 @@ final class Progress
             return;
         }
         $this->told = microtime(true);
-        $row = DB::connection('progress')->selectOne('UPDATE tasks SET stage = ?, done = ?, total = ? WHERE id = ? RETURNING cancel_wanted', [$stage, $done, $total, $this->task->id]);
+        $row = DB::connection('progress')->selectOne(
+            'UPDATE tasks SET stage = ?, done = ?, total = ? WHERE id = ? RETURNING cancel_wanted',
+            [$stage, $done, $total, $this->task->id],
+        );
         if ($row === null || $row->cancel_wanted) {
             throw new TaskCancelled();
         }

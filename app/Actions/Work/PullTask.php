@@ -22,7 +22,10 @@ final readonly class PullTask implements TaskHandler
         /** @var array{source: string, date: ?string, snapshots: int, domain: ?int} $payload */
         $payload = $task->payload;
         $domain = $study->domains->first(static fn($domain): bool => $domain->id === $payload['domain']);
-        $pulled = $this->pull->execute(new PullOrder($study, $payload['source'], $payload['date'], $payload['snapshots'], $domain, $task->user_id), $progress->tell(...));
+        $pulled = $this->pull->execute(
+            new PullOrder($study, $payload['source'], $payload['date'], $payload['snapshots'], $domain, $task->user_id),
+            $progress->tell(...),
+        );
 
         return $pulled;
     }

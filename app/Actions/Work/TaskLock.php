@@ -26,6 +26,10 @@ final class TaskLock
 
     public static function isHeld(int $task): bool
     {
-        return DB::selectOne("SELECT EXISTS (SELECT FROM pg_locks WHERE locktype = 'advisory' AND database = (SELECT oid FROM pg_database WHERE datname = current_database()) AND classid = ? AND objid = ?) AS held", [self::AREA, $task])->held;
+        return DB::selectOne(
+            "SELECT EXISTS (SELECT FROM pg_locks WHERE locktype = 'advisory' AND database = (SELECT oid FROM pg_database WHERE "
+                ."datname = current_database()) AND classid = ? AND objid = ?) AS held",
+            [self::AREA, $task],
+        )->held;
     }
 }

@@ -16,7 +16,8 @@ use GreaterReach\Core\Site\PublicSuffixList;
 /**
  * What a person wants done with an upload, as it travels through the queue.
  *
- * @phpstan-type Payload array{upload: string, kind: string, domain: string, date: string, channel: string, mapping: array<string, string>, allow_errors: int}
+ * @phpstan-type Payload array{upload: string, kind: string, domain: string, date: string, channel: string, mapping: array<string,
+ *     string>, allow_errors: int}
  */
 final readonly class UploadedOrder
 {

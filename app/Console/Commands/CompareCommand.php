@@ -26,7 +26,10 @@ final class CompareCommand extends ReachCommand
         $this->format();
         $channel = $this->oneOf('channel', ['organic', 'paid']);
         $study = $this->study();
-        $within = $this->optionalText('within') === null ? $study->rulebook()->int('within') : (int) $this->oneOf('within', ['10', '20', '50', '100']);
+        $within =
+            $this->optionalText('within') === null
+                ? $study->rulebook()->int('within')
+                : (int) $this->oneOf('within', ['10', '20', '50', '100']);
         $day = $this->optionalDay('date') ?? $study->as_of?->toDateString();
         $comparison = $ensure->execute(new ComparisonOrder($study, $channel, $within, $day), $this->progress());
 

@@ -35,7 +35,11 @@ final class DemoCommand extends ReachCommand
     /** @param array<string, string> $people address → password */
     private function meet(array $people): void
     {
-        $lines = array_map(static fn(string $email, string $password): string => "Sign in as {$email} with the password {$password}", array_keys($people), $people);
+        $lines = array_map(
+            static fn(string $email, string $password): string => "Sign in as {$email} with the password {$password}",
+            array_keys($people),
+            $people,
+        );
         if ($lines === []) {
             return;
         }

@@ -69,7 +69,15 @@ final class ImportCommand extends ReachCommand
             throw $refused;
         }
         $write($outcome->badRows);
-        $this->line(sprintf('%s%d rows kept, %d dropped (position over 100 or URL outside the domain), %d bad.', $order->isDryRun ? 'Dry run, nothing kept: ' : '', $outcome->kept, $outcome->dropped, $outcome->badRows->total()));
+        $this->line(
+            sprintf(
+                '%s%d rows kept, %d dropped (position over 100 or URL outside the domain), %d bad.',
+                $order->isDryRun ? 'Dry run, nothing kept: ' : '',
+                $outcome->kept,
+                $outcome->dropped,
+                $outcome->badRows->total(),
+            ),
+        );
         if ($outcome->isSameFile) {
             $this->line('This very file was imported before.');
         }
@@ -90,8 +98,10 @@ final class ImportCommand extends ReachCommand
         foreach ($this->texts('map') as $pair) {
             $parts = explode('=', $pair, 2);
             $field = trim($parts[0]);
-            if (! isset($parts[1]) || $field === '' || isset($mapping[$field])) {
-                throw new InvalidOptionException(sprintf('The "--map" option must be field=Header, each field once; "%s" is not.', InvalidValue::quote($pair)));
+            if (!isset($parts[1]) || $field === '' || isset($mapping[$field])) {
+                throw new InvalidOptionException(
+                    sprintf('The "--map" option must be field=Header, each field once; "%s" is not.', InvalidValue::quote($pair)),
+                );
             }
             $mapping[$field] = $parts[1];
         }

@@ -32,9 +32,17 @@ final class PersonCommand extends ReachCommand
             return self::SUCCESS;
         }
         $administrator = $this->optionalText('administrator') === null ? null : $this->oneOf('administrator', ['yes', 'no']) === 'yes';
-        $roles = [...array_fill_keys($this->texts('reader'), 'reader'), ...array_fill_keys($this->texts('editor'), 'editor'), ...array_fill_keys($this->texts('leave'), null)];
-        $password = $save->execute(new PersonOrder($email, $this->optionalText('name'), $administrator, $this->option('new-password') === true, $roles));
-        $this->line($password === null ? sprintf('%s is changed.', $email) : sprintf('%s signs in with the password %s', $email, $password));
+        $roles = [
+            ...array_fill_keys($this->texts('reader'), 'reader'),
+            ...array_fill_keys($this->texts('editor'), 'editor'),
+            ...array_fill_keys($this->texts('leave'), null),
+        ];
+        $password = $save->execute(
+            new PersonOrder($email, $this->optionalText('name'), $administrator, $this->option('new-password') === true, $roles),
+        );
+        $this->line(
+            $password === null ? sprintf('%s is changed.', $email) : sprintf('%s signs in with the password %s', $email, $password),
+        );
 
         return self::SUCCESS;
     }

@@ -30,7 +30,12 @@ final class PlanCommand extends ReachCommand
         $months = $this->wholeNumber('months', 1, 60);
         $capacity = $this->text('capacity');
         if (preg_match('/^\d{1,4}(\.\d{1,4})?$/D', $capacity) !== 1) {
-            throw new InvalidOptionException(sprintf('The "--capacity" option must be a number of days from 0 to 9999; "%s" is not.', mb_strimwidth($capacity, 0, 40, '…')));
+            throw new InvalidOptionException(
+                sprintf(
+                    'The "--capacity" option must be a number of days from 0 to 9999; "%s" is not.',
+                    mb_strimwidth($capacity, 0, 40, '…'),
+                ),
+            );
         }
         $study = $this->study();
         $start = Month::parse($this->optionalText('start') ?? now('UTC')->format('Y-m'));

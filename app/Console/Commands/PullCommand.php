@@ -24,7 +24,13 @@ final class PullCommand extends ReachCommand
         $snapshots = $this->wholeNumber('snapshots', 1, 60);
         $study = $this->study();
         $domain = $this->optionalText('domain');
-        $order = new PullOrder($study, $this->text('source'), $this->optionalDay('date'), $snapshots, $domain === null ? null : $this->domain($study, $domain));
+        $order = new PullOrder(
+            $study,
+            $this->text('source'),
+            $this->optionalDay('date'),
+            $snapshots,
+            $domain === null ? null : $this->domain($study, $domain),
+        );
         $pulled = $pull->execute($order, $this->stages());
         $this->line(sprintf('%d rows kept, of %s.', $pulled['rows'], implode(', ', $pulled['days'])));
         foreach ($pulled['notes'] as $note) {

@@ -92,8 +92,10 @@ abstract class ReachCommand extends Command
     protected function oneOf(string $name, array $choices): string
     {
         $value = $this->text($name);
-        if (! in_array($value, $choices, true)) {
-            throw new InvalidOptionException(sprintf('The "--%s" option must be one of %s; "%s" is not.', $name, implode(', ', $choices), InvalidValue::quote($value)));
+        if (!in_array($value, $choices, true)) {
+            throw new InvalidOptionException(
+                sprintf('The "--%s" option must be one of %s; "%s" is not.', $name, implode(', ', $choices), InvalidValue::quote($value)),
+            );
         }
 
         return $value;
@@ -103,7 +105,15 @@ abstract class ReachCommand extends Command
     {
         $value = $this->text($name);
         if (preg_match('/^\d{1,9}$/D', $value) !== 1 || (int) $value < $min || (int) $value > $max) {
-            throw new InvalidOptionException(sprintf('The "--%s" option must be a whole number from %d to %d; "%s" is not.', $name, $min, $max, InvalidValue::quote($value)));
+            throw new InvalidOptionException(
+                sprintf(
+                    'The "--%s" option must be a whole number from %d to %d; "%s" is not.',
+                    $name,
+                    $min,
+                    $max,
+                    InvalidValue::quote($value),
+                ),
+            );
         }
 
         return (int) $value;
@@ -184,9 +194,11 @@ abstract class ReachCommand extends Command
      */
     private static function save(string $path, iterable $pieces): void
     {
-        $isFile = ! file_exists($path) || is_file($path);
+        $isFile = !file_exists($path) || is_file($path);
         $unfinished = $isFile ? $path.'.part' : $path;
-        $file = @fopen($unfinished, 'wb') ?: throw Refused::because('out', sprintf('The file "%s" cannot be written; is there such a folder?', InvalidValue::quote($path)));
+        $file =
+            @fopen($unfinished, 'wb') ?:
+            throw Refused::because('out', sprintf('The file "%s" cannot be written; is there such a folder?', InvalidValue::quote($path)));
         foreach ($pieces as $piece) {
             if (fwrite($file, $piece) === false) {
                 throw Refused::because('out', sprintf('The file "%s" cannot be written to its end.', InvalidValue::quote($path)));

@@ -27,7 +27,10 @@ final class RulebookCommand extends ReachCommand
         $rulebook = $settings === [] ? $study->rulebook() : $change->execute($study, $settings);
         if ($this->option('json')) {
             $flags = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
-            $this->output->writeln(json_encode(array_column($change->describe($rulebook), null, 'key'), $flags), OutputInterface::OUTPUT_RAW);
+            $this->output->writeln(
+                json_encode(array_column($change->describe($rulebook), null, 'key'), $flags),
+                OutputInterface::OUTPUT_RAW,
+            );
 
             return self::SUCCESS;
         }

@@ -19,22 +19,35 @@ final class StudyCommand extends ReachCommand
 
     protected $description = 'Make a study, or change one';
 
-    protected $help = 'Example: php artisan reach:study bees --name="Bees" --domain=thornfield-apiary.example --competitor=hivewright.example';
+    protected $help = 'Example: php artisan reach:study bees --name="Bees" --domain=thornfield-apiary.example '
+        .'--competitor=hivewright.example';
 
     public function handle(SaveStudy $save): int
     {
         $competitors = $this->texts('competitor');
-        $study = $save->execute(new StudyDraft(
-            $this->text('slug', true),
-            $this->optionalText('name'),
-            $this->optionalText('domain'),
-            $competitors === [] ? null : $competitors,
-            $this->optionalText('country'),
-            $this->optionalText('language'),
-            $this->optionalText('device'),
-        ));
+        $study = $save->execute(
+            new StudyDraft(
+                $this->text('slug', true),
+                $this->optionalText('name'),
+                $this->optionalText('domain'),
+                $competitors === [] ? null : $competitors,
+                $this->optionalText('country'),
+                $this->optionalText('language'),
+                $this->optionalText('device'),
+            ),
+        );
         $compared = $study->comparedDomains();
-        $this->line(sprintf('Study "%s": %s against %d competitors in %s/%s/%s.', $study->slug, $compared[0]->entry, count($compared) - 1, $study->country, $study->language, $study->device));
+        $this->line(
+            sprintf(
+                'Study "%s": %s against %d competitors in %s/%s/%s.',
+                $study->slug,
+                $compared[0]->entry,
+                count($compared) - 1,
+                $study->country,
+                $study->language,
+                $study->device,
+            ),
+        );
 
         return self::SUCCESS;
     }

@@ -23,7 +23,10 @@ final class TopicsCommand extends ReachCommand
     {
         $this->format();
         $study = $this->study();
-        $comparison = $ensure->execute(new ComparisonOrder($study, Snapshot::ORGANIC, 100, $study->as_of?->toDateString()), $this->progress());
+        $comparison = $ensure->execute(
+            new ComparisonOrder($study, Snapshot::ORGANIC, 100, $study->as_of?->toDateString()),
+            $this->progress(),
+        );
 
         return $this->export($export->table($comparison));
     }

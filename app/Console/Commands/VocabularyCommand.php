@@ -10,7 +10,8 @@ use App\Actions\Vocabulary\WriteSentenceTable;
 
 final class VocabularyCommand extends ReachCommand
 {
-    protected $signature = 'reach:vocabulary {--write : Write what is made from it: the table in docs/sentence.md, names and columns in the API\'s document, and the fixture of the front end\'s tests}';
+    protected $signature = 'reach:vocabulary {--write : Write what is made from it: the table in docs/sentence.md, names and columns '
+        .'in the API\'s document, and the fixture of the front end\'s tests}';
 
     protected $description = 'Print every clause, column, criterion and import kind as JSON';
 
@@ -20,7 +21,8 @@ final class VocabularyCommand extends ReachCommand
 
     public function handle(ReadVocabulary $read, WriteSentenceTable $table, WriteContract $contract): int
     {
-        $json = json_encode($read->execute(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n";
+        $json =
+            json_encode($read->execute(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n";
         if ($this->option('write') !== true) {
             $this->output->write($json);
 

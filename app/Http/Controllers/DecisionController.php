@@ -22,7 +22,11 @@ final class DecisionController extends Controller
         $order = $request->order($study->comparison);
         $done = $decide->execute($study, $order, (int) $request->user()?->id);
 
-        return new JsonResponse(['change' => $done['change'], 'keywords' => \count($order->keywords), 'before' => \array_slice($done['before'], 0, self::TOLD)]);
+        return new JsonResponse([
+            'change' => $done['change'],
+            'keywords' => \count($order->keywords),
+            'before' => \array_slice($done['before'], 0, self::TOLD),
+        ]);
     }
 
     public function undo(Request $request, Study $study, UndoDecision $undo): JsonResponse

@@ -31,7 +31,11 @@ final class DomainController extends Controller
     public function update(Request $request, Study $study, int $domain, ChangeDomain $change): JsonResponse
     {
         $request->validate(['brand_terms' => ['present', 'array', 'max:50'], 'brand_terms.*' => ['string', 'max:200']]);
-        $change->setBrandTerms($study, $this->domain($study, $domain), array_values(array_map(strval(...), $request->array('brand_terms'))));
+        $change->setBrandTerms(
+            $study,
+            $this->domain($study, $domain),
+            array_values(array_map(strval(...), $request->array('brand_terms'))),
+        );
         RefreshComparison::dispatch($study->id);
 
         return new JsonResponse(['brand_terms' => $this->domain($study, $domain)->brand_terms]);
@@ -46,7 +50,9 @@ final class DomainController extends Controller
 
     public function candidates(FindCompetitorsRequest $request, Study $study, FindCompetitors $find): JsonResponse
     {
-        return new JsonResponse($find->execute($study->load('domains'), $request->source(), $request->boolean('further'), $request->keywords()));
+        return new JsonResponse(
+            $find->execute($study->load('domains'), $request->source(), $request->boolean('further'), $request->keywords()),
+        );
     }
 
     private function domain(Study $study, int $domain): Domain

@@ -21,7 +21,10 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class ExportController extends Controller
 {
-    /** `compare.csv`, `weigh.json`, `topics.xlsx` …, narrowed by the sentence; CSV guards cells that a spreadsheet would run, unless guard=0. */
+    /**
+     * `compare.csv`, `weigh.json`, `topics.xlsx` …, narrowed by the sentence; CSV guards cells that a spreadsheet would run, unless
+     * guard=0.
+     */
     public function show(Request $request, Study $study, string $export, ExportBench $bench): Response
     {
         if (preg_match('/^(compare|weigh|topics)\.(csv|json|xlsx)$/D', $export, $part) !== 1) {
@@ -44,31 +47,50 @@ final class ExportController extends Controller
             ]);
         }
 
-        return $this->download(new Table(PlanOpportunities::HEADINGS, array_map(array_values(...), $plan)), $format, $study->slug.'-plan.'.$format, $request->boolean('guard', true));
+        return $this->download(
+            new Table(PlanOpportunities::HEADINGS, array_map(array_values(...), $plan)),
+            $format,
+            $study->slug.'-plan.'.$format,
+            $request->boolean('guard', true),
+        );
     }
 
     /** The roadmap as it stands: `csv`, `json`, `xlsx`, or `ics` with a day for every item that has a month. */
     public function roadmap(Request $request, Study $study, string $format, RoadmapExport $export): Response
     {
         if ($format === 'ics') {
-            return response((string) PlanCalendar::of($study, $export->planned($study->load('domains')), now('UTC')->toDateTimeImmutable()), 200, [
-                'Content-Type' => 'text/calendar; charset=UTF-8',
-                'Content-Disposition' => 'attachment; filename="'.$study->slug.'-roadmap.ics"',
-            ]);
+            return response(
+                (string) PlanCalendar::of($study, $export->planned($study->load('domains')), now('UTC')->toDateTimeImmutable()),
+                200,
+                [
+                    'Content-Type' => 'text/calendar; charset=UTF-8',
+                    'Content-Disposition' => 'attachment; filename="'.$study->slug.'-roadmap.ics"',
+                ],
+            );
         }
 
-        return $this->download($export->table($study->load('domains')), $format, $study->slug.'-roadmap.'.$format, $request->boolean('guard', true));
+        return $this->download(
+            $export->table($study->load('domains')),
+            $format,
+            $study->slug.'-roadmap.'.$format,
+            $request->boolean('guard', true),
+        );
     }
 
     private function download(Table $table, string $format, string $name, bool $isGuarded): StreamedResponse
     {
-        $write = $format === 'xlsx' ? self::xlsx($table) : static function () use ($table, $format, $isGuarded): void {
-            foreach (TableFormat::from($format)->write($table, $isGuarded) as $piece) {
-                echo $piece;
-            }
-        };
+        $write =
+            $format === 'xlsx'
+                ? self::xlsx($table)
+                : static function () use ($table, $format, $isGuarded): void {
+                    foreach (TableFormat::from($format)->write($table, $isGuarded) as $piece) {
+                        echo $piece;
+                    }
+                };
 
-        return response()->streamDownload(static fn() => DB::transaction($write), $name, ['Content-Type' => $format === 'xlsx' ? XlsxFile::MIME : TableFormat::from($format)->mime()]);
+        return response()->streamDownload(static fn() => DB::transaction($write), $name, [
+            'Content-Type' => $format === 'xlsx' ? XlsxFile::MIME : TableFormat::from($format)->mime(),
+        ]);
     }
 
     private static function xlsx(Table $table): \Closure

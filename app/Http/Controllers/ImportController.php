@@ -39,12 +39,28 @@ final class ImportController extends Controller
 
     public function preview(ImportRequest $request, Study $study, StartTask $start, PublicSuffixList $suffixes): JsonResponse
     {
-        return TaskResource::accepted($start->execute($study, $request->user()?->id, TaskKind::Preview, $request->uploaded($study)->file_name, $request->payload($study->load('domains'), $suffixes)));
+        return TaskResource::accepted(
+            $start->execute(
+                $study,
+                $request->user()?->id,
+                TaskKind::Preview,
+                $request->uploaded($study)->file_name,
+                $request->payload($study->load('domains'), $suffixes),
+            ),
+        );
     }
 
     public function store(ImportRequest $request, Study $study, StartTask $start, PublicSuffixList $suffixes): JsonResponse
     {
-        return TaskResource::accepted($start->execute($study, $request->user()?->id, TaskKind::Import, $request->uploaded($study)->file_name, $request->payload($study->load('domains'), $suffixes)));
+        return TaskResource::accepted(
+            $start->execute(
+                $study,
+                $request->user()?->id,
+                TaskKind::Import,
+                $request->uploaded($study)->file_name,
+                $request->payload($study->load('domains'), $suffixes),
+            ),
+        );
     }
 
     public function destroy(Study $study, int $import, UndoImport $undo): JsonResponse

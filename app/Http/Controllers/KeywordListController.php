@@ -39,6 +39,10 @@ final class KeywordListController extends Controller
     {
         $request->validate(['keyword' => ['required', 'string', 'max:400'], 'source' => ['required', 'string', 'max:60']]);
 
-        return new JsonResponse($sources->get($request->string('source')->value())->related(SourceMarket::of($study), mb_strtolower($request->string('keyword')->trim()->value())));
+        return new JsonResponse(
+            $sources
+                ->get($request->string('source')->value())
+                ->related(SourceMarket::of($study), mb_strtolower($request->string('keyword')->trim()->value())),
+        );
     }
 }

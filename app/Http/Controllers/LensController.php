@@ -13,9 +13,16 @@ final class LensController extends Controller
 {
     public function index(Study $study): JsonResponse
     {
-        $own = $study->lenses()->orderBy('name')->get(['id', 'name', 'show'])->all();
+        $own = $study
+            ->lenses()
+            ->orderBy('name')
+            ->get(['id', 'name', 'show'])
+            ->all();
 
-        return new JsonResponse(['own' => $own, 'ready' => $study->comparison === null ? [] : ReadyLenses::of($study->comparison, $study->rulebook()->float('peer_band'))]);
+        return new JsonResponse([
+            'own' => $own,
+            'ready' => $study->comparison === null ? [] : ReadyLenses::of($study->comparison, $study->rulebook()->float('peer_band')),
+        ]);
     }
 
     /** A lens of the same name is replaced. */
@@ -23,7 +30,12 @@ final class LensController extends Controller
     {
         $request->validate(['name' => ['required', 'string', 'max:80'], 'show' => ['present', 'string', 'max:4000']]);
         $this->sentence($request);
-        $lens = $study->lenses()->updateOrCreate(['name' => $request->string('name')->trim()->value()], ['show' => $request->string('show')->value(), 'user_id' => $request->user()?->id]);
+        $lens = $study
+            ->lenses()
+            ->updateOrCreate(
+                ['name' => $request->string('name')->trim()->value()],
+                ['show' => $request->string('show')->value(), 'user_id' => $request->user()?->id],
+            );
 
         return new JsonResponse($lens->only(['id', 'name', 'show']), 201);
     }

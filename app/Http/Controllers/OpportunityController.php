@@ -23,21 +23,47 @@ final class OpportunityController extends Controller
         $rulebook = $study->rulebook();
         $weights = self::weights($request, $rulebook);
         $limit = min(ReadBench::MOST_ROWS, max(1, $request->integer('limit', 200)));
-        $page = $read->execute($this->shown($study), $this->sentence($request), $weights, $rulebook->fitGate(), max(0, $request->integer('cursor')), $limit);
+        $page = $read->execute(
+            $this->shown($study),
+            $this->sentence($request),
+            $weights,
+            $rulebook->fitGate(),
+            max(0, $request->integer('cursor')),
+            $limit,
+        );
 
-        return new JsonResponse([...$page, 'weights' => $weights->toArray(), 'presets' => array_map(static fn(array $preset): array => Weights::of($preset)->toArray(), Weights::PRESETS)]);
+        return new JsonResponse([
+            ...$page,
+            'weights' => $weights->toArray(),
+            'presets' => array_map(static fn(array $preset): array => Weights::of($preset)->toArray(), Weights::PRESETS),
+        ]);
     }
 
     public function groups(Request $request, Study $study, ReadGroups $read): JsonResponse
     {
-        return new JsonResponse($read->execute($this->shown($study), $this->sentence($request), $study->rulebook()->fitGate(), $request->string('by')->value() ?: 'topic'));
+        return new JsonResponse(
+            $read->execute(
+                $this->shown($study),
+                $this->sentence($request),
+                $study->rulebook()->fitGate(),
+                $request->string('by')->value() ?: 'topic',
+            ),
+        );
     }
 
     public function map(Request $request, Study $study, ReadMap $read): JsonResponse
     {
         $request->validate(['by' => ['nullable', 'in:keyword,topic']]);
 
-        return new JsonResponse($read->execute($this->shown($study), $this->sentence($request), $study->rulebook()->fitGate(), $request->string('by')->value() === 'topic', PrioritySql::expression(self::weights($request, $study->rulebook()))));
+        return new JsonResponse(
+            $read->execute(
+                $this->shown($study),
+                $this->sentence($request),
+                $study->rulebook()->fitGate(),
+                $request->string('by')->value() === 'topic',
+                PrioritySql::expression(self::weights($request, $study->rulebook())),
+            ),
+        );
     }
 
     public function steadiness(Request $request, Study $study, ReadSteadiness $read): JsonResponse

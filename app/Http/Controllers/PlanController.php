@@ -31,7 +31,9 @@ final class PlanController extends Controller
     {
         $request->validate(['without' => ['nullable', 'integer'], 'draft' => ['nullable', 'integer']]);
 
-        return new JsonResponse($read->execute($study->load('domains'), $request->integer('without') ?: null, self::draft($request, $study)));
+        return new JsonResponse(
+            $read->execute($study->load('domains'), $request->integer('without') ?: null, self::draft($request, $study)),
+        );
     }
 
     public function update(PlanRequest $request, Study $study, ChangePlan $change, ReadPlan $read): JsonResponse
@@ -47,7 +49,11 @@ final class PlanController extends Controller
         $request->validate(['keywords' => ['sometimes', 'array', 'max:500'], 'keywords.*' => ['string', 'max:2000']]);
         $user = (int) $request->user()?->id;
         $added = $request->has('keywords')
-            ? $change->add($study->load('domains'), array_values(array_map(KeywordKey::of(...), array_map(strval(...), $request->array('keywords')))), $user)
+            ? $change->add(
+                $study->load('domains'),
+                array_values(array_map(KeywordKey::of(...), array_map(strval(...), $request->array('keywords')))),
+                $user,
+            )
             : $change->addShortlist($study->load('domains'), $user);
 
         return new JsonResponse(['added' => $added], 201);
@@ -55,7 +61,13 @@ final class PlanController extends Controller
 
     public function change(PlanItemRequest $request, Study $study, int $item, ChangePlan $change): JsonResponse
     {
-        $changed = $change->change($study->load('domains'), $item, $request->changes(), $request->integer('version'), (int) $request->user()?->id);
+        $changed = $change->change(
+            $study->load('domains'),
+            $item,
+            $request->changes(),
+            $request->integer('version'),
+            (int) $request->user()?->id,
+        );
 
         return new JsonResponse(['id' => $changed->id, 'version' => $changed->version]);
     }
@@ -76,7 +88,11 @@ final class PlanController extends Controller
 
     public function apply(Request $request, Study $study, ChangePlan $change): JsonResponse
     {
-        $request->validate(['changes' => ['required', 'array', 'max:2000'], 'changes.*.keyword' => ['required', 'string', 'max:2000'], 'changes.*.to' => ['present', 'nullable', 'date_format:Y-m']]);
+        $request->validate([
+            'changes' => ['required', 'array', 'max:2000'],
+            'changes.*.keyword' => ['required', 'string', 'max:2000'],
+            'changes.*.to' => ['present', 'nullable', 'date_format:Y-m'],
+        ]);
         $months = [];
         foreach ($request->array('changes') as $one) {
             $months[KeywordKey::of((string) $one['keyword'])] = $one['to'] ?? null;
@@ -109,13 +125,20 @@ final class PlanController extends Controller
             default => [BriefMarkdown::markdown($brief), 'text/markdown; charset=UTF-8'],
         };
 
-        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => ($format === 'html' ? 'inline' : 'attachment').'; filename="brief-'.$found->id.'.'.$format.'"']);
+        return new Response($content, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' =>
+                ($format === 'html' ? 'inline' : 'attachment').'; filename="brief-'.$found->id.'.'.$format.'"',
+        ]);
     }
 
     /** The month in review, to read, print or send. */
     public function review(Study $study, ReviewDocument $review): Response
     {
-        return new Response($review->html($study->load('domains'), $this->shown($study), (string) Vite::cspNonce()), 200, ['Content-Type' => 'text/html; charset=UTF-8', 'Content-Disposition' => 'inline; filename="'.$study->slug.'-review.html"']);
+        return new Response($review->html($study->load('domains'), $this->shown($study), (string) Vite::cspNonce()), 200, [
+            'Content-Type' => 'text/html; charset=UTF-8',
+            'Content-Disposition' => 'inline; filename="'.$study->slug.'-review.html"',
+        ]);
     }
 
     public function track(Study $study, ReadTrack $read, ReadSince $since): JsonResponse

@@ -23,7 +23,11 @@ final class PlanDraftController extends Controller
 
     public function update(PlanDraftRequest $request, Study $study, int $draft, ChangeDraft $change): JsonResponse
     {
-        return new JsonResponse($change->change($study, $draft, $request->frame(), $request->months(), $request->integer('version'))->only(['id', 'name', 'version']));
+        return new JsonResponse(
+            $change
+                ->change($study, $draft, $request->frame(), $request->months(), $request->integer('version'))
+                ->only(['id', 'name', 'version']),
+        );
     }
 
     public function destroy(Study $study, int $draft): JsonResponse
@@ -36,6 +40,8 @@ final class PlanDraftController extends Controller
     /** The agreed plan becomes as the draft is; the draft stays. */
     public function agree(Request $request, Study $study, int $draft, ChangeDraft $change): JsonResponse
     {
-        return new JsonResponse(['change' => $change->agree($study->load('domains'), $study->planDrafts()->findOrFail($draft), (int) $request->user()?->id)]);
+        return new JsonResponse([
+            'change' => $change->agree($study->load('domains'), $study->planDrafts()->findOrFail($draft), (int) $request->user()?->id),
+        ]);
     }
 }

@@ -17,6 +17,8 @@ final class PullController extends Controller
     {
         $payload = $request->payload();
 
-        return TaskResource::accepted($start->execute($study, $request->user()?->id, TaskKind::Pull, 'Pull from '.$payload['source'], $payload));
+        return TaskResource::accepted(
+            $start->execute($study, $request->user()?->id, TaskKind::Pull, 'Pull from '.$payload['source'], $payload),
+        );
     }
 }

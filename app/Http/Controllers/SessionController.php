@@ -35,11 +35,19 @@ final class SessionController
     public function update(Request $request, ChangePassword $change): JsonResponse
     {
         $user = $request->user();
-        if (! $user instanceof User || TokenAbilities::isByToken()) {
+        if (!($user instanceof User) || TokenAbilities::isByToken()) {
             throw new AccessDeniedHttpException('Sign in to change your password.');
         }
-        $request->validate(['password' => ['required', 'string', 'max:200'], 'new_password' => ['required', 'string', 'min:12', 'max:200', 'different:password']]);
-        $change->execute($user, $request->string('password')->value(), $request->string('new_password')->value(), $request->session()->getId());
+        $request->validate([
+            'password' => ['required', 'string', 'max:200'],
+            'new_password' => ['required', 'string', 'min:12', 'max:200', 'different:password'],
+        ]);
+        $change->execute(
+            $user,
+            $request->string('password')->value(),
+            $request->string('new_password')->value(),
+            $request->session()->getId(),
+        );
 
         return new JsonResponse(['person' => self::person($user)]);
     }

@@ -27,7 +27,13 @@ final class StudyController extends Controller
         $page = $list->execute($request->person(), $request->wanted(), $request->cursor(), $request->limit());
         $paths = $this->paths->execute($page['studies'], $request->person());
 
-        return new JsonResponse(['studies' => array_map(static fn(Study $study): StudyResource => new StudyResource($study, $paths[$study->id]), $page['studies']), 'next' => $page['next']]);
+        return new JsonResponse([
+            'studies' => array_map(
+                static fn(Study $study): StudyResource => new StudyResource($study, $paths[$study->id]),
+                $page['studies'],
+            ),
+            'next' => $page['next'],
+        ]);
     }
 
     public function show(Request $request, Study $study): StudyResource

@@ -28,10 +28,15 @@ final class TokenController extends Controller
     {
         $request->validate([
             'name' => ['required', 'string', 'max:80'],
-            'abilities' => ['required', 'array', 'min:1'], 'abilities.*' => ['in:'.TokenAbilities::READ.','.TokenAbilities::WRITE],
+            'abilities' => ['required', 'array', 'min:1'],
+            'abilities.*' => ['in:'.TokenAbilities::READ.','.TokenAbilities::WRITE],
             'days' => ['required', 'integer', 'min:1', 'max:'.self::LONGEST_DAYS],
         ]);
-        $made = $this->person($request)->createToken($request->string('name')->trim()->value(), array_values(array_map(strval(...), $request->array('abilities'))), Carbon::now()->addDays($request->integer('days')));
+        $made = $this->person($request)->createToken(
+            $request->string('name')->trim()->value(),
+            array_values(array_map(strval(...), $request->array('abilities'))),
+            Carbon::now()->addDays($request->integer('days')),
+        );
 
         return new JsonResponse(['id' => $made->accessToken->getKey(), 'token' => $made->plainTextToken], 201);
     }

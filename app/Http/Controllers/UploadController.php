@@ -16,6 +16,14 @@ final class UploadController extends Controller
     {
         [$upload, $table] = $receive->execute($study, $request->person(), $request->upload());
 
-        return new JsonResponse(['id' => $upload->id, 'file' => $upload->file_name, 'bytes' => $upload->bytes, 'proposal' => $propose->execute($study->load('domains'), $upload->file_name, $table)], 201);
+        return new JsonResponse(
+            [
+                'id' => $upload->id,
+                'file' => $upload->file_name,
+                'bytes' => $upload->bytes,
+                'proposal' => $propose->execute($study->load('domains'), $upload->file_name, $table),
+            ],
+            201,
+        );
     }
 }

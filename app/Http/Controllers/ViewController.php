@@ -24,15 +24,36 @@ final class ViewController extends Controller
     {
         $request->validate(['domain' => ['nullable', 'integer', 'between:0,10']]);
 
-        return new JsonResponse($read->execute($this->shown($study), $this->sentence($request), $request->filled('domain') ? $request->integer('domain') : null));
+        return new JsonResponse(
+            $read->execute(
+                $this->shown($study),
+                $this->sentence($request),
+                $request->filled('domain') ? $request->integer('domain') : null,
+            ),
+        );
     }
 
     public function movement(Request $request, Study $study, ReadMovement $read): JsonResponse
     {
-        $request->validate(['domain' => ['required', 'integer'], 'from' => ['nullable', 'date_format:Y-m-d'], 'to' => ['nullable', 'date_format:Y-m-d'], 'channel' => ['nullable', 'in:organic,paid'], 'only' => ['nullable', Rule::enum(Movement::class)]]);
+        $request->validate([
+            'domain' => ['required', 'integer'],
+            'from' => ['nullable', 'date_format:Y-m-d'],
+            'to' => ['nullable', 'date_format:Y-m-d'],
+            'channel' => ['nullable', 'in:organic,paid'],
+            'only' => ['nullable', Rule::enum(Movement::class)],
+        ]);
         $domain = Domain::query()->where('study_id', $study->id)->where('id', $request->integer('domain'))->firstOrFail();
 
-        return new JsonResponse($read->execute($study, $domain, $request->string('channel')->value() ?: Snapshot::ORGANIC, $request->string('from')->value() ?: null, $request->string('to')->value() ?: null, $request->enum('only', Movement::class)));
+        return new JsonResponse(
+            $read->execute(
+                $study,
+                $domain,
+                $request->string('channel')->value() ?: Snapshot::ORGANIC,
+                $request->string('from')->value() ?: null,
+                $request->string('to')->value() ?: null,
+                $request->enum('only', Movement::class),
+            ),
+        );
     }
 
     public function pageOne(Request $request, Study $study, ReadPageOne $read): JsonResponse

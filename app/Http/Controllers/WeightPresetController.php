@@ -27,7 +27,12 @@ final class WeightPresetController extends Controller
         $request->validate(['name' => ['required', 'string', 'max:24'], 'weights' => ['required', 'string', 'max:200']]);
         // The rulebook's own reader refuses weights that are all zero or unknown.
         Rulebook::standard()->with(['weights' => $request->string('weights')->value()]);
-        $preset = $study->weightPresets()->updateOrCreate(['name' => $request->string('name')->trim()->value()], ['weights' => $request->string('weights')->value(), 'user_id' => $request->user()?->id]);
+        $preset = $study
+            ->weightPresets()
+            ->updateOrCreate(
+                ['name' => $request->string('name')->trim()->value()],
+                ['weights' => $request->string('weights')->value(), 'user_id' => $request->user()?->id],
+            );
 
         return new JsonResponse(self::shape($preset), 201);
     }
@@ -42,6 +47,15 @@ final class WeightPresetController extends Controller
     /** @return array{id: int, name: string, weights: array<string, float>} */
     private static function shape(WeightPreset $preset): array
     {
-        return ['id' => $preset->id, 'name' => $preset->name, 'weights' => [...array_fill_keys(Criterion::names(), 0.0), ...Rulebook::standard()->with(['weights' => $preset->weights])->weights()]];
+        return [
+            'id' => $preset->id,
+            'name' => $preset->name,
+            'weights' => [
+                ...array_fill_keys(Criterion::names(), 0.0),
+                ...Rulebook::standard()
+                    ->with(['weights' => $preset->weights])
+                    ->weights(),
+            ],
+        ];
     }
 }

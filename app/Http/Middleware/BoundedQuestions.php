@@ -20,7 +20,14 @@ final class BoundedQuestions
     {
         // A change is brought to its end even when nobody waits for it any longer.
         $name = $request->isMethodSafe() ? EndLeftQuestions::NAME : 'change';
-        DB::statement(sprintf("SELECT set_config('statement_timeout', '%ds', false), set_config('application_name', '%s %d', false)", config()->integer('reach.longest_question'), $name, (int) $request->server->get('REMOTE_PORT', '0')));
+        DB::statement(
+            sprintf(
+                "SELECT set_config('statement_timeout', '%ds', false), set_config('application_name', '%s %d', false)",
+                config()->integer('reach.longest_question'),
+                $name,
+                (int) $request->server->get('REMOTE_PORT', '0'),
+            ),
+        );
 
         return $next($request);
     }

@@ -16,6 +16,7 @@ final class CsrfUnlessToken extends ValidateCsrfToken
     /** @param Request $request */
     protected function inExceptArray($request): bool
     {
-        return ($request->bearerToken() !== null && ! $request->hasCookie(config()->string('session.cookie'))) || parent::inExceptArray($request);
+        return ($request->bearerToken() !== null && !$request->hasCookie(config()->string('session.cookie'))) ||
+            parent::inExceptArray($request);
     }
 }

@@ -15,17 +15,27 @@ final class TextOnly
     /** @param \Closure(Request): Response $next */
     public function handle(Request $request, \Closure $next): Response
     {
-        foreach (['the address' => [rawurldecode($request->path())], 'the question' => $request->query->all(), 'the body' => $request->isJson() ? $request->json()->all() : $request->request->all()] as $where => $values) {
+        foreach (
+            [
+                'the address' => [rawurldecode($request->path())],
+                'the question' => $request->query->all(),
+                'the body' => $request->isJson() ? $request->json()->all() : $request->request->all(),
+            ] as $where => $values
+        ) {
             array_walk_recursive($values, static function (mixed $value, int|string $name) use ($where): void {
-                if (! self::isText((string) $name) || (\is_string($value) && ! self::isText($value))) {
-                    throw new BadRequestHttpException(sprintf('In %s there is a NUL byte or something that is not UTF-8; send plain text.', $where));
+                if (!self::isText((string) $name) || (\is_string($value) && !self::isText($value))) {
+                    throw new BadRequestHttpException(
+                        sprintf('In %s there is a NUL byte or something that is not UTF-8; send plain text.', $where),
+                    );
                 }
             });
         }
 
         foreach ($request->query->all() as $name => $value) {
             if (\is_array($value)) {
-                throw new BadRequestHttpException(sprintf('In the question, "%s" must be one text and no list.', InvalidValue::quote((string) $name)));
+                throw new BadRequestHttpException(
+                    sprintf('In the question, "%s" must be one text and no list.', InvalidValue::quote((string) $name)),
+                );
             }
         }
 

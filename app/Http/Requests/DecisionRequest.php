@@ -42,17 +42,28 @@ final class DecisionRequest extends FormRequest
     public function order(?Comparison $comparison): DecisionOrder
     {
         $valid = $this->validated();
-        /** @var array{mark?: ?string, reason?: ?string, fit?: ?int, intent?: ?string, target?: ?int, note?: ?string, topic?: ?string, pinned?: ?bool, difficulty?: ?float} $columns */
+        /**
+         * @var array{mark?: ?string, reason?: ?string, fit?: ?int, intent?: ?string, target?: ?int, note?: ?string, topic?: ?string,
+         *     pinned?: ?bool, difficulty?: ?float} $columns
+         */
         $columns = array_intersect_key($valid, array_flip(self::COLUMNS));
         if (isset($columns['topic'])) {
             $columns['topic'] = KeywordKey::of($columns['topic']);
         }
         $text = fn(string $field): ?string => $this->string($field)->trim()->value() ?: null;
         if ($columns === [] && $text('tag') === null && $text('untag') === null) {
-            throw Refused::because('decision', 'Nothing is decided; send a mark, a fit, an intent, a target, a note, a topic, a pin, a difficulty or a tag.');
+            throw Refused::because(
+                'decision',
+                'Nothing is decided; send a mark, a fit, an intent, a target, a note, a topic, a pin, a difficulty or a tag.',
+            );
         }
 
-        return new DecisionOrder($this->has('keywords') ? $this->keywordKeys() : self::shown($comparison, $this->string('show')->value()), $columns, $text('tag'), $text('untag'));
+        return new DecisionOrder(
+            $this->has('keywords') ? $this->keywordKeys() : self::shown($comparison, $this->string('show')->value()),
+            $columns,
+            $text('tag'),
+            $text('untag'),
+        );
     }
 
     /** @return list<string> */
@@ -67,8 +78,15 @@ final class DecisionRequest extends FormRequest
         if ($comparison === null) {
             throw Refused::because('show', 'Nothing has been compared yet, so a sentence shows nothing.');
         }
-        $keywords = (new ComparisonRows($comparison))->query(Sentence::parse($show))->orderBy('keyword')->limit(self::MOST + 1)->pluck('keyword')->all();
+        $keywords = (new ComparisonRows($comparison))
+            ->query(Sentence::parse($show))
+            ->orderBy('keyword')
+            ->limit(self::MOST + 1)
+            ->pluck('keyword')
+            ->all();
 
-        return \count($keywords) > self::MOST ? throw Refused::because('show', 'A decision reaches at most 50,000 keywords at once; narrow the sentence.') : array_values(array_map(strval(...), $keywords));
+        return \count($keywords) > self::MOST
+            ? throw Refused::because('show', 'A decision reaches at most 50,000 keywords at once; narrow the sentence.')
+            : array_values(array_map(strval(...), $keywords));
     }
 }

@@ -14,7 +14,11 @@ final class FindCompetitorsRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(Sources $sources): array
     {
-        return ['source' => ['nullable', Rule::in($sources->names())], 'further' => ['nullable', 'boolean'], 'keywords' => ['nullable', 'string', 'max:20000']];
+        return [
+            'source' => ['nullable', Rule::in($sources->names())],
+            'further' => ['nullable', 'boolean'],
+            'keywords' => ['nullable', 'string', 'max:20000'],
+        ];
     }
 
     public function source(): ?string
@@ -25,6 +29,11 @@ final class FindCompetitorsRequest extends FormRequest
     /** @return list<string> */
     public function keywords(): array
     {
-        return array_values(array_filter(array_map(trim(...), preg_split('/\R/u', mb_strtolower($this->string('keywords')->value())) ?: []), static fn(string $line): bool => $line !== ''));
+        return array_values(
+            array_filter(
+                array_map(trim(...), preg_split('/\R/u', mb_strtolower($this->string('keywords')->value())) ?: []),
+                static fn(string $line): bool => $line !== '',
+            ),
+        );
     }
 }

@@ -17,8 +17,12 @@ final class PlanDraftRequest extends FormRequest
     {
         return [
             'version' => ['required', 'integer'],
-            'months' => ['sometimes', 'integer', 'min:1', 'max:60'], 'capacity' => ['sometimes', 'numeric', 'min:0', 'max:9999'], 'start' => ['sometimes', 'date_format:Y-m'],
-            'changes' => ['sometimes', 'array', 'max:2000'], 'changes.*.keyword' => ['required', 'string', 'max:2000'], 'changes.*.to' => ['present', 'nullable', 'date_format:Y-m'],
+            'months' => ['sometimes', 'integer', 'min:1', 'max:60'],
+            'capacity' => ['sometimes', 'numeric', 'min:0', 'max:9999'],
+            'start' => ['sometimes', 'date_format:Y-m'],
+            'changes' => ['sometimes', 'array', 'max:2000'],
+            'changes.*.keyword' => ['required', 'string', 'max:2000'],
+            'changes.*.to' => ['present', 'nullable', 'date_format:Y-m'],
         ];
     }
 

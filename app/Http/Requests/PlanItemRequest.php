@@ -25,7 +25,11 @@ final class PlanItemRequest extends FormRequest
             'due' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
             'is_pinned' => ['sometimes', 'boolean'],
             'brief' => ['sometimes', 'array'],
-            ...array_fill_keys(array_map(static fn(string $field): string => 'brief.'.$field, self::BRIEF), ['nullable', 'string', 'max:5000']),
+            ...array_fill_keys(array_map(static fn(string $field): string => 'brief.'.$field, self::BRIEF), [
+                'nullable',
+                'string',
+                'max:5000',
+            ]),
         ];
     }
 

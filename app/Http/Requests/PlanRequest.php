@@ -19,7 +19,11 @@ final class PlanRequest extends FormRequest
         // In a question every value is a text; in JSON `true` is no number.
         $whole = $this->isJson() ? 'integer:strict' : 'integer';
 
-        return ['months' => ['sometimes', $whole, 'min:1', 'max:60'], 'capacity' => ['sometimes', 'numeric', 'min:0', 'max:9999'], 'start' => ['sometimes', 'date_format:Y-m']];
+        return [
+            'months' => ['sometimes', $whole, 'min:1', 'max:60'],
+            'capacity' => ['sometimes', 'numeric', 'min:0', 'max:9999'],
+            'start' => ['sometimes', 'date_format:Y-m'],
+        ];
     }
 
     public function months(): int

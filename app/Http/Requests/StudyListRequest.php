@@ -16,7 +16,11 @@ final class StudyListRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['name' => ['nullable', 'string', 'max:200'], 'cursor' => ['nullable', 'string', 'max:2000'], 'limit' => ['nullable', 'integer', 'min:1', 'max:'.self::MOST]];
+        return [
+            'name' => ['nullable', 'string', 'max:200'],
+            'cursor' => ['nullable', 'string', 'max:2000'],
+            'limit' => ['nullable', 'integer', 'min:1', 'max:'.self::MOST],
+        ];
     }
 
     public function person(): User

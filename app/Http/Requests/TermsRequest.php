@@ -27,6 +27,12 @@ final class TermsRequest extends FormRequest
 
     public function options(): TermOptions
     {
-        return TermOptions::of($this->integer('from_words', 1), $this->integer('to_words', 4), $this->integer('letters', 3), $this->integer('occurrences', 2), $this->integer('top', 50));
+        return TermOptions::of(
+            $this->integer('from_words', 1),
+            $this->integer('to_words', 4),
+            $this->integer('letters', 3),
+            $this->integer('occurrences', 2),
+            $this->integer('top', 50),
+        );
     }
 }

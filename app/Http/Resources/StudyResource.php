@@ -40,9 +40,16 @@ final class StudyResource extends JsonResource
             'competitors' => array_map(static fn(Domain $domain): string => $domain->entry, \array_slice($study->comparedDomains(), 1)),
             'may_edit' => $this->path->mayEdit,
             'stages' => [
-                'gather' => ['domains' => $this->path->domains, 'without_rankings' => $this->path->withoutRankings, 'stale' => $this->path->stale],
+                'gather' => [
+                    'domains' => $this->path->domains,
+                    'without_rankings' => $this->path->withoutRankings,
+                    'stale' => $this->path->stale,
+                ],
                 'compare' => $comparison === null ? null : ['keywords' => $comparison->keywords(), 'gaps' => $comparison->shown_gaps],
-                'weigh' => $comparison === null ? null : ['quick_wins' => $comparison->shown_quick_wins, 'shortlisted' => $this->path->shortlisted],
+                'weigh' =>
+                    $comparison === null
+                        ? null
+                        : ['quick_wins' => $comparison->shown_quick_wins, 'shortlisted' => $this->path->shortlisted],
                 'plan' => ['items' => $this->path->items, 'overdue' => $this->path->overdue, 'done' => $this->path->done],
             ],
             'comparison' => $comparison === null ? null : ComparisonResource::make($comparison),

@@ -14,7 +14,9 @@ final class TaskResource
 
     public static function accepted(Task $task): JsonResponse
     {
-        return new JsonResponse(self::of($task), self::ACCEPTED, ['Location' => "/api/v1/studies/{$task->study()->value('slug')}/tasks/{$task->id}"]);
+        return new JsonResponse(self::of($task), self::ACCEPTED, [
+            'Location' => "/api/v1/studies/{$task->study()->value('slug')}/tasks/{$task->id}",
+        ]);
     }
 
     /** @return array<string, mixed> */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Support\Catalogue;
 
 /**
- * What is said of a column of the weighed rows, beside its name and type, which are those of the property that bears it. The table, the lines
- * copied into it, the API, the clauses of a sentence, the orders of the bench and the headings of the screen follow from it.
+ * What is said of a column of the weighed rows, beside its name and type, which are those of the property that bears it. The table, the
+ * lines copied into it, the API, the clauses of a sentence, the orders of the bench and the headings of the screen follow from it.
  */
 #[\Attribute(\Attribute::TARGET_PROPERTY)]
 final readonly class Column

@@ -80,11 +80,20 @@ final class RowCatalogue
         $entries = [];
         foreach ((new \ReflectionClass(WeighedRow::class))->getProperties(\ReflectionProperty::IS_PUBLIC) as $property) {
             $type = $property->getType();
-            if (! $type instanceof \ReflectionNamedType || $type->getName() === Scores::class) {
+            if (!($type instanceof \ReflectionNamedType) || $type->getName() === Scores::class) {
                 continue;
             }
-            $said = $property->getAttributes(Column::class)[0] ?? throw new \LogicException("Nothing is said of the column {$property->getName()}.");
-            $entries[] = new CatalogueEntry($property->getName(), self::nameOf($property->getName()), self::typeOf($type), $type->allowsNull(), self::classOf($type), $said->newInstance());
+            $said =
+                $property->getAttributes(Column::class)[0] ??
+                throw new \LogicException("Nothing is said of the column {$property->getName()}.");
+            $entries[] = new CatalogueEntry(
+                $property->getName(),
+                self::nameOf($property->getName()),
+                self::typeOf($type),
+                $type->allowsNull(),
+                self::classOf($type),
+                $said->newInstance(),
+            );
         }
 
         return $entries;

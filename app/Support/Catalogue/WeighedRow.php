@@ -43,11 +43,11 @@ final readonly class WeighedRow
         public ?string $ownUrl,
         #[Column(isTold: false)]
         public ?int $bestCompetitor,
-        #[Column('Best', asked: 'best', isRange: true, isOrder: true, isTold: false, meaning: 'The best position of any competitor.')]
+        #[Column('Best', asked: 'best', isRange: true, isOrder: true, isTold: false, meaning: 'The best position of any competitor.'),]
         public ?int $bestPosition,
         #[Column('Ranking', asked: 'ranking', isOrder: true, meaning: 'How many competitors rank.')]
         public int $competitorsRanking,
-        #[Column('Above us', asked: 'above', isRange: true, isOrder: true, meaning: 'How many competitors stand above us.')]
+        #[Column('Above us', asked: 'above', isRange: true, isOrder: true, meaning: 'How many competitors stand above us.'),]
         public int $competitorsAbove,
         #[Column(meaning: 'Our position and the competitors’.')]
         public array $positions,
@@ -59,15 +59,28 @@ final readonly class WeighedRow
         public ?Movement $movement,
         #[Column('Page conflict', meaning: 'Two or more of our pages rank within 50.')]
         public bool $pageConflict,
-        #[Column('Volume', 'searches a month', 'How often it is searched for.', asked: 'volume', isRange: true, isOrder: true)]
+        #[Column('Volume', 'searches a month', 'How often it is searched for.', asked: 'volume', isRange: true, isOrder: true),]
         public ?int $volume,
         #[Column(meaning: 'The volume is the mean of twelve monthly volumes.')]
         public bool $volumeDerived,
-        #[Column('Difficulty', '0–100', 'How hard page one is, as the sources say or a person.', asked: 'difficulty', isRange: true, isOrder: true)]
+        #[Column(
+            'Difficulty',
+            '0–100',
+            'How hard page one is, as the sources say or a person.',
+            asked: 'difficulty',
+            isRange: true,
+            isOrder: true,
+        ),]
         public ?float $difficulty,
         #[Column('CPC', 'money', 'What advertisers pay for a click.', asked: 'cpc', isRange: true, isOrder: true)]
         public ?float $cpc,
-        #[Column('Adv. comp.', '0–1', 'How much advertisers compete; no measure of organic difficulty.', asked: 'competition', isRange: true)]
+        #[Column(
+            'Adv. comp.',
+            '0–1',
+            'How much advertisers compete; no measure of organic difficulty.',
+            asked: 'competition',
+            isRange: true,
+        ),]
         public ?float $advertiserCompetition,
         #[Column('Words', 'words', 'Words of the keyword.', asked: 'words', isRange: true, isOrder: true)]
         public int $words,
@@ -97,21 +110,34 @@ final readonly class WeighedRow
         public ?string $topicFound,
         #[Column('Target', 'position', 'The position aimed at.')]
         public ?int $target,
-        #[Column('Visits now', 'visits a month', 'What our position brings.', asked: 'visits', isRange: true, isOrder: true)]
+        #[Column('Visits now', 'visits a month', 'What our position brings.', asked: 'visits', isRange: true, isOrder: true),]
         public ?float $visitsNow,
-        #[Column('Potential', 'visits a month', 'What position 1 would bring.', asked: 'potential', isRange: true)]
+        #[Column('Potential', 'visits a month', 'What position 1 would bring.', asked: 'potential', isRange: true),]
         public ?float $potential,
-        #[Column('Gain', 'visits a month', 'What the target would bring beyond the visits now.', asked: 'gain', isRange: true, isOrder: true)]
+        #[Column(
+            'Gain',
+            'visits a month',
+            'What the target would bring beyond the visits now.',
+            asked: 'gain',
+            isRange: true,
+            isOrder: true,
+        ),]
         public ?float $gain,
         #[Column('Win chance', 'share', 'The chance to win it.', asked: 'chance', isRange: true, isOrder: true)]
         public ?float $winChance,
-        #[Column('Expected gain', 'visits a month', 'Win chance times gain.', asked: 'expected', isRange: true)]
+        #[Column('Expected gain', 'visits a month', 'Win chance times gain.', asked: 'expected', isRange: true),]
         public ?float $expectedGain,
         #[Column('Horizon', meaning: 'How soon it can pay.')]
         public ?Horizon $horizon,
         #[Column('Tactic', meaning: 'What to do about it.')]
         public ?TacticLabel $tactic,
-        #[Column('Links to earn', 'referring domains', 'Referring domains that our page lacks for page one.', asked: 'links', isRange: true)]
+        #[Column(
+            'Links to earn',
+            'referring domains',
+            'Referring domains that our page lacks for page one.',
+            asked: 'links',
+            isRange: true,
+        ),]
         public ?int $linksToEarn,
         public ?Scores $scores,
     ) {
@@ -120,7 +146,14 @@ final readonly class WeighedRow
     /** @param ?string $found the topic that was found, whatever a person chose */
     public static function weighed(Opportunity $opportunity, ?string $found): self
     {
-        return self::of($opportunity->candidate->row, $opportunity->candidate->metrics, $opportunity->brands, $opportunity->isListed, $opportunity, $found);
+        return self::of(
+            $opportunity->candidate->row,
+            $opportunity->candidate->metrics,
+            $opportunity->brands,
+            $opportunity->isListed,
+            $opportunity,
+            $found,
+        );
     }
 
     /** A row that is compared but not weighed, as in the paid channel. */
@@ -138,7 +171,10 @@ final readonly class WeighedRow
         }
         $scores = array_map(static fn(string $column): ?int => $row->{$column}, RowCatalogue::scores());
 
-        return (new \ReflectionClass(self::class))->newInstanceArgs([...$values, 'scores' => $row->target === null ? null : Scores::inOrder(...$scores)]);
+        return (new \ReflectionClass(self::class))->newInstanceArgs([
+            ...$values,
+            'scores' => $row->target === null ? null : Scores::inOrder(...$scores),
+        ]);
     }
 
     /** @return list<mixed> a value for each column of the catalogue, in its order */
@@ -175,11 +211,30 @@ final readonly class WeighedRow
         return new Candidate($row, new Metrics($this->volume, $this->difficulty, $this->cpc), $judgement, topic: $this->topic);
     }
 
-    private static function of(ComparisonRow $row, Metrics $metrics, int $brands, bool $isListed, ?Opportunity $weighed, ?string $found): self
-    {
-        $words = Words::of($row->keyword);
+    private static function of(
+        ComparisonRow $row,
+        Metrics $metrics,
+        int $brands,
+        bool $isListed,
+        ?Opportunity $weighed,
+        ?string $found,
+    ): self {
         $season = $metrics->hasWholeYear() ? Season::of($metrics) : null;
 
+        return self::fill($row, $metrics, $brands, $isListed, $weighed, $found, Words::of($row->keyword), $season);
+    }
+
+    /** @param list<string> $words of the keyword */
+    private static function fill(
+        ComparisonRow $row,
+        Metrics $metrics,
+        int $brands,
+        bool $isListed,
+        ?Opportunity $weighed,
+        ?string $found,
+        array $words,
+        ?Season $season,
+    ): self {
         return new self(
             keyword: $row->keyword,
             standing: $row->standing,

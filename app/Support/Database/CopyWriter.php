@@ -77,7 +77,9 @@ final class CopyWriter
             \is_bool($value) => $value ? 't' : 'f',
             $value instanceof \BackedEnum => (string) $value->value,
             $value instanceof \Stringable => addcslashes((string) $value, "\\\t\n\r"),
-            \is_array($value) => '{'.implode(',', array_map(static fn(?int $item): string => $item === null ? 'NULL' : (string) $item, $value)).'}',
+            \is_array($value) => '{'.
+                implode(',', array_map(static fn(?int $item): string => $item === null ? 'NULL' : (string) $item, $value)).
+                '}',
             default => throw new \InvalidArgumentException('COPY cannot write a '.get_debug_type($value).'.'),
         };
     }

@@ -35,7 +35,9 @@ final readonly class RowTable
     /** Behind FROM or JOIN: the rows of this comparison and no others, under a name. */
     public function from(string $alias = self::ALIAS): string
     {
-        return $this->isOwn ? $this->name()." AS {$alias}" : '(SELECT * FROM '.self::SHARED." WHERE study_id = {$this->study} AND comparison_id = {$this->comparison}) AS {$alias}";
+        return $this->isOwn
+            ? $this->name()." AS {$alias}"
+            : '(SELECT * FROM '.self::SHARED." WHERE study_id = {$this->study} AND comparison_id = {$this->comparison}) AS {$alias}";
     }
 
     /** Behind UPDATE or DELETE FROM, with conditions() behind WHERE. */

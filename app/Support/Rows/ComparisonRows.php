@@ -65,10 +65,26 @@ final readonly class ComparisonRows
     public function presentAll(array $rows): array
     {
         $keywords = array_map(static fn(WeighedRow $row): string => $row->keyword, $rows);
-        $decisions = DB::table('decisions')->where('study_id', $this->comparison->study_id)->whereIn('keyword', $keywords)->get(['keyword', 'mark', 'reason', 'fit', 'note', 'target', 'intent', 'pinned', 'difficulty'])->keyBy('keyword');
-        $tags = DB::table('tags')->where('study_id', $this->comparison->study_id)->whereIn('keyword', $keywords)->orderBy('tag')->get(['keyword', 'tag'])->groupBy('keyword');
+        $decisions = DB::table('decisions')
+            ->where('study_id', $this->comparison->study_id)
+            ->whereIn('keyword', $keywords)
+            ->get(['keyword', 'mark', 'reason', 'fit', 'note', 'target', 'intent', 'pinned', 'difficulty'])
+            ->keyBy('keyword');
+        $tags = DB::table('tags')
+            ->where('study_id', $this->comparison->study_id)
+            ->whereIn('keyword', $keywords)
+            ->orderBy('tag')
+            ->get(['keyword', 'tag'])
+            ->groupBy('keyword');
 
-        return array_map(static fn(WeighedRow $row): array => [...$row->told(), ...self::decided($row, $decisions->get($row->keyword)), 'tags' => $tags->get($row->keyword)?->pluck('tag')->all() ?? []], $rows);
+        return array_map(
+            static fn(WeighedRow $row): array => [
+                ...$row->told(),
+                ...self::decided($row, $decisions->get($row->keyword)),
+                'tags' => $tags->get($row->keyword)?->pluck('tag')->all() ?? [],
+            ],
+            $rows,
+        );
     }
 
     /** @return array<string, mixed> */

@@ -11,7 +11,10 @@ use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\FitGate;
 use Illuminate\Database\Query\Builder;
 
-/** The rows of a comparison that belong on the list of opportunities, as far as their business fit lets them. `FitGate` is the rule; a test holds this SQL to it. */
+/**
+ * The rows of a comparison that belong on the list of opportunities, as far as their business fit lets them. `FitGate` is the rule; a
+ * test holds this SQL to it.
+ */
 final class ListedRows
 {
     public static function of(Comparison $comparison, Sentence $sentence, FitGate $gate): Builder

@@ -46,22 +46,52 @@ final readonly class RankedRows
     {
         $isDense = $this->count() * self::SPARSE >= $this->comparison->keywords();
 
-        return array_map(RankedRow::fromDatabase(...), $isDense && $offset + $limit <= self::DEEPEST ? $this->fromTheTop($weights, $offset, $limit) : $this->sorted($weights, $offset, $limit));
+        return array_map(
+            RankedRow::fromDatabase(...),
+            $isDense && $offset + $limit <= self::DEEPEST
+                ? $this->fromTheTop($weights, $offset, $limit)
+                : $this->sorted($weights, $offset, $limit),
+        );
     }
 
     /** @return list<\stdClass> */
     public function sorted(Weights $weights, int $offset, int $limit): array
     {
-        return array_values($this->listed()->select('comparison_rows.*')->selectRaw(PrioritySql::expression($weights).' AS priority')
-            ->when($this->pinsFirst, fn(Builder $query) => $query->orderByRaw('keyword IN (SELECT keyword FROM decisions WHERE decisions.study_id = ? AND pinned) DESC', [$this->comparison->study_id]))
-            ->orderByRaw(PrioritySql::order($weights))->offset($offset)->limit($limit)->get()->all());
+        return array_values(
+            $this->listed()
+                ->select('comparison_rows.*')
+                ->selectRaw(PrioritySql::expression($weights).' AS priority')
+                ->when(
+                    $this->pinsFirst,
+                    fn(Builder $query) => $query->orderByRaw(
+                        'keyword IN (SELECT keyword FROM decisions WHERE decisions.study_id = ? AND pinned) DESC',
+                        [$this->comparison->study_id],
+                    ),
+                )
+                ->orderByRaw(PrioritySql::order($weights))
+                ->offset($offset)
+                ->limit($limit)
+                ->get()
+                ->all(),
+        );
     }
 
     /** @return list<\stdClass> */
     public function fromTheTop(Weights $weights, int $offset, int $limit): array
     {
         $wanted = $offset + $limit;
-        $found = $this->pinsFirst ? array_values($this->listed()->select('comparison_rows.*')->selectRaw(PrioritySql::expression($weights).' AS priority')->whereIn('keyword', $this->pinned())->orderByRaw(PrioritySql::order($weights))->limit($wanted)->get()->all()) : [];
+        $found = $this->pinsFirst
+            ? array_values(
+                $this->listed()
+                    ->select('comparison_rows.*')
+                    ->selectRaw(PrioritySql::expression($weights).' AS priority')
+                    ->whereIn('keyword', $this->pinned())
+                    ->orderByRaw(PrioritySql::order($weights))
+                    ->limit($wanted)
+                    ->get()
+                    ->all(),
+            )
+            : [];
         foreach ($this->byPriority($weights) as $groups) {
             if (\count($found) >= $wanted) {
                 break;
@@ -101,14 +131,19 @@ final readonly class RankedRows
         });
     }
 
-    /** @return list<non-empty-list<list<?int>>> the scores there are, those of equal priority together, the best first; an unknown gain comes last */
+    /**
+     * @return list<non-empty-list<list<?int>>> the scores there are, those of equal priority together, the best first; an unknown gain
+     *     comes last
+     */
     private function byPriority(Weights $weights): array
     {
         $groups = [];
         foreach ($this->scores() as $scores) {
             $known = Scores::inOrder(...$scores);
             $priority = $weights->priorityOf($known);
-            $groups[($known->at(Criterion::Gain) === null ? '1 ' : '0 ').($priority === null ? 'none' : json_encode($priority))][] = $scores;
+            $groups[
+                ($known->at(Criterion::Gain) === null ? '1 ' : '0 ').($priority === null ? 'none' : json_encode($priority))
+            ][] = $scores;
         }
         $rank = static fn(string $key): array => [$key[0], str_ends_with($key, 'none') ? INF : -(float) substr($key, 2)];
         uksort($groups, static fn(string $a, string $b): int => $rank($a) <=> $rank($b));
@@ -136,9 +171,17 @@ final readonly class RankedRows
      */
     private function remembered(string $what, \Closure $make): mixed
     {
-        $state = DB::selectOne('SELECT coalesce(max(id), 0) AS newest, count(undone_at) AS undone, (SELECT data_version FROM studies WHERE id = ?) AS version FROM changes WHERE study_id = ?', [$this->comparison->study_id, $this->comparison->study_id]);
+        $state = DB::selectOne(
+            'SELECT coalesce(max(id), 0) AS newest, count(undone_at) AS undone, (SELECT data_version FROM studies WHERE id = ?) AS '
+                .'version FROM changes WHERE study_id = ?',
+            [$this->comparison->study_id, $this->comparison->study_id],
+        );
 
-        return Cache::remember('ranked '.hash('sha256', implode("\n", [$this->comparison->id, $what, json_encode($state, JSON_THROW_ON_ERROR)])), self::REMEMBERED_SECONDS, $make);
+        return Cache::remember(
+            'ranked '.hash('sha256', implode("\n", [$this->comparison->id, $what, json_encode($state, JSON_THROW_ON_ERROR)])),
+            self::REMEMBERED_SECONDS,
+            $make,
+        );
     }
 
     private function listed(): Builder

@@ -8,16 +8,34 @@ use App\Support\Catalogue\RowCatalogue;
 use App\Support\Database\RowTable;
 use Illuminate\Support\Facades\DB;
 
-/** Makes room for the rows of comparisons and gives it back. Nothing here locks what others read: a large comparison has a table that nobody knows of before it is complete. */
+/**
+ * Makes room for the rows of comparisons and gives it back. Nothing here locks what others read: a large comparison has a table that
+ * nobody knows of before it is complete.
+ */
 final class RowStorage
 {
     /** The orders in which people look at a comparison most: with an index the first page needs no reading of all rows. */
     private const ORDERS = ['volume' => 'DESC', 'gain' => 'DESC', 'difficulty' => 'ASC', 'own_position' => 'ASC'];
 
-    /** What is asked of all rows at once while a sentence is built: counts and distributions read this index alone, a quarter of the table. */
+    /**
+     * What is asked of all rows at once while a sentence is built: counts and distributions read this index alone, a quarter of the
+     * table.
+     */
     private const COUNTED = [
-        'competitors_in_10', 'competitors_in_20', 'competitors_in_50', 'competitors_ranking', 'words', 'presence', 'brands', 'volume', 'difficulty',
-        'visits_now', 'gain', 'standing', 'intent', 'cpc',
+        'competitors_in_10',
+        'competitors_in_20',
+        'competitors_in_50',
+        'competitors_ranking',
+        'words',
+        'presence',
+        'brands',
+        'volume',
+        'difficulty',
+        'visits_now',
+        'gain',
+        'standing',
+        'intent',
+        'cpc',
     ];
 
     /** A table of its own, without indexes until it is filled. */
@@ -34,7 +52,11 @@ final class RowStorage
             DB::statement("CREATE INDEX ON {$table} ({$column} {$order} NULLS LAST, keyword)");
         }
         // The best rows of each combination of scores, for the ranked list under any weights.
-        DB::statement("CREATE INDEX ON {$table} (".implode(', ', RowCatalogue::scores()).', gain DESC NULLS LAST, difficulty, keyword) WHERE is_listed');
+        DB::statement(
+            "CREATE INDEX ON {$table} (".
+                implode(', ', RowCatalogue::scores()).
+                ', gain DESC NULLS LAST, difficulty, keyword) WHERE is_listed',
+        );
         DB::statement("CREATE INDEX ON {$table} (own_position) INCLUDE (".implode(', ', self::COUNTED).')');
     }
 

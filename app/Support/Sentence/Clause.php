@@ -29,7 +29,9 @@ final readonly class Clause
     /** @throws SentenceProblem when the value is no number */
     public function number(): float
     {
-        return preg_match('/^\d{1,12}(\.\d{1,6})?$/D', $this->value) === 1 ? (float) $this->value : throw SentenceProblem::in((string) $this, 'needs a number, 0 or more, with a point as decimal mark');
+        return preg_match('/^\d{1,12}(\.\d{1,6})?$/D', $this->value) === 1
+            ? (float) $this->value
+            : throw SentenceProblem::in((string) $this, 'needs a number, 0 or more, with a point as decimal mark');
     }
 
     /**
@@ -52,6 +54,8 @@ final readonly class Clause
     /** @return list<string> */
     public function values(): array
     {
-        return array_values(array_filter(array_map(trim(...), explode(',', $this->value)), static fn(string $value): bool => $value !== ''));
+        return array_values(
+            array_filter(array_map(trim(...), explode(',', $this->value)), static fn(string $value): bool => $value !== ''),
+        );
     }
 }

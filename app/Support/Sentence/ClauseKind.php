@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Support\Sentence;
 
-/** One clause that a sentence can have: what it is called, how it reads, what it can say. The screen, the API and the documents take it from here. */
+/**
+ * One clause that a sentence can have: what it is called, how it reads, what it can say. The screen, the API and the documents take it
+ * from here.
+ */
 final readonly class ClauseKind
 {
     /**
@@ -41,15 +44,54 @@ final readonly class ClauseKind
     }
 
     /** @param list<float|int> $steps */
-    public static function range(string $name, string $title, string $meaning, string $start, array $steps, bool $hasDistribution = false, bool $isAlways = false, bool $isShare = false): self
-    {
-        return new self($name, ClauseForm::Range, $title, $meaning, $start, '', [], $start, $steps, $title === 'CPC' ? $title : mb_strtolower($title), $hasDistribution, $isShare, isAlways: $isAlways);
+    public static function range(
+        string $name,
+        string $title,
+        string $meaning,
+        string $start,
+        array $steps,
+        bool $hasDistribution = false,
+        bool $isAlways = false,
+        bool $isShare = false,
+    ): self {
+        return new self(
+            $name,
+            ClauseForm::Range,
+            $title,
+            $meaning,
+            $start,
+            '',
+            [],
+            $start,
+            $steps,
+            $title === 'CPC' ? $title : mb_strtolower($title),
+            $hasDistribution,
+            $isShare,
+            isAlways: $isAlways,
+        );
     }
 
     /** @param array<string, string> $choices */
-    public static function choices(string $name, string $title, string $meaning, string $lead, array $choices, string $start, bool $isAlways = false): self
-    {
-        return new self($name, ClauseForm::Choices, $title, $meaning, "{$name}={$start}", $lead, $choices, "{$name}={$start}", isAlways: $isAlways);
+    public static function choices(
+        string $name,
+        string $title,
+        string $meaning,
+        string $lead,
+        array $choices,
+        string $start,
+        bool $isAlways = false,
+    ): self {
+        return new self(
+            $name,
+            ClauseForm::Choices,
+            $title,
+            $meaning,
+            "{$name}={$start}",
+            $lead,
+            $choices,
+            "{$name}={$start}",
+            isAlways: $isAlways,
+        );
     }
 
     /** @param array<string, string> $choices */
@@ -58,25 +100,74 @@ final readonly class ClauseKind
         return new self($name, ClauseForm::Choice, $title, $meaning, "{$name}={$start}", $lead, $choices, "{$name}={$start}");
     }
 
-    public static function text(string $name, string $title, string $meaning, string $lead, string $start, string $label, string $help, string $tail = ''): self
-    {
+    public static function text(
+        string $name,
+        string $title,
+        string $meaning,
+        string $lead,
+        string $start,
+        string $label,
+        string $help,
+        string $tail = '',
+    ): self {
         return new self($name, ClauseForm::Text, $title, $meaning, $start, $lead, [], $start, label: $label, help: $help, tail: $tail);
     }
 
-    public static function of(string $name, ClauseForm $form, string $title, string $meaning, string $example, string $lead = '', string $start = '', string $label = '', string $help = '', bool $isAlways = false, bool $isOffered = true): self
-    {
-        return new self($name, $form, $title, $meaning, $example, $lead, [], $start, label: $label, help: $help, isAlways: $isAlways, isOffered: $isOffered);
+    public static function of(
+        string $name,
+        ClauseForm $form,
+        string $title,
+        string $meaning,
+        string $example,
+        string $lead = '',
+        string $start = '',
+        string $label = '',
+        string $help = '',
+        bool $isAlways = false,
+        bool $isOffered = true,
+    ): self {
+        return new self(
+            $name,
+            $form,
+            $title,
+            $meaning,
+            $example,
+            $lead,
+            [],
+            $start,
+            label: $label,
+            help: $help,
+            isAlways: $isAlways,
+            isOffered: $isOffered,
+        );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
-            'name' => $this->name, 'form' => $this->form->value, 'title' => $this->title, 'meaning' => $this->meaning, 'example' => $this->example, 'lead' => $this->lead,
+            'name' => $this->name,
+            'form' => $this->form->value,
+            'title' => $this->title,
+            'meaning' => $this->meaning,
+            'example' => $this->example,
+            'lead' => $this->lead,
             'operators' => $this->form->operators(),
-            'choices' => array_map(static fn(string $value, string $words): array => ['value' => $value, 'words' => $words], array_map(strval(...), array_keys($this->choices)), $this->choices),
-            'start' => $this->start, 'steps' => $this->steps, 'noun' => $this->noun, 'has_distribution' => $this->hasDistribution, 'is_share' => $this->isShare,
-            'label' => $this->label, 'help' => $this->help, 'tail' => $this->tail, 'is_always' => $this->isAlways, 'is_offered' => $this->isOffered,
+            'choices' => array_map(
+                static fn(string $value, string $words): array => ['value' => $value, 'words' => $words],
+                array_map(strval(...), array_keys($this->choices)),
+                $this->choices,
+            ),
+            'start' => $this->start,
+            'steps' => $this->steps,
+            'noun' => $this->noun,
+            'has_distribution' => $this->hasDistribution,
+            'is_share' => $this->isShare,
+            'label' => $this->label,
+            'help' => $this->help,
+            'tail' => $this->tail,
+            'is_always' => $this->isAlways,
+            'is_offered' => $this->isOffered,
         ];
     }
 }

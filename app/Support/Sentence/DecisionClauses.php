@@ -21,10 +21,18 @@ final readonly class DecisionClauses
     {
         return match ($clause->name) {
             'mark' => $this->mark($rows, $clause),
-            'tag' => $rows->whereIn('keyword', DB::table('tags')->select('keyword')->where('study_id', $this->context->study)->whereIn('tag', $clause->values())),
+            'tag' => $rows->whereIn(
+                'keyword',
+                DB::table('tags')->select('keyword')->where('study_id', $this->context->study)->whereIn('tag', $clause->values()),
+            ),
             // A person's, or where there is none a rule's; a row that was not weighed has a person's alone.
-            'fit' => $rows->where(fn(Builder $fits) => NumberClauses::whole($fits, 'score_fit', $clause)
-                ->orWhere(fn(Builder $unweighed) => $unweighed->whereNull('score_fit')->whereIn('keyword', NumberClauses::whole($this->decided(), 'fit', $clause)))),
+            'fit' => $rows->where(
+                fn(Builder $fits) => NumberClauses::whole($fits, 'score_fit', $clause)->orWhere(
+                    fn(Builder $unweighed) => $unweighed
+                        ->whereNull('score_fit')
+                        ->whereIn('keyword', NumberClauses::whole($this->decided(), 'fit', $clause)),
+                ),
+            ),
             'dated' => $this->dated($rows, $clause),
             default => null,
         };
@@ -49,8 +57,19 @@ final readonly class DecisionClauses
             throw SentenceProblem::in((string) $clause, 'must be a day written as YYYY-MM-DD');
         }
 
-        return $rows->whereIn('keyword', DB::table('metrics')->select('keyword')->where('metrics.study_id', $this->context->study)
-            ->whereIn('source_id', DB::table('live_sources')->select('id')->where('study_id', $this->context->study)->where('day', $clause->operator, $day)));
+        return $rows->whereIn(
+            'keyword',
+            DB::table('metrics')
+                ->select('keyword')
+                ->where('metrics.study_id', $this->context->study)
+                ->whereIn(
+                    'source_id',
+                    DB::table('live_sources')
+                        ->select('id')
+                        ->where('study_id', $this->context->study)
+                        ->where('day', $clause->operator, $day),
+                ),
+        );
     }
 
     private function decided(): Builder

@@ -22,7 +22,11 @@ final readonly class DomainClauses
         return match (true) {
             $clause->name === 'competitors' => self::competitors($rows, $clause),
             $clause->name === 'own' => self::position($rows, $clause, 'own_position'),
-            preg_match('/^p([1-9]\d?)$/D', $clause->name) === 1 => self::position($rows, $clause, 'positions['.($this->domain($clause) + 1).']'),
+            preg_match('/^p([1-9]\d?)$/D', $clause->name) === 1 => self::position(
+                $rows,
+                $clause,
+                'positions['.($this->domain($clause) + 1).']',
+            ),
             preg_match('/^m\d\d?$/D', $clause->name) === 1 => $this->movement($rows, $clause),
             $clause->name === 'combination' => self::combination($rows, $clause),
             $clause->name === 'holds' => $this->present($rows, $clause, '<> 0'),
@@ -117,14 +121,20 @@ final readonly class DomainClauses
     /** `features=questions`: something beside the plain results stands on the results page. */
     private function features(Builder $rows, Clause $clause): Builder
     {
-        return $rows->whereIn('keyword', $this->rankings('organic')->where('features', 'ilike', '%'.addcslashes($clause->value, '%_\\').'%'));
+        return $rows->whereIn(
+            'keyword',
+            $this->rankings('organic')->where('features', 'ilike', '%'.addcslashes($clause->value, '%_\\').'%'),
+        );
     }
 
     private function paid(Builder $rows, Clause $clause): Builder
     {
         $snapshots = $this->context->snapshots('paid');
         $ours = DB::table('rankings')->select('keyword')->where('study_id', $this->context->study)->where('snapshot_id', $snapshots[0]);
-        $theirs = DB::table('rankings')->select('keyword')->where('study_id', $this->context->study)->whereIn('snapshot_id', \array_slice($snapshots, 1));
+        $theirs = DB::table('rankings')
+            ->select('keyword')
+            ->where('study_id', $this->context->study)
+            ->whereIn('snapshot_id', \array_slice($snapshots, 1));
 
         return match ($clause->choices(Vocabulary::choicesOf('paid'))[0]) {
             'we' => $rows->whereIn('keyword', $ours),
@@ -136,13 +146,18 @@ final readonly class DomainClauses
 
     private function rankings(string $channel): Builder
     {
-        return DB::table('rankings')->select('keyword')->where('study_id', $this->context->study)->whereIn('snapshot_id', $this->context->snapshots($channel));
+        return DB::table('rankings')
+            ->select('keyword')
+            ->where('study_id', $this->context->study)
+            ->whereIn('snapshot_id', $this->context->snapshots($channel));
     }
 
     private function domain(Clause $clause): int
     {
         $number = (int) substr($clause->name, 1);
 
-        return $number <= $this->context->competitors ? $number : throw SentenceProblem::in((string) $clause, 'names a competitor that this comparison does not have');
+        return $number <= $this->context->competitors
+            ? $number
+            : throw SentenceProblem::in((string) $clause, 'names a competitor that this comparison does not have');
     }
 }

@@ -18,14 +18,18 @@ final class MovementSql
         return <<<SQL
             CASE WHEN previous[{$place}] IS NULL AND positions[{$place}] IS NULL THEN NULL
                 WHEN previous[{$place}] IS NULL THEN 'entered' WHEN positions[{$place}] IS NULL THEN 'left'
-                WHEN positions[{$place}] < previous[{$place}] THEN 'climbed' WHEN positions[{$place}] > previous[{$place}] THEN 'slipped' ELSE 'steady' END
+                WHEN positions[{$place}] < previous[{$place}] THEN 'climbed'
+                    WHEN positions[{$place}] > previous[{$place}] THEN 'slipped' ELSE 'steady' END
             SQL;
     }
 
     /** @param int $competitors how many the comparison has */
     public static function gap(string $array, int $competitors): string
     {
-        $others = array_map(static fn(int $place): string => "{$array}[{$place}] IS NOT NULL", $competitors === 0 ? [] : range(2, $competitors + 1));
+        $others = array_map(
+            static fn(int $place): string => "{$array}[{$place}] IS NOT NULL",
+            $competitors === 0 ? [] : range(2, $competitors + 1),
+        );
 
         return "({$array}[1] IS NULL AND (".implode(' OR ', $others === [] ? ['false'] : $others).'))';
     }

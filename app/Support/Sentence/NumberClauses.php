@@ -8,13 +8,18 @@ use App\Support\Catalogue\CatalogueEntry;
 use App\Support\Catalogue\ColumnType;
 use Illuminate\Database\Query\Builder;
 
-/** A number beside a column. Columns of whole numbers are asked for whole numbers, so that any bound is understood and an index still helps. */
+/**
+ * A number beside a column. Columns of whole numbers are asked for whole numbers, so that any bound is understood and an index still
+ * helps.
+ */
 final class NumberClauses
 {
     /** @throws SentenceProblem when the value is no number */
     public static function of(Builder $rows, CatalogueEntry $column, Clause $clause): Builder
     {
-        return $column->type === ColumnType::Whole ? self::whole($rows, $column->name, $clause) : self::measured($rows, $column->name, $clause);
+        return $column->type === ColumnType::Whole
+            ? self::whole($rows, $column->name, $clause)
+            : self::measured($rows, $column->name, $clause);
     }
 
     /** @throws SentenceProblem when the value is no number */
@@ -25,7 +30,9 @@ final class NumberClauses
             return $rows->whereRaw('false');
         }
 
-        return $rows->whereRaw("{$column} {$clause->operator} ?::bigint", [(int) ($clause->operator === '>=' ? ceil($number) : floor($number))]);
+        return $rows->whereRaw("{$column} {$clause->operator} ?::bigint", [
+            (int) ($clause->operator === '>=' ? ceil($number) : floor($number)),
+        ]);
     }
 
     /** @throws SentenceProblem when the value is no number */

@@ -18,7 +18,9 @@ final class ReadyLenses
         $comfort = (string) round($comparison->models()->comfort->value ?? ComfortDifficulty::ASSUMED, 1);
         $peers = self::any($comparison, $peerBand, Peer::Comparable, '<=10');
         $weaker = self::any($comparison, $peerBand, Peer::Weaker, '<=20');
-        $losing = self::alternatives(array_map(static fn(int $number): string => "m{$number}=left,slipped", $count === 0 ? [] : range(1, $count)));
+        $losing = self::alternatives(
+            array_map(static fn(int $number): string => "m{$number}=left,slipped", $count === 0 ? [] : range(1, $count)),
+        );
         $lenses = [
             ['All of them rank, we do not', "standing=gap;competitors>={$count}"],
             ['Comparable ones on page one, we are not there', $peers === null ? null : "own=absent;{$peers}"],
@@ -32,13 +34,21 @@ final class ReadyLenses
             ['They advertise, we do not', 'paid=only they'],
         ];
 
-        return array_values(array_map(static fn(array $lens): array => ['name' => $lens[0], 'show' => $lens[1].';'.Sentence::START], array_filter($lenses, static fn(array $lens): bool => $lens[1] !== null)));
+        return array_values(
+            array_map(
+                static fn(array $lens): array => ['name' => $lens[0], 'show' => $lens[1].';'.Sentence::START],
+                array_filter($lenses, static fn(array $lens): bool => $lens[1] !== null),
+            ),
+        );
     }
 
     private static function any(Comparison $comparison, float $band, Peer $wanted, string $condition): ?string
     {
         $own = $comparison->domains[0]['authority'];
-        $numbers = array_filter(array_keys($comparison->domains), static fn(int $number): bool => $number > 0 && Peer::of($comparison->domains[$number]['authority'], $own, $band) === $wanted);
+        $numbers = array_filter(
+            array_keys($comparison->domains),
+            static fn(int $number): bool => $number > 0 && Peer::of($comparison->domains[$number]['authority'], $own, $band) === $wanted,
+        );
 
         return self::alternatives(array_map(static fn(int $number): string => "p{$number}{$condition}", array_values($numbers)));
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Support\Sentence;
 
 /**
- * What is being shown: clauses that all hold, separated by semicolons; brackets hold alternatives. The same text is the URL, the filter of the API
- * and the heading of an export. `standing=gap;competitors>=2@20;volume>=100;brands=hide`.
+ * What is being shown: clauses that all hold, separated by semicolons; brackets hold alternatives. The same text is the URL, the filter
+ * of the API and the heading of an export. `standing=gap;competitors>=2@20;volume>=100;brands=hide`.
  */
 final readonly class Sentence
 {
@@ -35,13 +35,22 @@ final readonly class Sentence
             throw SentenceProblem::in(end($parts), 'is beyond the 40 clauses that a sentence may have');
         }
 
-        return new self(array_map(static fn(string $part): Clause|Alternatives => str_starts_with(trim($part), '(') ? Alternatives::parse(trim($part)) : Clause::parse($part), $parts));
+        return new self(
+            array_map(
+                static fn(string $part): Clause|Alternatives => str_starts_with(trim($part), '(')
+                    ? Alternatives::parse(trim($part))
+                    : Clause::parse($part),
+                $parts,
+            ),
+        );
     }
 
     /** The sentence without the clauses of one name, as a distribution for that very clause needs it. */
     public function without(string $name): self
     {
-        return new self(array_values(array_filter($this->clauses, static fn(Clause|Alternatives $clause): bool => $clause->name !== $name)));
+        return new self(
+            array_values(array_filter($this->clauses, static fn(Clause|Alternatives $clause): bool => $clause->name !== $name)),
+        );
     }
 
     /** As it would be written, in one spelling. */
@@ -53,7 +62,9 @@ final readonly class Sentence
     /** The clauses of one name alone. */
     public function only(string $name): self
     {
-        return new self(array_values(array_filter($this->clauses, static fn(Clause|Alternatives $clause): bool => $clause->name === $name)));
+        return new self(
+            array_values(array_filter($this->clauses, static fn(Clause|Alternatives $clause): bool => $clause->name === $name)),
+        );
     }
 
     /** The sentence with one clause more. */

@@ -57,7 +57,8 @@ final readonly class SentenceCompiler
             $clause->name === 'stage' => self::stage($rows, $clause),
             $clause->name === 'tactic' => self::tactic($rows, $clause),
             $clause->name === 'topic' => $rows->where('topic', $clause->value),
-            default => $this->domains->apply($rows, $clause) ?? $this->words->apply($rows, $clause) ?? $this->decisions->apply($rows, $clause) ?? self::choice($rows, $clause),
+            default => $this->domains->apply($rows, $clause) ??
+                ($this->words->apply($rows, $clause) ?? ($this->decisions->apply($rows, $clause) ?? self::choice($rows, $clause))),
         };
         if ($narrowed === null) {
             throw SentenceProblem::in((string) $clause, 'is about nothing that is known of a keyword');
@@ -66,7 +67,9 @@ final readonly class SentenceCompiler
 
     private static function choice(Builder $rows, Clause $clause): ?Builder
     {
-        return \in_array($clause->name, self::COLUMNS, true) ? $rows->whereIn($clause->name, $clause->choices(Vocabulary::choicesOf($clause->name))) : null;
+        return \in_array($clause->name, self::COLUMNS, true)
+            ? $rows->whereIn($clause->name, $clause->choices(Vocabulary::choicesOf($clause->name)))
+            : null;
     }
 
     /** A tactic with or without links beside it. */
@@ -74,7 +77,10 @@ final readonly class SentenceCompiler
     {
         $tactics = $clause->choices(Vocabulary::choicesOf('tactic'));
 
-        return $rows->whereIn('tactic', [...$tactics, ...array_map(static fn(string $tactic): string => (string) TacticLabel::of(Tactic::from($tactic), true), $tactics)]);
+        return $rows->whereIn('tactic', [
+            ...$tactics,
+            ...array_map(static fn(string $tactic): string => (string) TacticLabel::of(Tactic::from($tactic), true), $tactics),
+        ]);
     }
 
     /** The funnel stage follows from the intent. */

@@ -34,8 +34,23 @@ final class Vocabulary
     public static function aboutDomain(string $letter, int $number, string $domain): ClauseKind
     {
         return $letter === 'p'
-            ? ClauseKind::of("p{$number}", ClauseForm::Position, "Position of {$domain}", "Position of {$domain}.", "p{$number}<=10", "{$domain} at", "p{$number}<=10")
-            : ClauseKind::choices("m{$number}", "Movement of {$domain}", "How {$domain} moved since its snapshot before.", "where {$domain}", self::values(Movement::class), 'slipped');
+            ? ClauseKind::of(
+                "p{$number}",
+                ClauseForm::Position,
+                "Position of {$domain}",
+                "Position of {$domain}.",
+                "p{$number}<=10",
+                "{$domain} at",
+                "p{$number}<=10",
+            )
+            : ClauseKind::choices(
+                "m{$number}",
+                "Movement of {$domain}",
+                "How {$domain} moved since its snapshot before.",
+                "where {$domain}",
+                self::values(Movement::class),
+                'slipped',
+            );
     }
 
     public static function get(string $name): ?ClauseKind
@@ -55,12 +70,63 @@ final class Vocabulary
     private static function always(): array
     {
         return [
-            ClauseKind::choices('standing', 'Standing', 'One of these standings.', 'of standing', self::values(Standing::class), 'gap', isAlways: true),
-            ClauseKind::of('competitors', ClauseForm::Competitors, 'How many competitors', 'At least so many competitors within the top 20; `=` exactly, `<=` at most; without `@` any position counts.', 'competitors>=2@20', 'with', 'competitors>=2@20', isAlways: true),
-            ClauseKind::of('own', ClauseForm::Position, 'Our position', 'Our position, from and to, or absent.', 'own=absent', 'and we are', 'own>=6;own<=20'),
-            ClauseKind::range('volume', 'Volume', 'Searches a month.', 'volume>=100', [10, 50, 100, 200, 500, 1000, 2000, 5000], true, true),
-            ClauseKind::range('difficulty', 'Difficulty', 'How hard page one is, 0 to 100.', 'difficulty<=35', [10, 20, 30, 35, 40, 50, 60, 70], true, true),
-            ClauseKind::of('text', ClauseForm::Words, 'Words in and out', 'All plain words, each also as its plural, and none of those with a hyphen before them.', 'text=hive -wooden', label: 'Words', help: 'All of these must be there, singular or plural; -word must not.', isAlways: true, isOffered: false),
+            ClauseKind::choices(
+                'standing',
+                'Standing',
+                'One of these standings.',
+                'of standing',
+                self::values(Standing::class),
+                'gap',
+                isAlways: true,
+            ),
+            ClauseKind::of(
+                'competitors',
+                ClauseForm::Competitors,
+                'How many competitors',
+                'At least so many competitors within the top 20; `=` exactly, `<=` at most; without `@` any position counts.',
+                'competitors>=2@20',
+                'with',
+                'competitors>=2@20',
+                isAlways: true,
+            ),
+            ClauseKind::of(
+                'own',
+                ClauseForm::Position,
+                'Our position',
+                'Our position, from and to, or absent.',
+                'own=absent',
+                'and we are',
+                'own>=6;own<=20',
+            ),
+            ClauseKind::range(
+                'volume',
+                'Volume',
+                'Searches a month.',
+                'volume>=100',
+                [10, 50, 100, 200, 500, 1000, 2000, 5000],
+                true,
+                true,
+            ),
+            ClauseKind::range(
+                'difficulty',
+                'Difficulty',
+                'How hard page one is, 0 to 100.',
+                'difficulty<=35',
+                [10, 20, 30, 35, 40, 50, 60, 70],
+                true,
+                true,
+            ),
+            ClauseKind::of(
+                'text',
+                ClauseForm::Words,
+                'Words in and out',
+                'All plain words, each also as its plural, and none of those with a hyphen before them.',
+                'text=hive -wooden',
+                label: 'Words',
+                help: 'All of these must be there, singular or plural; -word must not.',
+                isAlways: true,
+                isOffered: false,
+            ),
         ];
     }
 
@@ -68,18 +134,49 @@ final class Vocabulary
     private static function figures(): array
     {
         return [
-            ClauseKind::range('words', 'Words per keyword', 'Words of the keyword; a fraction beside whole numbers means what it says: `words<=2.5` is at most two.', 'words>=3', [1, 2, 3, 4, 5, 6], true),
-            ClauseKind::range('cpc', 'CPC', 'What advertisers pay for a click.', 'cpc>=1', [.25, .5, .75, 1, 1.5, 3], true),
-            ClauseKind::range('gain', 'Gain in visits', 'Visits a month that the target would bring beyond those now.', 'gain>=20', [5, 20, 75, 250, 1000], true),
+            ClauseKind::range(
+                'words',
+                'Words per keyword',
+                'Words of the keyword; a fraction beside whole numbers means what it says: `words<=2.5` is at most two.',
+                'words>=3',
+                [1, 2, 3, 4, 5, 6],
+                true,
+            ),
+            ClauseKind::range('cpc', 'CPC', 'What advertisers pay for a click.', 'cpc>=1', [0.25, 0.5, 0.75, 1, 1.5, 3], true),
+            ClauseKind::range(
+                'gain',
+                'Gain in visits',
+                'Visits a month that the target would bring beyond those now.',
+                'gain>=20',
+                [5, 20, 75, 250, 1000],
+                true,
+            ),
             ClauseKind::range('visits', 'Visits now', 'Visits a month now.', 'visits>=10', [1, 5, 10, 50, 200]),
             ClauseKind::range('potential', 'Potential', 'Visits a month at position 1.', 'potential>=50', [20, 50, 200, 1000]),
             ClauseKind::range('expected', 'Expected gain', 'Expected visits a month.', 'expected>=10', [1, 5, 10, 50, 200]),
-            ClauseKind::range('chance', 'Win chance', 'The chance to win it, as a share: `chance>=0.5`.', 'chance>=0.5', [.1, .25, .5, .75], isShare: true),
-            ClauseKind::range('competition', 'Advertiser competition', 'How much advertisers compete, 0 to 1.', 'competition<=0.5', [.25, .5, .75]),
+            ClauseKind::range(
+                'chance',
+                'Win chance',
+                'The chance to win it, as a share: `chance>=0.5`.',
+                'chance>=0.5',
+                [0.1, 0.25, 0.5, 0.75],
+                isShare: true,
+            ),
+            ClauseKind::range('competition', 'Advertiser competition', 'How much advertisers compete, 0 to 1.', 'competition<=0.5', [
+                0.25,
+                0.5,
+                0.75,
+            ]),
             ClauseKind::range('links', 'Links to earn', 'Referring domains to earn.', 'links<=5', [0, 2, 5, 10, 25]),
             ClauseKind::range('above', 'Competitors above us', 'How many competitors stand above us.', 'above>=1', [1, 2, 3, 4]),
             ClauseKind::range('best', 'Best competitor’s position', 'The best position of any competitor.', 'best<=10', [1, 3, 10, 20]),
-            ClauseKind::range('fit', 'Business fit', 'Given by people, or by a rule where nobody said anything.', 'fit>=3', [1, 2, 3, 4, 5]),
+            ClauseKind::range('fit', 'Business fit', 'Given by people, or by a rule where nobody said anything.', 'fit>=3', [
+                1,
+                2,
+                3,
+                4,
+                5,
+            ]),
             ClauseKind::range('peak', 'Month of the peak', 'The month with the most searches, 1 to 12.', 'peak>=3', [1, 3, 6, 9, 12]),
         ];
     }
@@ -90,15 +187,76 @@ final class Vocabulary
         return [
             ClauseKind::choices('horizon', 'Horizon', 'How soon it can pay.', 'horizon', self::values(Horizon::class), 'quick win'),
             ClauseKind::choices('intent', 'Intent', 'What the searcher wants.', 'intent', self::values(Intent::class), 'buy'),
-            ClauseKind::choices('tactic', 'Tactic', 'What to do about it, with or without links.', 'tactic', self::values(Tactic::class), 'improve page'),
-            ClauseKind::choices('movement', 'Our movement', 'How we moved since our snapshot before; `m0` says the same.', 'where we', self::values(Movement::class), 'slipped'),
-            ClauseKind::choice('brands', 'Competitors’ brands', 'Keywords with a competitor’s brand and not ours.', 'competitors’ brands', self::HIDE_OR_ONLY, 'hide'),
-            ClauseKind::choice('mark', 'Our marks', 'What people decided; `kept` is all but what was set aside, `open` all that nobody decided on.', '', ['shortlisted' => 'on the shortlist', 'set aside' => 'set aside', 'open' => 'not decided yet', 'kept' => 'without what was set aside'], 'shortlisted'),
-            ClauseKind::choices('stage', 'Funnel stage', 'The stage that the intent belongs to.', 'funnel stage', ['top' => 'top', 'middle' => 'middle', 'bottom' => 'bottom', 'unset' => 'unset'], 'bottom'),
+            ClauseKind::choices(
+                'tactic',
+                'Tactic',
+                'What to do about it, with or without links.',
+                'tactic',
+                self::values(Tactic::class),
+                'improve page',
+            ),
+            ClauseKind::choices(
+                'movement',
+                'Our movement',
+                'How we moved since our snapshot before; `m0` says the same.',
+                'where we',
+                self::values(Movement::class),
+                'slipped',
+            ),
+            ClauseKind::choice(
+                'brands',
+                'Competitors’ brands',
+                'Keywords with a competitor’s brand and not ours.',
+                'competitors’ brands',
+                self::HIDE_OR_ONLY,
+                'hide',
+            ),
+            ClauseKind::choice(
+                'mark',
+                'Our marks',
+                'What people decided; `kept` is all but what was set aside, `open` all that nobody decided on.',
+                '',
+                [
+                    'shortlisted' => 'on the shortlist',
+                    'set aside' => 'set aside',
+                    'open' => 'not decided yet',
+                    'kept' => 'without what was set aside',
+                ],
+                'shortlisted',
+            ),
+            ClauseKind::choices(
+                'stage',
+                'Funnel stage',
+                'The stage that the intent belongs to.',
+                'funnel stage',
+                ['top' => 'top', 'middle' => 'middle', 'bottom' => 'bottom', 'unset' => 'unset'],
+                'bottom',
+            ),
             ClauseKind::choice('season', 'Season', 'As the monthly volumes tell.', '', self::values(SeasonKind::class), 'seasonal'),
-            ClauseKind::choices('gaps', 'Our gaps since last time', 'Our gaps that are new, or gone, since the snapshots before these.', 'gaps', ['opened' => 'opened', 'closed' => 'closed'], 'opened'),
-            ClauseKind::choice('paid', 'Who advertises', 'Who advertises.', 'advertised by', ['we' => 'we', 'they' => 'they', 'only they' => 'only they', 'nobody' => 'nobody'], 'only they'),
-            ClauseKind::choice('conflict', 'Page conflict', 'Two of our pages stand in each other’s way.', 'two pages of ours:', ['yes' => 'yes', 'no' => 'no'], 'yes'),
+            ClauseKind::choices(
+                'gaps',
+                'Our gaps since last time',
+                'Our gaps that are new, or gone, since the snapshots before these.',
+                'gaps',
+                ['opened' => 'opened', 'closed' => 'closed'],
+                'opened',
+            ),
+            ClauseKind::choice(
+                'paid',
+                'Who advertises',
+                'Who advertises.',
+                'advertised by',
+                ['we' => 'we', 'they' => 'they', 'only they' => 'only they', 'nobody' => 'nobody'],
+                'only they',
+            ),
+            ClauseKind::choice(
+                'conflict',
+                'Page conflict',
+                'Two of our pages stand in each other’s way.',
+                'two pages of ours:',
+                ['yes' => 'yes', 'no' => 'no'],
+                'yes',
+            ),
         ];
     }
 
@@ -107,12 +265,54 @@ final class Vocabulary
     {
         return [
             ClauseKind::choice('codes', 'Codes and model numbers', 'Codes and model numbers.', 'codes', self::HIDE_OR_ONLY, 'hide'),
-            ClauseKind::choice('navigational', 'Searches for a site or desk', 'Searches for a site or desk.', 'searches for a site', self::HIDE_OR_ONLY, 'hide'),
-            ClauseKind::choice('negatives', 'Our list of negatives', 'Words on the rulebook’s list `negatives`.', 'our negatives', self::HIDE_OR_ONLY, 'hide'),
-            ClauseKind::text('regex', 'Pattern', 'A regular expression of PostgreSQL, at most 200 characters and '.PatternSize::MOST.' when its repetitions are written out, without back references; not inside brackets when it has a bar.', 'fitting the pattern', 'regex=^how', 'Pattern', 'A regular expression, such as ^how (do|to)'),
+            ClauseKind::choice(
+                'navigational',
+                'Searches for a site or desk',
+                'Searches for a site or desk.',
+                'searches for a site',
+                self::HIDE_OR_ONLY,
+                'hide',
+            ),
+            ClauseKind::choice(
+                'negatives',
+                'Our list of negatives',
+                'Words on the rulebook’s list `negatives`.',
+                'our negatives',
+                self::HIDE_OR_ONLY,
+                'hide',
+            ),
+            ClauseKind::text(
+                'regex',
+                'Pattern',
+                'A regular expression of PostgreSQL, at most 200 characters and '.
+                    PatternSize::MOST.
+                    ' when its repetitions are written out, without back references; not inside brackets when it has a bar.',
+                'fitting the pattern',
+                'regex=^how',
+                'Pattern',
+                'A regular expression, such as ^how (do|to)',
+            ),
             ClauseKind::of('tag', ClauseForm::Tags, 'Tags', 'Tags given by people.', 'tag=spring,gifts', 'tagged'),
-            ClauseKind::text('features', 'Features of the results page', 'The rankings tell this feature of the results page.', 'with', 'features=questions', 'Feature', 'As the rankings name it, such as questions, map or pictures', 'on the results page'),
-            ClauseKind::of('dated', ClauseForm::Day, 'Day of a source', 'Some source says something about the keyword from that day on.', 'dated>=2026-10-01', 'told by a source since', label: 'Day', help: 'YYYY-MM-DD'),
+            ClauseKind::text(
+                'features',
+                'Features of the results page',
+                'The rankings tell this feature of the results page.',
+                'with',
+                'features=questions',
+                'Feature',
+                'As the rankings name it, such as questions, map or pictures',
+                'on the results page',
+            ),
+            ClauseKind::of(
+                'dated',
+                ClauseForm::Day,
+                'Day of a source',
+                'Some source says something about the keyword from that day on.',
+                'dated>=2026-10-01',
+                'told by a source since',
+                label: 'Day',
+                help: 'YYYY-MM-DD',
+            ),
         ];
     }
 
@@ -120,11 +320,51 @@ final class Vocabulary
     private static function places(): array
     {
         return [
-            ClauseKind::of('page', ClauseForm::Page, 'Page', 'Any compared domain ranks with this page.', 'page=https://inkmoor.example/pens', 'on the page', isOffered: false),
-            ClauseKind::of('holds', ClauseForm::Domains, 'Held by', 'These domains rank; 0 is ours.', 'holds=0,2', 'held by', isOffered: false),
-            ClauseKind::of('lacks', ClauseForm::Domains, 'Not held by', 'These domains do not rank.', 'lacks=1', 'not held by', isOffered: false),
-            ClauseKind::of('combination', ClauseForm::Combination, 'Exact combination', 'Held by exactly these domains: the sum of 1 for us, 2 for the first competitor, 4 for the second …', 'combination=5', 'held by exactly', isOffered: false),
-            ClauseKind::of('topic', ClauseForm::Topic, 'Topic', 'Keywords that one page can serve, by the name of their topic.', 'topic=bee hive', 'about', isOffered: false),
+            ClauseKind::of(
+                'page',
+                ClauseForm::Page,
+                'Page',
+                'Any compared domain ranks with this page.',
+                'page=https://inkmoor.example/pens',
+                'on the page',
+                isOffered: false,
+            ),
+            ClauseKind::of(
+                'holds',
+                ClauseForm::Domains,
+                'Held by',
+                'These domains rank; 0 is ours.',
+                'holds=0,2',
+                'held by',
+                isOffered: false,
+            ),
+            ClauseKind::of(
+                'lacks',
+                ClauseForm::Domains,
+                'Not held by',
+                'These domains do not rank.',
+                'lacks=1',
+                'not held by',
+                isOffered: false,
+            ),
+            ClauseKind::of(
+                'combination',
+                ClauseForm::Combination,
+                'Exact combination',
+                'Held by exactly these domains: the sum of 1 for us, 2 for the first competitor, 4 for the second …',
+                'combination=5',
+                'held by exactly',
+                isOffered: false,
+            ),
+            ClauseKind::of(
+                'topic',
+                ClauseForm::Topic,
+                'Topic',
+                'Keywords that one page can serve, by the name of their topic.',
+                'topic=bee hive',
+                'about',
+                isOffered: false,
+            ),
         ];
     }
 

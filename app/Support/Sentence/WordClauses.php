@@ -52,12 +52,21 @@ final readonly class WordClauses
             throw SentenceProblem::in((string) $clause, 'must be a pattern of at most 200 characters without back references');
         }
         if (PatternSize::of($clause->value) > PatternSize::MOST) {
-            throw SentenceProblem::in((string) $clause, sprintf('repeats too much: written out it may have %d characters; make the numbers in braces smaller', PatternSize::MOST));
+            throw SentenceProblem::in(
+                (string) $clause,
+                sprintf('repeats too much: written out it may have %d characters; make the numbers in braces smaller', PatternSize::MOST),
+            );
         }
         try {
             DB::selectOne('SELECT \'\' ~ ? AS fits', [$clause->value]);
         } catch (QueryException $problem) {
-            throw SentenceProblem::in((string) $clause, 'is no pattern: '.(preg_match('/invalid regular expression: (.+?)(?:\n| \(|$)/', $problem->getMessage(), $why) === 1 ? $why[1] : 'it cannot be read'));
+            throw SentenceProblem::in(
+                (string) $clause,
+                'is no pattern: '.
+                    (preg_match('/invalid regular expression: (.+?)(?:\n| \(|$)/', $problem->getMessage(), $why) === 1
+                        ? $why[1]
+                        : 'it cannot be read'),
+            );
         }
 
         return $rows->whereRaw('keyword COLLATE "default" ~ ?', [$clause->value]);
@@ -65,7 +74,9 @@ final readonly class WordClauses
 
     private static function hideOrOnly(Builder $rows, Clause $clause, string $condition): Builder
     {
-        return $rows->whereRaw($clause->choices(Vocabulary::choicesOf($clause->name))[0] === 'hide' ? "NOT ({$condition})" : "({$condition})");
+        return $rows->whereRaw(
+            $clause->choices(Vocabulary::choicesOf($clause->name))[0] === 'hide' ? "NOT ({$condition})" : "({$condition})",
+        );
     }
 
     /** The study's standing list of words that it does not want to see. */

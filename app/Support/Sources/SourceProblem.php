@@ -21,12 +21,25 @@ final class SourceProblem extends \RuntimeException implements ReachException
 
     public static function unreachable(string $name): self
     {
-        return new self(sprintf('The source "%s" cannot be reached or breaks off. What has arrived is kept aside, so start the pull again later and it goes on from there.', $name));
+        return new self(
+            sprintf(
+                'The source "%s" cannot be reached or breaks off. What has arrived is kept aside, so start the pull again later and '
+                    .'it goes on from there.',
+                $name,
+            ),
+        );
     }
 
     public static function busy(string $name, int $seconds): self
     {
-        return new self(sprintf('The source "%s" lets no more requests through; it asks to wait %d seconds. Start the pull again then; it goes on from there.', $name, $seconds));
+        return new self(
+            sprintf(
+                'The source "%s" lets no more requests through; it asks to wait %d seconds. Start the pull again then; it goes on '
+                    .'from there.',
+                $name,
+                $seconds,
+            ),
+        );
     }
 
     public static function refused(string $name, int $status, string $why): self

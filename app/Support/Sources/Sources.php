@@ -17,7 +17,9 @@ final readonly class Sources
     /** @return list<string> of those that are connected */
     public function names(): array
     {
-        return array_keys(array_filter($this->configured, static fn(array $source): bool => $source['url'] !== null && $source['key'] !== null));
+        return array_keys(
+            array_filter($this->configured, static fn(array $source): bool => $source['url'] !== null && $source['key'] !== null),
+        );
     }
 
     /** @throws SourceProblem */

@@ -21,8 +21,12 @@ final class StandInSource implements RankingSource
      * @param int $patience      seconds without a word after which it is taken for lost; a slow machine may need many of them for an answer
      * @param int $longestAnswer seconds that one answer may take in all
      */
-    public function __construct(private readonly string $url, private readonly string $key, private readonly int $patience, private readonly int $longestAnswer)
-    {
+    public function __construct(
+        private readonly string $url,
+        private readonly string $key,
+        private readonly int $patience,
+        private readonly int $longestAnswer,
+    ) {
     }
 
     public function days(SourceMarket $market): array
@@ -52,7 +56,11 @@ final class StandInSource implements RankingSource
 
     public function results(SourceMarket $market, array $keywords, string $day): array
     {
-        return $this->rows($this->send('POST', 'results?'.http_build_query([...$market->toQuery(), 'date' => $day]), ['json' => ['keywords' => $keywords]]));
+        return $this->rows(
+            $this->send('POST', 'results?'.http_build_query([...$market->toQuery(), 'date' => $day]), [
+                'json' => ['keywords' => $keywords],
+            ]),
+        );
     }
 
     public function performance(SourceMarket $market, string $host, string $day, int $page): SourcePage
@@ -144,7 +152,14 @@ final class StandInSource implements RankingSource
     private function attempt(string $method, string $path, array $options): ?Response
     {
         try {
-            return Http::withToken($this->key)->timeout($this->longestAnswer)->connectTimeout($this->patience)->withOptions(['allow_redirects' => false, 'curl' => [CURLOPT_LOW_SPEED_LIMIT => 1, CURLOPT_LOW_SPEED_TIME => $this->patience]])->send($method, rtrim($this->url, '/').'/v1/'.$path, $options);
+            return Http::withToken($this->key)
+                ->timeout($this->longestAnswer)
+                ->connectTimeout($this->patience)
+                ->withOptions([
+                    'allow_redirects' => false,
+                    'curl' => [CURLOPT_LOW_SPEED_LIMIT => 1, CURLOPT_LOW_SPEED_TIME => $this->patience],
+                ])
+                ->send($method, rtrim($this->url, '/').'/v1/'.$path, $options);
         } catch (ConnectionException) {
             return null;
         }
@@ -165,7 +180,11 @@ final class StandInSource implements RankingSource
         return match (true) {
             $answer === null, $answer->serverError() => SourceProblem::unreachable(self::NAME),
             $answer->status() === self::TOO_MANY => SourceProblem::busy(self::NAME, $wait),
-            default => SourceProblem::refused(self::NAME, $answer->status(), \is_string($answer->json('error')) ? $answer->json('error') : ''),
+            default => SourceProblem::refused(
+                self::NAME,
+                $answer->status(),
+                \is_string($answer->json('error')) ? $answer->json('error') : '',
+            ),
         };
     }
 
@@ -176,7 +195,12 @@ final class StandInSource implements RankingSource
         foreach (explode("\n", trim($answer->body())) as $line) {
             $row = json_decode($line, true);
             if ($line !== '') {
-                $rows[] = \is_array($row) ? array_filter($row, static fn(mixed $value): bool => $value === null || \is_string($value) || \is_int($value) || \is_float($value)) : throw SourceProblem::garbled(self::NAME);
+                $rows[] = \is_array($row)
+                    ? array_filter(
+                        $row,
+                        static fn(mixed $value): bool => $value === null || \is_string($value) || \is_int($value) || \is_float($value),
+                    )
+                    : throw SourceProblem::garbled(self::NAME);
             }
         }
 

@@ -93,7 +93,10 @@ final class JsonTable implements TableFile
             \is_int($value), \is_float($value), \is_string($value) => $value,
             $value === null => '',
             \is_bool($value) => $value ? 'true' : 'false',
-            \is_array($value) && array_is_list($value) && array_filter($value, is_scalar(...)) === $value => implode(', ', array_map(strval(...), $value)),
+            \is_array($value) && array_is_list($value) && array_filter($value, is_scalar(...)) === $value => implode(
+                ', ',
+                array_map(strval(...), $value),
+            ),
             default => (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
         };
 

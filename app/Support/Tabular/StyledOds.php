@@ -46,7 +46,7 @@ final class StyledOds
     {
         $copy = UnpackedFile::temporary();
         $archive = new \ZipArchive();
-        if (! @copy($path, $copy) || $archive->open($copy) !== true || ! $archive->addFile($content, self::CONTENT) || ! $archive->close()) {
+        if (!@copy($path, $copy) || $archive->open($copy) !== true || !$archive->addFile($content, self::CONTENT) || !$archive->close()) {
             throw FileProblem::noRoom();
         }
 

@@ -27,8 +27,12 @@ final class TextTable implements TableFile
      * @param non-empty-string $separator
      * @param non-empty-string $newline
      */
-    private function __construct(private $file, private readonly string $separator, private readonly string $newline, private readonly int $maxRecord)
-    {
+    private function __construct(
+        private $file,
+        private readonly string $separator,
+        private readonly string $newline,
+        private readonly int $maxRecord,
+    ) {
         $this->headers = $this->header();
     }
 

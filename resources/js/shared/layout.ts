@@ -1,4 +1,7 @@
-/** How the parts of a stage stand together. On a narrow screen (a window of 640, or 1280 at twice the size) they stand below each other and the page scrolls. */
+/**
+ * How the parts of a stage stand together. On a narrow screen (a window of 640, or 1280 at twice the size) they stand below each other
+ * and the page scrolls.
+ */
 
 /** What holds a list and the panels beside it. */
 export const sideBySide = { flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', md: 'row' } } as const;

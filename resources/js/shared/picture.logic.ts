@@ -11,5 +11,9 @@ export function text(x: number, y: number, value: string, anchor: 'start' | 'mid
 }
 
 export function svg(width: number, height: number, content: string): string {
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" font-family="Atkinson Hyperlegible Next, sans-serif" font-size="12" fill="#12302d"><rect x="0" y="0" width="${width}" height="${height}" fill="#f8f5ed"/>${content}</svg>`;
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" ` +
+    `font-family="Atkinson Hyperlegible Next, sans-serif" font-size="12" fill="#12302d"><rect x="0" y="0" width="${width}" ` +
+    `height="${height}" fill="#f8f5ed"/>${content}</svg>`
+  );
 }

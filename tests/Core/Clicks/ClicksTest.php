@@ -59,11 +59,15 @@ final class ClicksTest extends TestCase
     public function test_potential_is_volume_times_rate(): void
     {
         $potential = Potential::of(1000, 9, 3, CtrCurve::default());
-        self::assertEqualsWithDelta([26.0, 325.0, 88.0, 299.0], [$potential->visitsNow, $potential->potential, $potential->gain, $potential->gainToFirst], 1e-9);
-        self::assertEqualsWithDelta(44.0, $potential->gainValue(.5), 1e-9);
-        self::assertEqualsWithDelta([1.76, 52.8], [$potential->conversions(.02), $potential->revenue(.02, 30.0)], 1e-9);
-        self::assertNull($potential->revenue(.02, null));
-        self::assertNull(Potential::of(null, 9, 3, CtrCurve::default())->revenue(.02, 30.0));
+        self::assertEqualsWithDelta(
+            [26.0, 325.0, 88.0, 299.0],
+            [$potential->visitsNow, $potential->potential, $potential->gain, $potential->gainToFirst],
+            1e-9,
+        );
+        self::assertEqualsWithDelta(44.0, $potential->gainValue(0.5), 1e-9);
+        self::assertEqualsWithDelta([1.76, 52.8], [$potential->conversions(0.02), $potential->revenue(0.02, 30.0)], 1e-9);
+        self::assertNull($potential->revenue(0.02, null));
+        self::assertNull(Potential::of(null, 9, 3, CtrCurve::default())->revenue(0.02, 30.0));
     }
 
     public function test_who_stands_at_the_target_aims_one_higher(): void
@@ -74,7 +78,11 @@ final class ClicksTest extends TestCase
     public function test_a_target_below_the_position_gains_nothing(): void
     {
         self::assertSame(0.0, Potential::of(0, 5, 3, CtrCurve::default())->gain);
-        self::assertGreaterThan(0, Potential::of(100, 5, 90, CtrCurve::default())->gain, 'A target worse than the position is moved one above it.');
+        self::assertGreaterThan(
+            0,
+            Potential::of(100, 5, 90, CtrCurve::default())->gain,
+            'A target worse than the position is moved one above it.',
+        );
     }
 
     public function test_unknown_volume_is_unknown_and_absence_is_no_visit(): void

@@ -52,7 +52,10 @@ final class ComparatorTest extends TestCase
         self::assertCount(1, $rows);
         $row = $rows[0];
         self::assertSame($case['standing'], $row->standing->value);
-        self::assertSame($case['best'] ?? '', $row->bestCompetitor === null ? '' : 'ab'[$row->bestCompetitor - 1].' at '.$row->bestPosition);
+        self::assertSame(
+            $case['best'] ?? '',
+            $row->bestCompetitor === null ? '' : 'ab'[$row->bestCompetitor - 1].' at '.$row->bestPosition,
+        );
         self::assertSame($case['ranking'], (string) $row->competitorsRanking);
         self::assertSame($case['above'], (string) $row->competitorsAbove);
         self::assertSame($case['movement'] ?? '', $row->movement === null ? '' : $row->movement->value);
@@ -60,19 +63,33 @@ final class ComparatorTest extends TestCase
 
     public function test_the_universe_is_every_current_or_listed_keyword_and_no_other(): void
     {
-        $rows = $this->compare(
-            [[new Ranking('b', 3)], [new Ranking('d', 90)]],
-            [[new Ranking('a', 1), new Ranking('b', 5)], null],
-            10,
-            ['c', 'c', 'e'],
-        );
+        $rows = $this->compare([[new Ranking('b', 3)], [new Ranking('d', 90)]], [[new Ranking('a', 1), new Ranking('b', 5)], null], 10, [
+            'c',
+            'c',
+            'e',
+        ]);
         self::assertSame(['b', 'c', 'd', 'e'], array_map(static fn(ComparisonRow $row): string => $row->keyword, $rows));
-        self::assertSame(['alone', 'unclaimed', 'unclaimed', 'unclaimed'], array_map(static fn(ComparisonRow $row): string => $row->standing->value, $rows));
+        self::assertSame(
+            ['alone', 'unclaimed', 'unclaimed', 'unclaimed'],
+            array_map(static fn(ComparisonRow $row): string => $row->standing->value, $rows),
+        );
     }
 
     public function test_the_best_of_several_pages_counts_and_ties_go_to_the_smaller_url(): void
     {
-        $rows = $this->compare([[new Ranking('k', 9, 'https://a.example/z'), new Ranking('k', 4, 'https://a.example/b'), new Ranking('k', 4), new Ranking('k', 4, 'https://a.example/a')]], [null], 100, []);
+        $rows = $this->compare(
+            [
+                [
+                    new Ranking('k', 9, 'https://a.example/z'),
+                    new Ranking('k', 4, 'https://a.example/b'),
+                    new Ranking('k', 4),
+                    new Ranking('k', 4, 'https://a.example/a'),
+                ],
+            ],
+            [null],
+            100,
+            [],
+        );
         self::assertSame('https://a.example/a', $rows[0]->ownUrl());
         self::assertSame(4, $rows[0]->ownPosition());
         self::assertCount(4, $rows[0]->ownRankings);
@@ -150,7 +167,11 @@ final class ComparatorTest extends TestCase
     {
         $rankings = [];
         for ($count = mt_rand(0, 40); $count > 0; --$count) {
-            $rankings[] = new Ranking(sprintf('k%02d', mt_rand(0, 30)), mt_rand(1, 100), mt_rand(0, 4) === 0 ? null : 'https://x.example/'.mt_rand(0, 3));
+            $rankings[] = new Ranking(
+                sprintf('k%02d', mt_rand(0, 30)),
+                mt_rand(1, 100),
+                mt_rand(0, 4) === 0 ? null : 'https://x.example/'.mt_rand(0, 3),
+            );
         }
         usort($rankings, static fn(Ranking $a, Ranking $b): int => strcmp($a->keyword, $b->keyword));
 
@@ -161,8 +182,15 @@ final class ComparatorTest extends TestCase
     private static function flat(ComparisonRow $row): array
     {
         return [
-            'keyword' => $row->keyword, 'standing' => $row->standing->value, 'positions' => $row->positions, 'previous' => $row->previous, 'url' => $row->ownUrl(),
-            'best' => $row->bestCompetitor, 'ranking' => $row->competitorsRanking, 'above' => $row->competitorsAbove, 'movement' => $row->movement?->value,
+            'keyword' => $row->keyword,
+            'standing' => $row->standing->value,
+            'positions' => $row->positions,
+            'previous' => $row->previous,
+            'url' => $row->ownUrl(),
+            'best' => $row->bestCompetitor,
+            'ranking' => $row->competitorsRanking,
+            'above' => $row->competitorsAbove,
+            'movement' => $row->movement?->value,
         ];
     }
 
@@ -181,6 +209,9 @@ final class ComparatorTest extends TestCase
     /** @return list<Ranking> */
     private static function snapshot(string $positions): array
     {
-        return array_map(static fn(string $position): Ranking => new Ranking('k', (int) $position), preg_split('/\s+/', $positions, -1, PREG_SPLIT_NO_EMPTY) ?: []);
+        return array_map(
+            static fn(string $position): Ranking => new Ranking('k', (int) $position),
+            preg_split('/\s+/', $positions, -1, PREG_SPLIT_NO_EMPTY) ?: [],
+        );
     }
 }

@@ -23,9 +23,12 @@ final class PagesAndCandidatesTest extends TestCase
         $pages->add(new Ranking('bee suit', 1, 'https://a.example/suits'), 100, true);
         $pages->add(new Ranking('nothing', 1), 100, true);
         $tallies = $pages->tallies();
-        self::assertSame(['https://a.example/hives', 'https://a.example/suits'], array_map(static fn(PageTally $page): string => $page->url, $tallies));
+        self::assertSame(
+            ['https://a.example/hives', 'https://a.example/suits'],
+            array_map(static fn(PageTally $page): string => $page->url, $tallies),
+        );
         self::assertSame([3, 'cedar hive kit', 2], [$tallies[0]->keywords, $tallies[0]->trafficLeader, $tallies[0]->weLack]);
-        self::assertEqualsWithDelta(10000 * .004 * (15 / 40) ** 2 + 900 * .325, $tallies[0]->visits, 1e-9);
+        self::assertEqualsWithDelta(10000 * 0.004 * (15 / 40) ** 2 + 900 * 0.325, $tallies[0]->visits, 1e-9);
         self::assertEqualsWithDelta(1.0, (float) $tallies[0]->shareOfVisits + (float) $tallies[1]->shareOfVisits, 1e-12);
     }
 

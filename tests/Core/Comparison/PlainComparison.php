@@ -34,7 +34,10 @@ final class PlainComparison
     private static function row(string $keyword, array $current, array $previous, int $within): array
     {
         $positions = array_map(static fn(array $snapshot): ?int => self::best($snapshot, $keyword, $within)?->position, $current);
-        $before = array_map(static fn(?array $snapshot): ?int => $snapshot === null ? null : self::best($snapshot, $keyword, $within)?->position, $previous);
+        $before = array_map(
+            static fn(?array $snapshot): ?int => $snapshot === null ? null : self::best($snapshot, $keyword, $within)?->position,
+            $previous,
+        );
         $own = $positions[0];
         $others = array_filter(\array_slice($positions, 1, null, true), static fn(?int $position): bool => $position !== null);
         $best = $others === [] ? null : min($others);
@@ -60,8 +63,15 @@ final class PlainComparison
     /** @param list<Ranking> $snapshot */
     private static function best(array $snapshot, string $keyword, int $within): ?Ranking
     {
-        $found = array_values(array_filter($snapshot, static fn(Ranking $ranking): bool => $ranking->keyword === $keyword && $ranking->position <= $within));
-        usort($found, static fn(Ranking $a, Ranking $b): int => $a->position <=> $b->position ?: ($a->url === null) <=> ($b->url === null) ?: strcmp((string) $a->url, (string) $b->url));
+        $found = array_values(
+            array_filter($snapshot, static fn(Ranking $ranking): bool => $ranking->keyword === $keyword && $ranking->position <= $within),
+        );
+        usort(
+            $found,
+            static fn(Ranking $a, Ranking $b): int => $a->position <=> $b->position ?:
+            ($a->url === null) <=> ($b->url === null) ?:
+            strcmp((string) $a->url, (string) $b->url),
+        );
 
         return $found[0] ?? null;
     }

@@ -25,7 +25,10 @@ final class ExplainerTest extends TestCase
     {
         $why = $this->explain(12, 1100, 20.0);
         self::assertSame(['1 100 × 0.008 = 8.8 visits a month.'], self::plain($why['visits_now']->steps));
-        self::assertSame(['The aim is position 3.', '1 100 × 0.114 = 125.4 visits a month.', 'Less the visits now, 8.8: a gain of 116.6.'], self::plain($why['gain']->steps));
+        self::assertSame(
+            ['The aim is position 3.', '1 100 × 0.114 = 125.4 visits a month.', 'Less the visits now, 8.8: a gain of 116.6.'],
+            self::plain($why['gain']->steps),
+        );
         self::assertSame(['p = 1 ÷ (1 + e^((20 − 30) ÷ 8)) = 0.7773.', '1 − (1 − 0.7773)(1 − 0.35) = 0.8552.'], $why['win_chance']->steps);
         self::assertCount(3, $why['win_chance']->assumptions);
         self::assertSame(['0.8552 × 116.6 = 99.72.'], $why['expected_gain']->steps);
@@ -70,7 +73,10 @@ final class ExplainerTest extends TestCase
 
     public function test_numbers_are_short(): void
     {
-        self::assertSame(['unknown', '0', '12', '0.008', '99.72', '0.000001', '1 234 568'], self::plain(array_map(Explanation::number(...), [null, 0.0, 12, .008, 99.7203, .000001, 1234567.8])));
+        self::assertSame(
+            ['unknown', '0', '12', '0.008', '99.72', '0.000001', '1 234 568'],
+            self::plain(array_map(Explanation::number(...), [null, 0.0, 12, 0.008, 99.7203, 0.000001, 1234567.8])),
+        );
     }
 
     /** @return array<string, Explanation> */
@@ -78,7 +84,31 @@ final class ExplainerTest extends TestCase
     {
         $comfort = ComfortDifficulty::fromDifficulties([]);
         $model = WinModel::fit(new WinObservations([]), [null], 1.0, $comfort);
-        $facts = new FigureInputs($position, $volume, 'keyword list', $difficulty, 'rankings', 3, CtrCurve::default(), 'default', $comfort, $model, new WinChance($model), LinksNeeded::fit([], []), null, 0, new StrikingDistance(), .35, Scores::inOrder(4, 4, 3, null, 2, null), Weights::plain(), Tactic::RefreshPage, 1.5, 'keyword list', .02, $volume === null ? null : 40.0);
+        $facts = new FigureInputs(
+            $position,
+            $volume,
+            'keyword list',
+            $difficulty,
+            'rankings',
+            3,
+            CtrCurve::default(),
+            'default',
+            $comfort,
+            $model,
+            new WinChance($model),
+            LinksNeeded::fit([], []),
+            null,
+            0,
+            new StrikingDistance(),
+            0.35,
+            Scores::inOrder(4, 4, 3, null, 2, null),
+            Weights::plain(),
+            Tactic::RefreshPage,
+            1.5,
+            'keyword list',
+            0.02,
+            $volume === null ? null : 40.0,
+        );
 
         return (new Explainer($facts))->all();
     }

@@ -25,42 +25,72 @@ final class StudyExplainerTest extends TestCase
 
     public function test_visits_and_their_value_are_told_by_domain(): void
     {
-        self::assertSame(["Over 1\u{2009}200 keywords that comes to 340.5 visits a month."], StudyExplainer::visits('a.example', 1200, 340.5)->steps);
-        self::assertSame(['85 a month, on average 0.25 for each of its 340 visits.'], StudyExplainer::value('a.example', 340.0, 85.0)->steps);
+        self::assertSame(
+            ["Over 1\u{2009}200 keywords that comes to 340.5 visits a month."],
+            StudyExplainer::visits('a.example', 1200, 340.5)->steps,
+        );
+        self::assertSame(
+            ['85 a month, on average 0.25 for each of its 340 visits.'],
+            StudyExplainer::value('a.example', 340.0, 85.0)->steps,
+        );
         self::assertSame(['There are no visits, so there is no value.'], StudyExplainer::value('a.example', 0.0, 0.0)->steps);
     }
 
     public function test_steadiness_says_what_it_means(): void
     {
-        self::assertSame(['450 of 500 draws kept it in the top 20: a safe choice whatever the weights.'], StudyExplainer::steadiness(.9, 500, 20)->steps);
-        self::assertSame('in the top with few weights only', Steadiness::meaning(.02));
-        self::assertSame(['depends on the weights', 'not in the top with any weights drawn'], [Steadiness::meaning(.3), Steadiness::meaning(0.0)]);
-        self::assertSame(['10 of 500 draws kept it in the top 20: in the top with few weights only.'], StudyExplainer::steadiness(.02, 500, 20)->steps);
+        self::assertSame(
+            ['450 of 500 draws kept it in the top 20: a safe choice whatever the weights.'],
+            StudyExplainer::steadiness(0.9, 500, 20)->steps,
+        );
+        self::assertSame('in the top with few weights only', Steadiness::meaning(0.02));
+        self::assertSame(
+            ['depends on the weights', 'not in the top with any weights drawn'],
+            [Steadiness::meaning(0.3), Steadiness::meaning(0.0)],
+        );
+        self::assertSame(
+            ['10 of 500 draws kept it in the top 20: in the top with few weights only.'],
+            StudyExplainer::steadiness(0.02, 500, 20)->steps,
+        );
     }
 
     public function test_a_season_names_its_peak(): void
     {
-        self::assertSame(['April reaches 6 times the mean: seasonal.'], StudyExplainer::season(Season::of(new Metrics(monthly: [0, 0, 10, 60, 40, 10, 0, 0, 0, 0, 0, 0])))->steps);
+        self::assertSame(
+            ['April reaches 6 times the mean: seasonal.'],
+            StudyExplainer::season(Season::of(new Metrics(monthly: [0, 0, 10, 60, 40, 10, 0, 0, 0, 0, 0, 0])))->steps,
+        );
         self::assertSame(['No month reaches 1.5 times the mean: steady.'], StudyExplainer::season(Season::steady())->steps);
     }
 
     public function test_effort_is_told_by_its_parts(): void
     {
-        self::assertSame(['new page: 3 days, and 1 for links: 4.'], StudyExplainer::effort(Rulebook::standard()->effort(), Tactic::NewPage, 4)->steps);
+        self::assertSame(
+            ['new page: 3 days, and 1 for links: 4.'],
+            StudyExplainer::effort(Rulebook::standard()->effort(), Tactic::NewPage, 4)->steps,
+        );
     }
 
     public function test_a_forecast_is_a_range(): void
     {
-        $why = StudyExplainer::forecast(Month::parse('2027-03'), new Band(10, 50, 90, 52.5), 7, 2000, .3);
+        $why = StudyExplainer::forecast(Month::parse('2027-03'), new Band(10, 50, 90, 52.5), 7, 2000, 0.3);
         self::assertSame(['In 2027-03 eight of ten draws lie between 10 and 90 visits, half below 50; the mean is 52.5.'], $why->steps);
-        self::assertSame(['items' => 7, 'draws' => 2000, 'spread of the volume' => .3], array_combine(array_column($why->jsonSerialize()['inputs'], 'name'), array_column($why->jsonSerialize()['inputs'], 'value')));
+        self::assertSame(
+            ['items' => 7, 'draws' => 2000, 'spread of the volume' => 0.3],
+            array_combine(array_column($why->jsonSerialize()['inputs'], 'name'), array_column($why->jsonSerialize()['inputs'], 'value')),
+        );
     }
 
     public function test_an_outcome_is_told_against_its_band_or_said_to_be_too_early(): void
     {
         $band = new Band(10, 50, 90, 52.5);
         $done = Month::parse('2026-11');
-        self::assertSame(['95 visits were added; the band reached from 10 to 90: above.'], StudyExplainer::outcome(Outcome::Above, 95, $band, $done, 2)->steps);
-        self::assertSame(['It was done in 2026-11 and pays in full from 2027-01; until then it is too early to tell.'], StudyExplainer::outcome(Outcome::TooEarly, 0, $band, $done, 2)->steps);
+        self::assertSame(
+            ['95 visits were added; the band reached from 10 to 90: above.'],
+            StudyExplainer::outcome(Outcome::Above, 95, $band, $done, 2)->steps,
+        );
+        self::assertSame(
+            ['It was done in 2026-11 and pays in full from 2027-01; until then it is too early to tell.'],
+            StudyExplainer::outcome(Outcome::TooEarly, 0, $band, $done, 2)->steps,
+        );
     }
 }

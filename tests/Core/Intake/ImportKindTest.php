@@ -17,7 +17,11 @@ final class ImportKindTest extends TestCase
         yield 'a list with months' => [['keyword', 'volume', 'm1', 'm2'], 'export.csv', ImportKind::Keywords];
         yield 'a list of bare keywords' => [['keyword'], 'export.csv', ImportKind::Keywords];
         yield 'page one by its columns' => [['keyword', 'position', 'url', 'page strength', 'title'], 'export.csv', ImportKind::Results];
-        yield 'page one by its name where the columns fit two kinds' => [['keyword', 'position', 'url'], 'page-one.csv', ImportKind::Results];
+        yield 'page one by its name where the columns fit two kinds' => [
+            ['keyword', 'position', 'url'],
+            'page-one.csv',
+            ImportKind::Results,
+        ];
         yield 'clicks' => [['query', 'clicks', 'impressions', 'position', 'page'], 'export.csv', ImportKind::Performance];
         yield 'domains' => [['domain', 'authority'], 'export.csv', ImportKind::Domains];
         yield 'nothing fits: the name' => [['what', 'ever'], 'keyword-ideas.csv', ImportKind::Keywords];

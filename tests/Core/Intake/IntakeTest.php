@@ -28,7 +28,8 @@ final class IntakeTest extends TestCase
     public function test_a_number_is_read_in_the_format_of_its_file(array $case): void
     {
         self::assertSame($case['shows'], NumberFormat::shownBy($case['cell'])->value ?? 'nothing');
-        foreach (['undecided' => NumberFormat::Undecided, 'point' => NumberFormat::DecimalPoint, 'comma' => NumberFormat::DecimalComma] as $name => $format) {
+        $formats = ['undecided' => NumberFormat::Undecided, 'point' => NumberFormat::DecimalPoint, 'comma' => NumberFormat::DecimalComma];
+        foreach ($formats as $name => $format) {
             $read = array_map(static fn(bool $isWhole): string => (string) ($format->parse($case['cell'], $isWhole) ?? 'x'), [true, false]);
             self::assertSame($case[$name], implode(' ', $read), $name);
         }
@@ -45,7 +46,10 @@ final class IntakeTest extends TestCase
     public function test_headers_match_without_case_spaces_and_underscores_in_any_order(): void
     {
         $plan = ColumnPlan::match(ImportKind::Rankings, ['KD', 'Search_Volume', ' Rank ', 'KEYWORD', 'whatever', '', '']);
-        self::assertSame(['keyword' => 'KEYWORD', 'position' => ' Rank ', 'volume' => 'Search_Volume', 'difficulty' => 'KD'], $plan->mapping());
+        self::assertSame(
+            ['keyword' => 'KEYWORD', 'position' => ' Rank ', 'volume' => 'Search_Volume', 'difficulty' => 'KD'],
+            $plan->mapping(),
+        );
         self::assertCount(5, $plan->headers, 'Empty headers at the end are dropped.');
     }
 
@@ -56,7 +60,11 @@ final class IntakeTest extends TestCase
 
     public function test_a_person_settles_what_headers_leave_open(): void
     {
-        $plan = ColumnPlan::match(ImportKind::Rankings, ['Phrase we track', 'pos', 'rank'], ['keyword' => 'phrase we track', 'position' => 'rank']);
+        $plan = ColumnPlan::match(
+            ImportKind::Rankings,
+            ['Phrase we track', 'pos', 'rank'],
+            ['keyword' => 'phrase we track', 'position' => 'rank'],
+        );
         self::assertSame(['keyword' => 'Phrase we track', 'position' => 'rank'], $plan->mapping());
     }
 
@@ -87,13 +95,27 @@ final class IntakeTest extends TestCase
 
     public function test_an_unused_header_may_stand_twice(): void
     {
-        self::assertSame(['keyword', 'position'], array_keys(ColumnPlan::match(ImportKind::Rankings, ['keyword', 'position', 'note', 'note'])->mapping()));
+        self::assertSame(
+            ['keyword', 'position'],
+            array_keys(ColumnPlan::match(ImportKind::Rankings, ['keyword', 'position', 'note', 'note'])->mapping()),
+        );
     }
 
     public function test_a_row_becomes_values(): void
     {
         $values = self::parser()->parse(2, [' “Bee  Hive” ', '12.0', 'HTTPS://A.example:443', 'n/a', '55.5', '—', '']);
-        self::assertEquals(['keyword' => 'bee hive', 'position' => 12, 'url' => 'https://a.example/', 'volume' => null, 'difficulty' => 55.5, 'cpc' => null, 'date' => null], $values);
+        self::assertEquals(
+            [
+                'keyword' => 'bee hive',
+                'position' => 12,
+                'url' => 'https://a.example/',
+                'volume' => null,
+                'difficulty' => 55.5,
+                'cpc' => null,
+                'date' => null,
+            ],
+            $values,
+        );
     }
 
     /** @return iterable<string, array{list<string>, string, string}> */
@@ -132,12 +154,18 @@ final class IntakeTest extends TestCase
     public function test_brand_terms_are_keys_separated_by_semicolons(): void
     {
         $parser = new RowParser(ColumnPlan::match(ImportKind::Domains, ['domain', 'brand terms']), NumberFormat::Undecided);
-        self::assertSame(['domain' => 'a.example', 'brand_terms' => ['ink moor', 'quill']], $parser->parse(2, ['A.example', 'Ink Moor; ;QUILL;ink moor']));
+        self::assertSame(
+            ['domain' => 'a.example', 'brand_terms' => ['ink moor', 'quill']],
+            $parser->parse(2, ['A.example', 'Ink Moor; ;QUILL;ink moor']),
+        );
     }
 
     private static function parser(): RowParser
     {
-        return new RowParser(ColumnPlan::match(ImportKind::Rankings, ['keyword', 'position', 'url', 'volume', 'difficulty', 'cpc', 'date']), NumberFormat::DecimalPoint);
+        return new RowParser(
+            ColumnPlan::match(ImportKind::Rankings, ['keyword', 'position', 'url', 'volume', 'difficulty', 'cpc', 'date']),
+            NumberFormat::DecimalPoint,
+        );
     }
 
     /** @param list<string> $cells */

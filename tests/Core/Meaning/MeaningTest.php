@@ -59,11 +59,19 @@ final class MeaningTest extends TestCase
     public function test_words_propose_an_intent(string $keyword, Intent $intent): void
     {
         $rulebook = Rulebook::standard();
-        self::assertSame($intent, IntentRules::of($rulebook->words('intent_buy'), $rulebook->words('intent_compare'), $rulebook->words('intent_learn'))->intentOf($keyword));
+        self::assertSame(
+            $intent,
+            IntentRules::of($rulebook->words('intent_buy'), $rulebook->words('intent_compare'), $rulebook->words('intent_learn'))->intentOf(
+                $keyword,
+            ),
+        );
     }
 
     public function test_intent_names_the_funnel_stage(): void
     {
-        self::assertSame(['bottom', 'middle', 'top', null], array_map(static fn(Intent $intent): ?string => $intent->stage(), Intent::cases()));
+        self::assertSame(
+            ['bottom', 'middle', 'top', null],
+            array_map(static fn(Intent $intent): ?string => $intent->stage(), Intent::cases()),
+        );
     }
 }

@@ -14,8 +14,20 @@ final class NoiseTest extends TestCase
 {
     public function test_codes_are_told_from_words_years_and_short_numbers(): void
     {
-        $keys = ['xk 4500 smoker', 'hive h2o40', 'part 884213', 'best hives 2026', '10 frame hive', 'b2b honey', '3d printed hive', 'frame 12'];
-        self::assertSame(['xk 4500 smoker', 'hive h2o40', 'part 884213'], array_values(array_filter($keys, static fn(string $key): bool => Noise::isCode(Words::of($key)))));
+        $keys = [
+            'xk 4500 smoker',
+            'hive h2o40',
+            'part 884213',
+            'best hives 2026',
+            '10 frame hive',
+            'b2b honey',
+            '3d printed hive',
+            'frame 12',
+        ];
+        self::assertSame(
+            ['xk 4500 smoker', 'hive h2o40', 'part 884213'],
+            array_values(array_filter($keys, static fn(string $key): bool => Noise::isCode(Words::of($key)))),
+        );
     }
 
     public function test_searches_for_a_desk_are_navigational(): void
@@ -27,7 +39,11 @@ final class NoiseTest extends TestCase
     public function test_a_word_that_one_domain_leads_for_is_proposed_as_its_brand(): void
     {
         $proposals = new BrandProposals();
-        foreach ([['kestrel', 'hive'], ['kestrel', 'smoker'], ['kestrel', 'reviews'], ['kestrel', 'shop'], ['hive', 'stand'], ['hive', 'tool']] as $number => $words) {
+        $keywords = [
+            ['kestrel', 'hive'], ['kestrel', 'smoker'], ['kestrel', 'reviews'], ['kestrel', 'shop'],
+            ['hive', 'stand'], ['hive', 'tool'],
+        ];
+        foreach ($keywords as $number => $words) {
             $proposals->add($words, $words[0] === 'kestrel' ? 2 : ($number % 2 === 0 ? 1 : null));
         }
         self::assertSame([['word' => 'kestrel', 'domain' => 2, 'keywords' => 4]], $proposals->proposals());

@@ -33,7 +33,10 @@ final class TopicBuilderTest extends TestCase
 
     public function test_home_pages_are_no_evidence(): void
     {
-        self::assertSame(['a' => [], 'b' => []], $this->topics(['a' => [9, [[0, '/', 1], [1, '/', 1]]], 'b' => [8, [[0, '/', 1], [1, '/', 1]]]]));
+        self::assertSame(
+            ['a' => [], 'b' => []],
+            $this->topics(['a' => [9, [[0, '/', 1], [1, '/', 1]]], 'b' => [8, [[0, '/', 1], [1, '/', 1]]]]),
+        );
     }
 
     public function test_a_lone_primary_joins_the_first_with_the_same_stems(): void
@@ -76,7 +79,10 @@ final class TopicBuilderTest extends TestCase
             for ($count = mt_rand(0, 5); $count > 0; --$count) {
                 $pages[] = [mt_rand(0, 3), ['/', '/a', '/b', '/c', '/d?x=1'][mt_rand(0, 4)], mt_rand(1, 25)];
             }
-            $universe[sprintf('word%02d thing%s', $number, mt_rand(0, 1) === 1 ? 's' : '')] = [mt_rand(0, 3) === 0 ? null : mt_rand(0, 5) * 10, $pages];
+            $universe[sprintf('word%02d thing%s', $number, mt_rand(0, 1) === 1 ? 's' : '')] = [
+                mt_rand(0, 3) === 0 ? null : mt_rand(0, 5) * 10,
+                $pages,
+            ];
         }
         $topics = $this->topics($universe, 2);
         self::assertSame(self::plain($universe, 2), $topics);
@@ -144,7 +150,12 @@ final class TopicBuilderTest extends TestCase
                 continue;
             }
             unset($free[$primary]);
-            $topics[$primary] = array_values(array_filter(array_keys($free), static fn(string $other): bool => self::evidence($universe[$primary][1], $universe[$other][1]) >= $evidence));
+            $topics[$primary] = array_values(
+                array_filter(
+                    array_keys($free),
+                    static fn(string $other): bool => self::evidence($universe[$primary][1], $universe[$other][1]) >= $evidence,
+                ),
+            );
             $free = array_diff_key($free, array_flip($topics[$primary]));
             sort($topics[$primary]);
         }
@@ -169,7 +180,10 @@ final class TopicBuilderTest extends TestCase
      */
     private static function evidence(array $one, array $other): int
     {
-        $pages = static fn(array $list): array => array_map(static fn(array $page): string => $page[0].' '.$page[1], array_filter($list, static fn(array $page): bool => $page[2] <= 20 && ! UrlKey::isHomePage('https://x.example'.$page[1])));
+        $pages = static fn(array $list): array => array_map(
+            static fn(array $page): string => $page[0].' '.$page[1],
+            array_filter($list, static fn(array $page): bool => $page[2] <= 20 && !UrlKey::isHomePage('https://x.example'.$page[1])),
+        );
 
         return \count(array_unique(array_map(static fn(string $page): string => $page[0], array_intersect($pages($one), $pages($other)))));
     }

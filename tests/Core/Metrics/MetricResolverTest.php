@@ -20,7 +20,11 @@ final class MetricResolverTest extends TestCase
     {
         $year = array_fill(0, 12, 10);
         $year[11] = 16;
-        self::assertEquals(new Metrics(11, monthly: $year, volumeIsDerived: true), MetricResolver::resolve([new Metrics(monthly: [...array_slice($year, 1), null]), new Metrics(monthly: $year)]), 'A mean of 10.5 is rounded half up.');
+        self::assertEquals(
+            new Metrics(11, monthly: $year, volumeIsDerived: true),
+            MetricResolver::resolve([new Metrics(monthly: [...array_slice($year, 1), null]), new Metrics(monthly: $year)]),
+            'A mean of 10.5 is rounded half up.',
+        );
         self::assertFalse(MetricResolver::resolve([new Metrics(monthly: $year), new Metrics(7)])->volumeIsDerived);
     }
 

@@ -25,8 +25,17 @@ final class SourceOrderTest extends TestCase
 
     public function test_the_rest_is_decided_by_channel_and_then_by_what_came_last(): void
     {
-        $sources = [new MetricSource(1, 'keywords', '2026-01-01'), new MetricSource(2, 'keywords', '2026-01-01'), new MetricSource(3, 'rankings', '2026-01-01', 0, 'paid'), new MetricSource(4, 'rankings', '2026-01-01', 0, 'organic'), new MetricSource(5, 'other', '2027-01-01')];
+        $sources = [
+            new MetricSource(1, 'keywords', '2026-01-01'),
+            new MetricSource(2, 'keywords', '2026-01-01'),
+            new MetricSource(3, 'rankings', '2026-01-01', 0, 'paid'),
+            new MetricSource(4, 'rankings', '2026-01-01', 0, 'organic'),
+            new MetricSource(5, 'other', '2027-01-01'),
+        ];
         self::assertSame([2, 1, 4, 3, 5], array_keys(SourceOrder::rank($sources, ['keywords', 'rankings'])));
-        self::assertSame(SourceOrder::rank($sources, ['keywords', 'rankings']), SourceOrder::rank(array_reverse($sources), ['keywords', 'rankings']));
+        self::assertSame(
+            SourceOrder::rank($sources, ['keywords', 'rankings']),
+            SourceOrder::rank(array_reverse($sources), ['keywords', 'rankings']),
+        );
     }
 }

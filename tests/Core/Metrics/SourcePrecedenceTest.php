@@ -13,7 +13,11 @@ final class SourcePrecedenceTest extends TestCase
     /** @return list<MetricSource> */
     private static function sources(): array
     {
-        return [new MetricSource(1, 'rankings', '2026-11-01', 0), new MetricSource(2, 'keywords', '2020-01-01'), new MetricSource(3, 'rankings', '2026-11-01', 1)];
+        return [
+            new MetricSource(1, 'rankings', '2026-11-01', 0),
+            new MetricSource(2, 'keywords', '2020-01-01'),
+            new MetricSource(3, 'rankings', '2026-11-01', 1),
+        ];
     }
 
     public function test_lists_come_before_rankings_files_by_default(): void

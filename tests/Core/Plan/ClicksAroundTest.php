@@ -26,7 +26,11 @@ final class ClicksAroundTest extends TestCase
     #[DataProvider('measurements')]
     public function test_the_nearest_before_and_the_newest_since(array $measured, ?int $before, ?int $since): void
     {
-        $months = array_map(static fn(string $day, int $clicks): array => ['day' => $day, 'clicks' => $clicks], array_keys($measured), array_values($measured));
+        $months = array_map(
+            static fn(string $day, int $clicks): array => ['day' => $day, 'clicks' => $clicks],
+            array_keys($measured),
+            array_values($measured),
+        );
         $around = ClicksAround::of($months, Month::parse('2027-01'));
         self::assertSame([$before, $since], [$around->before, $around->since]);
     }

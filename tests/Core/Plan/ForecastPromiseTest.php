@@ -46,12 +46,28 @@ final class ForecastPromiseTest extends TestCase
         for ($seed = 1; $seed <= self::MARKETS; ++$seed) {
             $items = $this->plan();
             // Win chances that are believed to be twice what they are.
-            $believed = array_map(static fn(ForecastItem $item): ForecastItem => new ForecastItem($item->gain, min(1.0, 2 * $item->winChance), $item->season, $item->done, $item->ramp), $items);
-            $band = (new Forecast(500, .3, $seed))->bands($believed, [Month::parse('2027-08')])[0];
-            $happened = array_sum(array_map(static fn(ForecastItem $item): float => self::draw() < $item->winChance ? $item->visitsIn(Month::parse('2027-08')) * exp(.3 * self::normal()) : 0.0, $items));
+            $believed = array_map(
+                static fn(ForecastItem $item): ForecastItem => new ForecastItem(
+                    $item->gain,
+                    min(1.0, 2 * $item->winChance),
+                    $item->season,
+                    $item->done,
+                    $item->ramp,
+                ),
+                $items,
+            );
+            $band = (new Forecast(500, 0.3, $seed))->bands($believed, [Month::parse('2027-08')])[0];
+            $happened = array_sum(
+                array_map(
+                    static fn(ForecastItem $item): float => self::draw() < $item->winChance
+                        ? $item->visitsIn(Month::parse('2027-08')) * exp(0.3 * self::normal())
+                        : 0.0,
+                    $items,
+                ),
+            );
             $inside += (int) ($happened >= $band->p10 && $happened <= $band->p90);
         }
-        self::assertLessThan(.6, $inside / self::MARKETS);
+        self::assertLessThan(0.6, $inside / self::MARKETS);
     }
 
     /** @return list<ForecastItem> */
@@ -60,7 +76,13 @@ final class ForecastPromiseTest extends TestCase
         $items = [];
         for ($number = 0; $number < self::ITEMS; ++$number) {
             $monthly = array_map(static fn(): int => mt_rand(50, 150), range(1, 12));
-            $items[] = new ForecastItem(exp(4 + self::normal()), .05 + .8 * self::draw(), Season::of(new Metrics(100, monthly: $monthly)), Month::parse('2027-0'.mt_rand(1, 6)), mt_rand(1, 4));
+            $items[] = new ForecastItem(
+                exp(4 + self::normal()),
+                0.05 + 0.8 * self::draw(),
+                Season::of(new Metrics(100, monthly: $monthly)),
+                Month::parse('2027-0'.mt_rand(1, 6)),
+                mt_rand(1, 4),
+            );
         }
 
         return $items;

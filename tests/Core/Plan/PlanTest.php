@@ -23,7 +23,9 @@ use PHPUnit\Framework\TestCase;
 
 final class PlanTest extends TestCase
 {
-    /** Source: instance P01 of the collection after Kreher and Stinson, Combinatorial Algorithms (from memory): capacity 165, optimum 309. */
+    /**
+     * Source: instance P01 of the collection after Kreher and Stinson, Combinatorial Algorithms (from memory): capacity 165, optimum 309.
+     */
     public function test_the_knapsack_solves_a_published_instance(): void
     {
         $weights = [23, 31, 29, 44, 53, 38, 63, 85, 89, 82];
@@ -43,14 +45,20 @@ final class PlanTest extends TestCase
             $capacity = mt_rand(0, 25);
             $chosen = Knapsack::solve($weights, $values, $capacity);
             self::assertLessThanOrEqual($capacity, array_sum(array_map(static fn(int $item): int => $weights[$item], $chosen)));
-            self::assertSame(self::bruteForce($weights, $values, $capacity), (float) array_sum(array_map(static fn(int $item): float => $values[$item], $chosen)));
+            self::assertSame(
+                self::bruteForce($weights, $values, $capacity),
+                (float) array_sum(array_map(static fn(int $item): float => $values[$item], $chosen)),
+            );
         }
     }
 
     public function test_months_count_and_read_as_written(): void
     {
         $month = Month::parse('2026-11');
-        self::assertSame(['2027-01', '2025-12', 11, 2], [(string) $month->plus(2), (string) $month->plus(-11), $month->ofYear(), $month->until(Month::parse('2027-01'))]);
+        self::assertSame(
+            ['2027-01', '2025-12', 11, 2],
+            [(string) $month->plus(2), (string) $month->plus(-11), $month->ofYear(), $month->until(Month::parse('2027-01'))],
+        );
         $this->expectException(InvalidValue::class);
         Month::parse('2026-13');
     }
@@ -61,13 +69,19 @@ final class PlanTest extends TestCase
         self::assertEqualsWithDelta([6.0, 0.0], [$season->index(4), $season->index(1)], 1e-12);
         self::assertSame(4, $season->peak());
         self::assertSame('2026-12', (string) $season->publishBy(Month::parse('2026-11'), 4));
-        self::assertSame('2027-12', (string) $season->publishBy(Month::parse('2027-01'), 4), 'April 2027 can no longer be reached in time.');
+        self::assertSame(
+            '2027-12',
+            (string) $season->publishBy(Month::parse('2027-01'), 4),
+            'April 2027 can no longer be reached in time.',
+        );
         self::assertSame('2026-12', (string) $season->publishBy(Month::parse('2026-12'), 4));
     }
 
     public function test_what_is_even_or_unknown_is_steady(): void
     {
-        foreach ([array_fill(0, 12, 7), [...array_fill(0, 11, 10), 14], array_fill(0, 12, 0), [...array_fill(0, 11, 1), null], null] as $monthly) {
+        foreach (
+            [array_fill(0, 12, 7), [...array_fill(0, 11, 10), 14], array_fill(0, 12, 0), [...array_fill(0, 11, 1), null], null] as $monthly
+        ) {
             $season = Season::of(new Metrics(monthly: $monthly));
             self::assertNull($season->peak());
             self::assertNull($season->publishBy(Month::parse('2026-11'), 2));
@@ -77,7 +91,13 @@ final class PlanTest extends TestCase
     public function test_effort_is_the_tactics_and_a_quarter_day_for_each_link(): void
     {
         $effort = Rulebook::standard()->effort();
-        self::assertSame([3.0, 2.0, 1.0, 1.5, 1.0, .5], array_map(static fn(Tactic $tactic): float => $effort->days($tactic, $tactic === Tactic::ExtendPage ? 2 : null), Tactic::cases()));
+        self::assertSame(
+            [3.0, 2.0, 1.0, 1.5, 1.0, 0.5],
+            array_map(
+                static fn(Tactic $tactic): float => $effort->days($tactic, $tactic === Tactic::ExtendPage ? 2 : null),
+                Tactic::cases(),
+            ),
+        );
         self::assertSame([4, 3, 2, 2, 2, 1], array_map($effort->ramp(...), Tactic::cases()));
     }
 
@@ -96,14 +116,22 @@ final class PlanTest extends TestCase
     public function test_an_item_over_a_month_is_spread_and_ends_later(): void
     {
         self::assertSame(['big' => [0, 2], 'small' => [2, 2]], self::plan(3, 2, [['big', 5, 100], ['small', 1, 5]]));
-        self::assertSame(['small' => [0, 0]], self::plan(2, 2, [['big', 5, 100], ['small', 1, 5]]), 'What cannot end within the plan is left out.');
+        self::assertSame(
+            ['small' => [0, 0]],
+            self::plan(2, 2, [['big', 5, 100], ['small', 1, 5]]),
+            'What cannot end within the plan is left out.',
+        );
     }
 
     public function test_a_pinned_item_over_a_month_takes_the_first_months_whatever_it_brings(): void
     {
         $items = [['big', 5, 1, true], ['dear', 2, 900], ['small', 1, 5]];
         self::assertSame(['big' => [0, 2], 'small' => [2, 2], 'dear' => [3, 3]], self::plan(4, 2, $items));
-        self::assertSame(['dear' => [0, 0], 'small' => [1, 1]], self::plan(2, 2, $items), 'Where it cannot end within the plan it is left out like any other.');
+        self::assertSame(
+            ['dear' => [0, 0], 'small' => [1, 1]],
+            self::plan(2, 2, $items),
+            'Where it cannot end within the plan it is left out like any other.',
+        );
     }
 
     public function test_an_item_that_just_ends_within_the_plan_is_placed(): void
@@ -128,7 +156,10 @@ final class PlanTest extends TestCase
     {
         mt_srand(9);
         for ($round = 0; $round < 60; ++$round) {
-            $items = array_map(static fn(int $number): array => ['k'.$number, mt_rand(1, 60) / 8, mt_rand(0, 900) / 7, mt_rand(0, 9) === 0], range(1, 40));
+            $items = array_map(
+                static fn(int $number): array => ['k'.$number, mt_rand(1, 60) / 8, mt_rand(0, 900) / 7, mt_rand(0, 9) === 0],
+                range(1, 40),
+            );
             $capacity = mt_rand(1, 12) / 2;
             $used = array_fill(0, 4, 0.0);
             foreach ((new AutoPlan(4, $capacity))->place(self::items($items)) as $placement) {
@@ -156,44 +187,75 @@ final class PlanTest extends TestCase
 
     public function test_an_item_pays_by_its_ramp_and_season(): void
     {
-        $item = new ForecastItem(100, .5, Season::steady(), Month::parse('2026-11'), 4);
-        self::assertSame([0.0, 25.0, 100.0, 100.0], array_map(static fn(string $month): float => $item->visitsIn(Month::parse($month)), ['2026-11', '2026-12', '2027-03', '2027-09']));
+        $item = new ForecastItem(100, 0.5, Season::steady(), Month::parse('2026-11'), 4);
+        self::assertSame(
+            [0.0, 25.0, 100.0, 100.0],
+            array_map(static fn(string $month): float => $item->visitsIn(Month::parse($month)), [
+                '2026-11',
+                '2026-12',
+                '2027-03',
+                '2027-09',
+            ]),
+        );
     }
 
     /** Closed forms: mean p·g·e^(σ²/2), variance g²(p·e^(2σ²) − p²·e^(σ²)); the mean of the draws within four standard errors. */
     public function test_the_forecast_agrees_with_its_closed_form(): void
     {
         $month = Month::parse('2027-06');
-        $items = array_map(static fn(int $number): ForecastItem => new ForecastItem(10.0 * $number, $number / 12, Season::steady(), Month::parse('2026-11'), 2), range(1, 10));
+        $items = array_map(
+            static fn(int $number): ForecastItem => new ForecastItem(
+                10.0 * $number,
+                $number / 12,
+                Season::steady(),
+                Month::parse('2026-11'),
+                2,
+            ),
+            range(1, 10),
+        );
         $variance = 0.0;
         foreach ($items as $item) {
-            $variance += $item->gain ** 2 * ($item->winChance * exp(2 * .3 ** 2) - $item->winChance ** 2 * exp(.3 ** 2));
+            $variance += $item->gain ** 2 * ($item->winChance * exp(2 * 0.3 ** 2) - $item->winChance ** 2 * exp(0.3 ** 2));
         }
-        $band = (new Forecast(4000, .3, 1))->bands($items, [$month])[0];
+        $band = (new Forecast(4000, 0.3, 1))->bands($items, [$month])[0];
         $sum = array_sum(array_map(static fn(ForecastItem $item): float => $item->winChance * $item->gain, $items));
-        self::assertEqualsWithDelta($sum * exp(.045), $band->mean, 1e-9);
-        self::assertEqualsWithDelta($band->mean, $band->p50, 4 * sqrt($variance / 4000) + .1 * sqrt($variance), 'The sum of ten is nearly symmetric.');
+        self::assertEqualsWithDelta($sum * exp(0.045), $band->mean, 1e-9);
+        self::assertEqualsWithDelta(
+            $band->mean,
+            $band->p50,
+            4 * sqrt($variance / 4000) + 0.1 * sqrt($variance),
+            'The sum of ten is nearly symmetric.',
+        );
         // A sum of ten independent parts is close to normal: its 10–90 band is 2 · 1.2816 standard deviations wide, within a tenth.
-        self::assertEqualsWithDelta(2 * 1.2816 * sqrt($variance), $band->p90 - $band->p10, .25 * sqrt($variance));
+        self::assertEqualsWithDelta(2 * 1.2816 * sqrt($variance), $band->p90 - $band->p10, 0.25 * sqrt($variance));
     }
 
     public function test_a_certain_item_without_spread_has_no_band(): void
     {
-        $bands = (new Forecast(50, 0.0, 1))->bands([new ForecastItem(80, 1.0, Season::steady(), Month::parse('2026-11'), 1)], [Month::parse('2027-01')]);
+        $bands = (new Forecast(50, 0.0, 1))->bands(
+            [new ForecastItem(80, 1.0, Season::steady(), Month::parse('2026-11'), 1)],
+            [Month::parse('2027-01')],
+        );
         self::assertEquals([new Band(80.0, 80.0, 80.0, 80.0)], $bands);
     }
 
     public function test_the_same_seed_draws_the_same_forecast(): void
     {
-        $items = [new ForecastItem(80, .4, Season::steady(), Month::parse('2026-11'), 1)];
-        self::assertEquals((new Forecast(200, .3, 7))->bands($items, [Month::parse('2027-01')]), (new Forecast(200, .3, 7))->bands($items, [Month::parse('2027-01')]));
+        $items = [new ForecastItem(80, 0.4, Season::steady(), Month::parse('2026-11'), 1)];
+        self::assertEquals(
+            (new Forecast(200, 0.3, 7))->bands($items, [Month::parse('2027-01')]),
+            (new Forecast(200, 0.3, 7))->bands($items, [Month::parse('2027-01')]),
+        );
     }
 
     public function test_an_outcome_waits_for_the_ramp(): void
     {
         $band = new Band(10, 50, 90, 50);
         $of = static fn(float $visits, string $now): Outcome => Outcome::of($visits, $band, Month::parse('2026-11'), Month::parse($now), 2);
-        self::assertSame([Outcome::TooEarly, Outcome::Below, Outcome::Inside, Outcome::Inside, Outcome::Above], [$of(5, '2026-12'), $of(5, '2027-01'), $of(10, '2027-01'), $of(90, '2027-01'), $of(91, '2027-01')]);
+        self::assertSame(
+            [Outcome::TooEarly, Outcome::Below, Outcome::Inside, Outcome::Inside, Outcome::Above],
+            [$of(5, '2026-12'), $of(5, '2027-01'), $of(10, '2027-01'), $of(90, '2027-01'), $of(91, '2027-01')],
+        );
     }
 
     /**
@@ -218,7 +280,10 @@ final class PlanTest extends TestCase
      */
     private static function items(array $items): array
     {
-        return array_map(static fn(array $item): WorkItem => new WorkItem($item[0], (float) $item[1], (float) $item[2], $item[3] ?? false), $items);
+        return array_map(
+            static fn(array $item): WorkItem => new WorkItem($item[0], (float) $item[1], (float) $item[2], $item[3] ?? false),
+            $items,
+        );
     }
 
     /**

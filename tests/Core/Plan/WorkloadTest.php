@@ -16,7 +16,10 @@ final class WorkloadTest extends TestCase
     /** @param array<int, array{string, float}> $items number → month, days */
     private static function workload(array $items, float $capacity): Workload
     {
-        return Workload::of(array_map(static fn(array $item): array => ['begins' => Month::parse($item[0]), 'days' => $item[1]], $items), $capacity);
+        return Workload::of(
+            array_map(static fn(array $item): array => ['begins' => Month::parse($item[0]), 'days' => $item[1]], $items),
+            $capacity,
+        );
     }
 
     public function test_what_fits_a_month_lies_in_its_own_even_where_that_is_too_full(): void
@@ -43,7 +46,10 @@ final class WorkloadTest extends TestCase
 
     public function test_a_full_month_is_passed_over_and_still_begins_the_work(): void
     {
-        self::assertSame(['2026-11' => 0.0, '2026-12' => 10.0, '2027-01' => 2.0], self::workload([1 => ['2026-11', 12], 2 => ['2026-11', 10]], 10)->partsOf(1));
+        self::assertSame(
+            ['2026-11' => 0.0, '2026-12' => 10.0, '2027-01' => 2.0],
+            self::workload([1 => ['2026-11', 12], 2 => ['2026-11', 10]], 10)->partsOf(1),
+        );
     }
 
     public function test_without_capacity_everything_lies_in_its_own_month(): void
@@ -70,11 +76,20 @@ final class WorkloadTest extends TestCase
     public function test_it_agrees_with_the_auto_plan(int $seed): void
     {
         mt_srand($seed);
-        $items = array_map(static fn(int $number): WorkItem => new WorkItem('keyword '.$number, mt_rand(1, 16) / 2, (float) mt_rand(1, 900)), range(1, 12));
+        $items = array_map(
+            static fn(int $number): WorkItem => new WorkItem('keyword '.$number, mt_rand(1, 16) / 2, (float) mt_rand(1, 900)),
+            range(1, 12),
+        );
         $items[] = new WorkItem('large', 13, 5000);
         $placements = (new AutoPlan(6, 5))->place($items);
         $start = Month::parse('2026-11');
-        $work = Workload::of(array_map(static fn($placement): array => ['begins' => $start->plus($placement->begins), 'days' => $placement->item->effort], $placements), 5);
+        $work = Workload::of(
+            array_map(
+                static fn($placement): array => ['begins' => $start->plus($placement->begins), 'days' => $placement->item->effort],
+                $placements,
+            ),
+            5,
+        );
         self::assertSame([], array_filter($work->loads(), static fn(float $days): bool => $days > 5.0));
         foreach ($placements as $number => $placement) {
             self::assertEqualsWithDelta($placement->item->effort, array_sum($work->partsOf($number)), 1e-9);

@@ -24,7 +24,12 @@ final class ModelsTest extends TestCase
             $observations->add((float) $number, [$number < 30 ? 3 : null, $number % 3 === 0 ? 9 : 40]);
         }
         $comfort = ComfortDifficulty::fromDifficulties(array_map(floatval(...), range(1, 29)));
-        $models = new Models(CtrCurve::queryLog2006(), $comfort, WinModel::fit($observations, [38.0, 50.0], 1.0, $comfort), LinksNeeded::fit([], []));
+        $models = new Models(
+            CtrCurve::queryLog2006(),
+            $comfort,
+            WinModel::fit($observations, [38.0, 50.0], 1.0, $comfort),
+            LinksNeeded::fit([], []),
+        );
         $kept = json_decode((string) json_encode($models->toArray()), true);
         self::assertIsArray($kept);
         self::assertEquals($models, Models::fromArray($kept, 38.0));

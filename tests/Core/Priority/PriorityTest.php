@@ -137,7 +137,10 @@ final class PriorityTest extends TestCase
     {
         $two = [new Ranking('k', 8, 'https://a.example/x'), new Ranking('k', 50, 'https://a.example/y')];
         yield 'two pages in the way of each other' => [self::candidate(8, rankings: $two), Tactic::MergePages];
-        yield 'the second beyond 50' => [self::candidate(8, rankings: [$two[0], new Ranking('k', 51, 'https://a.example/y')]), Tactic::ImprovePage];
+        yield 'the second beyond 50' => [
+            self::candidate(8, rankings: [$two[0], new Ranking('k', 51, 'https://a.example/y')]),
+            Tactic::ImprovePage,
+        ];
         yield 'absent' => [self::candidate(null), Tactic::NewPage];
         yield 'beyond 50' => [self::candidate(51), Tactic::NewPage];
         yield 'absent, a page of ours serves the topic' => [self::candidate(null, topicHasOwnPage: true), Tactic::ExtendPage];
@@ -158,7 +161,15 @@ final class PriorityTest extends TestCase
 
     public function test_links_stand_beside_the_tactic_when_the_chance_is_known_to_be_low(): void
     {
-        self::assertSame([true, false, false, false], [TacticRule::needsLinks(1, .34), TacticRule::needsLinks(1, .35), TacticRule::needsLinks(0, .1), TacticRule::needsLinks(1, null)]);
+        self::assertSame(
+            [true, false, false, false],
+            [
+                TacticRule::needsLinks(1, 0.34),
+                TacticRule::needsLinks(1, 0.35),
+                TacticRule::needsLinks(0, 0.1),
+                TacticRule::needsLinks(1, null),
+            ],
+        );
         self::assertSame('new page + links', $this->weigh($this->candidate(null, new Metrics(100, 80.0)))->tacticLabel()->__toString());
     }
 
@@ -174,7 +185,15 @@ final class PriorityTest extends TestCase
     public function test_a_persons_word_beats_the_rule(): void
     {
         $opportunity = $this->weigh($this->candidate(null, new Metrics(1000, 20.0), judgement: new Judgement(1, 4, Intent::Buy)));
-        self::assertSame([1, Intent::Buy, 4, 5], [$opportunity->clicks->target, $opportunity->intent, $opportunity->scores->at(Criterion::Fit), $opportunity->scores->at(Criterion::Intent)]);
+        self::assertSame(
+            [1, Intent::Buy, 4, 5],
+            [
+                $opportunity->clicks->target,
+                $opportunity->intent,
+                $opportunity->scores->at(Criterion::Fit),
+                $opportunity->scores->at(Criterion::Intent),
+            ],
+        );
     }
 
     public function test_expected_gain_is_chance_times_gain(): void
@@ -200,8 +219,10 @@ final class PriorityTest extends TestCase
 
     public function test_steadiness_tells_a_safe_choice_from_an_artefact(): void
     {
-        $safe = $this->weigh($this->candidate(null, new Metrics(9000, 5.0, 7.0), judgement: new Judgement(fit: 5, intent: Intent::Buy), keyword: 'safe'));
-        $poor = $this->weigh($this->candidate(null, new Metrics(5, 90.0, .1), judgement: new Judgement(fit: 0), keyword: 'poor'));
+        $safe = $this->weigh(
+            $this->candidate(null, new Metrics(9000, 5.0, 7.0), judgement: new Judgement(fit: 5, intent: Intent::Buy), keyword: 'safe'),
+        );
+        $poor = $this->weigh($this->candidate(null, new Metrics(5, 90.0, 0.1), judgement: new Judgement(fit: 0), keyword: 'poor'));
         self::assertSame([1.0, 0.0], Steadiness::of([$safe, $poor], 100, 1, 1));
     }
 
@@ -212,9 +233,22 @@ final class PriorityTest extends TestCase
     public function test_steadiness_agrees_with_a_closed_form(): void
     {
         $base = $this->weigh($this->candidate(null, new Metrics(100, 55.0)));
-        $with = static fn(Scores $scores): Opportunity => new Opportunity($base->candidate, $base->clicks, $base->winChance, $base->expectedGain, $base->linksToEarn, $base->intent, $base->horizon, $base->tactic, $base->withLinks, $scores, 0, true);
+        $with = static fn(Scores $scores): Opportunity => new Opportunity(
+            $base->candidate,
+            $base->clicks,
+            $base->winChance,
+            $base->expectedGain,
+            $base->linksToEarn,
+            $base->intent,
+            $base->horizon,
+            $base->tactic,
+            $base->withLinks,
+            $scores,
+            0,
+            true,
+        );
         $shares = Steadiness::of([$with(Scores::inOrder(5, 0, 0, 0, 0, 0)), $with(Scores::inOrder(0, 0, 5, 0, 0, 0))], 4000, 1, 3);
-        self::assertEqualsWithDelta(.5, $shares[0], 5 * sqrt(.25 / 4000));
+        self::assertEqualsWithDelta(0.5, $shares[0], 5 * sqrt(0.25 / 4000));
         self::assertEqualsWithDelta(1.0, array_sum($shares), 1e-12);
     }
 
@@ -225,15 +259,37 @@ final class PriorityTest extends TestCase
         $base = $this->weigh($this->candidate(null, new Metrics(100, 55.0)));
         $list = [];
         for ($number = 0; $number < 60; ++$number) {
-            $weighed = $this->weigh($this->candidate(null, new Metrics(mt_rand(0, 5) === 0 ? null : 10 * mt_rand(1, 4), 55.0), keyword: 'k'.$number));
+            $weighed = $this->weigh(
+                $this->candidate(null, new Metrics(mt_rand(0, 5) === 0 ? null : 10 * mt_rand(1, 4), 55.0), keyword: 'k'.$number),
+            );
             $score = static fn(): ?int => [null, 1, 2, 3][mt_rand(0, 3)];
-            $list[] = new Opportunity($weighed->candidate, $weighed->clicks, $base->winChance, null, null, $base->intent, null, $base->tactic, false, Scores::inOrder($score(), $score(), $score(), $score(), $score(), $score()), 0, true);
+            $list[] = new Opportunity(
+                $weighed->candidate,
+                $weighed->clicks,
+                $base->winChance,
+                null,
+                null,
+                $base->intent,
+                null,
+                $base->tactic,
+                false,
+                Scores::inOrder($score(), $score(), $score(), $score(), $score(), $score()),
+                0,
+                true,
+            );
         }
         $random = new Randomizer(new Mt19937(9));
         $stays = array_fill(0, 60, 0);
         for ($draw = 0; $draw < 200; ++$draw) {
-            $exponential = array_map(static fn(): float => -log(($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52), range(1, 6));
-            $order = new OpportunityOrder(Weights::of(array_combine(Criterion::names(), array_map(static fn(float $part): float => $part / array_sum($exponential), $exponential))));
+            $exponential = array_map(static fn(): float => -log(($random->getInt(0, (1 << 52) - 1) + 0.5) / 2 ** 52), range(1, 6));
+            $order = new OpportunityOrder(
+                Weights::of(
+                    array_combine(
+                        Criterion::names(),
+                        array_map(static fn(float $part): float => $part / array_sum($exponential), $exponential),
+                    ),
+                ),
+            );
             $numbers = range(0, 59);
             usort($numbers, static fn(int $a, int $b): int => $order->compare($list[$a], $list[$b]));
             foreach (\array_slice($numbers, 0, 8) as $number) {
@@ -246,7 +302,12 @@ final class PriorityTest extends TestCase
     private function weigh(Candidate $candidate): Opportunity
     {
         $comfort = ComfortDifficulty::fromDifficulties([]);
-        $models = new Models(CtrCurve::default(), $comfort, WinModel::fit(new WinObservations([]), [null], 1.0, $comfort), LinksNeeded::fit([], []));
+        $models = new Models(
+            CtrCurve::default(),
+            $comfort,
+            WinModel::fit(new WinObservations([]), [null], 1.0, $comfort),
+            LinksNeeded::fit([], []),
+        );
 
         return (new Weigher(Rulebook::standard()->weighing(), $models, BrandMatcher::of([['quillfair'], ['ink moor']])))->weigh($candidate);
     }
@@ -264,7 +325,19 @@ final class PriorityTest extends TestCase
         Standing $standing = Standing::Behind,
     ): Candidate {
         $rankings ??= $position === null ? [] : [new Ranking($keyword, $position, 'https://a.example/x')];
-        $row = new ComparisonRow($keyword, $standing, [$position, 3], [$previous, null], $rankings, 1, 3, 1, 1, 3, Movement::between($previous, $position));
+        $row = new ComparisonRow(
+            $keyword,
+            $standing,
+            [$position, 3],
+            [$previous, null],
+            $rankings,
+            1,
+            3,
+            1,
+            1,
+            3,
+            Movement::between($previous, $position),
+        );
 
         return new Candidate($row, $metrics, $judgement, null, 0, $measured, $topicHasOwnPage);
     }

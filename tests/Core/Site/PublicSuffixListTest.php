@@ -18,7 +18,12 @@ final class PublicSuffixListTest extends TestCase
     /** @return iterable<string, array{string, ?string}> */
     public static function vectors(): iterable
     {
-        preg_match_all("/^checkPublicSuffix\('([^']*)', (?:'([^']*)'|null)\);/m", (string) file_get_contents(__DIR__.'/test_psl.txt'), $found, PREG_SET_ORDER);
+        preg_match_all(
+            "/^checkPublicSuffix\('([^']*)', (?:'([^']*)'|null)\);/m",
+            (string) file_get_contents(__DIR__.'/test_psl.txt'),
+            $found,
+            PREG_SET_ORDER,
+        );
         foreach ($found as $vector) {
             yield $vector[1] => [$vector[1], ($vector[2] ?? '') === '' ? null : $vector[2]];
         }
@@ -47,6 +52,8 @@ final class PublicSuffixListTest extends TestCase
 
     private static function list(): PublicSuffixList
     {
-        return self::$list ??= PublicSuffixList::fromText((string) file_get_contents(dirname(__DIR__, 3).'/resources/data/public_suffix_list.dat'));
+        return self::$list ??= PublicSuffixList::fromText(
+            (string) file_get_contents(dirname(__DIR__, 3).'/resources/data/public_suffix_list.dat'),
+        );
     }
 }

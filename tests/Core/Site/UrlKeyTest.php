@@ -15,7 +15,10 @@ final class UrlKeyTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function normalised(): iterable
     {
-        yield 'RFC 3986 §6.2.2, its own example with a web scheme' => ['hTTPs://a.example/%7bfoo%7d/b/../%63?q=%7e', 'https://a.example/%7Bfoo%7D/c?q=~'];
+        yield 'RFC 3986 §6.2.2, its own example with a web scheme' => [
+            'hTTPs://a.example/%7bfoo%7d/b/../%63?q=%7e',
+            'https://a.example/%7Bfoo%7D/c?q=~',
+        ];
         yield 'RFC 3986 §6.2.2.1 case' => ['HTTP://www.EXAMPLE.com/', 'http://www.example.com/'];
         yield 'RFC 3986 §6.2.2.2 percent-encoding' => ['https://a.example/%7Euser/%2f%41', 'https://a.example/~user/%2FA'];
         yield 'RFC 3986 §6.2.3 empty path and default port' => ['http://example.com:80', 'http://example.com/'];
@@ -40,7 +43,10 @@ final class UrlKeyTest extends TestCase
         self::assertSame($key, UrlKey::of($key), 'A key is its own key.');
     }
 
-    /** @return iterable<string, array{string, string}> source: RFC 3986 §5.4, base http://a/b/c/d;p?q, the resolved forms with dot segments still in place */
+    /**
+     * @return iterable<string, array{string, string}> source: RFC 3986 §5.4, base http://a/b/c/d;p?q, the resolved forms with dot
+     *     segments still in place
+     */
     public static function dotSegments(): iterable
     {
         yield '../g of §5.4.1' => ['/b/c/../g', '/b/g'];
@@ -67,7 +73,13 @@ final class UrlKeyTest extends TestCase
         $pieces = ['a', 'B', '%7e', '%2F', '..', '.', 'c-d', '~', '%c3%a9', 'x=1', 'g;y'];
         for ($round = 0; $round < 2000; ++$round) {
             $path = implode('/', array_map(static fn(): string => $pieces[mt_rand(0, \count($pieces) - 1)], range(0, mt_rand(0, 5))));
-            $raw = ['http', 'HTTPS'][mt_rand(0, 1)].'://'.['A.example', 'www.b.example:8080', 'c.example'][mt_rand(0, 2)].'/'.$path.['', '?q=%7e', '?'][mt_rand(0, 2)];
+            $raw =
+                ['http', 'HTTPS'][mt_rand(0, 1)].
+                '://'.
+                ['A.example', 'www.b.example:8080', 'c.example'][mt_rand(0, 2)].
+                '/'.
+                $path.
+                ['', '?q=%7e', '?'][mt_rand(0, 2)];
             self::assertSame(UriString::normalize($raw), UrlKey::of($raw), $raw);
         }
     }

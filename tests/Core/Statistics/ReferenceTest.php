@@ -18,17 +18,27 @@ final class ReferenceTest extends TestCase
     public function test_isotonic_regression_agrees_with_isoreg(): void
     {
         $reference = self::reference('isotonic');
-        self::assertEqualsWithDelta($reference['fit'], IsotonicRegression::nonIncreasing($reference['values'], array_fill(0, \count($reference['values']), 1.0)), 1e-12);
+        self::assertEqualsWithDelta(
+            $reference['fit'],
+            IsotonicRegression::nonIncreasing($reference['values'], array_fill(0, \count($reference['values']), 1.0)),
+            1e-12,
+        );
     }
 
     public function test_a_whole_weight_counts_like_repeated_rows(): void
     {
-        $values = [.3, .4, .1, .25, .05];
+        $values = [0.3, 0.4, 0.1, 0.25, 0.05];
         $weights = [2, 1, 3, 1, 2];
-        $repeated = array_merge(...array_map(static fn(float $value, int $times): array => array_fill(0, $times, $value), $values, $weights));
+        $repeated = array_merge(
+            ...array_map(static fn(float $value, int $times): array => array_fill(0, $times, $value), $values, $weights),
+        );
         $fit = IsotonicRegression::nonIncreasing($repeated, array_fill(0, \count($repeated), 1.0));
         $firsts = [0, 2, 3, 6, 7];
-        self::assertEqualsWithDelta(array_map(static fn(int $first): float => $fit[$first], $firsts), IsotonicRegression::nonIncreasing($values, array_map(floatval(...), $weights)), 1e-12);
+        self::assertEqualsWithDelta(
+            array_map(static fn(int $first): float => $fit[$first], $firsts),
+            IsotonicRegression::nonIncreasing($values, array_map(floatval(...), $weights)),
+            1e-12,
+        );
     }
 
     public function test_quantiles_agree_with_type_7(): void
@@ -42,17 +52,26 @@ final class ReferenceTest extends TestCase
     public function test_logistic_regression_agrees_with_glm_on_the_o_ring_data(): void
     {
         $reference = self::reference('oring');
-        $fit = LogisticRegression::fit(array_map(static fn(float $x): array => [$x], $reference['x']), array_fill(0, \count($reference['x']), 1), array_map(intval(...), $reference['y']), 0.0);
+        $fit = LogisticRegression::fit(
+            array_map(static fn(float $x): array => [$x], $reference['x']),
+            array_fill(0, \count($reference['x']), 1),
+            array_map(intval(...), $reference['y']),
+            0.0,
+        );
         self::assertEqualsWithDelta($reference['fit'], $fit, 1e-6);
         // Dalal, Fowlkes and Hoadley 1989 (from memory).
-        self::assertEqualsWithDelta([15.0429, -.2322], $fit, 5e-5);
+        self::assertEqualsWithDelta([15.0429, -0.2322], $fit, 5e-5);
     }
 
     public function test_logistic_regression_agrees_with_glm_on_two_features(): void
     {
         $reference = self::reference('mtcars');
         $features = array_map(static fn(float $a, float $b): array => [$a, $b], $reference['x1'], $reference['x2']);
-        self::assertEqualsWithDelta($reference['fit'], LogisticRegression::fit($features, array_fill(0, \count($features), 1), array_map(intval(...), $reference['y']), 0.0), 1e-5);
+        self::assertEqualsWithDelta(
+            $reference['fit'],
+            LogisticRegression::fit($features, array_fill(0, \count($features), 1), array_map(intval(...), $reference['y']), 0.0),
+            1e-5,
+        );
     }
 
     public function test_groups_count_like_their_single_rows(): void

@@ -12,7 +12,12 @@ final class HtmlHeadingsTest extends TestCase
 {
     public function test_headings_are_told_in_order_without_what_is_inside_them(): void
     {
-        self::assertSame(['Bee hive', 'Size & weight', 'Café'], HtmlHeadings::of("<html><body><nav><h4>Menu</h4></nav><h1>Bee\n <em>hive</em></h1><p>x</p><h2>Size &amp; weight</h2><h3> </h3><h3>Café</h3>"));
+        self::assertSame(
+            ['Bee hive', 'Size & weight', 'Café'],
+            HtmlHeadings::of(
+                "<html><body><nav><h4>Menu</h4></nav><h1>Bee\n <em>hive</em></h1><p>x</p><h2>Size &amp; weight</h2><h3> </h3><h3>Café</h3>",
+            ),
+        );
     }
 
     public function test_broken_and_empty_pages_have_what_can_be_read(): void

@@ -13,7 +13,8 @@ use PHPUnit\Framework\TestCase;
 
 final class TermsTest extends TestCase
 {
-    private const TEXT = 'The bee hive stands in the sun. A bee hive of wood; bee hive, bee hive! The queen of the hive and the queen of the colony.';
+    private const TEXT = 'The bee hive stands in the sun. A bee hive of wood; bee hive, bee hive! The queen of the hive and the queen '
+        .'of the colony.';
 
     public function test_phrases_are_counted_inside_sentences_without_stop_words_at_their_ends(): void
     {
@@ -22,7 +23,10 @@ final class TermsTest extends TestCase
 
     public function test_a_stop_word_may_stand_inside_a_phrase(): void
     {
-        self::assertSame(['queen of the colony' => 1, 'queen of the hive' => 1], $this->terms('Queen of the hive. Queen of the colony.', TermOptions::of(4, 4, occurrences: 1)));
+        self::assertSame(
+            ['queen of the colony' => 1, 'queen of the hive' => 1],
+            $this->terms('Queen of the hive. Queen of the colony.', TermOptions::of(4, 4, occurrences: 1)),
+        );
     }
 
     public function test_options_narrow_the_list(): void
@@ -41,7 +45,9 @@ final class TermsTest extends TestCase
 
     public function test_a_page_says_its_text_without_what_frames_it(): void
     {
-        $html = '<!doctype html><title>Hives</title><body><nav>Home Shop</nav><h1>Bee <b>hi</b>ves</h1><p>Für Bienen &amp; Imker<script>alert("x")</script><p>Zwei<footer>Imprint</footer>';
+        $html =
+            '<!doctype html><title>Hives</title><body><nav>Home Shop</nav><h1>Bee <b>hi</b>ves</h1><p>Für Bienen &amp; '
+                .'Imker<script>alert("x")</script><p>Zwei<footer>Imprint</footer>';
         self::assertSame("Bee hives\nFür Bienen & Imker\nZwei", HtmlText::of($html));
         self::assertSame('', HtmlText::of('  '));
         self::assertSame('broken', HtmlText::of('<p><b>broken</i></div>'));
@@ -49,7 +55,9 @@ final class TermsTest extends TestCase
 
     public function test_a_page_reaches_for_nothing_outside(): void
     {
-        $text = HtmlText::of('<!DOCTYPE html SYSTEM "http://127.0.0.1:1/x.dtd" [<!ENTITY e SYSTEM "file:///etc/passwd">]><body>text &e;</body>');
+        $text = HtmlText::of(
+            '<!DOCTYPE html SYSTEM "http://127.0.0.1:1/x.dtd" [<!ENTITY e SYSTEM "file:///etc/passwd">]><body>text &e;</body>',
+        );
         self::assertStringContainsString('text', $text);
         self::assertStringNotContainsString('root:', $text);
     }

@@ -23,15 +23,32 @@ final class EvidenceTest extends TestCase
 
     public function test_each_fact_has_its_numbers_in_a_sentence(): void
     {
-        $pageOne = [new PageOneResult(1, 'https://a.example/', 80, 60, 40), new PageOneResult(2, 'https://b.example/', 20, 20, 0), new PageOneResult(3, 'https://c.example/')];
-        $facts = (new Evidence(ComfortDifficulty::fromArray(['value' => 34.0, 'keywords' => 200, 'isAssumed' => false, 'p50' => null, 'p75' => null, 'p90' => null]), 53.0))->of(28.04, self::COMPETITORS, $pageOne);
-        self::assertSame([
-            'peers' => '1 of 2 competitors of comparable authority (53 ± 5) are in the top 10.',
-            'weaker_site' => 'small.example, with an authority of 12 against our 53, is at position 10.',
-            'difficulty' => 'A difficulty of 28 is within our comfort of 34.',
-            'pages_without_links' => '1 of 3 pages on page one have no referring domains.',
-            'weak_pages' => '1 of 3 pages on page one have a strength of 20 or less.',
-        ], array_column(array_map(static fn(EvidenceFact $fact): array => [$fact->code, $fact->sentence], $facts), 1, 0));
+        $pageOne = [
+            new PageOneResult(1, 'https://a.example/', 80, 60, 40),
+            new PageOneResult(2, 'https://b.example/', 20, 20, 0),
+            new PageOneResult(3, 'https://c.example/'),
+        ];
+        $facts = (new Evidence(
+            ComfortDifficulty::fromArray([
+                'value' => 34.0,
+                'keywords' => 200,
+                'isAssumed' => false,
+                'p50' => null,
+                'p75' => null,
+                'p90' => null,
+            ]),
+            53.0,
+        ))->of(28.04, self::COMPETITORS, $pageOne);
+        self::assertSame(
+            [
+                'peers' => '1 of 2 competitors of comparable authority (53 ± 5) are in the top 10.',
+                'weaker_site' => 'small.example, with an authority of 12 against our 53, is at position 10.',
+                'difficulty' => 'A difficulty of 28 is within our comfort of 34.',
+                'pages_without_links' => '1 of 3 pages on page one have no referring domains.',
+                'weak_pages' => '1 of 3 pages on page one have a strength of 20 or less.',
+            ],
+            array_column(array_map(static fn(EvidenceFact $fact): array => [$fact->code, $fact->sentence], $facts), 1, 0),
+        );
         self::assertSame([true, true, true, true, true], array_map(static fn(EvidenceFact $fact): bool => $fact->isEncouraging, $facts));
     }
 
@@ -48,6 +65,9 @@ final class EvidenceTest extends TestCase
     {
         self::assertSame([], (new Evidence(ComfortDifficulty::fromDifficulties([]), null))->of(null, self::COMPETITORS, []));
         $facts = (new Evidence(ComfortDifficulty::fromDifficulties([]), 53.0))->of(60.0, [], []);
-        self::assertSame(['A difficulty of 60 is beyond our comfort of 30 (assumed).'], array_map(static fn(EvidenceFact $fact): string => $fact->sentence, $facts));
+        self::assertSame(
+            ['A difficulty of 60 is beyond our comfort of 30 (assumed).'],
+            array_map(static fn(EvidenceFact $fact): string => $fact->sentence, $facts),
+        );
     }
 }

@@ -53,7 +53,14 @@ final class WinningTest extends TestCase
 
     public function test_the_model_learns_difficulty_and_authority(): void
     {
-        $model = WinModel::fit($this->observations(static fn(int $domain, float $difficulty): bool => fmod($difficulty * 7.3, 40) > $difficulty - 30 * $domain), [40.0, 60.0], 1.0, ComfortDifficulty::fromDifficulties([]));
+        $model = WinModel::fit(
+            $this->observations(
+                static fn(int $domain, float $difficulty): bool => fmod($difficulty * 7.3, 40) > $difficulty - 30 * $domain,
+            ),
+            [40.0, 60.0],
+            1.0,
+            ComfortDifficulty::fromDifficulties([]),
+        );
         self::assertLessThan(0, $model->difficultySlope);
         self::assertGreaterThan(0, $model->authoritySlope);
         self::assertGreaterThan($model->chanceAt(80.0), $model->chanceAt(10.0));
@@ -64,7 +71,12 @@ final class WinningTest extends TestCase
     public function test_authority_is_left_out_when_one_domain_has_none_or_all_are_alike(): void
     {
         foreach ([[40.0, null], [40.0, 40.0]] as $authorities) {
-            $model = WinModel::fit($this->observations(static fn(int $domain, float $difficulty): bool => $difficulty < 50), $authorities, 1.0, ComfortDifficulty::fromDifficulties([]));
+            $model = WinModel::fit(
+                $this->observations(static fn(int $domain, float $difficulty): bool => $difficulty < 50),
+                $authorities,
+                1.0,
+                ComfortDifficulty::fromDifficulties([]),
+            );
             self::assertNull($model->authoritySlope);
         }
     }
@@ -119,7 +131,18 @@ final class WinningTest extends TestCase
 
     private static function model(float $intercept, float $difficulty, ?float $authority, ?float $own): WinModel
     {
-        return WinModel::fromArray(['intercept' => $intercept, 'difficulty' => $difficulty, 'authority' => $authority, 'rows' => 500, 'brier_score' => null, 'calibration' => [], 'assumed' => false], $own);
+        return WinModel::fromArray(
+            [
+                'intercept' => $intercept,
+                'difficulty' => $difficulty,
+                'authority' => $authority,
+                'rows' => 500,
+                'brier_score' => null,
+                'calibration' => [],
+                'assumed' => false,
+            ],
+            $own,
+        );
     }
 
     public function test_a_head_start_lifts_the_chance(): void
@@ -127,7 +150,11 @@ final class WinningTest extends TestCase
         $chance = new WinChance(WinModel::fit(new WinObservations([0]), [null], 1.0, ComfortDifficulty::fromDifficulties([])));
         self::assertSame(1.0, $chance->of(10, null));
         self::assertNull($chance->of(11, null));
-        self::assertEqualsWithDelta([1.0, 1 - .5 * .65, 1 - .5 * .9, .5, .5], array_map(static fn(?int $position): ?float => $chance->of($position, 30.0), [1, 20, 50, 51, null]), 1e-12);
+        self::assertEqualsWithDelta(
+            [1.0, 1 - 0.5 * 0.65, 1 - 0.5 * 0.9, 0.5, 0.5],
+            array_map(static fn(?int $position): ?float => $chance->of($position, 30.0), [1, 20, 50, 51, null]),
+            1e-12,
+        );
     }
 
     public function test_links_come_from_page_one_then_from_the_fit_then_from_an_assumption(): void
@@ -139,8 +166,11 @@ final class WinningTest extends TestCase
         self::assertNull($assumed->toEarn(null, null, 3));
         self::assertSame([10, 0], [$assumed->toEarn(12.5, null, 3), $assumed->toEarn(12.5, null, 99)]);
         $difficulties = array_map(floatval(...), range(1, 20));
-        $fitted = LinksNeeded::fit($difficulties, array_map(static fn(float $difficulty): float => exp(.5 + .04 * $difficulty) - 1, $difficulties));
-        self::assertEqualsWithDelta([.5, .04], [$fitted->intercept, $fitted->slope], 1e-9);
+        $fitted = LinksNeeded::fit(
+            $difficulties,
+            array_map(static fn(float $difficulty): float => exp(0.5 + 0.04 * $difficulty) - 1, $difficulties),
+        );
+        self::assertEqualsWithDelta([0.5, 0.04], [$fitted->intercept, $fitted->slope], 1e-9);
     }
 
     /** @param \Closure(int, float): bool $wins */

@@ -25,7 +25,11 @@ final class AccessTest extends TestCase
         foreach (app('router')->getRoutes()->getRoutes() as $route) {
             \assert($route instanceof Route);
             foreach (array_diff($route->methods(), ['HEAD']) as $method) {
-                if (str_starts_with($route->uri(), 'api/v1/') && ! \in_array($method.' '.$route->uri(), self::OPEN, true) && ! str_contains($route->uri(), 'fallbackPlaceholder')) {
+                if (
+                    str_starts_with($route->uri(), 'api/v1/') &&
+                    !\in_array($method.' '.$route->uri(), self::OPEN, true) &&
+                    !str_contains($route->uri(), 'fallbackPlaceholder')
+                ) {
                     $routes[] = [(string) $method, $route->uri()];
                 }
             }
@@ -107,7 +111,22 @@ final class AccessTest extends TestCase
         $this->actingAs($this->makeEditor($study));
         $encoded = rawurlencode($text);
         $at = "/api/v1/studies/{$study->slug}";
-        foreach (["bench?show=text%3D{$encoded}", "bench?show=tag%3D{$encoded}", "bench?show=topic%3D{$encoded}", "bench?show=page%3D{$encoded}", "bench?sort={$encoded}", "bench?cursor={$encoded}", "bench/distribution?field={$encoded}", "keyword?keyword={$encoded}", "opportunities/groups?by={$encoded}", "opportunities?weights={$encoded}", "exports/{$encoded}.csv", "plan?draft={$encoded}"] as $path) {
+        foreach (
+            [
+                "bench?show=text%3D{$encoded}",
+                "bench?show=tag%3D{$encoded}",
+                "bench?show=topic%3D{$encoded}",
+                "bench?show=page%3D{$encoded}",
+                "bench?sort={$encoded}",
+                "bench?cursor={$encoded}",
+                "bench/distribution?field={$encoded}",
+                "keyword?keyword={$encoded}",
+                "opportunities/groups?by={$encoded}",
+                "opportunities?weights={$encoded}",
+                "exports/{$encoded}.csv",
+                "plan?draft={$encoded}",
+            ] as $path
+        ) {
             self::assertContains($this->getJson("{$at}/{$path}")->getStatusCode(), [200, 400, 404, 422], $path);
         }
         self::assertTrue(Study::query()->whereKey($study->id)->exists());
@@ -118,7 +137,9 @@ final class AccessTest extends TestCase
         $study = $this->makeStudy();
         $this->actingAs($this->makeEditor($study));
         $at = "/api/v1/studies/{$study->slug}";
-        $this->getJson("{$at}/keyword?keyword=pen%00ink")->assertStatus(400)->assertJsonPath('detail', 'In the question there is a NUL byte or something that is not UTF-8; send plain text.');
+        $this->getJson("{$at}/keyword?keyword=pen%00ink")
+            ->assertStatus(400)
+            ->assertJsonPath('detail', 'In the question there is a NUL byte or something that is not UTF-8; send plain text.');
         $this->getJson("{$at}/bench?show=text%3D%ff%fe")->assertStatus(400);
         $this->postJson("{$at}/lenses", ['name' => "a\0b", 'show' => ''])->assertStatus(400);
         $this->postJson("{$at}/decisions", ['keywords' => ["pen\0"], 'mark' => 'shortlisted'])->assertStatus(400);

@@ -18,8 +18,16 @@ final class ApiTest extends TestCase
     private function compared(): Study
     {
         $study = $this->makeStudy();
-        $this->import($study, "keyword,position,volume,difficulty\nfountain pen,12,1000,20\nink bottle,8,400,\nink bottles blue,40,90,15\n", options: ['--domain' => 'quillfair.example']);
-        $this->import($study, "keyword,position,volume,difficulty\nfountain pen,3,1000,20\nblotting paper,5,250,60\nink moor pens,1,300,5\n", options: ['--domain' => 'inkmoor.example']);
+        $this->import(
+            $study,
+            "keyword,position,volume,difficulty\nfountain pen,12,1000,20\nink bottle,8,400,\nink bottles blue,40,90,15\n",
+            options: ['--domain' => 'quillfair.example'],
+        );
+        $this->import(
+            $study,
+            "keyword,position,volume,difficulty\nfountain pen,3,1000,20\nblotting paper,5,250,60\nink moor pens,1,300,5\n",
+            options: ['--domain' => 'inkmoor.example'],
+        );
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study));
 
         return $study->refresh();
@@ -28,8 +36,19 @@ final class ApiTest extends TestCase
     public function test_nothing_is_told_to_who_is_not_signed_in(): void
     {
         $study = $this->compared();
-        foreach (['studies', "studies/{$study->slug}", "studies/{$study->slug}/bench", "studies/{$study->slug}/exports/compare.csv", 'openapi.json', 'nowhere'] as $path) {
-            $this->getJson('/api/v1/'.$path)->assertStatus(401)->assertHeader('Content-Type', 'application/problem+json');
+        foreach (
+            [
+                'studies',
+                "studies/{$study->slug}",
+                "studies/{$study->slug}/bench",
+                "studies/{$study->slug}/exports/compare.csv",
+                'openapi.json',
+                'nowhere',
+            ] as $path
+        ) {
+            $this->getJson('/api/v1/'.$path)
+                ->assertStatus(401)
+                ->assertHeader('Content-Type', 'application/problem+json');
         }
     }
 
@@ -39,22 +58,41 @@ final class ApiTest extends TestCase
         for ($attempt = 0; $attempt < 5; ++$attempt) {
             $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => 'wrong'])->assertStatus(422);
         }
-        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => 'correct horse'])->assertStatus(429)->assertJsonPath('title', 'Too many attempts');
+        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => 'correct horse'])
+            ->assertStatus(429)
+            ->assertJsonPath('title', 'Too many attempts');
         $other = $this->makeUser();
-        $this->postJson('/api/v1/session', ['email' => strtoupper($other->email), 'password' => 'correct horse'])->assertOk()->assertJsonPath('person.email', $other->email);
+        $this->postJson('/api/v1/session', ['email' => strtoupper($other->email), 'password' => 'correct horse'])
+            ->assertOk()
+            ->assertJsonPath('person.email', $other->email);
         $this->assertAuthenticatedAs($other);
     }
 
     public function test_a_stranger_sees_no_study_and_a_reader_changes_none(): void
     {
         $study = $this->compared();
-        $this->actingAs($this->makeUser())->getJson("/api/v1/studies/{$study->slug}")->assertStatus(403);
-        $this->actingAs($this->makeUser())->getJson('/api/v1/studies')->assertOk()->assertExactJson(['studies' => [], 'next' => null]);
+        $this->actingAs($this->makeUser())
+            ->getJson("/api/v1/studies/{$study->slug}")
+            ->assertStatus(403);
+        $this->actingAs($this->makeUser())
+            ->getJson('/api/v1/studies')
+            ->assertOk()
+            ->assertExactJson(['studies' => [], 'next' => null]);
         $reader = $this->makeEditor($study, 'reader');
-        $this->actingAs($reader)->getJson("/api/v1/studies/{$study->slug}")->assertOk()->assertJsonPath('may_edit', false);
-        $this->actingAs($reader)->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['pen'], 'mark' => 'shortlisted'])->assertStatus(403);
-        $this->actingAs($reader)->patchJson("/api/v1/studies/{$study->slug}", ['name' => 'Mine'])->assertStatus(403);
-        $this->actingAs($this->makeUser(true))->patchJson("/api/v1/studies/{$study->slug}", ['name' => 'Ours'])->assertOk()->assertJsonPath('name', 'Ours');
+        $this->actingAs($reader)
+            ->getJson("/api/v1/studies/{$study->slug}")
+            ->assertOk()
+            ->assertJsonPath('may_edit', false);
+        $this->actingAs($reader)
+            ->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['pen'], 'mark' => 'shortlisted'])
+            ->assertStatus(403);
+        $this->actingAs($reader)
+            ->patchJson("/api/v1/studies/{$study->slug}", ['name' => 'Mine'])
+            ->assertStatus(403);
+        $this->actingAs($this->makeUser(true))
+            ->patchJson("/api/v1/studies/{$study->slug}", ['name' => 'Ours'])
+            ->assertOk()
+            ->assertJsonPath('name', 'Ours');
     }
 
     /** @return iterable<string, array{string, list<string>}> */
@@ -88,8 +126,13 @@ final class ApiTest extends TestCase
         $query = '?'.http_build_query(['show' => $sentence]);
         $bench = $this->getJson("/api/v1/studies/{$study->slug}/bench{$query}")->assertOk();
         self::assertSame($keywords, array_column($bench->json('rows'), 'keyword'));
-        $this->getJson("/api/v1/studies/{$study->slug}/bench/summary{$query}")->assertOk()->assertJsonPath('keywords', \count($keywords));
-        $exported = array_column(self::readCsv($this->get("/api/v1/studies/{$study->slug}/exports/compare.csv{$query}")->streamedContent()), 'keyword');
+        $this->getJson("/api/v1/studies/{$study->slug}/bench/summary{$query}")
+            ->assertOk()
+            ->assertJsonPath('keywords', \count($keywords));
+        $exported = array_column(
+            self::readCsv($this->get("/api/v1/studies/{$study->slug}/exports/compare.csv{$query}")->streamedContent()),
+            'keyword',
+        );
         sort($keywords);
         self::assertSame($keywords, $exported);
     }
@@ -98,12 +141,17 @@ final class ApiTest extends TestCase
     {
         $study = $this->compared();
         $this->actingAs($this->makeEditor($study));
-        $ask = fn(string $show): array => array_column($this->getJson("/api/v1/studies/{$study->slug}/bench?".http_build_query(['show' => $show]))->json('rows'), 'keyword');
+        $ask = fn(string $show): array => array_column(
+            $this->getJson("/api/v1/studies/{$study->slug}/bench?".http_build_query(['show' => $show]))->json('rows'),
+            'keyword',
+        );
         $sentences = ['competitors>=1@10', 'competitors=0@20', 'competitors<=1@50', 'competitors>=2'];
         $kept = array_map($ask, $sentences);
         $migration = require base_path('database/migrations/2026_11_24_000018_count_competitors_everywhere.php');
         $migration->down();
-        DB::table('comparison_rows')->where('study_id', $study->id)->update(['competitors_in_10' => null, 'competitors_in_20' => null, 'competitors_in_50' => null]);
+        DB::table('comparison_rows')
+            ->where('study_id', $study->id)
+            ->update(['competitors_in_10' => null, 'competitors_in_20' => null, 'competitors_in_50' => null]);
         self::assertNotSame($kept, array_map($ask, $sentences));
         $migration->up();
         self::assertSame($kept, array_map($ask, $sentences));
@@ -115,7 +163,12 @@ final class ApiTest extends TestCase
         $this->import($study, "keyword,position,volume\npen,5,0\nink,7,\n", options: ['--domain' => 'quillfair.example']);
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
-        $sums = fn(string $show): array => array_intersect_key($this->getJson("/api/v1/studies/{$study->slug}/bench/summary?show=".urlencode($show))->assertOk()->json(), ['volume' => 0, 'gain' => 0]);
+        $sums = fn(string $show): array => array_intersect_key(
+            $this->getJson("/api/v1/studies/{$study->slug}/bench/summary?show=".urlencode($show))
+                ->assertOk()
+                ->json(),
+            ['volume' => 0, 'gain' => 0],
+        );
         self::assertEquals(['volume' => 0, 'gain' => 0], $sums('text=pen'));
         self::assertNotNull($sums('text=pen')['volume']);
         self::assertSame(['volume' => null, 'gain' => null], $sums('text=ink'));
@@ -127,15 +180,39 @@ final class ApiTest extends TestCase
     {
         $study = $this->compared();
         $this->actingAs($this->makeEditor($study));
-        $rows = fn(string ...$clauses): Collection => new Collection($this->getJson("/api/v1/studies/{$study->slug}/bench?".http_build_query(['show' => implode(';', array_filter($clauses)), 'limit' => 300]))->assertOk()->json('rows'));
-        $counts = $this->getJson("/api/v1/studies/{$study->slug}/bench/summary?".http_build_query(['show' => implode(';', array_filter([$standing, $combination, 'brands=hide', $rest]))]))->assertOk();
+        $rows = fn(string ...$clauses): Collection => new Collection(
+            $this->getJson(
+                "/api/v1/studies/{$study->slug}/bench?".
+                    http_build_query(['show' => implode(';', array_filter($clauses)), 'limit' => 300]),
+            )
+                ->assertOk()
+                ->json('rows'),
+        );
+        $counts = $this->getJson(
+            "/api/v1/studies/{$study->slug}/bench/summary?".
+                http_build_query(['show' => implode(';', array_filter([$standing, $combination, 'brands=hide', $rest]))]),
+        )->assertOk();
         $shown = $rows($standing, $combination, 'brands=hide', $rest);
-        self::assertSame([$shown->count(), $rows($standing, $combination, $rest)->count() - $shown->count()], [$counts->json('keywords'), $counts->json('hidden_brands')]);
+        self::assertSame(
+            [$shown->count(), $rows($standing, $combination, $rest)->count() - $shown->count()],
+            [$counts->json('keywords'), $counts->json('hidden_brands')],
+        );
         self::assertEqualsCanonicalizing($rows($combination, 'brands=hide', $rest)->countBy('standing')->all(), $counts->json('standings'));
         self::assertSame((int) $shown->sum('volume'), (int) $counts->json('volume'));
         self::assertEqualsWithDelta($shown->sum('gain'), (float) $counts->json('gain'), 1e-9);
-        $present = $rows($standing, 'brands=hide', $rest)->countBy(static fn(array $row): int => array_sum(array_map(static fn(int $domain): int => 1 << $domain, array_keys(array_filter(array_values($row['positions']))))));
-        self::assertEqualsCanonicalizing($present->except([0])->map(static fn(int $keywords, int $mask): array => ['combination' => $mask, 'keywords' => $keywords])->values()->all(), $counts->json('overlap'));
+        $present = $rows($standing, 'brands=hide', $rest)->countBy(
+            static fn(array $row): int => array_sum(
+                array_map(static fn(int $domain): int => 1 << $domain, array_keys(array_filter(array_values($row['positions'])))),
+            ),
+        );
+        self::assertEqualsCanonicalizing(
+            $present
+                ->except([0])
+                ->map(static fn(int $keywords, int $mask): array => ['combination' => $mask, 'keywords' => $keywords])
+                ->values()
+                ->all(),
+            $counts->json('overlap'),
+        );
     }
 
     /** @return iterable<string, array{string, string, string}> standing, combination, the rest */
@@ -176,11 +253,17 @@ final class ApiTest extends TestCase
         $this->actingAs($this->makeEditor($study));
         foreach (['difficulty', 'volume', 'own', 'keyword'] as $sort) {
             foreach (['asc', 'desc'] as $dir) {
-                $whole = array_column($this->getJson("/api/v1/studies/{$study->slug}/bench?sort={$sort}&dir={$dir}")->json('rows'), 'keyword');
+                $whole = array_column(
+                    $this->getJson("/api/v1/studies/{$study->slug}/bench?sort={$sort}&dir={$dir}")->json('rows'),
+                    'keyword',
+                );
                 $pieces = [];
                 $cursor = null;
                 do {
-                    $page = $this->getJson("/api/v1/studies/{$study->slug}/bench?".http_build_query(['sort' => $sort, 'dir' => $dir, 'limit' => 2, 'cursor' => $cursor]))->assertOk();
+                    $page = $this->getJson(
+                        "/api/v1/studies/{$study->slug}/bench?".
+                            http_build_query(['sort' => $sort, 'dir' => $dir, 'limit' => 2, 'cursor' => $cursor]),
+                    )->assertOk();
                     $pieces = [...$pieces, ...array_column($page->json('rows'), 'keyword')];
                     $cursor = $page->json('next');
                 } while ($cursor !== null);
@@ -193,9 +276,17 @@ final class ApiTest extends TestCase
     public function test_opportunities_show_the_parts_of_their_priority(): void
     {
         $study = $this->compared();
-        $list = $this->actingAs($this->makeEditor($study))->getJson("/api/v1/studies/{$study->slug}/opportunities?weights=ease:1")->assertOk();
-        self::assertSame(['fountain pen', 'ink bottles blue', 'blotting paper', 'ink bottle'], array_column($list->json('rows'), 'keyword'));
-        self::assertEquals(['volume' => 4, 'ease' => 4, 'gain' => 3, 'value' => null, 'intent' => 2, 'fit' => null], $list->json('rows.0.scores'));
+        $list = $this->actingAs($this->makeEditor($study))
+            ->getJson("/api/v1/studies/{$study->slug}/opportunities?weights=ease:1")
+            ->assertOk();
+        self::assertSame(
+            ['fountain pen', 'ink bottles blue', 'blotting paper', 'ink bottle'],
+            array_column($list->json('rows'), 'keyword'),
+        );
+        self::assertEquals(
+            ['volume' => 4, 'ease' => 4, 'gain' => 3, 'value' => null, 'intent' => 2, 'fit' => null],
+            $list->json('rows.0.scores'),
+        );
         self::assertEquals(4, $list->json('rows.0.priority'));
     }
 
@@ -203,11 +294,23 @@ final class ApiTest extends TestCase
     {
         $study = $this->compared();
         $this->actingAs($this->makeEditor($study));
-        $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['Blotting  Paper'], 'mark' => 'set aside', 'reason' => 'another meaning'])->assertOk()->assertJsonPath('before.0.mark', null);
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions", [
+            'keywords' => ['Blotting  Paper'],
+            'mark' => 'set aside',
+            'reason' => 'another meaning',
+        ])
+            ->assertOk()
+            ->assertJsonPath('before.0.mark', null);
         $this->import($study, "keyword,position\nblotting paper,4\n", options: ['--domain' => 'nibhouse.example']);
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
-        $this->getJson("/api/v1/studies/{$study->slug}/keyword?keyword=blotting%20paper")->assertOk()->assertJsonPath('mark', 'set aside')->assertJsonPath('reason', 'another meaning')->assertJsonPath('competitors_ranking', 2);
-        $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['blotting paper'], 'mark' => null])->assertOk()->assertJsonPath('before.0.reason', 'another meaning');
+        $this->getJson("/api/v1/studies/{$study->slug}/keyword?keyword=blotting%20paper")
+            ->assertOk()
+            ->assertJsonPath('mark', 'set aside')
+            ->assertJsonPath('reason', 'another meaning')
+            ->assertJsonPath('competitors_ranking', 2);
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['blotting paper'], 'mark' => null])
+            ->assertOk()
+            ->assertJsonPath('before.0.reason', 'another meaning');
         $this->assertDatabaseHas('changes', ['study_id' => $study->id, 'what' => 'decision']);
     }
 
@@ -216,9 +319,17 @@ final class ApiTest extends TestCase
         $study = $this->compared();
         $this->import($study, "domain,authority\nquillfair.example,53\ninkmoor.example,50\n", 'domains');
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
-        $dossier = $this->actingAs($this->makeEditor($study))->getJson("/api/v1/studies/{$study->slug}/keyword?keyword=fountain%20pen")->assertOk();
-        self::assertStringEndsWith('a gain of '.Explanation::number($dossier->json('gain')).'.', (string) $dossier->json('why.gain.steps.2'));
-        self::assertStringEndsWith('= '.Explanation::number($dossier->json('win_chance')).'.', (string) $dossier->json('why.win_chance.steps.1'));
+        $dossier = $this->actingAs($this->makeEditor($study))
+            ->getJson("/api/v1/studies/{$study->slug}/keyword?keyword=fountain%20pen")
+            ->assertOk();
+        self::assertStringEndsWith(
+            'a gain of '.Explanation::number($dossier->json('gain')).'.',
+            (string) $dossier->json('why.gain.steps.2'),
+        );
+        self::assertStringEndsWith(
+            '= '.Explanation::number($dossier->json('win_chance')).'.',
+            (string) $dossier->json('why.win_chance.steps.1'),
+        );
         self::assertStringContainsString('rankings of', (string) $dossier->json('why.gain.inputs.0.source'));
         self::assertSame('1 of 1 competitors of comparable authority (53 ± 5) are in the top 10.', $dossier->json('evidence.0.sentence'));
     }
@@ -229,7 +340,10 @@ final class ApiTest extends TestCase
         $this->import($study, "keyword,position\n=1+1,3\n+pen,4\n", options: ['--domain' => 'quillfair.example']);
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study));
         $this->actingAs($this->makeEditor($study));
-        $read = fn(string $query): array => array_column(self::readCsv($this->get("/api/v1/studies/{$study->slug}/exports/compare.csv{$query}")->streamedContent()), 'keyword');
+        $read = fn(string $query): array => array_column(
+            self::readCsv($this->get("/api/v1/studies/{$study->slug}/exports/compare.csv{$query}")->streamedContent()),
+            'keyword',
+        );
         self::assertSame(["'+pen", "'=1+1"], $read(''));
         self::assertSame(['+pen', '=1+1'], $read('?guard=0'));
     }

@@ -20,7 +20,13 @@ final class BoundsTest extends TestCase
         config(['reach.longest_question' => 1]);
         Route::get('api/v1/slow', static fn() => DB::select('SELECT pg_sleep(5)'));
         $began = microtime(true);
-        $this->getJson('/api/v1/slow')->assertStatus(503)->assertJsonPath('detail', 'This question took more than 1 seconds and was stopped. Make the sentence narrower or its pattern simpler, then try again.');
+        $this->getJson('/api/v1/slow')
+            ->assertStatus(503)
+            ->assertJsonPath(
+                'detail',
+                'This question took more than 1 seconds and was stopped. Make the sentence narrower or its pattern simpler, then try '
+                    .'again.',
+            );
         self::assertLessThan(4.0, microtime(true) - $began, 'It was stopped and did not end by itself.');
         self::assertSame('0', DB::selectOne('SHOW statement_timeout')?->statement_timeout, 'What comes after the request is not bounded.');
     }
@@ -28,9 +34,17 @@ final class BoundsTest extends TestCase
     public function test_patterns_are_bounded(): void
     {
         $study = $this->opened();
-        $ask = fn(string $pattern) => $this->getJson("/api/v1/studies/{$study->slug}/bench?".http_build_query(['show' => 'regex='.$pattern]));
+        $ask = fn(string $pattern) => $this->getJson(
+            "/api/v1/studies/{$study->slug}/bench?".http_build_query(['show' => 'regex='.$pattern]),
+        );
         $ask('^pe(n|ns)$')->assertOk()->assertJsonCount(1, 'rows');
-        $ask('(\w{1,80}\s?){1,80}!')->assertStatus(422)->assertJsonPath('detail', 'In the sentence, "regex=(\\\\w{1,80}\\\\s?){1,80}!" repeats too much: written out it may have 300 characters; make the numbers in braces smaller.');
+        $ask('(\w{1,80}\s?){1,80}!')
+            ->assertStatus(422)
+            ->assertJsonPath(
+                'detail',
+                'In the sentence, "regex=(\\\\w{1,80}\\\\s?){1,80}!" repeats too much: written out it may have 300 characters; make '
+                    .'the numbers in braces smaller.',
+            );
         $ask('p{1,9}en')->assertOk();
     }
 
@@ -38,7 +52,9 @@ final class BoundsTest extends TestCase
     {
         $this->getJson('http://127.0.0.1/api/v1/session')->assertOk();
         $this->getJson('http://localhost/api/v1/session')->assertOk();
-        $this->getJson('http://rebound.example/api/v1/session')->assertStatus(400)->assertJsonPath('detail', 'This address is not served here; see REACH_HOSTS.');
+        $this->getJson('http://rebound.example/api/v1/session')
+            ->assertStatus(400)
+            ->assertJsonPath('detail', 'This address is not served here; see REACH_HOSTS.');
     }
 
     public function test_refusals_are_told_and_not_logged_and_failures_are_logged_under_the_number_that_is_told(): void
@@ -59,7 +75,11 @@ final class BoundsTest extends TestCase
 
     public function test_a_log_that_cannot_be_written_makes_no_request_fail(): void
     {
-        config(['logging.channels.full' => ['driver' => 'single', 'path' => '/dev/full'], 'logging.channels.kept.channels' => ['full'], 'logging.default' => 'kept']);
+        config([
+            'logging.channels.full' => ['driver' => 'single', 'path' => '/dev/full'],
+            'logging.channels.kept.channels' => ['full'],
+            'logging.default' => 'kept',
+        ]);
         app('log')->forgetChannel('kept');
         Route::get('api/v1/broken', static fn() => throw new \LogicException('made to break'));
         $this->getJson('/api/v1/broken')->assertStatus(500)->assertJsonPath('title', 'Failed');

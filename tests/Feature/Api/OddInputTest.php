@@ -15,13 +15,92 @@ use Tests\TestCase;
 final class OddInputTest extends TestCase
 {
     private const CLAUSES = [
-        'standing', 'competitors', 'own', 'p1', 'p2', 'p9', 'p99', 'm0', 'm1', 'm99', 'combination', 'holds', 'lacks', 'gaps', 'page', 'features', 'paid', 'conflict',
-        'text', 'regex', 'brands', 'codes', 'navigational', 'negatives', 'mark', 'tag', 'fit', 'dated', 'stage', 'tactic', 'topic', 'movement', 'horizon', 'intent', 'season',
-        'volume', 'difficulty', 'cpc', 'competition', 'words', 'gain', 'visits', 'potential', 'chance', 'expected', 'links', 'above', 'best', 'peak', 'nothing',
+        'standing',
+        'competitors',
+        'own',
+        'p1',
+        'p2',
+        'p9',
+        'p99',
+        'm0',
+        'm1',
+        'm99',
+        'combination',
+        'holds',
+        'lacks',
+        'gaps',
+        'page',
+        'features',
+        'paid',
+        'conflict',
+        'text',
+        'regex',
+        'brands',
+        'codes',
+        'navigational',
+        'negatives',
+        'mark',
+        'tag',
+        'fit',
+        'dated',
+        'stage',
+        'tactic',
+        'topic',
+        'movement',
+        'horizon',
+        'intent',
+        'season',
+        'volume',
+        'difficulty',
+        'cpc',
+        'competition',
+        'words',
+        'gain',
+        'visits',
+        'potential',
+        'chance',
+        'expected',
+        'links',
+        'above',
+        'best',
+        'peak',
+        'nothing',
     ];
     private const VALUES = [
-        '', '0', '2.5', '-1', '40000', '3000000000', '999999999999', '99999999999999999999', '1e9', '0x1f', 'NaN', '٣', 'absent', 'a,b', ',', '1@20', '99@100', '1@7', '^(', '(a|b', '\\',
-        '[[:x:]]', '%', "'", '"', '2026-02-30', '0000-00-00', '9999-12-31', 'https://', 'http://[::1', '-', '- -', 'é', '😀',
+        '',
+        '0',
+        '2.5',
+        '-1',
+        '40000',
+        '3000000000',
+        '999999999999',
+        '99999999999999999999',
+        '1e9',
+        '0x1f',
+        'NaN',
+        '٣',
+        'absent',
+        'a,b',
+        ',',
+        '1@20',
+        '99@100',
+        '1@7',
+        '^(',
+        '(a|b',
+        '\\',
+        '[[:x:]]',
+        '%',
+        "'",
+        '"',
+        '2026-02-30',
+        '0000-00-00',
+        '9999-12-31',
+        'https://',
+        'http://[::1',
+        '-',
+        '- -',
+        'é',
+        '😀',
     ];
 
     private Study $study;
@@ -32,8 +111,16 @@ final class OddInputTest extends TestCase
     {
         parent::setUp();
         $this->study = $this->makeStudy();
-        $this->import($this->study, "keyword,position,volume,difficulty,cpc,url\nfountain pen,12,1000,20,1.5,https://quillfair.example/pens\nink,8,400,,,\n", options: ['--domain' => 'quillfair.example']);
-        $this->import($this->study, "keyword,position,volume\nfountain pen,3,1000\nblotting paper,5,250\n", options: ['--domain' => 'inkmoor.example']);
+        $this->import(
+            $this->study,
+            "keyword,position,volume,difficulty,cpc,url\nfountain pen,12,1000,20,1.5,https://quillfair.example/pens\nink,8,400,,,\n",
+            options: ['--domain' => 'quillfair.example'],
+        );
+        $this->import(
+            $this->study,
+            "keyword,position,volume\nfountain pen,3,1000\nblotting paper,5,250\n",
+            options: ['--domain' => 'inkmoor.example'],
+        );
         $this->command('reach:weigh', ['slug' => $this->study->slug]);
         $this->person = $this->makeEditor($this->study);
         $this->actingAs($this->person);
@@ -57,7 +144,20 @@ final class OddInputTest extends TestCase
 
     public function test_brackets_that_do_not_close_are_told(): void
     {
-        foreach (['(', '()', '(|)', '(own<=3', 'own<=3)', '((own<=3))', '(own<=3|)', '(own<=3|nothing=1)', str_repeat('own<=3;', 41), str_repeat('x', 4001)] as $sentence) {
+        foreach (
+            [
+                '(',
+                '()',
+                '(|)',
+                '(own<=3',
+                'own<=3)',
+                '((own<=3))',
+                '(own<=3|)',
+                '(own<=3|nothing=1)',
+                str_repeat('own<=3;', 41),
+                str_repeat('x', 4001),
+            ] as $sentence
+        ) {
             $answer = $this->getJson("/api/v1/studies/{$this->study->slug}/bench/summary?".http_build_query(['show' => $sentence]));
             self::assertSame(422, $answer->getStatusCode(), $sentence);
             self::assertNotSame('', $answer->json('detail'), $sentence);
@@ -88,8 +188,13 @@ final class OddInputTest extends TestCase
     {
         foreach (self::described() as [$method, $path, $operation]) {
             $fields = self::fields($operation);
-            foreach ([...array_map(static fn(string $field): array => [$field => $odd], $fields), array_fill_keys($fields, $odd)] as $body) {
-                $this->assertAnswered($this->json($method, $this->fill($path), $body), "{$method} {$path} ".implode(', ', array_keys($body)));
+            foreach (
+                [...array_map(static fn(string $field): array => [$field => $odd], $fields), array_fill_keys($fields, $odd)] as $body
+            ) {
+                $this->assertAnswered(
+                    $this->json($method, $this->fill($path), $body),
+                    "{$method} {$path} ".implode(', ', array_keys($body)),
+                );
             }
         }
         self::assertTrue(Study::query()->whereKey($this->study->id)->exists());
@@ -100,7 +205,13 @@ final class OddInputTest extends TestCase
     {
         foreach (self::described() as [$method, $path, $operation]) {
             foreach (array_column($operation['parameters'] ?? [], 'name') as $name) {
-                $this->assertAnswered($this->json($method, $this->fill($path).'?'.http_build_query([$name => \is_string($odd) ? substr($odd, 0, 5000) : $odd])), "{$method} {$path} {$name}");
+                $this->assertAnswered(
+                    $this->json(
+                        $method,
+                        $this->fill($path).'?'.http_build_query([$name => \is_string($odd) ? substr($odd, 0, 5000) : $odd]),
+                    ),
+                    "{$method} {$path} {$name}",
+                );
             }
         }
         self::assertTrue(Study::query()->whereKey($this->study->id)->exists());
@@ -109,7 +220,15 @@ final class OddInputTest extends TestCase
     public function test_a_body_that_is_no_json_is_refused(): void
     {
         foreach (['{', '[1,2', '"text"', '12', 'null', "\xff"] as $body) {
-            $answer = $this->call('POST', "/api/v1/studies/{$this->study->slug}/lenses", [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $body);
+            $answer = $this->call(
+                'POST',
+                "/api/v1/studies/{$this->study->slug}/lenses",
+                [],
+                [],
+                [],
+                ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+                $body,
+            );
             self::assertContains($answer->getStatusCode(), [400, 422], $body);
         }
     }
@@ -165,10 +284,16 @@ final class OddInputTest extends TestCase
             return self::properties(self::contract()['components']['schemas'][basename($schema['$ref'])]);
         }
 
-        return [...array_map(strval(...), array_keys($schema['properties'] ?? [])), ...array_merge(...array_map(self::properties(...), $schema['allOf'] ?? []))];
+        return [
+            ...array_map(strval(...), array_keys($schema['properties'] ?? [])),
+            ...array_merge(...array_map(self::properties(...), $schema['allOf'] ?? [])),
+        ];
     }
 
-    /** @return array{paths: array<string, array<string, array<string, mixed>>>, components: array{schemas: array<string, array<string, mixed>>}} */
+    /**
+     * @return array{paths: array<string, array<string, array<string, mixed>>>, components: array{schemas: array<string, array<string,
+     *     mixed>>}}
+     */
     private static function contract(): array
     {
         static $contract = null;
@@ -178,6 +303,11 @@ final class OddInputTest extends TestCase
 
     private function fill(string $path): string
     {
-        return '/api/v1'.preg_replace('/\{\w+\}/', '1', strtr($path, ['{slug}' => $this->study->slug, '{export}' => 'compare.csv', '{format}' => 'csv']));
+        return '/api/v1'.
+            preg_replace(
+                '/\{\w+\}/',
+                '1',
+                strtr($path, ['{slug}' => $this->study->slug, '{export}' => 'compare.csv', '{format}' => 'csv']),
+            );
     }
 }

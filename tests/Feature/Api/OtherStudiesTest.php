@@ -11,12 +11,26 @@ use Tests\TestCase;
 /** What belongs to one study cannot be seen, changed or taken away by way of another, even by who may edit both. */
 final class OtherStudiesTest extends TestCase
 {
-    /** @return iterable<string, array{string, array<string, mixed>, list<array{string, string, array<string, mixed>}>}> where a thing is made, how, and what is tried with it: method, path, body */
+    /**
+     * @return iterable<string, array{string, array<string, mixed>, list<array{string, string, array<string, mixed>}>}> where a thing is
+     *     made, how, and what is tried with it: method, path, body
+     */
     public static function things(): iterable
     {
         yield 'a lens' => ['lenses', ['name' => 'Ours', 'show' => 'standing=gap'], [['DELETE', 'lenses/%d', []]]];
         yield 'weights' => ['weight-presets', ['name' => 'Ours', 'weights' => 'volume:1'], [['DELETE', 'weight-presets/%d', []]]];
-        yield 'a draft' => ['plan/drafts', ['name' => 'Ours'], [['PATCH', 'plan/drafts/%d', ['version' => 1, 'months' => 3]], ['POST', 'plan/drafts/%d/agree', []], ['DELETE', 'plan/drafts/%d', []], ['GET', 'plan?draft=%d', []], ['GET', 'plan/proposal?draft=%d', []], ['POST', 'plan/drafts', ['name' => 'Copy', 'from' => '%d']]]];
+        yield 'a draft' => [
+            'plan/drafts',
+            ['name' => 'Ours'],
+            [
+                ['PATCH', 'plan/drafts/%d', ['version' => 1, 'months' => 3]],
+                ['POST', 'plan/drafts/%d/agree', []],
+                ['DELETE', 'plan/drafts/%d', []],
+                ['GET', 'plan?draft=%d', []],
+                ['GET', 'plan/proposal?draft=%d', []],
+                ['POST', 'plan/drafts', ['name' => 'Copy', 'from' => '%d']],
+            ],
+        ];
     }
 
     /**
@@ -46,7 +60,9 @@ final class OtherStudiesTest extends TestCase
         $person = $this->makeEditor($one);
         $other->members()->attach($person->id, ['role' => 'editor']);
         $this->actingAs($person);
-        $change = $this->postJson("/api/v1/studies/{$one->slug}/decisions", ['keywords' => ['pen'], 'mark' => 'shortlisted'])->assertOk()->json('change');
+        $change = $this->postJson("/api/v1/studies/{$one->slug}/decisions", ['keywords' => ['pen'], 'mark' => 'shortlisted'])
+            ->assertOk()
+            ->json('change');
         $domain = $one->domains()->firstOrFail()->id;
         $import = $one->imports()->firstOrFail()->id;
         $at = "/api/v1/studies/{$other->slug}";
@@ -54,7 +70,16 @@ final class OtherStudiesTest extends TestCase
         $this->deleteJson("{$at}/domains/{$domain}")->assertStatus(404);
         $this->deleteJson("{$at}/imports/{$import}")->assertStatus(404);
         self::assertContains($this->postJson("{$at}/decisions/undo", ['change' => $change])->getStatusCode(), [404, 409, 422]);
-        self::assertSame(['pen'], array_column($this->getJson("/api/v1/studies/{$one->slug}/bench?show=".urlencode('mark=shortlisted'))->assertOk()->json('rows'), 'keyword'), 'What was decided there stands.');
+        self::assertSame(
+            ['pen'],
+            array_column(
+                $this->getJson("/api/v1/studies/{$one->slug}/bench?show=".urlencode('mark=shortlisted'))
+                    ->assertOk()
+                    ->json('rows'),
+                'keyword',
+            ),
+            'What was decided there stands.',
+        );
     }
 
     private function filled(): Study

@@ -17,7 +17,10 @@ final class PasswordTest extends TestCase
     public function test_who_knows_the_old_one_gets_a_new_one(): void
     {
         $user = $this->makeUser();
-        $this->actingAs($user)->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => self::NEW])->assertOk()->assertJsonPath('person.email', $user->email);
+        $this->actingAs($user)
+            ->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => self::NEW])
+            ->assertOk()
+            ->assertJsonPath('person.email', $user->email);
         $this->app->make('auth')->forgetGuards();
         $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::OLD])->assertStatus(422);
         $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::NEW])->assertOk();
@@ -26,7 +29,9 @@ final class PasswordTest extends TestCase
     public function test_who_signs_out_is_nobody_again(): void
     {
         $user = $this->makeUser();
-        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::OLD])->assertOk()->assertJsonPath('person.name', $user->name);
+        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::OLD])
+            ->assertOk()
+            ->assertJsonPath('person.name', $user->name);
         $this->deleteJson('/api/v1/session')->assertOk()->assertJsonPath('person', null);
         $this->getJson('/api/v1/session')->assertOk()->assertJsonPath('person', null);
         $this->getJson('/api/v1/studies')->assertStatus(401)->assertJsonPath('code', 'signed_out');
@@ -45,11 +50,27 @@ final class PasswordTest extends TestCase
     {
         [$user, $other] = [$this->makeUser(), $this->makeUser()];
         foreach ([$user, $other] as $person) {
-            DB::table('sessions')->insert(['id' => 'elsewhere-'.$person->id, 'user_id' => $person->id, 'payload' => '', 'last_activity' => time()]);
+            DB::table('sessions')->insert([
+                'id' => 'elsewhere-'.$person->id,
+                'user_id' => $person->id,
+                'payload' => '',
+                'last_activity' => time(),
+            ]);
         }
-        $this->actingAs($user)->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => self::NEW])->assertOk();
-        self::assertFalse(DB::table('sessions')->where('id', 'elsewhere-'.$user->id)->exists());
-        self::assertTrue(DB::table('sessions')->where('id', 'elsewhere-'.$other->id)->exists(), 'Nobody else is signed out.');
+        $this->actingAs($user)
+            ->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => self::NEW])
+            ->assertOk();
+        self::assertFalse(
+            DB::table('sessions')
+                ->where('id', 'elsewhere-'.$user->id)
+                ->exists(),
+        );
+        self::assertTrue(
+            DB::table('sessions')
+                ->where('id', 'elsewhere-'.$other->id)
+                ->exists(),
+            'Nobody else is signed out.',
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> what is sent, the field that is named */
@@ -80,10 +101,16 @@ final class PasswordTest extends TestCase
     {
         [$user, $other] = [$this->makeUser(), $this->makeUser()];
         for ($attempt = 0; $attempt < 5; ++$attempt) {
-            $this->actingAs($user)->patchJson('/api/v1/session', ['password' => "guess {$attempt}", 'new_password' => self::NEW])->assertStatus(422);
+            $this->actingAs($user)
+                ->patchJson('/api/v1/session', ['password' => "guess {$attempt}", 'new_password' => self::NEW])
+                ->assertStatus(422);
         }
-        $this->actingAs($user)->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => self::NEW])->assertStatus(429);
-        $this->actingAs($other)->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => self::NEW])->assertOk();
+        $this->actingAs($user)
+            ->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => self::NEW])
+            ->assertStatus(429);
+        $this->actingAs($other)
+            ->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => self::NEW])
+            ->assertOk();
     }
 
     public function test_a_token_changes_no_password(): void
@@ -109,7 +136,13 @@ final class PasswordTest extends TestCase
     public function test_signing_in_with_odd_things_is_refused(mixed $odd): void
     {
         $user = $this->makeUser();
-        foreach ([['email' => $odd, 'password' => self::OLD], ['email' => $user->email, 'password' => $odd], ['email' => $odd, 'password' => $odd]] as $sent) {
+        foreach (
+            [
+                ['email' => $odd, 'password' => self::OLD],
+                ['email' => $user->email, 'password' => $odd],
+                ['email' => $odd, 'password' => $odd],
+            ] as $sent
+        ) {
             self::assertContains($this->postJson('/api/v1/session', $sent)->getStatusCode(), [422, 429]);
         }
         self::assertGuest();

@@ -23,7 +23,14 @@ final class PlanApiTest extends TestCase
         $this->postJson($this->at($study, 'plan/items'))->assertStatus(201)->assertJsonPath('added', 3);
         $this->patchJson($this->at($study, 'plan'), ['start' => '2026-12', 'months' => 3, 'capacity' => 4])->assertOk();
         $item = PlanItem::query()->where('study_id', $study->id)->where('keyword', 'big pen')->firstOrFail();
-        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'month' => '2026-12', 'owner' => 'Rowan', 'effort_days' => 3.5])->assertOk()->assertJsonPath('version', 2);
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), [
+            'version' => 1,
+            'month' => '2026-12',
+            'owner' => 'Rowan',
+            'effort_days' => 3.5,
+        ])
+            ->assertOk()
+            ->assertJsonPath('version', 2);
         $plan = $this->getJson($this->at($study, 'plan'))->assertOk()->json();
         self::assertSame(['2026-12', 3, 4], [$plan['start'], $plan['months'], $plan['capacity']]);
         self::assertSame(['2026-12' => 3.5], $plan['loads']);
@@ -47,9 +54,13 @@ final class PlanApiTest extends TestCase
         $item = $this->planned($study, 'big pen');
         $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'status' => 'done'])->assertOk();
         $promise = $item->refresh()->promise;
-        self::assertEqualsWithDelta(2000 * (.114 - .008), $promise['gain'] ?? 0, 1e-9);
+        self::assertEqualsWithDelta(2000 * (0.114 - 0.008), $promise['gain'] ?? 0, 1e-9);
         $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 2, 'month' => '2027-01'])->assertStatus(422);
-        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 2, 'status' => 'published', 'month' => '2027-01'])->assertOk();
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), [
+            'version' => 2,
+            'status' => 'published',
+            'month' => '2027-01',
+        ])->assertOk();
         self::assertNull($item->refresh()->promise);
     }
 
@@ -70,7 +81,11 @@ final class PlanApiTest extends TestCase
     public function test_undoing_a_proposal_leaves_what_was_done_meanwhile(): void
     {
         $study = $this->weighed();
-        $change = $this->postJson($this->at($study, 'plan/apply'), ['changes' => [['keyword' => 'big pen', 'to' => '2026-12'], ['keyword' => 'dear nib', 'to' => '2026-12']]])->assertOk()->json('change');
+        $change = $this->postJson($this->at($study, 'plan/apply'), [
+            'changes' => [['keyword' => 'big pen', 'to' => '2026-12'], ['keyword' => 'dear nib', 'to' => '2026-12']],
+        ])
+            ->assertOk()
+            ->json('change');
         $item = PlanItem::of($study)->where('keyword', 'big pen')->firstOrFail();
         $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => $item->version, 'status' => 'done'])->assertOk();
         $this->postJson($this->at($study, 'plan/undo'), ['change' => $change])->assertOk();
@@ -83,11 +98,19 @@ final class PlanApiTest extends TestCase
         $study = $this->weighed("big pen,2000,20\ndear nib,150,\nhow to ink,200,5\n");
         foreach (['big pen', 'dear nib'] as $keyword) {
             $item = $this->planned($study, $keyword);
-            $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'month' => now('UTC')->format('Y-m')])->assertOk();
+            $this->patchJson($this->at($study, "plan/items/{$item->id}"), [
+                'version' => 1,
+                'month' => now('UTC')->format('Y-m'),
+            ])->assertOk();
         }
         $items = array_column($this->getJson($this->at($study, 'plan'))->assertOk()->json('items'), null, 'keyword');
         self::assertSame([null, null], [$items['dear nib']['win_chance'], $items['dear nib']['expected_gain']]);
-        $mean = fn(string $query): array => array_column($this->getJson($this->at($study, 'plan').$query)->assertOk()->json('forecast'), 'mean');
+        $mean = fn(string $query): array => array_column(
+            $this->getJson($this->at($study, 'plan').$query)
+                ->assertOk()
+                ->json('forecast'),
+            'mean',
+        );
         self::assertEquals($mean('?without='.$items['dear nib']['id']), $mean(''));
         self::assertGreaterThan(0, array_sum($mean('')));
         $proposed = array_column($this->getJson($this->at($study, 'plan/proposal'))->json('changes'), 'to', 'keyword');
@@ -108,9 +131,19 @@ final class PlanApiTest extends TestCase
         $study = $this->weighed();
         $item = $this->planned($study, 'big pen');
         $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'status' => 'done'])->assertOk();
-        $this->import($study, "keyword,position\nbig pen,{$position}\n", options: ['--domain' => 'quillfair.example', '--date' => '2027-03-01']);
+        $this->import(
+            $study,
+            "keyword,position\nbig pen,{$position}\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2027-03-01'],
+        );
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
-        self::assertSame([1, $happened], [$this->getJson($this->at($study, 'track'))->json('calibration.items'), $this->getJson($this->at($study, 'track'))->json('calibration.happened')]);
+        self::assertSame(
+            [1, $happened],
+            [
+                $this->getJson($this->at($study, 'track'))->json('calibration.items'),
+                $this->getJson($this->at($study, 'track'))->json('calibration.happened'),
+            ],
+        );
         Carbon::setTestNow();
     }
 
@@ -118,8 +151,16 @@ final class PlanApiTest extends TestCase
     {
         $study = $this->weighed();
         $this->patchJson($this->at($study, 'plan'), ['start' => '2026-12', 'months' => 2, 'capacity' => 4])->assertOk();
-        $proposed = array_map(static fn(array $change): array => [$change['to'], $change['keyword']], $this->getJson($this->at($study, 'plan/proposal'))->json('changes'));
-        [, $printed] = $this->command('reach:plan', ['slug' => $study->slug, '--months' => '2', '--capacity' => '4', '--start' => '2026-12']);
+        $proposed = array_map(
+            static fn(array $change): array => [$change['to'], $change['keyword']],
+            $this->getJson($this->at($study, 'plan/proposal'))->json('changes'),
+        );
+        [, $printed] = $this->command('reach:plan', [
+            'slug' => $study->slug,
+            '--months' => '2',
+            '--capacity' => '4',
+            '--start' => '2026-12',
+        ]);
         self::assertSame(array_map(static fn(array $row): array => [$row['month'], $row['item']], self::readCsv($printed)), $proposed);
     }
 
@@ -127,7 +168,9 @@ final class PlanApiTest extends TestCase
     {
         $study = $this->weighed();
         $this->patchJson($this->at($study, 'plan'), ['start' => '2026-12', 'months' => 2, 'capacity' => 40])->assertOk();
-        $this->postJson($this->at($study, 'plan/apply'), ['changes' => $this->getJson($this->at($study, 'plan/proposal'))->json('changes')])->assertOk();
+        $this->postJson($this->at($study, 'plan/apply'), [
+            'changes' => $this->getJson($this->at($study, 'plan/proposal'))->json('changes'),
+        ])->assertOk();
         $rows = self::readCsv($this->get($this->at($study, 'exports/roadmap.csv'))->assertOk()->streamedContent());
         self::assertSame(['2026-12', 'big pen', 'planned'], [$rows[0]['month'], $rows[0]['item'], $rows[0]['status']]);
         $calendar = \Sabre\VObject\Reader::read((string) $this->get($this->at($study, 'exports/roadmap.ics'))->assertOk()->getContent());
@@ -140,9 +183,17 @@ final class PlanApiTest extends TestCase
         $study = $this->weighed();
         $item = $this->planned($study, 'big pen');
         foreach ([$item, $this->planned($study, 'dear nib')] as $one) {
-            $this->patchJson($this->at($study, "plan/items/{$one->id}"), ['version' => $one->version, 'month' => now('UTC')->format('Y-m')])->assertOk();
+            $this->patchJson($this->at($study, "plan/items/{$one->id}"), [
+                'version' => $one->version,
+                'month' => now('UTC')->format('Y-m'),
+            ])->assertOk();
         }
-        $mean = fn(string $query): array => array_column($this->getJson($this->at($study, 'plan').$query)->assertOk()->json('forecast'), 'mean');
+        $mean = fn(string $query): array => array_column(
+            $this->getJson($this->at($study, 'plan').$query)
+                ->assertOk()
+                ->json('forecast'),
+            'mean',
+        );
         $all = $mean('');
         $rest = $mean('?without='.$item->id);
         $this->deleteJson($this->at($study, "plan/items/{$item->id}"))->assertOk();
@@ -165,14 +216,23 @@ final class PlanApiTest extends TestCase
     {
         $study = $this->weighed();
         $item = $this->planned($study, 'big pen');
-        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'brief' => ['angle' => 'Pens that *last*', 'call_to_action' => 'Try one', 'other' => 'x']])->assertOk();
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), [
+            'version' => 1,
+            'brief' => ['angle' => 'Pens that *last*', 'call_to_action' => 'Try one', 'other' => 'x'],
+        ])->assertOk();
         $brief = $this->getJson($this->at($study, "plan/items/{$item->id}/brief"))->assertOk()->json();
-        self::assertSame(['big pen', ['angle' => 'Pens that *last*', 'call_to_action' => 'Try one']], [$brief['item']['keyword'], $brief['written']]);
+        self::assertSame(
+            ['big pen', ['angle' => 'Pens that *last*', 'call_to_action' => 'Try one']],
+            [$brief['item']['keyword'], $brief['written']],
+        );
         $markdown = (string) $this->get($this->at($study, "plan/items/{$item->id}/brief.md"))->assertOk()->getContent();
         self::assertStringContainsString("# big pen\n", $markdown);
         self::assertStringContainsString('Pens that \*last\*', $markdown);
         self::assertStringContainsString('| big pen | 2000 | 12 |', $markdown);
-        $html = (string) $this->get($this->at($study, "plan/items/{$item->id}/brief.html"))->assertOk()->assertHeader('Content-Type', 'text/html; charset=UTF-8')->getContent();
+        $html = (string) $this->get($this->at($study, "plan/items/{$item->id}/brief.html"))
+            ->assertOk()
+            ->assertHeader('Content-Type', 'text/html; charset=UTF-8')
+            ->getContent();
         self::assertStringContainsString('Pens that *last*', $html);
         self::assertStringNotContainsString('<script', $html);
     }
@@ -184,13 +244,27 @@ final class PlanApiTest extends TestCase
         $item = $this->planned($study, 'big pen');
         $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'status' => 'done'])->assertOk();
         self::assertSame('too early', $this->getJson($this->at($study, 'track'))->assertOk()->json('items.0.outcome'));
-        $this->import($study, "keyword,position,url\nbig pen,1,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n", options: ['--domain' => 'quillfair.example', '--date' => '2027-03-01']);
+        $this->import(
+            $study,
+            "keyword,position,url\nbig pen,1,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2027-03-01'],
+        );
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         $track = $this->getJson($this->at($study, 'track'))->json();
-        self::assertSame(['above', 12, 1], [$track['items'][0]['outcome'], $track['items'][0]['position_then'], $track['items'][0]['position_now']]);
-        self::assertEqualsWithDelta(2000 * (.325 - .008), $track['items'][0]['added'], 1e-9);
-        self::assertSame(['2026-11-01', '2027-03-01', 1], [$track['since']['from'], $track['since']['to'], $track['since']['moved']['climbed']]);
-        self::assertSame([1, 1, 'dear nib'], [$track['since']['opened']['keywords'], $track['since']['undecided'], $track['since']['opened']['first'][0]['keyword']], 'The competitor has no earlier list, so its keyword is new to us.');
+        self::assertSame(
+            ['above', 12, 1],
+            [$track['items'][0]['outcome'], $track['items'][0]['position_then'], $track['items'][0]['position_now']],
+        );
+        self::assertEqualsWithDelta(2000 * (0.325 - 0.008), $track['items'][0]['added'], 1e-9);
+        self::assertSame(
+            ['2026-11-01', '2027-03-01', 1],
+            [$track['since']['from'], $track['since']['to'], $track['since']['moved']['climbed']],
+        );
+        self::assertSame(
+            [1, 1, 'dear nib'],
+            [$track['since']['opened']['keywords'], $track['since']['undecided'], $track['since']['opened']['first'][0]['keyword']],
+            'The competitor has no earlier list, so its keyword is new to us.',
+        );
         $review = (string) $this->get($this->at($study, 'exports/review.html'))->assertOk()->getContent();
         foreach (['the month in review', 'Since 2026-11-01', 'We climbed for 1 keywords', 'big pen', '12 → 1', 'above'] as $expected) {
             self::assertStringContainsString($expected, $review);
@@ -211,8 +285,16 @@ final class PlanApiTest extends TestCase
     private function weighed(string $metrics = "big pen,2000,20\ndear nib,150,10\nhow to ink,200,5\n"): Study
     {
         $study = $this->makeStudy(['inkmoor.example']);
-        $this->import($study, "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
-        $this->import($study, "keyword,position\nbig pen,3\ndear nib,4\n", options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
+        $this->import(
+            $study,
+            "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01'],
+        );
+        $this->import(
+            $study,
+            "keyword,position\nbig pen,3\ndear nib,4\n",
+            options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01'],
+        );
         $this->import($study, "keyword,volume,difficulty\n".$metrics, 'keywords');
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));

@@ -23,8 +23,13 @@ final class SidesTest extends TestCase
         $this->look($study, 'inkmoor.example', ['quillfair.example']);
         $plan = $this->getJson($this->at($study, 'plan'))->assertOk()->assertJsonPath('items', [])->json();
         self::assertSame(['quillfair.example' => 2], $plan['elsewhere']);
-        $this->getJson($this->at($study, 'track'))->assertOk()->assertJsonPath('items', [])->assertJsonPath('elsewhere', ['quillfair.example' => 2]);
-        $this->getJson($this->at($study, ''))->assertOk()->assertJsonPath('stages.plan', ['items' => 0, 'overdue' => 0, 'done' => 0]);
+        $this->getJson($this->at($study, 'track'))
+            ->assertOk()
+            ->assertJsonPath('items', [])
+            ->assertJsonPath('elsewhere', ['quillfair.example' => 2]);
+        $this->getJson($this->at($study, ''))
+            ->assertOk()
+            ->assertJsonPath('stages.plan', ['items' => 0, 'overdue' => 0, 'done' => 0]);
         $this->plan($study, 'big pen');
 
         $this->look($study, 'quillfair.example', ['inkmoor.example']);
@@ -42,22 +47,39 @@ final class SidesTest extends TestCase
             $this->deleteJson($this->at($study, "imports/{$import['id']}"))->assertOk();
         }
         $id = $study->domains()->where('entry', 'quillfair.example')->value('id');
-        $this->deleteJson($this->at($study, "domains/{$id}"))->assertStatus(422)->assertJsonPath('detail', 'A roadmap was made from its side; look from its side and take the items off first if they are to go.');
+        $this->deleteJson($this->at($study, "domains/{$id}"))
+            ->assertStatus(422)
+            ->assertJsonPath(
+                'detail',
+                'A roadmap was made from its side; look from its side and take the items off first if they are to go.',
+            );
     }
 
     public function test_a_keyword_set_aside_says_so_on_the_roadmap_and_is_not_planned_anew(): void
     {
         $study = $this->weighed();
         $this->plan($study, 'big pen');
-        $this->postJson($this->at($study, 'decisions'), ['keywords' => ['big pen'], 'mark' => 'set aside', 'reason' => 'another meaning'])->assertOk();
-        $this->getJson($this->at($study, 'plan'))->assertOk()->assertJsonPath('items.0.set_aside', ['reason' => 'another meaning']);
-        $this->getJson($this->at($study, 'plan/proposal'))->assertOk()->assertJsonMissing(['keyword' => 'big pen']);
+        $this->postJson($this->at($study, 'decisions'), [
+            'keywords' => ['big pen'],
+            'mark' => 'set aside',
+            'reason' => 'another meaning',
+        ])->assertOk();
+        $this->getJson($this->at($study, 'plan'))
+            ->assertOk()
+            ->assertJsonPath('items.0.set_aside', ['reason' => 'another meaning']);
+        $this->getJson($this->at($study, 'plan/proposal'))
+            ->assertOk()
+            ->assertJsonMissing(['keyword' => 'big pen']);
     }
 
     public function test_the_path_counts_what_the_stages_show(): void
     {
         $study = $this->weighed();
-        $this->import($study, "keyword,position\ninkmoor pen,1\nglass pen,2\n", options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-02']);
+        $this->import(
+            $study,
+            "keyword,position\ninkmoor pen,1\nglass pen,2\n",
+            options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-02'],
+        );
         $this->compare($study);
         $this->postJson($this->at($study, 'decisions'), ['keywords' => ['glass pen'], 'mark' => 'set aside'])->assertOk();
         $shown = $this->getJson($this->at($study, 'bench/summary?show=brands=hide;mark=kept'))->json('standings.gap') ?? 0;
@@ -119,8 +141,16 @@ final class SidesTest extends TestCase
     private function weighed(): Study
     {
         $study = $this->makeStudy(['inkmoor.example']);
-        $this->import($study, "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
-        $this->import($study, "keyword,position\nbig pen,3\nhow to ink,9\n", options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
+        $this->import(
+            $study,
+            "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01'],
+        );
+        $this->import(
+            $study,
+            "keyword,position\nbig pen,3\nhow to ink,9\n",
+            options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01'],
+        );
         $this->import($study, "keyword,volume,difficulty\nbig pen,2000,20\nhow to ink,200,5\n", 'keywords');
         $this->compare($study);
         $this->actingAs($this->makeEditor($study));

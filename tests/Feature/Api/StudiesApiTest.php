@@ -16,16 +16,32 @@ final class StudiesApiTest extends TestCase
     public function test_who_makes_a_study_may_edit_it(): void
     {
         $slug = 'made-'.bin2hex(random_bytes(4));
-        $this->actingAs($this->makeUser())->postJson('/api/v1/studies', ['slug' => $slug, 'name' => 'Pens', 'domain' => 'quillfair.example', 'competitors' => ['https://inkmoor.example/shop']])
-            ->assertStatus(201)->assertJsonPath('may_edit', true)->assertJsonPath('competitors.0', 'https://inkmoor.example/shop')->assertJsonPath('stages.compare', null);
-        $this->postJson('/api/v1/studies', ['slug' => $slug, 'name' => 'Again', 'domain' => 'quillfair.example'])->assertStatus(422)->assertJsonPath('errors.slug.0', fn(string $says): bool => str_contains($says, 'already'));
+        $this->actingAs($this->makeUser())
+            ->postJson('/api/v1/studies', [
+                'slug' => $slug,
+                'name' => 'Pens',
+                'domain' => 'quillfair.example',
+                'competitors' => ['https://inkmoor.example/shop'],
+            ])
+            ->assertStatus(201)
+            ->assertJsonPath('may_edit', true)
+            ->assertJsonPath('competitors.0', 'https://inkmoor.example/shop')
+            ->assertJsonPath('stages.compare', null);
+        $this->postJson('/api/v1/studies', ['slug' => $slug, 'name' => 'Again', 'domain' => 'quillfair.example'])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.slug.0', fn(string $says): bool => str_contains($says, 'already'));
     }
 
     public function test_a_wrong_study_is_refused_with_its_field(): void
     {
         $this->actingAs($this->makeUser());
         foreach (['domain' => 'co.uk', 'country' => 'ZZ', 'slug' => 'Not A Slug'] as $field => $value) {
-            $answer = $this->postJson('/api/v1/studies', ['slug' => 'fine-slug', 'name' => 'Pens', 'domain' => 'quillfair.example', $field => $value]);
+            $answer = $this->postJson('/api/v1/studies', [
+                'slug' => 'fine-slug',
+                'name' => 'Pens',
+                'domain' => 'quillfair.example',
+                $field => $value,
+            ]);
             $answer->assertStatus(422)->assertHeader('Content-Type', 'application/problem+json');
             self::assertArrayHasKey($field, $answer->json('errors'));
         }
@@ -40,12 +56,21 @@ final class StudiesApiTest extends TestCase
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study));
         $this->actingAs($this->makeEditor($study));
         $this->getJson("/api/v1/studies/{$study->slug}/bench")->assertJsonPath('rows.0.positions', [9, 3, 5]);
-        $this->patchJson("/api/v1/studies/{$study->slug}", ['competitors' => ['nibhouse.example']])->assertOk()->assertJsonPath('is_current', false);
+        $this->patchJson("/api/v1/studies/{$study->slug}", ['competitors' => ['nibhouse.example']])
+            ->assertOk()
+            ->assertJsonPath('is_current', false);
         // The first question orders the new comparison; until it is there the old one stays on show.
-        $this->getJson("/api/v1/studies/{$study->slug}/comparison")->assertOk()->assertJsonPath('is_current', false);
-        $this->getJson("/api/v1/studies/{$study->slug}/comparison")->assertOk()->assertJsonPath('is_current', true);
+        $this->getJson("/api/v1/studies/{$study->slug}/comparison")
+            ->assertOk()
+            ->assertJsonPath('is_current', false);
+        $this->getJson("/api/v1/studies/{$study->slug}/comparison")
+            ->assertOk()
+            ->assertJsonPath('is_current', true);
         $this->getJson("/api/v1/studies/{$study->slug}/bench")->assertJsonPath('rows.0.positions', [9, 5]);
-        $this->patchJson("/api/v1/studies/{$study->slug}", ['domain' => 'nibhouse.example', 'competitors' => ['quillfair.example', 'inkmoor.example']])->assertOk();
+        $this->patchJson("/api/v1/studies/{$study->slug}", [
+            'domain' => 'nibhouse.example',
+            'competitors' => ['quillfair.example', 'inkmoor.example'],
+        ])->assertOk();
         $this->getJson("/api/v1/studies/{$study->slug}/comparison");
         $this->getJson("/api/v1/studies/{$study->slug}/bench")->assertJsonPath('rows.0.positions', [5, 9, 3]);
     }
@@ -54,7 +79,11 @@ final class StudiesApiTest extends TestCase
     {
         $study = $this->makeStudy();
         foreach (range(1, 7) as $position) {
-            $this->import($study, "keyword,position\npen,{$position}\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
+            $this->import(
+                $study,
+                "keyword,position\npen,{$position}\n",
+                options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01'],
+            );
             $this->command('reach:compare', ['slug' => $study->slug]);
         }
         $kept = Comparison::query()->where('study_id', $study->id)->pluck('id')->all();
@@ -78,7 +107,9 @@ final class StudiesApiTest extends TestCase
     {
         $study = $this->makeStudy();
         $this->actingAs($this->makeEditor($study));
-        $this->patchJson("/api/v1/studies/{$study->slug}/rulebook", ['settings' => ['target' => '2', 'conversion_rate' => '120%']])->assertStatus(422)->assertJsonPath('errors.conversion_rate.0', fn(string $says): bool => str_contains($says, 'from 0 to 1'));
+        $this->patchJson("/api/v1/studies/{$study->slug}/rulebook", ['settings' => ['target' => '2', 'conversion_rate' => '120%']])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.conversion_rate.0', fn(string $says): bool => str_contains($says, 'from 0 to 1'));
         self::assertSame(3, $study->rulebook()->int('target'));
         $this->patchJson("/api/v1/studies/{$study->slug}/rulebook", ['settings' => ['target' => '2']])->assertOk();
         self::assertSame(2, $study->rulebook()->int('target'));
@@ -87,6 +118,8 @@ final class StudiesApiTest extends TestCase
     public function test_changes_need_the_token_of_the_session(): void
     {
         $this->app->detectEnvironment(static fn(): string => 'production');
-        $this->postJson('/api/v1/session', ['email' => 'x', 'password' => 'y'])->assertStatus(419)->assertJsonPath('title', 'Session expired');
+        $this->postJson('/api/v1/session', ['email' => 'x', 'password' => 'y'])
+            ->assertStatus(419)
+            ->assertJsonPath('title', 'Session expired');
     }
 }

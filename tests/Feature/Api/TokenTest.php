@@ -17,7 +17,11 @@ final class TokenTest extends TestCase
     /** @param list<string> $abilities */
     private function token(User $user, array $abilities = ['read'], int $days = 30): string
     {
-        $token = $this->flushHeaders()->actingAs($user, 'web')->postJson('/api/v1/tokens', ['name' => 'nightly', 'abilities' => $abilities, 'days' => $days])->assertCreated()->json('token');
+        $token = $this->flushHeaders()
+            ->actingAs($user, 'web')
+            ->postJson('/api/v1/tokens', ['name' => 'nightly', 'abilities' => $abilities, 'days' => $days])
+            ->assertCreated()
+            ->json('token');
         app('auth')->forgetGuards();
 
         return $token;
@@ -48,10 +52,16 @@ final class TokenTest extends TestCase
     {
         $study = $this->study();
         $token = $this->token($this->makeEditor($study));
-        $this->ask($token, 'GET', "studies/{$study->slug}/bench")->assertOk()->assertJsonPath('rows.0.keyword', 'pen');
+        $this->ask($token, 'GET', "studies/{$study->slug}/bench")
+            ->assertOk()
+            ->assertJsonPath('rows.0.keyword', 'pen');
         $this->ask($token, 'GET', "studies/{$study->slug}/exports/compare.csv")->assertOk();
         $this->ask('1|nonsense', 'GET', "studies/{$study->slug}/bench")->assertUnauthorized();
-        self::assertStringNotContainsString($token, (string) json_encode(DB::table('personal_access_tokens')->get()), 'Only its hash is kept.');
+        self::assertStringNotContainsString(
+            $token,
+            (string) json_encode(DB::table('personal_access_tokens')->get()),
+            'Only its hash is kept.',
+        );
     }
 
     public function test_a_token_writes_only_with_the_ability(): void
@@ -59,7 +69,9 @@ final class TokenTest extends TestCase
         $study = $this->study();
         $editor = $this->makeEditor($study);
         $decide = ['keywords' => ['pen'], 'mark' => 'shortlisted'];
-        $this->ask($this->token($editor), 'POST', "studies/{$study->slug}/decisions", $decide)->assertForbidden()->assertJsonPath('detail', 'This token was not given the ability to write.');
+        $this->ask($this->token($editor), 'POST', "studies/{$study->slug}/decisions", $decide)
+            ->assertForbidden()
+            ->assertJsonPath('detail', 'This token was not given the ability to write.');
         $this->ask($this->token($editor, ['write']), 'GET', "studies/{$study->slug}/bench")->assertForbidden();
         $this->ask($this->token($editor, ['read', 'write']), 'POST', "studies/{$study->slug}/decisions", $decide)->assertOk();
         self::assertSame('shortlisted', DB::table('decisions')->where('study_id', $study->id)->value('mark'));
@@ -69,8 +81,13 @@ final class TokenTest extends TestCase
     {
         $study = $this->study();
         $reader = $this->token($this->makeEditor($study, 'reader'), ['read', 'write']);
-        $this->ask($reader, 'GET', "studies/{$study->slug}")->assertOk()->assertJsonPath('may_edit', false);
-        $this->ask($reader, 'POST', "studies/{$study->slug}/decisions", ['keywords' => ['pen'], 'mark' => 'shortlisted'])->assertForbidden();
+        $this->ask($reader, 'GET', "studies/{$study->slug}")
+            ->assertOk()
+            ->assertJsonPath('may_edit', false);
+        $this->ask($reader, 'POST', "studies/{$study->slug}/decisions", [
+            'keywords' => ['pen'],
+            'mark' => 'shortlisted',
+        ])->assertForbidden();
         $this->ask($this->token($this->makeUser(), ['read', 'write']), 'GET', "studies/{$study->slug}")->assertForbidden();
     }
 
@@ -103,7 +120,16 @@ final class TokenTest extends TestCase
     public function test_a_token_without_name_abilities_or_end_is_refused(): void
     {
         $this->actingAs($this->makeUser());
-        foreach ([['abilities' => ['read'], 'days' => 5], ['name' => 'x', 'days' => 5], ['name' => 'x', 'abilities' => [], 'days' => 5], ['name' => 'x', 'abilities' => ['rule'], 'days' => 5], ['name' => 'x', 'abilities' => ['read'], 'days' => 4000], ['name' => 'x', 'abilities' => ['read']]] as $bad) {
+        foreach (
+            [
+                ['abilities' => ['read'], 'days' => 5],
+                ['name' => 'x', 'days' => 5],
+                ['name' => 'x', 'abilities' => [], 'days' => 5],
+                ['name' => 'x', 'abilities' => ['rule'], 'days' => 5],
+                ['name' => 'x', 'abilities' => ['read'], 'days' => 4000],
+                ['name' => 'x', 'abilities' => ['read']],
+            ] as $bad
+        ) {
             $this->postJson('/api/v1/tokens', $bad)->assertUnprocessable();
         }
     }

@@ -25,10 +25,19 @@ final class UploadsAndTasksTest extends TestCase
     {
         $study = $this->makeStudy();
         $this->actingAs($this->makeEditor($study));
-        self::assertSame(['kind' => 'rankings', 'domain' => 'nibhouse.example', 'date' => '2026-10-01', 'channel' => 'paid'], $this->upload($study, "keyword,rank\npen,3\n", 'paid-nibhouse.example-2026-10-01.csv')['proposal']);
-        self::assertSame(['kind' => 'rankings', 'domain' => 'inkmoor.example', 'date' => '', 'channel' => 'organic'], $this->upload($study, "keyword,rank,url\npen,3,https://www.inkmoor.example/a\n", 'export.csv')['proposal']);
+        self::assertSame(
+            ['kind' => 'rankings', 'domain' => 'nibhouse.example', 'date' => '2026-10-01', 'channel' => 'paid'],
+            $this->upload($study, "keyword,rank\npen,3\n", 'paid-nibhouse.example-2026-10-01.csv')['proposal'],
+        );
+        self::assertSame(
+            ['kind' => 'rankings', 'domain' => 'inkmoor.example', 'date' => '', 'channel' => 'organic'],
+            $this->upload($study, "keyword,rank,url\npen,3,https://www.inkmoor.example/a\n", 'export.csv')['proposal'],
+        );
         self::assertSame('performance', $this->upload($study, "query,clicks,impressions,position\npen,3,9,2.5\n")['proposal']['kind']);
-        self::assertSame('results', $this->upload($study, "keyword,position,url,authority,page strength\npen,3,https://a.example/,4,5\n")['proposal']['kind']);
+        self::assertSame(
+            'results',
+            $this->upload($study, "keyword,position,url,authority,page strength\npen,3,https://a.example/,4,5\n")['proposal']['kind'],
+        );
         self::assertSame('domains', $this->upload($study, "domain,authority,referring domains\na.example,3,4\n")['proposal']['kind']);
         self::assertSame('keywords', $this->upload($study, "keyword,volume,cpc\npen,3,4\n")['proposal']['kind']);
     }
@@ -37,9 +46,18 @@ final class UploadsAndTasksTest extends TestCase
     {
         $study = $this->compared();
         $this->actingAs($this->makeEditor($study));
-        $preview = $this->order($study, 'imports/preview', "Phrase we track;rank\npen;3\nnib;x\n", ['mapping' => ['keyword' => 'Phrase we track']]);
+        $preview = $this->order($study, 'imports/preview', "Phrase we track;rank\npen;3\nnib;x\n", [
+            'mapping' => ['keyword' => 'Phrase we track'],
+        ]);
         self::assertSame('done', $preview['status']);
-        self::assertSame(['CSV with semicolons', 'Phrase we track', 3], [$preview['result']['preview']['format'], $preview['result']['preview']['mapping']['keyword'], $preview['result']['preview']['bad_rows']['rows'][0]['line']]);
+        self::assertSame(
+            ['CSV with semicolons', 'Phrase we track', 3],
+            [
+                $preview['result']['preview']['format'],
+                $preview['result']['preview']['mapping']['keyword'],
+                $preview['result']['preview']['bad_rows']['rows'][0]['line'],
+            ],
+        );
         $changes = $this->order($study, 'imports/preview', "keyword,position\npen,3\nwax,4\n", ['date' => '2026-11-01']);
         self::assertEquals(['new' => 1, 'updated' => 1, 'gone' => 1], $changes['result']['preview']['outcome']['changes']);
         self::assertSame(['pen', 'pencil'], $this->ownKeywords($study));
@@ -64,8 +82,17 @@ final class UploadsAndTasksTest extends TestCase
         $task = $this->order($study, 'imports', "keyword,position\npen,x\n");
         self::assertSame('failed', $task['status']);
         self::assertStringContainsString('line 2', $task['message']);
-        self::assertStringContainsString("2,position,x,", (string) $this->get("/api/v1/studies/{$study->slug}/tasks/{$task['id']}/bad-rows.csv")->assertOk()->getContent());
-        self::assertSame(1, Upload::query()->where('study_id', $study->id)->count(), 'The file stays, so that the bad rows can be left out.');
+        self::assertStringContainsString(
+            '2,position,x,',
+            (string) $this->get("/api/v1/studies/{$study->slug}/tasks/{$task['id']}/bad-rows.csv")
+                ->assertOk()
+                ->getContent(),
+        );
+        self::assertSame(
+            1,
+            Upload::query()->where('study_id', $study->id)->count(),
+            'The file stays, so that the bad rows can be left out.',
+        );
     }
 
     public function test_a_mapping_is_remembered_for_the_same_header(): void
@@ -99,7 +126,15 @@ final class UploadsAndTasksTest extends TestCase
         [$newer, $older] = array_column($this->getJson("/api/v1/studies/{$study->slug}/imports")->json(), 'id');
         $this->deleteJson("/api/v1/studies/{$study->slug}/imports/{$older}")->assertStatus(422);
         $this->deleteJson("/api/v1/studies/{$study->slug}/imports/{$newer}")->assertOk();
-        self::assertSame([['inkmoor.example', 41.0]], $study->refresh()->domains->whereNotNull('authority')->map(static fn($domain): array => [$domain->entry, $domain->authority])->values()->all());
+        self::assertSame(
+            [['inkmoor.example', 41.0]],
+            $study
+                ->refresh()
+                ->domains->whereNotNull('authority')
+                ->map(static fn($domain): array => [$domain->entry, $domain->authority])
+                ->values()
+                ->all(),
+        );
         self::assertNull($study->domains->firstWhere('entry', 'stranger.example'));
     }
 
@@ -110,7 +145,9 @@ final class UploadsAndTasksTest extends TestCase
         $this->import($study, "keyword,volume\npen,10\n", 'keywords');
         $live = static fn(): int => DB::table('live_sources')->where('study_id', $study->id)->count();
         self::assertSame(1, $live());
-        $this->actingAs($this->makeEditor($study))->deleteJson("/api/v1/studies/{$study->slug}/imports/".$this->getJson("/api/v1/studies/{$study->slug}/imports")->json('0.id'))->assertOk();
+        $this->actingAs($this->makeEditor($study))
+            ->deleteJson("/api/v1/studies/{$study->slug}/imports/".$this->getJson("/api/v1/studies/{$study->slug}/imports")->json('0.id'))
+            ->assertOk();
         self::assertSame(1, $live());
     }
 
@@ -141,9 +178,18 @@ final class UploadsAndTasksTest extends TestCase
     {
         Queue::fake();
         $study = $this->makeStudy();
-        $task = Task::query()->create(['study_id' => $study->id, 'kind' => TaskKind::Import, 'status' => TaskStatus::Running, 'title' => 'x', 'payload' => [], 'starts' => 1]);
+        $task = Task::query()->create([
+            'study_id' => $study->id,
+            'kind' => TaskKind::Import,
+            'status' => TaskStatus::Running,
+            'title' => 'x',
+            'payload' => [],
+            'starts' => 1,
+        ]);
         $this->actingAs($this->makeEditor($study, 'reader'));
-        $status = fn(): string => $this->getJson("/api/v1/studies/{$study->slug}/tasks/{$task->id}")->assertOk()->json('status');
+        $status = fn(): string => $this->getJson("/api/v1/studies/{$study->slug}/tasks/{$task->id}")
+            ->assertOk()
+            ->json('status');
         self::assertTrue(TaskLock::take($task->id));
         self::assertSame('running', $status());
         TaskLock::release($task->id);
@@ -156,17 +202,27 @@ final class UploadsAndTasksTest extends TestCase
     {
         $study = $this->compared();
         $import = $study->imports()->first()?->id;
-        $this->actingAs($this->makeEditor($study, 'reader'))->deleteJson("/api/v1/studies/{$study->slug}/imports/{$import}")->assertStatus(403);
-        $this->post("/api/v1/studies/{$study->slug}/uploads", ['file' => UploadedFile::fake()->createWithContent('a.csv', 'a')])->assertStatus(403);
+        $this->actingAs($this->makeEditor($study, 'reader'))
+            ->deleteJson("/api/v1/studies/{$study->slug}/imports/{$import}")
+            ->assertStatus(403);
+        $this->post("/api/v1/studies/{$study->slug}/uploads", [
+            'file' => UploadedFile::fake()->createWithContent('a.csv', 'a'),
+        ])->assertStatus(403);
         $other = $this->makeStudy();
-        $this->actingAs($this->makeEditor($other))->deleteJson("/api/v1/studies/{$other->slug}/imports/{$import}")->assertStatus(404);
+        $this->actingAs($this->makeEditor($other))
+            ->deleteJson("/api/v1/studies/{$other->slug}/imports/{$import}")
+            ->assertStatus(404);
         $this->getJson("/api/v1/studies/{$study->slug}/tasks")->assertStatus(403);
     }
 
     private function compared(): Study
     {
         $study = $this->makeStudy();
-        $this->import($study, "keyword,position\npen,5\npencil,7\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
+        $this->import(
+            $study,
+            "keyword,position\npen,5\npencil,7\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01'],
+        );
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
 
         return $study->refresh();
@@ -175,9 +231,23 @@ final class UploadsAndTasksTest extends TestCase
     /** @return list<string> of our newest snapshot */
     private function ownKeywords(Study $study): array
     {
-        $newest = Snapshot::query()->where('study_id', $study->id)->where('domain_id', $study->domains->first()?->id)->orderByDesc('day')->first();
+        $newest = Snapshot::query()
+            ->where('study_id', $study->id)
+            ->where('domain_id', $study->domains->first()?->id)
+            ->orderByDesc('day')
+            ->first();
 
-        return array_values(array_map(strval(...), DB::table('rankings')->where('study_id', $study->id)->where('snapshot_id', $newest?->id)->orderBy('keyword')->pluck('keyword')->all()));
+        return array_values(
+            array_map(
+                strval(...),
+                DB::table('rankings')
+                    ->where('study_id', $study->id)
+                    ->where('snapshot_id', $newest?->id)
+                    ->orderBy('keyword')
+                    ->pluck('keyword')
+                    ->all(),
+            ),
+        );
     }
 
     private static function task(int $id): Task
@@ -188,7 +258,9 @@ final class UploadsAndTasksTest extends TestCase
     /** @return array<string, mixed> */
     private function upload(Study $study, string $content, string $name = 'list.csv'): array
     {
-        return $this->post("/api/v1/studies/{$study->slug}/uploads", ['file' => UploadedFile::fake()->createWithContent($name, $content)])->assertStatus(201)->json();
+        return $this->post("/api/v1/studies/{$study->slug}/uploads", ['file' => UploadedFile::fake()->createWithContent($name, $content)])
+            ->assertStatus(201)
+            ->json();
     }
 
     /**
@@ -200,6 +272,13 @@ final class UploadsAndTasksTest extends TestCase
     {
         $upload = $this->upload($study, $content)['id'];
 
-        return $this->postJson("/api/v1/studies/{$study->slug}/{$path}", ['upload' => $upload, 'kind' => 'rankings', 'domain' => 'quillfair.example', ...$options])->assertStatus(202)->json();
+        return $this->postJson("/api/v1/studies/{$study->slug}/{$path}", [
+            'upload' => $upload,
+            'kind' => 'rankings',
+            'domain' => 'quillfair.example',
+            ...$options,
+        ])
+            ->assertStatus(202)
+            ->json();
     }
 }

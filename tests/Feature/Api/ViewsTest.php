@@ -27,14 +27,27 @@ final class ViewsTest extends TestCase
     public function test_movement_and_gaps_in_sql_are_those_of_the_core(): void
     {
         $comparison = $this->random(11);
-        $rows = DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id)->get(['keyword', 'positions', 'previous']);
+        $rows = DB::table('comparison_rows')
+            ->where('study_id', $comparison->study_id)
+            ->where('comparison_id', $comparison->id)
+            ->get(['keyword', 'positions', 'previous']);
         foreach ([0, 1, 2] as $domain) {
             foreach (Movement::cases() as $movement) {
-                $expected = $rows->filter(static fn(\stdClass $row): bool => self::moved($row, $domain) === $movement)->pluck('keyword')->sort()->values()->all();
+                $expected = $rows
+                    ->filter(static fn(\stdClass $row): bool => self::moved($row, $domain) === $movement)
+                    ->pluck('keyword')
+                    ->sort()
+                    ->values()
+                    ->all();
                 self::assertSame($expected, $this->shown($comparison, "m{$domain}={$movement->value}"));
             }
         }
-        $opened = $rows->filter(static fn(\stdClass $row): bool => self::isGap($row->positions) && ! self::isGap($row->previous))->pluck('keyword')->sort()->values()->all();
+        $opened = $rows
+            ->filter(static fn(\stdClass $row): bool => self::isGap($row->positions) && !self::isGap($row->previous))
+            ->pluck('keyword')
+            ->sort()
+            ->values()
+            ->all();
         self::assertNotSame([], $opened);
         self::assertSame($opened, $this->shown($comparison, 'gaps=opened'));
     }
@@ -43,14 +56,22 @@ final class ViewsTest extends TestCase
     {
         $comparison = $this->random(12);
         $pages = new DomainPages(CtrCurve::default());
-        $rows = DB::select('SELECT r.keyword, r.position, r.url, c.volume, c.own_position FROM rankings r JOIN live_snapshots s ON s.id = r.snapshot_id AND s.day = ? AND s.domain_id = ? JOIN comparison_rows c ON c.study_id = r.study_id AND c.comparison_id = ? AND c.keyword = r.keyword WHERE r.study_id = ?', ['2026-11-01', $comparison->domains[1]['id'], $comparison->id, $comparison->study_id]);
+        $rows = DB::select(
+            'SELECT r.keyword, r.position, r.url, c.volume, c.own_position FROM rankings r JOIN live_snapshots s ON s.id = '
+                .'r.snapshot_id AND s.day = ? AND s.domain_id = ? JOIN comparison_rows c ON c.study_id = r.study_id AND '
+                    .'c.comparison_id = ? AND c.keyword = r.keyword WHERE r.study_id = ?',
+            ['2026-11-01', $comparison->domains[1]['id'], $comparison->id, $comparison->study_id],
+        );
         foreach ($rows as $row) {
             $pages->add(new Ranking($row->keyword, $row->position, $row->url), $row->volume, $row->own_position !== null);
         }
         $read = (new ReadPages())->execute($comparison, Sentence::parse(''), 1);
         self::assertCount(\count($pages->tallies()), $read);
         foreach ($pages->tallies() as $number => $tally) {
-            self::assertSame([$tally->url, $tally->keywords, $tally->trafficLeader, $tally->weLack], [$read[$number]['url'], $read[$number]['keywords'], $read[$number]['traffic_leader'], $read[$number]['we_lack']]);
+            self::assertSame(
+                [$tally->url, $tally->keywords, $tally->trafficLeader, $tally->weLack],
+                [$read[$number]['url'], $read[$number]['keywords'], $read[$number]['traffic_leader'], $read[$number]['we_lack']],
+            );
             self::assertEqualsWithDelta($tally->visits, $read[$number]['visits'], 1e-9);
             self::assertEqualsWithDelta($tally->shareOfVisits, $read[$number]['share'], 1e-12);
         }
@@ -73,8 +94,21 @@ final class ViewsTest extends TestCase
     {
         $study = Study::query()->findOrFail($this->small()->study_id);
         $this->actingAs($this->makeEditor($study));
-        foreach (['regex=(' => 'parentheses', 'regex=a\1' => 'back references', '(volume>=1' => 'brackets', 'p9<=3' => 'does not have', 'stage=beginning' => 'one of top', 'page=nowhere' => 'address', 'dated>=yesterday' => 'YYYY-MM-DD', 'weather=fine' => 'nothing that is known'] as $show => $says) {
-            $told = $this->getJson("/api/v1/studies/{$study->slug}/bench?show=".urlencode($show))->assertStatus(422)->json();
+        foreach (
+            [
+                'regex=(' => 'parentheses',
+                'regex=a\1' => 'back references',
+                '(volume>=1' => 'brackets',
+                'p9<=3' => 'does not have',
+                'stage=beginning' => 'one of top',
+                'page=nowhere' => 'address',
+                'dated>=yesterday' => 'YYYY-MM-DD',
+                'weather=fine' => 'nothing that is known',
+            ] as $show => $says
+        ) {
+            $told = $this->getJson("/api/v1/studies/{$study->slug}/bench?show=".urlencode($show))
+                ->assertStatus(422)
+                ->json();
             self::assertStringContainsString($says, $told['detail'], $show);
             self::assertSame($show, $told['clause']);
         }
@@ -84,7 +118,9 @@ final class ViewsTest extends TestCase
     {
         $study = Study::query()->findOrFail($this->small()->study_id);
         $this->actingAs($this->makeEditor($study));
-        $steps = $this->getJson("/api/v1/studies/{$study->slug}/bench/summary?show=".urlencode('volume>=100;cpc>=50;standing=gap'))->json('steps');
+        $steps = $this->getJson("/api/v1/studies/{$study->slug}/bench/summary?show=".urlencode('volume>=100;cpc>=50;standing=gap'))->json(
+            'steps',
+        );
         self::assertSame([['clause' => 'volume>=100', 'keywords' => 4], ['clause' => 'cpc>=50', 'keywords' => 0]], $steps);
     }
 
@@ -100,7 +136,9 @@ final class ViewsTest extends TestCase
         self::assertNotNull($comparison);
         self::assertCount(4, $this->shown($comparison, 'tag=spring;fit>=2'));
         $this->sameAsComputedAnew($study);
-        $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $second->json('change')])->assertOk()->assertJsonPath('keywords', 4);
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $second->json('change')])
+            ->assertOk()
+            ->assertJsonPath('keywords', 4);
         $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $second->json('change')])->assertStatus(422);
         self::assertSame(['big pen'], $this->shown($study->refresh()->comparison ?? $comparison, 'tag=spring;fit>=4'));
         self::assertNull(DB::table('decisions')->where('study_id', $study->id)->where('keyword', 'dear nib')->value('fit'));
@@ -114,12 +152,16 @@ final class ViewsTest extends TestCase
     {
         $study = Study::query()->findOrFail($this->small()->study_id);
         $this->actingAs($this->makeEditor($study));
-        $ready = $this->getJson("/api/v1/studies/{$study->slug}/lenses")->assertOk()->json('ready');
+        $ready = $this->getJson("/api/v1/studies/{$study->slug}/lenses")
+            ->assertOk()
+            ->json('ready');
         self::assertGreaterThan(5, \count($ready));
         foreach ($ready as $lens) {
             $this->getJson("/api/v1/studies/{$study->slug}/bench?show=".urlencode($lens['show']))->assertOk();
         }
-        $id = $this->postJson("/api/v1/studies/{$study->slug}/lenses", ['name' => 'Dear ones', 'show' => 'cpc>=2'])->assertStatus(201)->json('id');
+        $id = $this->postJson("/api/v1/studies/{$study->slug}/lenses", ['name' => 'Dear ones', 'show' => 'cpc>=2'])
+            ->assertStatus(201)
+            ->json('id');
         $this->postJson("/api/v1/studies/{$study->slug}/lenses", ['name' => 'Broken', 'show' => 'weather=fine;(x'])->assertStatus(422);
         self::assertSame('Dear ones', $this->getJson("/api/v1/studies/{$study->slug}/lenses")->json('own.0.name'));
         $this->deleteJson("/api/v1/studies/{$study->slug}/lenses/{$id}")->assertOk();
@@ -130,16 +172,30 @@ final class ViewsTest extends TestCase
     {
         $comparison = $this->small();
         $study = Study::query()->findOrFail($comparison->study_id);
-        $this->import($study, "keyword,position,url\nbig pen,30,https://quillfair.example/pen\nwax,4,https://quillfair.example/wax\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-10-01']);
-        $this->import($study, "keyword,position,url,page strength,referring domains\nbig pen,1,https://a.example/,60,9\nbig pen,2,https://b.example/,12,3\n", 'results');
+        $this->import(
+            $study,
+            "keyword,position,url\nbig pen,30,https://quillfair.example/pen\nwax,4,https://quillfair.example/wax\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2026-10-01'],
+        );
+        $this->import(
+            $study,
+            "keyword,position,url,page strength,referring domains\nbig pen,1,https://a.example/,60,9\nbig pen,2,https://b.example/,12,3\n",
+            'results',
+        );
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
-        $moved = $this->getJson("/api/v1/studies/{$study->slug}/bench/movement?domain={$comparison->domains[0]['id']}")->assertOk()->json();
+        $moved = $this->getJson("/api/v1/studies/{$study->slug}/bench/movement?domain={$comparison->domains[0]['id']}")
+            ->assertOk()
+            ->json();
         self::assertEquals(['climbed' => 1, 'left' => 1, 'entered' => 1], $moved['counts']);
         self::assertSame([['2026-11-01', '2026-10-01'], '2026-10-01', '2026-11-01'], [$moved['days'], $moved['from'], $moved['to']]);
-        $pageOne = $this->getJson("/api/v1/studies/{$study->slug}/bench/page-one?show=".urlencode('text=big'))->assertOk()->json();
+        $pageOne = $this->getJson("/api/v1/studies/{$study->slug}/bench/page-one?show=".urlencode('text=big'))
+            ->assertOk()
+            ->json();
         self::assertSame(['big pen', 1, 2], [$pageOne[0]['keyword'], $pageOne[0]['weak'], \count($pageOne[0]['results'])]);
-        $noise = $this->getJson("/api/v1/studies/{$study->slug}/bench/noise")->assertOk()->json('clauses');
+        $noise = $this->getJson("/api/v1/studies/{$study->slug}/bench/noise")
+            ->assertOk()
+            ->json('clauses');
         self::assertSame(['codes=hide' => 1, 'navigational=hide' => 1], array_column($noise, 'keywords', 'clause'));
     }
 
@@ -151,13 +207,26 @@ final class ViewsTest extends TestCase
         $url = "/api/v1/studies/{$study->slug}/bench/advertising";
         $empty = $this->getJson($url)->assertOk()->json();
         self::assertSame([[null], []], [array_values(array_unique(array_column($empty['domains'], 'day'))), $empty['rows']]);
-        $this->import($study, "keyword,position\nbig pen,2\nunheard of,1\n", options: ['--domain' => $comparison->domains[1]['entry'], '--date' => '2026-11-01', '--channel' => 'paid']);
+        $this->import(
+            $study,
+            "keyword,position\nbig pen,2\nunheard of,1\n",
+            options: ['--domain' => $comparison->domains[1]['entry'], '--date' => '2026-11-01', '--channel' => 'paid'],
+        );
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         $read = $this->getJson($url)->assertOk()->json();
-        self::assertSame(['both' => 0, 'only_we' => 0, 'only_they' => 1], $read['counts'], 'A keyword that only a paid list knows is not compared.');
+        self::assertSame(
+            ['both' => 0, 'only_we' => 0, 'only_they' => 1],
+            $read['counts'],
+            'A keyword that only a paid list knows is not compared.',
+        );
         self::assertSame([null, '2026-11-01'], [$read['domains'][0]['day'], $read['domains'][1]['day']]);
         self::assertSame(['big pen', null, 2], [$read['rows'][0]['keyword'], $read['rows'][0]['paid'][0], $read['rows'][0]['paid'][1]]);
-        self::assertSame([], $this->getJson($url.'?show='.urlencode('paid=we'))->assertOk()->json('rows'));
+        self::assertSame(
+            [],
+            $this->getJson($url.'?show='.urlencode('paid=we'))
+                ->assertOk()
+                ->json('rows'),
+        );
     }
 
     public function test_fit_by_rule_holds_until_a_person_says_otherwise_and_follows_the_topic(): void
@@ -180,7 +249,12 @@ final class ViewsTest extends TestCase
     private function sameAsComputedAnew(Study $study): void
     {
         $columns = ['keyword', 'target', 'gain', 'expected_gain', 'score_gain', 'intent', 'score_intent', 'score_fit'];
-        $rows = static fn(Study $of): array => DB::table('comparison_rows')->where('study_id', $of->id)->where('comparison_id', $of->comparison_id)->orderBy('keyword')->get($columns)->all();
+        $rows = static fn(Study $of): array => DB::table('comparison_rows')
+            ->where('study_id', $of->id)
+            ->where('comparison_id', $of->comparison_id)
+            ->orderBy('keyword')
+            ->get($columns)
+            ->all();
         $followed = $rows($study->refresh());
         $study->touchData();
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
@@ -190,9 +264,21 @@ final class ViewsTest extends TestCase
     private function small(): Comparison
     {
         $study = $this->makeStudy(['inkmoor.example']);
-        $this->import($study, "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
-        $this->import($study, "keyword,position\nbig pen,3\ndear nib,4\nab1234 pen,9\npen login,1\n", options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
-        $this->import($study, "keyword,volume,difficulty,cpc\nbig pen,2000,20,1\ndear nib,150,10,3\nhow to ink,200,5,\npen login,900,5,.1\n", 'keywords');
+        $this->import(
+            $study,
+            "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01'],
+        );
+        $this->import(
+            $study,
+            "keyword,position\nbig pen,3\ndear nib,4\nab1234 pen,9\npen login,1\n",
+            options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01'],
+        );
+        $this->import(
+            $study,
+            "keyword,volume,difficulty,cpc\nbig pen,2000,20,1\ndear nib,150,10,3\nhow to ink,200,5,\npen login,900,5,.1\n",
+            'keywords',
+        );
 
         return app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
     }
@@ -201,10 +287,26 @@ final class ViewsTest extends TestCase
     {
         $random = new Randomizer(new Mt19937($seed));
         $study = $this->makeStudy(['inkmoor.example', 'nibhouse.example']);
-        $this->import($study, "keyword,volume\n".implode('', array_map(static fn(int $number): string => "word {$number},".($number % 5 === 0 ? '' : 10 * $random->getInt(0, 90))."\n", range(1, 60))), 'keywords');
+        $this->import(
+            $study,
+            "keyword,volume\n".
+                implode(
+                    '',
+                    array_map(
+                        static fn(int $number): string => "word {$number},".($number % 5 === 0 ? '' : 10 * $random->getInt(0, 90))."\n",
+                        range(1, 60),
+                    ),
+                ),
+            'keywords',
+        );
         foreach (['2026-10-01', '2026-11-01'] as $day) {
             foreach (['quillfair.example', 'inkmoor.example', 'nibhouse.example'] as $host) {
-                $rows = array_map(static fn(int $number): string => $random->getInt(0, 9) < 4 ? '' : "word {$number},{$random->getInt(1, 100)},https://{$host}/page-{$random->getInt(1, 7)}\n", range(1, 60));
+                $rows = array_map(
+                    static fn(int $number): string => $random->getInt(0, 9) < 4
+                        ? ''
+                        : "word {$number},{$random->getInt(1, 100)},https://{$host}/page-{$random->getInt(1, 7)}\n",
+                    range(1, 60),
+                );
                 $this->import($study, "keyword,position,url\n".implode('', $rows), options: ['--domain' => $host, '--date' => $day]);
             }
         }
@@ -215,7 +317,12 @@ final class ViewsTest extends TestCase
     /** @return list<string> */
     private function shown(Comparison $comparison, string $show): array
     {
-        return array_values(array_map(strval(...), (new ComparisonRows($comparison))->query(Sentence::parse($show))->orderBy('keyword')->pluck('keyword')->all()));
+        return array_values(
+            array_map(
+                strval(...),
+                (new ComparisonRows($comparison))->query(Sentence::parse($show))->orderBy('keyword')->pluck('keyword')->all(),
+            ),
+        );
     }
 
     private static function moved(\stdClass $row, int $domain): ?Movement

@@ -47,9 +47,22 @@ final class VocabularyTest extends TestCase
 
     public function test_what_is_made_from_it_is_current(): void
     {
-        $json = json_encode(app(ReadVocabulary::class)->execute(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n";
-        self::assertSame($json, (string) file_get_contents(base_path(ReadVocabulary::FIXTURE)), 'Run php artisan reach:vocabulary --write.');
-        foreach ([WriteSentenceTable::DOCUMENT => app(WriteSentenceTable::class)->into(...), WriteContract::DOCUMENT => app(WriteContract::class)->into(...)] as $path => $into) {
+        $json =
+            json_encode(
+                app(ReadVocabulary::class)->execute(),
+                JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+            )."\n";
+        self::assertSame(
+            $json,
+            (string) file_get_contents(base_path(ReadVocabulary::FIXTURE)),
+            'Run php artisan reach:vocabulary --write.',
+        );
+        foreach (
+            [
+                WriteSentenceTable::DOCUMENT => app(WriteSentenceTable::class)->into(...),
+                WriteContract::DOCUMENT => app(WriteContract::class)->into(...),
+            ] as $path => $into
+        ) {
             $document = (string) file_get_contents(base_path($path));
             self::assertSame($document, $into($document), 'Run php artisan reach:vocabulary --write.');
         }
@@ -58,13 +71,22 @@ final class VocabularyTest extends TestCase
     public function test_the_api_gives_it_to_whoever_is_signed_in(): void
     {
         $this->getJson('/api/v1/vocabulary')->assertStatus(401);
-        $this->actingAs($this->makeUser())->getJson('/api/v1/vocabulary')->assertOk()->assertJsonPath('clauses.0.name', 'standing')->assertJsonPath('criteria.0.name', 'volume');
+        $this->actingAs($this->makeUser())
+            ->getJson('/api/v1/vocabulary')
+            ->assertOk()
+            ->assertJsonPath('clauses.0.name', 'standing')
+            ->assertJsonPath('criteria.0.name', 'volume');
     }
 
     /** @return list<ClauseKind> */
     private function kinds(): array
     {
-        return [...array_values(Vocabulary::kinds()), Vocabulary::aboutDomain('p', 1, 'inkmoor.example'), Vocabulary::aboutDomain('m', 2, 'nibhouse.example'), Vocabulary::aboutDomain('m', 0, 'quillfair.example')];
+        return [
+            ...array_values(Vocabulary::kinds()),
+            Vocabulary::aboutDomain('p', 1, 'inkmoor.example'),
+            Vocabulary::aboutDomain('m', 2, 'nibhouse.example'),
+            Vocabulary::aboutDomain('m', 0, 'quillfair.example'),
+        ];
     }
 
     /** @return list<string> */
@@ -89,8 +111,16 @@ final class VocabularyTest extends TestCase
     private function compared(): Study
     {
         $study = $this->makeStudy();
-        $this->import($study, "keyword,position,url\npen,12,https://quillfair.example/pen\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
-        $this->import($study, "keyword,position,url,volume,difficulty\npen,3,https://inkmoor.example/pens,900,20\n", options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
+        $this->import(
+            $study,
+            "keyword,position,url\npen,12,https://quillfair.example/pen\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01'],
+        );
+        $this->import(
+            $study,
+            "keyword,position,url,volume,difficulty\npen,3,https://inkmoor.example/pens,900,20\n",
+            options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01'],
+        );
         $this->command('reach:compare', ['slug' => $study->slug]);
         $this->actingAs($this->makeEditor($study));
 

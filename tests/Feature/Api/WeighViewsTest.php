@@ -30,8 +30,12 @@ final class WeighViewsTest extends TestCase
     public function test_groups_add_up_to_their_rows(): void
     {
         [$study, $rows] = $this->weighed();
-        foreach (['topic' => 'topic', 'intent' => 'intent', 'tactic' => 'tactic', 'horizon' => 'horizon', 'page' => 'own_url'] as $by => $column) {
-            $groups = $this->getJson("/api/v1/studies/{$study->slug}/opportunities/groups?by={$by}")->assertOk()->json();
+        foreach (
+            ['topic' => 'topic', 'intent' => 'intent', 'tactic' => 'tactic', 'horizon' => 'horizon', 'page' => 'own_url'] as $by => $column
+        ) {
+            $groups = $this->getJson("/api/v1/studies/{$study->slug}/opportunities/groups?by={$by}")
+                ->assertOk()
+                ->json();
             self::assertSame($rows->count(), array_sum(array_column($groups, 'keywords')), $by);
             self::assertEqualsWithDelta($rows->sum('expected_gain'), array_sum(array_column($groups, 'expected_gain')), 1e-6, $by);
             foreach ($groups as $group) {
@@ -39,7 +43,9 @@ final class WeighViewsTest extends TestCase
                 self::assertSame([$own->count(), (int) $own->sum('volume')], [$group['keywords'], $group['volume']]);
                 self::assertEqualsWithDelta($own->whereNotNull('difficulty')->avg('difficulty'), $group['difficulty'], 1e-9);
                 if (\in_array($by, ['topic', 'intent', 'horizon'], true) && $group['clause'] !== null) {
-                    $this->getJson("/api/v1/studies/{$study->slug}/opportunities?limit=1&show=".urlencode($group['clause']))->assertJsonPath('total', $group['keywords']);
+                    $this->getJson(
+                        "/api/v1/studies/{$study->slug}/opportunities?limit=1&show=".urlencode($group['clause']),
+                    )->assertJsonPath('total', $group['keywords']);
                 }
             }
         }
@@ -48,7 +54,9 @@ final class WeighViewsTest extends TestCase
     public function test_a_tactic_opens_with_and_without_links(): void
     {
         [$study, $rows] = $this->weighed();
-        $open = $this->getJson("/api/v1/studies/{$study->slug}/opportunities?show=".urlencode('tactic=new page'))->assertOk()->json('total');
+        $open = $this->getJson("/api/v1/studies/{$study->slug}/opportunities?show=".urlencode('tactic=new page'))
+            ->assertOk()
+            ->json('total');
         self::assertSame($rows->whereIn('tactic', ['new page', 'new page + links'])->count(), $open);
         self::assertGreaterThan(0, $open);
     }
@@ -60,13 +68,28 @@ final class WeighViewsTest extends TestCase
         $random = new Randomizer(new Mt19937(5));
         foreach ($rows->pluck('keyword')->all() as $number => $keyword) {
             if ($number % 4 === 0) {
-                $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => [$keyword], 'fit' => $number % 6, ...($number % 20 === 0 ? ['pinned' => true] : [])])->assertOk();
+                $this->postJson("/api/v1/studies/{$study->slug}/decisions", [
+                    'keywords' => [$keyword],
+                    'fit' => $number % 6,
+                    ...$number % 20 === 0 ? ['pinned' => true] : [],
+                ])->assertOk();
             }
         }
         $seen = 0;
         foreach (range(1, 40) as $round) {
-            $weights = Weights::of([...array_map(static fn(): float => $random->getInt(0, 3) * .5, array_flip(array_filter(Criterion::names(), static fn(): bool => $random->getInt(0, 1) === 1))), 'gain' => 1.0]);
-            $list = new RankedRows($comparison, Sentence::parse(['', 'standing=gap,behind', 'volume>=100;difficulty<=60'][$round % 3]), $round % 5 === 0 ? Rulebook::fromTexts(['min_fit' => '2'])->fitGate() : FitGate::open(), $round % 2 === 0);
+            $weights = Weights::of([
+                ...array_map(
+                    static fn(): float => $random->getInt(0, 3) * 0.5,
+                    array_flip(array_filter(Criterion::names(), static fn(): bool => $random->getInt(0, 1) === 1)),
+                ),
+                'gain' => 1.0,
+            ]);
+            $list = new RankedRows(
+                $comparison,
+                Sentence::parse(['', 'standing=gap,behind', 'volume>=100;difficulty<=60'][$round % 3]),
+                $round % 5 === 0 ? Rulebook::fromTexts(['min_fit' => '2'])->fitGate() : FitGate::open(),
+                $round % 2 === 0,
+            );
             [$offset, $limit] = [$random->getInt(0, 40), $random->getInt(1, 60)];
             $sorted = $list->sorted($weights, $offset, $limit);
             $seen += \count($sorted);
@@ -78,9 +101,17 @@ final class WeighViewsTest extends TestCase
     public function test_the_length_of_the_list_follows_decisions_and_their_undoing(): void
     {
         [$study, $rows] = $this->weighed();
-        $length = fn(): int => $this->getJson("/api/v1/studies/{$study->slug}/opportunities?show=".urlencode('mark=kept'))->assertOk()->json('total');
+        $length = fn(): int => $this->getJson("/api/v1/studies/{$study->slug}/opportunities?show=".urlencode('mark=kept'))
+            ->assertOk()
+            ->json('total');
         self::assertSame($rows->count(), $length());
-        $change = $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => [$rows->firstOrFail()->keyword], 'mark' => 'set aside', 'reason' => 'not ours'])->assertOk()->json('change');
+        $change = $this->postJson("/api/v1/studies/{$study->slug}/decisions", [
+            'keywords' => [$rows->firstOrFail()->keyword],
+            'mark' => 'set aside',
+            'reason' => 'not ours',
+        ])
+            ->assertOk()
+            ->json('change');
         self::assertSame($rows->count() - 1, $length());
         $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $change])->assertOk();
         self::assertSame($rows->count(), $length());
@@ -89,14 +120,21 @@ final class WeighViewsTest extends TestCase
     public function test_an_unknown_trait_is_refused_with_those_there_are(): void
     {
         [$study] = $this->weighed();
-        $this->getJson("/api/v1/studies/{$study->slug}/opportunities/groups?by=colour")->assertUnprocessable()->assertJsonPath('detail', 'Groups are there by topic, intent, stage, tactic, horizon, page.');
+        $this->getJson("/api/v1/studies/{$study->slug}/opportunities/groups?by=colour")
+            ->assertUnprocessable()
+            ->assertJsonPath('detail', 'Groups are there by topic, intent, stage, tactic, horizon, page.');
     }
 
     public function test_the_map_draws_what_has_both_figures_and_where_the_chance_passes_a_half(): void
     {
         [$study, $rows, $comparison] = $this->weighed();
-        $map = $this->getJson("/api/v1/studies/{$study->slug}/opportunities/map?by=keyword")->assertOk()->json();
-        self::assertSame($rows->whereNotNull('difficulty')->whereNotNull('expected_gain')->count(), \count($map['points']) + $map['left_out']);
+        $map = $this->getJson("/api/v1/studies/{$study->slug}/opportunities/map?by=keyword")
+            ->assertOk()
+            ->json();
+        self::assertSame(
+            $rows->whereNotNull('difficulty')->whereNotNull('expected_gain')->count(),
+            \count($map['points']) + $map['left_out'],
+        );
         self::assertNotSame([], $map['contours']);
         $model = $comparison->models()?->winModel;
         self::assertNotNull($model);
@@ -113,8 +151,26 @@ final class WeighViewsTest extends TestCase
         self::assertSame([5, 60], [$read['top'], $read['draws']]);
         $shares = array_map(static fn(array $one): float => $one['share'], $read['shares']);
         self::assertEqualsWithDelta(5.0, array_sum($shares), 1e-9, 'Five places are given in each draw.');
-        $ordered = $rows->whereNotNull('gain')->sort(static fn(\stdClass $a, \stdClass $b): int => $b->gain <=> $a->gain ?: ($a->difficulty ?? INF) <=> ($b->difficulty ?? INF) ?: strcmp($a->keyword, $b->keyword))->values();
-        $scores = $ordered->map(static fn(\stdClass $row): Scores => Scores::inOrder($row->score_volume, $row->score_ease, $row->score_gain, $row->score_value, $row->score_intent, $row->score_fit))->all();
+        $ordered = $rows
+            ->whereNotNull('gain')
+            ->sort(
+                static fn(\stdClass $a, \stdClass $b): int => $b->gain <=> $a->gain ?:
+                ($a->difficulty ?? INF) <=> ($b->difficulty ?? INF) ?:
+                strcmp($a->keyword, $b->keyword),
+            )
+            ->values();
+        $scores = $ordered
+            ->map(
+                static fn(\stdClass $row): Scores => Scores::inOrder(
+                    $row->score_volume,
+                    $row->score_ease,
+                    $row->score_gain,
+                    $row->score_value,
+                    $row->score_intent,
+                    $row->score_fit,
+                ),
+            )
+            ->all();
         $all = array_combine($ordered->pluck('keyword')->all(), Steadiness::ofScores(array_values($scores), 60, 5, 1));
         self::assertEquals(array_filter($all), $shares);
         foreach ($read['shares'] as ['share' => $share, 'meaning' => $meaning]) {
@@ -128,13 +184,25 @@ final class WeighViewsTest extends TestCase
         $path = "/api/v1/studies/{$study->slug}/weight-presets";
         $this->actingAs($this->makeEditor($study));
         $this->postJson($path, ['name' => 'money first', 'weights' => 'value:3,ease:1'])->assertCreated();
-        $id = $this->postJson($path, ['name' => 'money first', 'weights' => 'value:2'])->assertCreated()->json('id');
+        $id = $this->postJson($path, ['name' => 'money first', 'weights' => 'value:2'])
+            ->assertCreated()
+            ->json('id');
         $this->postJson($path, ['name' => 'nothing', 'weights' => 'value:0'])->assertUnprocessable();
         $this->actingAs($this->makeEditor($study, 'reader'));
-        $this->getJson($path)->assertOk()->assertExactJson([['id' => $id, 'name' => 'money first', 'weights' => ['volume' => 0, 'ease' => 0, 'gain' => 0, 'value' => 2, 'intent' => 0, 'fit' => 0]]]);
+        $this->getJson($path)
+            ->assertOk()
+            ->assertExactJson([
+                [
+                    'id' => $id,
+                    'name' => 'money first',
+                    'weights' => ['volume' => 0, 'ease' => 0, 'gain' => 0, 'value' => 2, 'intent' => 0, 'fit' => 0],
+                ],
+            ]);
         $this->postJson($path, ['name' => 'mine', 'weights' => 'ease:1'])->assertForbidden();
         $this->deleteJson("{$path}/{$id}")->assertForbidden();
-        $this->actingAs($this->makeEditor($study))->deleteJson("{$path}/{$id}")->assertOk();
+        $this->actingAs($this->makeEditor($study))
+            ->deleteJson("{$path}/{$id}")
+            ->assertOk();
         $this->getJson($path)->assertExactJson([]);
     }
 
@@ -149,8 +217,19 @@ final class WeighViewsTest extends TestCase
     public function test_a_preview_of_the_rulebook_comes_to_what_the_saved_one_does(): void
     {
         [$study, $rows, $comparison] = $this->weighed();
-        $settings = ['fit_rules' => 'word1:5,word20:0', 'target' => '5', 'short_term_chance' => '0.2', 'striking_to' => '30', 'curve' => '2006', 'ease_bands' => '5,10,15,20,25', 'weights' => 'ease:3,gain:1,fit:2', 'head_start_21_50' => '0.3'];
-        $preview = $this->postJson("/api/v1/studies/{$study->slug}/rulebook/preview", ['settings' => $settings])->assertOk()->json();
+        $settings = [
+            'fit_rules' => 'word1:5,word20:0',
+            'target' => '5',
+            'short_term_chance' => '0.2',
+            'striking_to' => '30',
+            'curve' => '2006',
+            'ease_bands' => '5,10,15,20,25',
+            'weights' => 'ease:3,gain:1,fit:2',
+            'head_start_21_50' => '0.3',
+        ];
+        $preview = $this->postJson("/api/v1/studies/{$study->slug}/rulebook/preview", ['settings' => $settings])
+            ->assertOk()
+            ->json();
         self::assertSame([], $study->refresh()->rulebook()->changes(), 'Nothing is saved by looking.');
         self::assertSame($this->firstTwenty($study), $preview['before']);
         $this->patchJson("/api/v1/studies/{$study->slug}/rulebook", ['settings' => $settings])->assertOk();
@@ -167,9 +246,23 @@ final class WeighViewsTest extends TestCase
     public function test_a_preview_refuses_what_saving_would_refuse(): void
     {
         [$study] = $this->weighed();
-        foreach (['weights' => 'volume:0', 'ease_bands' => '5,4,3,2,1', 'conversion_rate' => '1.5', 'curve_own' => implode(',', range(0.01, 1, 0.01))] as $key => $value) {
-            $refused = $this->postJson("/api/v1/studies/{$study->slug}/rulebook/preview", ['settings' => [$key => $value]])->assertUnprocessable()->json('detail');
-            self::assertSame($refused, $this->patchJson("/api/v1/studies/{$study->slug}/rulebook", ['settings' => [$key => $value]])->assertUnprocessable()->json('detail'));
+        foreach (
+            [
+                'weights' => 'volume:0',
+                'ease_bands' => '5,4,3,2,1',
+                'conversion_rate' => '1.5',
+                'curve_own' => implode(',', range(0.01, 1, 0.01)),
+            ] as $key => $value
+        ) {
+            $refused = $this->postJson("/api/v1/studies/{$study->slug}/rulebook/preview", ['settings' => [$key => $value]])
+                ->assertUnprocessable()
+                ->json('detail');
+            self::assertSame(
+                $refused,
+                $this->patchJson("/api/v1/studies/{$study->slug}/rulebook", ['settings' => [$key => $value]])
+                    ->assertUnprocessable()
+                    ->json('detail'),
+            );
         }
         self::assertSame([], $study->refresh()->rulebook()->changes());
     }
@@ -180,10 +273,19 @@ final class WeighViewsTest extends TestCase
         foreach ([['target' => '4'], ['target' => '5', 'min_fit' => '2'], ['weights' => 'ease:2']] as $settings) {
             $this->patchJson("/api/v1/studies/{$study->slug}/rulebook", ['settings' => $settings])->assertOk();
         }
-        $history = $this->getJson("/api/v1/studies/{$study->slug}/rulebook/history")->assertOk()->json();
-        self::assertSame(['weights', 'target', 'target'], array_map(static fn(array $change): string => $change['settings'][0]['key'], $history));
+        $history = $this->getJson("/api/v1/studies/{$study->slug}/rulebook/history")
+            ->assertOk()
+            ->json();
+        self::assertSame(
+            ['weights', 'target', 'target'],
+            array_map(static fn(array $change): string => $change['settings'][0]['key'], $history),
+        );
         self::assertSame(['4', '5'], [$history[1]['settings'][0]['from'], $history[1]['settings'][0]['to']]);
-        self::assertSame(['target' => '4', 'min_fit' => '0', 'weights' => Rulebook::standard()->spelt('weights')], $history[1]['restores'], 'What is held against it side by side is what going back restores.');
+        self::assertSame(
+            ['target' => '4', 'min_fit' => '0', 'weights' => Rulebook::standard()->spelt('weights')],
+            $history[1]['restores'],
+            'What is held against it side by side is what going back restores.',
+        );
         $this->postJson("/api/v1/studies/{$study->slug}/rulebook/revert", ['change' => $history[1]['change']])->assertOk();
         self::assertSame(['target' => '4'], $study->refresh()->rulebook()->changes());
         $this->postJson("/api/v1/studies/{$study->slug}/rulebook/revert", ['change' => 999999])->assertUnprocessable();
@@ -193,12 +295,29 @@ final class WeighViewsTest extends TestCase
     {
         [$study, $rows] = $this->weighed();
         $topics = $rows->groupBy('topic')->sortByDesc(static fn(Collection $members): int => $members->count())->keys()->all();
-        $named = fn(Study $of): array => DB::table('comparison_rows')->where('study_id', $of->id)->where('comparison_id', $of->comparison_id)->where('topic', 'writing by hand')->orderBy('keyword')->pluck('keyword')->all();
-        $joined = DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $study->refresh()->comparison_id)->whereIn('topic', \array_slice($topics, 0, 2))->orderBy('keyword')->pluck('keyword')->all();
+        $named = fn(Study $of): array => DB::table('comparison_rows')
+            ->where('study_id', $of->id)
+            ->where('comparison_id', $of->comparison_id)
+            ->where('topic', 'writing by hand')
+            ->orderBy('keyword')
+            ->pluck('keyword')
+            ->all();
+        $joined = DB::table('comparison_rows')
+            ->where('study_id', $study->id)
+            ->where('comparison_id', $study->refresh()->comparison_id)
+            ->whereIn('topic', \array_slice($topics, 0, 2))
+            ->orderBy('keyword')
+            ->pluck('keyword')
+            ->all();
         self::assertGreaterThan(2, \count($joined));
         $changes = [];
         foreach (\array_slice($topics, 0, 2) as $topic) {
-            $changes[] = $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['show' => 'topic='.$topic, 'topic' => ' Writing by Hand '])->assertOk()->json('change');
+            $changes[] = $this->postJson("/api/v1/studies/{$study->slug}/decisions", [
+                'show' => 'topic='.$topic,
+                'topic' => ' Writing by Hand ',
+            ])
+                ->assertOk()
+                ->json('change');
         }
         self::assertSame($joined, $named($study->refresh()), 'Two topics under one name are one.');
         $study->touchData();
@@ -207,7 +326,11 @@ final class WeighViewsTest extends TestCase
         [, $csv] = $this->command('reach:topics', ['slug' => $study->slug]);
         $exported = array_values(array_filter(self::readCsv($csv), static fn(array $row): bool => $row['topic'] === 'writing by hand'));
         self::assertSame(['primary' => 1, 'secondary' => \count($joined) - 1], array_count_values(array_column($exported, 'role')));
-        self::assertSame((string) max([0, ...array_map(intval(...), array_column($exported, 'volume'))]), $exported[0]['volume'], 'The most searched one is primary where the name is no keyword.');
+        self::assertSame(
+            (string) max([0, ...array_map(intval(...), array_column($exported, 'volume'))]),
+            $exported[0]['volume'],
+            'The most searched one is primary where the name is no keyword.',
+        );
         foreach ($changes as $change) {
             $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $change])->assertOk();
         }
@@ -219,21 +342,34 @@ final class WeighViewsTest extends TestCase
         [$study, $rows] = $this->weighed();
         $first = $this->firstTwenty($study);
         $pinned = $first[15];
-        $change = $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => [$pinned], 'pinned' => true])->assertOk()->json('change');
+        $change = $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => [$pinned], 'pinned' => true])
+            ->assertOk()
+            ->json('change');
         self::assertSame($pinned, $this->firstTwenty($study)[0]);
         [, $csv] = $this->command('reach:weigh', ['slug' => $study->slug]);
-        self::assertSame(\array_slice($first, 0, 3), \array_slice(array_column(self::readCsv($csv), 'keyword'), 0, 3), 'The export keeps the order of the rules.');
+        self::assertSame(
+            \array_slice($first, 0, 3),
+            \array_slice(array_column(self::readCsv($csv), 'keyword'), 0, 3),
+            'The export keeps the order of the rules.',
+        );
         $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $change])->assertOk();
         self::assertSame($first, $this->firstTwenty($study));
 
         $row = $rows->whereNull('own_position')->where('difficulty', '>', 50)->where('volume', '>', 100)->firstOrFail();
         $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => [$row->keyword], 'difficulty' => 1])->assertOk();
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
-        $now = DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $study->refresh()->comparison_id)->where('keyword', $row->keyword)->first();
+        $now = DB::table('comparison_rows')
+            ->where('study_id', $study->id)
+            ->where('comparison_id', $study->refresh()->comparison_id)
+            ->where('keyword', $row->keyword)
+            ->first();
         self::assertNotNull($now);
         self::assertSame([1.0, 5], [(float) $now->difficulty, $now->score_ease]);
         self::assertGreaterThan($row->win_chance, $now->win_chance);
-        $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => [$row->keyword], 'difficulty' => 101])->assertUnprocessable();
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions", [
+            'keywords' => [$row->keyword],
+            'difficulty' => 101,
+        ])->assertUnprocessable();
     }
 
     /** @return list<string> */
@@ -251,7 +387,14 @@ final class WeighViewsTest extends TestCase
             $lines = ['keyword,position,url,volume,difficulty,cpc'];
             for ($number = 0; $number < 120; ++$number) {
                 if ($random->getInt(0, 2) > 0) {
-                    $lines[] = implode(',', ["pen word{$number}", $random->getInt(1, 8 + ($number * 7) % 90), "https://{$domain}/p".intdiv($number, 5), 10 * ($number % 40), ($number * 7) % 90, ($number % 30) / 10]);
+                    $lines[] = implode(',', [
+                        "pen word{$number}",
+                        $random->getInt(1, 8 + (($number * 7) % 90)),
+                        "https://{$domain}/p".intdiv($number, 5),
+                        10 * ($number % 40),
+                        ($number * 7) % 90,
+                        ($number % 30) / 10,
+                    ]);
                 }
             }
             $this->import($study, implode("\n", $lines)."\n", options: ['--domain' => $domain, '--date' => '2026-11-01']);
@@ -259,6 +402,14 @@ final class WeighViewsTest extends TestCase
         $comparison = app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
 
-        return [$study, DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $comparison->id)->where('is_listed', true)->get(), $comparison];
+        return [
+            $study,
+            DB::table('comparison_rows')
+                ->where('study_id', $study->id)
+                ->where('comparison_id', $comparison->id)
+                ->where('is_listed', true)
+                ->get(),
+            $comparison,
+        ];
     }
 }

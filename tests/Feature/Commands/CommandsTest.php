@@ -25,10 +25,35 @@ final class CommandsTest extends TestCase
         yield 'a folder that is not there' => ['reach:compare', ['slug' => '%s', '--out' => '/nowhere/at/all.csv'], 1, 'cannot be written'];
         yield 'a new study without a domain' => ['reach:study', ['slug' => 'new-one', '--name' => 'New'], 1, 'needs --name and --domain'];
         yield 'a slug that is none' => ['reach:study', ['slug' => 'New One'], 1, 'lower-case letters'];
-        yield 'a domain that is none' => ['reach:study', ['slug' => 'new-one', '--name' => 'New', '--domain' => 'co.uk'], 1, 'registrable domain'];
+        yield 'a domain that is none' => [
+            'reach:study',
+            ['slug' => 'new-one', '--name' => 'New', '--domain' => 'co.uk'],
+            1,
+            'registrable domain',
+        ];
         yield 'a country that is none' => ['reach:study', ['slug' => '%s', '--country' => 'ZZZ'], 1, 'two-letter'];
         yield 'a competitor twice' => ['reach:study', ['slug' => '%s', '--competitor' => ['a.example', 'A.example']], 1, 'given twice'];
-        yield 'eleven competitors' => ['reach:study', ['slug' => '%s', '--competitor' => ['a.example', 'b.example', 'c.example', 'd.example', 'e.example', 'f.example', 'g.example', 'h.example', 'i.example', 'j.example', 'k.example']], 1, 'at most 10'];
+        yield 'eleven competitors' => [
+            'reach:study',
+            [
+                'slug' => '%s',
+                '--competitor' => [
+                    'a.example',
+                    'b.example',
+                    'c.example',
+                    'd.example',
+                    'e.example',
+                    'f.example',
+                    'g.example',
+                    'h.example',
+                    'i.example',
+                    'j.example',
+                    'k.example',
+                ],
+            ],
+            1,
+            'at most 10',
+        ];
         yield 'a rulebook key that is none' => ['reach:rulebook', ['slug' => '%s', '--set' => ['luck=1']], 1, 'unknown'];
         yield 'a rulebook value out of range' => ['reach:rulebook', ['slug' => '%s', '--set' => ['target=0']], 1, 'from 1 to 100'];
         yield 'a rulebook pair that is none' => ['reach:rulebook', ['slug' => '%s', '--set' => ['target']], 2, 'key=value'];
@@ -49,10 +74,17 @@ final class CommandsTest extends TestCase
     public function test_a_study_on_an_existing_slug_is_updated_and_who_is_dropped_stays_a_candidate(): void
     {
         $study = $this->makeStudy(['a.example', 'b.example']);
-        [$code] = $this->command('reach:study', ['slug' => $study->slug, '--competitor' => ['b.example', 'c.example'], '--country' => 'us']);
+        [$code] = $this->command('reach:study', [
+            'slug' => $study->slug,
+            '--competitor' => ['b.example', 'c.example'],
+            '--country' => 'us',
+        ]);
         self::assertSame(0, $code);
         $study = Study::query()->where('slug', $study->slug)->with('domains')->firstOrFail();
-        self::assertSame(['quillfair.example', 'b.example', 'c.example'], array_map(static fn(Domain $domain): string => $domain->entry, $study->comparedDomains()));
+        self::assertSame(
+            ['quillfair.example', 'b.example', 'c.example'],
+            array_map(static fn(Domain $domain): string => $domain->entry, $study->comparedDomains()),
+        );
         self::assertSame(['US', 'USD', 'Pens'], [$study->country, $study->currency, $study->name]);
         self::assertSame(['a.example'], $study->domains->where('role', 'candidate')->pluck('entry')->all());
     }
@@ -102,7 +134,10 @@ final class CommandsTest extends TestCase
         $this->import($study, "keyword,position,channel\npen,4,organic\nnib,2,paid\n", options: ['--domain' => 'quillfair.example']);
         [, $organic] = $this->command('reach:compare', ['slug' => $study->slug]);
         [, $paid] = $this->command('reach:compare', ['slug' => $study->slug, '--channel' => 'paid']);
-        self::assertSame([['pen'], ['nib']], [array_column(self::readCsv($organic), 'keyword'), array_column(self::readCsv($paid), 'keyword')]);
+        self::assertSame(
+            [['pen'], ['nib']],
+            [array_column(self::readCsv($organic), 'keyword'), array_column(self::readCsv($paid), 'keyword')],
+        );
     }
 
     /** Written to as it is: a finished file moved into its place would take a device away from the whole machine. */

@@ -69,7 +69,12 @@ final class DemoTest extends TestCase
     public function test_a_password_that_was_printed_in_public_is_replaced(): void
     {
         $study = $this->makeStudy();
-        User::query()->create(['name' => 'Edda Quill', 'email' => self::EDITOR, 'password' => 'smoke-and-honey', 'is_administrator' => false]);
+        User::query()->create([
+            'name' => 'Edda Quill',
+            'email' => self::EDITOR,
+            'password' => 'smoke-and-honey',
+            'is_administrator' => false,
+        ]);
         $told = app(InvitePeople::class)->execute($study);
         self::assertArrayHasKey(self::EDITOR, $told);
         self::assertFalse(Hash::check('smoke-and-honey', User::query()->where('email', self::EDITOR)->firstOrFail()->getAuthPassword()));

@@ -10,7 +10,8 @@ use Tests\TestCase;
 /** A small study whose exports were worked out by hand, cell by cell. */
 final class ExportsByHandTest extends TestCase
 {
-    private const OURS_BEFORE = "keyword,position,url\nfountain pen,9,https://quillfair.example/pens\nink bottle,30,https://quillfair.example/ink\nwax seal,4,https://quillfair.example/wax\n";
+    private const OURS_BEFORE = "keyword,position,url\nfountain pen,9,https://quillfair.example/pens\nink "
+        ."bottle,30,https://quillfair.example/ink\nwax seal,4,https://quillfair.example/wax\n";
     private const OURS = "Keyword,Position,URL,Volume,KD,CPC\n"
         ."Fountain Pen,12,https://quillfair.example/pens,1000,20,1.60\n"
         ."fountain pen,15,https://quillfair.example/journal/pens,,,\n"
@@ -18,8 +19,11 @@ final class ExportsByHandTest extends TestCase
         ."quillfair shop,1,https://quillfair.example/,90,5,\n"
         ."nib grinding,101,https://quillfair.example/nibs,70,10,\n"
         ."elsewhere,3,https://other.example/x,70,10,\n";
-    private const INKMOOR = "keyword;rank;page;search volume\nfountain pen;3;https://inkmoor.example/fountain-pens;990\nblotting paper;5;https://inkmoor.example/blotting;200\nink moor pens;1;https://inkmoor.example/;300\nink bottle;8;https://inkmoor.example/inks;400\n";
-    private const NIBHOUSE = "keyword\trank\turl\nblotting paper\t2\thttps://www.nibhouse.example/paper\nfountain pen\t60\thttps://www.nibhouse.example/pens\n";
+    private const INKMOOR = "keyword;rank;page;search volume\nfountain pen;3;https://inkmoor.example/fountain-pens;990\nblotting "
+        ."paper;5;https://inkmoor.example/blotting;200\nink moor pens;1;https://inkmoor.example/;300\nink "
+        ."bottle;8;https://inkmoor.example/inks;400\n";
+    private const NIBHOUSE = "keyword\trank\turl\nblotting paper\t2\thttps://www.nibhouse.example/paper\nfountain "
+        ."pen\t60\thttps://www.nibhouse.example/pens\n";
     private const LIST = "keyword,volume,difficulty,cpc\nblotting paper,250,60,\nseal stamp,40,12,0.5\nfountain pen,1100,,\n";
 
     private function study(): Study
@@ -39,29 +43,45 @@ final class ExportsByHandTest extends TestCase
         [$code, $csv] = $this->command('reach:compare', ['slug' => $this->study()->slug]);
         self::assertSame(0, $code);
         // Volume of "fountain pen" is the keyword list's, older though it is; its difficulty comes from our rankings file.
-        self::assertSame(implode("\r\n", [
-            'keyword,standing,own_position,own_url,best_competitor,best_position,competitors_ranking,competitors_above,volume,difficulty,cpc,movement,inkmoor.example,nibhouse.example',
-            'blotting paper,gap,,,nibhouse.example,2,2,2,250,60,,,5,2',
-            'fountain pen,behind,12,https://quillfair.example/pens,inkmoor.example,3,2,1,1100,20,1.6,slipped,3,60',
-            'ink bottle,level,8,https://quillfair.example/ink,inkmoor.example,8,1,0,400,,0.2,climbed,8,',
-            'ink moor pens,gap,,,inkmoor.example,1,1,1,300,,,,1,',
-            'quillfair shop,alone,1,https://quillfair.example/,,,0,0,90,5,,entered,,',
-            'seal stamp,unclaimed,,,,,0,0,40,12,0.5,,,',
-            '',
-        ]), $csv);
+        self::assertSame(
+            implode("\r\n", [
+                'keyword,standing,own_position,own_url,best_competitor,best_position,competitors_ranking,competitors_above,'
+                    .'volume,difficulty,cpc,movement,inkmoor.example,nibhouse.example',
+                'blotting paper,gap,,,nibhouse.example,2,2,2,250,60,,,5,2',
+                'fountain pen,behind,12,https://quillfair.example/pens,inkmoor.example,3,2,1,1100,20,1.6,slipped,3,60',
+                'ink bottle,level,8,https://quillfair.example/ink,inkmoor.example,8,1,0,400,,0.2,climbed,8,',
+                'ink moor pens,gap,,,inkmoor.example,1,1,1,300,,,,1,',
+                'quillfair shop,alone,1,https://quillfair.example/,,,0,0,90,5,,entered,,',
+                'seal stamp,unclaimed,,,,,0,0,40,12,0.5,,,',
+                '',
+            ]),
+            $csv,
+        );
     }
 
     public function test_compare_within_10_as_of_an_earlier_day(): void
     {
         [, $csv] = $this->command('reach:compare', ['slug' => $this->study()->slug, '--within' => '10', '--date' => '2026-10-31']);
         // Only our October snapshot and that of nibhouse stand on or before that day; nothing came before them.
-        self::assertSame([
-            ['blotting paper', 'gap', '', '2', ''],
-            ['fountain pen', 'alone', '9', '', ''],
-            ['ink bottle', 'unclaimed', '', '', ''],
-            ['seal stamp', 'unclaimed', '', '', ''],
-            ['wax seal', 'alone', '4', '', ''],
-        ], array_map(static fn(array $row): array => [$row['keyword'], $row['standing'], $row['own_position'], $row['nibhouse.example'], $row['movement']], self::readCsv($csv)));
+        self::assertSame(
+            [
+                ['blotting paper', 'gap', '', '2', ''],
+                ['fountain pen', 'alone', '9', '', ''],
+                ['ink bottle', 'unclaimed', '', '', ''],
+                ['seal stamp', 'unclaimed', '', '', ''],
+                ['wax seal', 'alone', '4', '', ''],
+            ],
+            array_map(
+                static fn(array $row): array => [
+                    $row['keyword'],
+                    $row['standing'],
+                    $row['own_position'],
+                    $row['nibhouse.example'],
+                    $row['movement'],
+                ],
+                self::readCsv($csv),
+            ),
+        );
     }
 
     public function test_weigh(): void
@@ -72,25 +92,64 @@ final class ExportsByHandTest extends TestCase
         // Left out: ink moor pens (a competitor's brand), quillfair shop (we are first), seal stamp (unclaimed).
         self::assertSame(['fountain pen', 'ink bottle', 'blotting paper'], array_column($rows, 'keyword'));
         $this->assertRow($rows[0], [
-            'rank' => 1, 'standing' => 'behind', 'own_position' => 12, 'target' => 3, 'volume' => 1100, 'difficulty' => 20,
-            'visits_now' => 1100 * .008, 'potential' => 1100 * .325, 'gain' => 1100 * (.114 - .008),
+            'rank' => 1,
+            'standing' => 'behind',
+            'own_position' => 12,
+            'target' => 3,
+            'volume' => 1100,
+            'difficulty' => 20,
+            'visits_now' => 1100 * 0.008,
+            'potential' => 1100 * 0.325,
+            'gain' => 1100 * (0.114 - 0.008),
             // Ten observations are too few for a model: the assumed curve around the assumed comfort of 30, and the head start of page two.
-            'win_chance' => 1 - (1 - 1 / (1 + exp(-10 / 8))) * .65,
-            'expected_gain' => (1 - (1 - 1 / (1 + exp(-10 / 8))) * .65) * 1100 * .106,
+            'win_chance' => 1 - (1 - 1 / (1 + exp(-10 / 8))) * 0.65,
+            'expected_gain' => (1 - (1 - 1 / (1 + exp(-10 / 8))) * 0.65) * 1100 * 0.106,
             // Volume reaches 1000: 4 points; ease up to 20: 4; gain 116.6 reaches 75: 3.
-            'priority' => 11 / 3, 'horizon' => 'quick win',
+            'priority' => 11 / 3,
+            'horizon' => 'quick win',
             // Two pages of ours within 50 stand in each other's way. Links: e^(.06 · 20) − 1 = 2.32, rounded up.
-            'tactic' => 'merge pages', 'links_to_earn' => 3, 'intent' => 'open', 'topic' => 'fountain pen',
+            'tactic' => 'merge pages',
+            'links_to_earn' => 3,
+            'intent' => 'open',
+            'topic' => 'fountain pen',
         ]);
         $this->assertRow($rows[1], [
-            'rank' => 2, 'standing' => 'level', 'own_position' => 8, 'target' => 3, 'volume' => 400, 'difficulty' => '',
-            'visits_now' => 12.4, 'potential' => 130, 'gain' => 33.2, 'win_chance' => 1, 'expected_gain' => 33.2,
-            'priority' => (3 + 2) / 2, 'horizon' => '', 'tactic' => 'improve page', 'links_to_earn' => '', 'intent' => 'open', 'topic' => 'ink bottle',
+            'rank' => 2,
+            'standing' => 'level',
+            'own_position' => 8,
+            'target' => 3,
+            'volume' => 400,
+            'difficulty' => '',
+            'visits_now' => 12.4,
+            'potential' => 130,
+            'gain' => 33.2,
+            'win_chance' => 1,
+            'expected_gain' => 33.2,
+            'priority' => (3 + 2) / 2,
+            'horizon' => '',
+            'tactic' => 'improve page',
+            'links_to_earn' => '',
+            'intent' => 'open',
+            'topic' => 'ink bottle',
         ]);
         $this->assertRow($rows[2], [
-            'rank' => 3, 'standing' => 'gap', 'own_position' => '', 'target' => 3, 'volume' => 250, 'difficulty' => 60,
-            'visits_now' => 0, 'potential' => 81.25, 'gain' => 28.5, 'win_chance' => 1 / (1 + exp(30 / 8)), 'expected_gain' => 28.5 / (1 + exp(30 / 8)),
-            'priority' => (3 + 1 + 2) / 3, 'horizon' => 'long term', 'tactic' => 'new page + links', 'links_to_earn' => 36, 'intent' => 'open', 'topic' => 'blotting paper',
+            'rank' => 3,
+            'standing' => 'gap',
+            'own_position' => '',
+            'target' => 3,
+            'volume' => 250,
+            'difficulty' => 60,
+            'visits_now' => 0,
+            'potential' => 81.25,
+            'gain' => 28.5,
+            'win_chance' => 1 / (1 + exp(30 / 8)),
+            'expected_gain' => 28.5 / (1 + exp(30 / 8)),
+            'priority' => (3 + 1 + 2) / 3,
+            'horizon' => 'long term',
+            'tactic' => 'new page + links',
+            'links_to_earn' => 36,
+            'intent' => 'open',
+            'topic' => 'blotting paper',
         ]);
     }
 
@@ -104,7 +163,17 @@ final class ExportsByHandTest extends TestCase
     {
         [, $json] = $this->command('reach:compare', ['slug' => $this->study()->slug, '--format' => 'json']);
         $rows = json_decode($json, true, 8, JSON_THROW_ON_ERROR);
-        self::assertSame(['keyword' => 'blotting paper', 'standing' => 'gap', 'own_position' => null, 'own_url' => null, 'best_competitor' => 'nibhouse.example', 'best_position' => 2], array_slice($rows[0], 0, 6));
+        self::assertSame(
+            [
+                'keyword' => 'blotting paper',
+                'standing' => 'gap',
+                'own_position' => null,
+                'own_url' => null,
+                'best_competitor' => 'nibhouse.example',
+                'best_position' => 2,
+            ],
+            array_slice($rows[0], 0, 6),
+        );
         self::assertSame(2, $rows[0]['nibhouse.example']);
     }
 
@@ -115,7 +184,9 @@ final class ExportsByHandTest extends TestCase
     private function assertRow(array $row, array $expected): void
     {
         foreach ($expected as $column => $value) {
-            is_string($value) ? self::assertSame($value, $row[$column], $column) : self::assertEqualsWithDelta($value, (float) $row[$column], 1e-9, $column);
+            is_string($value)
+                ? self::assertSame($value, $row[$column], $column)
+                : self::assertEqualsWithDelta($value, (float) $row[$column], 1e-9, $column);
         }
     }
 }

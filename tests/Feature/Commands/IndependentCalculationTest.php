@@ -34,11 +34,30 @@ final class IndependentCalculationTest extends TestCase
             $this->import($study, (string) file_get_contents($folder.'/'.$file['file']), $file['kind'], $options);
         }
         $words = array_values(array_unique(explode(' ', implode(' ', [...self::FIRST, ...self::THINGS, ...self::LAST]))));
-        file_put_contents($folder.'/files.json', json_encode(['own' => self::OWN, 'competitors' => self::RIVALS, 'files' => $files, 'stems' => (new PostgresStemmer('en'))->stems($words)], JSON_THROW_ON_ERROR));
-        $expected = json_decode((new Process(['/usr/bin/python3', base_path('tests/independent/weigh.py'), $folder]))->mustRun()->getOutput(), true, 32, JSON_THROW_ON_ERROR);
+        file_put_contents(
+            $folder.'/files.json',
+            json_encode(
+                [
+                    'own' => self::OWN,
+                    'competitors' => self::RIVALS,
+                    'files' => $files,
+                    'stems' => (new PostgresStemmer('en'))->stems($words),
+                ],
+                JSON_THROW_ON_ERROR,
+            ),
+        );
+        $expected = json_decode(
+            (new Process(['/usr/bin/python3', base_path('tests/independent/weigh.py'), $folder]))->mustRun()->getOutput(),
+            true,
+            32,
+            JSON_THROW_ON_ERROR,
+        );
 
         self::assertSameTable($expected['compare'], $this->exported('reach:compare', $study));
-        self::assertSameTable($expected['weigh'], array_map(static fn(array $row): array => \array_slice($row, 1), $this->exported('reach:weigh', $study)));
+        self::assertSameTable(
+            $expected['weigh'],
+            array_map(static fn(array $row): array => \array_slice($row, 1), $this->exported('reach:weigh', $study)),
+        );
         $topics = array_column($this->exported('reach:topics', $study), 0, 1);
         ksort($topics, SORT_STRING);
         ksort($expected['topics'], SORT_STRING);
@@ -68,18 +87,43 @@ final class IndependentCalculationTest extends TestCase
         foreach ([self::OWN, ...self::RIVALS] as $domain) {
             foreach (['2026-10-01', '2026-11-01'] as $date) {
                 $files[] = ['kind' => 'rankings', 'file' => "{$domain}-{$date}.csv", 'date' => $date, 'domain' => $domain];
-                self::save($folder."/{$domain}-{$date}.csv", ['keyword', 'position', 'url', 'volume', 'difficulty', 'cpc'], $this->rankings($keywords, $domain));
+                self::save(
+                    $folder."/{$domain}-{$date}.csv",
+                    ['keyword', 'position', 'url', 'volume', 'difficulty', 'cpc'],
+                    $this->rankings($keywords, $domain),
+                );
             }
         }
         $files[] = ['kind' => 'keywords', 'file' => 'keywords.csv', 'date' => '2026-09-01'];
-        self::save($folder.'/keywords.csv', ['keyword', 'volume', 'difficulty', 'cpc'], array_map(fn(string $keyword): array => [$keyword, self::maybe(mt_rand(0, 900) * 10), self::maybe(mt_rand(0, 1000) / 10), ''], self::some($keywords, 40)));
-        $authorities = array_map(static fn(string $domain): array => [$domain, mt_rand(10, 90)], $seed % 3 === 0 ? [self::OWN] : [self::OWN, ...self::RIVALS]);
+        self::save(
+            $folder.'/keywords.csv',
+            ['keyword', 'volume', 'difficulty', 'cpc'],
+            array_map(
+                fn(string $keyword): array => [$keyword, self::maybe(mt_rand(0, 900) * 10), self::maybe(mt_rand(0, 1000) / 10), ''],
+                self::some($keywords, 40),
+            ),
+        );
+        $authorities = array_map(
+            static fn(string $domain): array => [$domain, mt_rand(10, 90)],
+            $seed % 3 === 0 ? [self::OWN] : [self::OWN, ...self::RIVALS],
+        );
         $files[] = ['kind' => 'domains', 'file' => 'domains.csv', 'date' => '2026-11-01'];
         self::save($folder.'/domains.csv', ['domain', 'authority'], $authorities);
         $files[] = ['kind' => 'results', 'file' => 'results.csv', 'date' => '2026-11-01'];
-        self::save($folder.'/results.csv', ['keyword', 'position', 'url', 'referring_domains'], $this->results(self::some($keywords, $seed % 2 === 0 ? 6 : 30)));
+        self::save(
+            $folder.'/results.csv',
+            ['keyword', 'position', 'url', 'referring_domains'],
+            $this->results(self::some($keywords, $seed % 2 === 0 ? 6 : 30)),
+        );
         $files[] = ['kind' => 'performance', 'file' => 'performance.csv', 'date' => '2026-11-01'];
-        self::save($folder.'/performance.csv', ['query', 'clicks', 'impressions', 'position'], array_map(static fn(string $keyword): array => [$keyword, mt_rand(0, 12), mt_rand(20, 400), mt_rand(10, 400) / 10], self::some($keywords, 150)));
+        self::save(
+            $folder.'/performance.csv',
+            ['query', 'clicks', 'impressions', 'position'],
+            array_map(
+                static fn(string $keyword): array => [$keyword, mt_rand(0, 12), mt_rand(20, 400), mt_rand(10, 400) / 10],
+                self::some($keywords, 150),
+            ),
+        );
 
         return $files;
     }
@@ -94,8 +138,22 @@ final class IndependentCalculationTest extends TestCase
         $rows = [];
         foreach (self::some($keywords, mt_rand(90, 260)) as $keyword) {
             for ($page = mt_rand(1, 6) === 1 ? 2 : 1; $page > 0; --$page) {
-                $url = ['', "https://{$domain}/", "https://{$domain}/a", "https://{$domain}/b/c", "https://{$domain}/d?x=1", 'https://elsewhere.example/'][mt_rand(0, 5)];
-                $rows[] = [$keyword, mt_rand(1, mt_rand(1, 3) === 1 ? 110 : 25), $url, self::maybe(mt_rand(0, 300) * 10), self::maybe(mt_rand(0, 1000) / 10), self::maybe(mt_rand(0, 700) / 100)];
+                $url = [
+                    '',
+                    "https://{$domain}/",
+                    "https://{$domain}/a",
+                    "https://{$domain}/b/c",
+                    "https://{$domain}/d?x=1",
+                    'https://elsewhere.example/',
+                ][mt_rand(0, 5)];
+                $rows[] = [
+                    $keyword,
+                    mt_rand(1, mt_rand(1, 3) === 1 ? 110 : 25),
+                    $url,
+                    self::maybe(mt_rand(0, 300) * 10),
+                    self::maybe(mt_rand(0, 1000) / 10),
+                    self::maybe(mt_rand(0, 700) / 100),
+                ];
             }
         }
 
@@ -112,7 +170,12 @@ final class IndependentCalculationTest extends TestCase
         $rows = [];
         foreach ($keywords as $keyword) {
             foreach (range(1, 12, 2) as $position) {
-                $rows[] = [$keyword, $position, mt_rand(0, 3) === 0 ? 'https://'.self::OWN.'/a' : "https://other-{$position}.example/", self::maybe(mt_rand(0, 60))];
+                $rows[] = [
+                    $keyword,
+                    $position,
+                    mt_rand(0, 3) === 0 ? 'https://'.self::OWN.'/a' : "https://other-{$position}.example/",
+                    self::maybe(mt_rand(0, 60)),
+                ];
             }
         }
 
@@ -169,7 +232,9 @@ final class IndependentCalculationTest extends TestCase
         foreach ($expected as $number => $row) {
             foreach ($row as $column => $value) {
                 $where = $row[0].', column '.$column;
-                is_numeric($value) ? self::assertEqualsWithDelta($value, $actual[$number][$column], 1e-6 * max(1, abs((float) $value)), $where) : self::assertSame($value, $actual[$number][$column], $where);
+                is_numeric($value)
+                    ? self::assertEqualsWithDelta($value, $actual[$number][$column], 1e-6 * max(1, abs((float) $value)), $where)
+                    : self::assertSame($value, $actual[$number][$column], $where);
             }
         }
     }

@@ -14,14 +14,39 @@ final class OddDataTest extends TestCase
     /** @return iterable<string, array{string, string, bool}> ours, theirs, whether the win model is assumed */
     public static function oddities(): iterable
     {
-        $many = static fn(\Closure $row): string => "keyword,position,volume,difficulty\n".implode('', array_map(static fn(int $number): string => $row($number)."\n", range(1, 80)));
-        yield 'nobody on page one' => [$many(static fn(int $number): string => "k{$number},50,100,{$number}"), $many(static fn(int $number): string => "k{$number},60,100,{$number}"), true];
-        yield 'everybody on page one' => [$many(static fn(int $number): string => "k{$number},2,100,{$number}"), $many(static fn(int $number): string => "k{$number},3,100,{$number}"), true];
-        yield 'every difficulty unknown' => [$many(static fn(int $number): string => "k{$number},12,100,"), $many(static fn(int $number): string => "k{$number},5,100,"), true];
-        yield 'every difficulty alike' => [$many(static fn(int $number): string => "k{$number},12,100,40"), $many(static fn(int $number): string => "k{$number},5,100,40"), false];
-        yield 'every volume zero' => [$many(static fn(int $number): string => "k{$number},12,0,{$number}"), $many(static fn(int $number): string => "k{$number},".($number % 30 + 1).",0,{$number}"), false];
+        $many = static fn(\Closure $row): string => "keyword,position,volume,difficulty\n".
+            implode('', array_map(static fn(int $number): string => $row($number)."\n", range(1, 80)));
+        yield 'nobody on page one' => [
+            $many(static fn(int $number): string => "k{$number},50,100,{$number}"),
+            $many(static fn(int $number): string => "k{$number},60,100,{$number}"),
+            true,
+        ];
+        yield 'everybody on page one' => [
+            $many(static fn(int $number): string => "k{$number},2,100,{$number}"),
+            $many(static fn(int $number): string => "k{$number},3,100,{$number}"),
+            true,
+        ];
+        yield 'every difficulty unknown' => [
+            $many(static fn(int $number): string => "k{$number},12,100,"),
+            $many(static fn(int $number): string => "k{$number},5,100,"),
+            true,
+        ];
+        yield 'every difficulty alike' => [
+            $many(static fn(int $number): string => "k{$number},12,100,40"),
+            $many(static fn(int $number): string => "k{$number},5,100,40"),
+            false,
+        ];
+        yield 'every volume zero' => [
+            $many(static fn(int $number): string => "k{$number},12,0,{$number}"),
+            $many(static fn(int $number): string => "k{$number},".(($number % 30) + 1).",0,{$number}"),
+            false,
+        ];
         yield 'one keyword' => ["keyword,position,volume,difficulty\nk,12,100,20\n", "keyword,position\nk,3\n", true];
-        yield 'a keyword of 400 characters' => ["keyword,position,volume,difficulty\n".str_repeat('k', 400).",12,100,20\n", "keyword,position\nk,3\n", true];
+        yield 'a keyword of 400 characters' => [
+            "keyword,position,volume,difficulty\n".str_repeat('k', 400).",12,100,20\n",
+            "keyword,position\nk,3\n",
+            true,
+        ];
     }
 
     #[DataProvider('oddities')]
@@ -43,17 +68,31 @@ final class OddDataTest extends TestCase
     public function test_one_domain_alone_is_a_study_too(): void
     {
         $study = $this->makeStudy([]);
-        $this->import($study, "keyword,position,url,volume\nbee hive,12,https://quillfair.example/a,100\nbee box,15,https://quillfair.example/a,90\n", options: ['--domain' => 'quillfair.example']);
+        $this->import(
+            $study,
+            "keyword,position,url,volume\nbee hive,12,https://quillfair.example/a,100\nbee box,15,https://quillfair.example/a,90\n",
+            options: ['--domain' => 'quillfair.example'],
+        );
         [, $csv] = $this->command('reach:compare', ['slug' => $study->slug]);
         self::assertSame(['alone', 'alone'], array_column(self::readCsv($csv), 'standing'));
         [, $topics] = $this->command('reach:topics', ['slug' => $study->slug]);
-        self::assertSame(['primary', 'secondary'], array_column(self::readCsv($topics), 'role'), 'One domain with URLs is evidence enough.');
+        self::assertSame(
+            ['primary', 'secondary'],
+            array_column(self::readCsv($topics), 'role'),
+            'One domain with URLs is evidence enough.',
+        );
     }
 
     public function test_ten_thousand_pages_for_one_keyword_are_kept_and_the_best_counts(): void
     {
         $study = $this->makeStudy(['inkmoor.example']);
-        $rows = implode('', array_map(static fn(int $number): string => 'bee hive,'.(100 - $number % 90).",https://quillfair.example/page-{$number},100\n", range(1, 10_000)));
+        $rows = implode(
+            '',
+            array_map(
+                static fn(int $number): string => 'bee hive,'.(100 - ($number % 90)).",https://quillfair.example/page-{$number},100\n",
+                range(1, 10_000),
+            ),
+        );
         $this->import($study, "keyword,position,url,volume\n".$rows, options: ['--domain' => 'quillfair.example']);
         [, $csv] = $this->command('reach:compare', ['slug' => $study->slug]);
         $row = self::readCsv($csv)[0];

@@ -10,13 +10,61 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Console\Input\InputOption;
 use Tests\TestCase;
 
-/** Whatever stands behind an option: done, refused or wrong usage, with one line that says why; never a breakdown, and nothing changed by what was refused. */
+/**
+ * Whatever stands behind an option: done, refused or wrong usage, with one line that says why; never a breakdown, and nothing changed by
+ * what was refused.
+ */
 final class OddOptionsTest extends TestCase
 {
-    private const COMMANDS = ['reach:study', 'reach:import', 'reach:compare', 'reach:weigh', 'reach:topics', 'reach:plan', 'reach:rulebook', 'reach:pull'];
+    private const COMMANDS = [
+        'reach:study',
+        'reach:import',
+        'reach:compare',
+        'reach:weigh',
+        'reach:topics',
+        'reach:plan',
+        'reach:rulebook',
+        'reach:pull',
+    ];
     private const ODD = [
-        '', ' ', '0', '-1', '2.5', '1e3', '99999999999999999999', 'NaN', '٣', 'odd', "two\nlines", "a\ttab", '2026-02-30', '2026-13', '9999-12', '0000-01', '2026-1-1', 'csv ', 'CSV', '../../x', 'key=', '=value',
-        'key=value', 'within=20;drop', 'volume:1', 'volume:-1', 'volume:1,volume:2', 'volume:', ':1', 'http://', 'https://[::1', 'inkmoor.example/../', '-', '--', "'", '"', '%s', '😀',
+        '',
+        ' ',
+        '0',
+        '-1',
+        '2.5',
+        '1e3',
+        '99999999999999999999',
+        'NaN',
+        '٣',
+        'odd',
+        "two\nlines",
+        "a\ttab",
+        '2026-02-30',
+        '2026-13',
+        '9999-12',
+        '0000-01',
+        '2026-1-1',
+        'csv ',
+        'CSV',
+        '../../x',
+        'key=',
+        '=value',
+        'key=value',
+        'within=20;drop',
+        'volume:1',
+        'volume:-1',
+        'volume:1,volume:2',
+        'volume:',
+        ':1',
+        'http://',
+        'https://[::1',
+        'inkmoor.example/../',
+        '-',
+        '--',
+        "'",
+        '"',
+        '%s',
+        '😀',
     ];
 
     private Study $study;
@@ -25,8 +73,16 @@ final class OddOptionsTest extends TestCase
     {
         parent::setUp();
         $this->study = $this->makeStudy();
-        $this->import($this->study, "keyword,position,volume,difficulty\nfountain pen,12,1000,20\nink,8,400,\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
-        $this->import($this->study, "keyword,position,volume\nfountain pen,3,1000\nblotting paper,5,250\n", options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
+        $this->import(
+            $this->study,
+            "keyword,position,volume,difficulty\nfountain pen,12,1000,20\nink,8,400,\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01'],
+        );
+        $this->import(
+            $this->study,
+            "keyword,position,volume\nfountain pen,3,1000\nblotting paper,5,250\n",
+            options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01'],
+        );
     }
 
     /** @return iterable<string, array{string, string}> command, option that takes a value */
@@ -56,7 +112,11 @@ final class OddOptionsTest extends TestCase
             $told[$command][] = $option;
         }
         foreach (self::COMMANDS as $name) {
-            $own = array_filter(Artisan::all()[$name]->getDefinition()->getOptions(), static fn(InputOption $option): bool => $option->acceptValue() && ! \in_array($option->getName(), ['out', 'report', 'env', 'verbose'], true));
+            $own = array_filter(
+                Artisan::all()[$name]->getDefinition()->getOptions(),
+                static fn(InputOption $option): bool => $option->acceptValue() &&
+                    !\in_array($option->getName(), ['out', 'report', 'env', 'verbose'], true),
+            );
             self::assertEqualsCanonicalizing(array_keys($own), $told[$name], $name);
         }
     }
@@ -83,7 +143,10 @@ final class OddOptionsTest extends TestCase
 
     public function test_a_refused_setting_changes_none_of_those_beside_it(): void
     {
-        [$code] = $this->command('reach:rulebook', ['slug' => $this->study->slug, '--set' => ['target=2', 'within=20', 'conversion_rate=7']]);
+        [$code] = $this->command('reach:rulebook', [
+            'slug' => $this->study->slug,
+            '--set' => ['target=2', 'within=20', 'conversion_rate=7'],
+        ]);
         self::assertSame(1, $code);
         self::assertSame([], $this->study->refresh()->rulebook()->changes());
         [$code] = $this->command('reach:rulebook', ['slug' => $this->study->slug, '--set' => ['target=2', 'within=20']]);
@@ -106,7 +169,11 @@ final class OddOptionsTest extends TestCase
     {
         return match ($command) {
             'reach:study' => array_diff_key(['--name' => 'Odd', '--domain' => 'odd.example'], ['--'.$option => '']),
-            'reach:import' => ['file' => $this->makeFile("keyword,position\nodd pen,7\n"), '--dry-run' => true, ...array_diff_key(['--kind' => 'rankings', '--domain' => 'quillfair.example'], ['--'.$option => ''])],
+            'reach:import' => [
+                'file' => $this->makeFile("keyword,position\nodd pen,7\n"),
+                '--dry-run' => true,
+                ...array_diff_key(['--kind' => 'rankings', '--domain' => 'quillfair.example'], ['--'.$option => '']),
+            ],
             default => [],
         };
     }

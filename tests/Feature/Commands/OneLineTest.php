@@ -12,12 +12,24 @@ final class OneLineTest extends TestCase
 {
     public function test_a_failing_database_is_one_line_and_a_number_in_the_log(): void
     {
-        $process = new Process(['php', 'artisan', 'reach:compare', 'bees'], base_path(), ['APP_ENV' => 'testing', 'DB_PORT' => '1', 'LOG_CHANNEL' => 'kept'], null, 60);
+        $process = new Process(
+            ['php', 'artisan', 'reach:compare', 'bees'],
+            base_path(),
+            ['APP_ENV' => 'testing', 'DB_PORT' => '1', 'LOG_CHANNEL' => 'kept'],
+            null,
+            60,
+        );
         self::assertSame(1, $process->run());
         self::assertSame('', $process->getOutput());
-        self::assertMatchesRegularExpression('/^It broke off; nothing half was kept\. The log in storage\/logs has the rest under the number ([0-9A-F]{8})\.\n$/D', $process->getErrorOutput());
+        self::assertMatchesRegularExpression(
+            '/^It broke off; nothing half was kept\. The log in storage\/logs has the rest under the number ([0-9A-F]{8})\.\n$/D',
+            $process->getErrorOutput(),
+        );
         $number = substr(rtrim($process->getErrorOutput(), ".\n"), -8);
-        self::assertStringContainsString($number, (string) file_get_contents(storage_path('logs/greater-reach-'.gmdate('Y-m-d').'.log')));
+        self::assertStringContainsString(
+            $number,
+            (string) file_get_contents(storage_path('logs/greater-reach-'.gmdate('Y-m-d').'.log')),
+        );
     }
 
     public function test_wrong_usage_stays_what_it_was(): void

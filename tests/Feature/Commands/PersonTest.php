@@ -20,8 +20,12 @@ final class PersonTest extends TestCase
         [$email, $password] = $this->made(['--editor' => [$study->slug]]);
         self::assertMatchesRegularExpression('/^[A-Za-z0-9]{20}$/', $password);
         self::assertStringNotContainsString($password, (string) User::query()->where('email', $email)->value('password'));
-        $this->postJson('/api/v1/session', ['email' => $email, 'password' => $password])->assertOk()->assertJsonPath('person.name', 'Wren Hollis');
-        $this->getJson("/api/v1/studies/{$study->slug}")->assertOk()->assertJsonPath('may_edit', true);
+        $this->postJson('/api/v1/session', ['email' => $email, 'password' => $password])
+            ->assertOk()
+            ->assertJsonPath('person.name', 'Wren Hollis');
+        $this->getJson("/api/v1/studies/{$study->slug}")
+            ->assertOk()
+            ->assertJsonPath('may_edit', true);
     }
 
     public function test_roles_are_given_changed_and_taken(): void
@@ -29,9 +33,19 @@ final class PersonTest extends TestCase
         [$one, $other] = [$this->makeStudy(), $this->makeStudy()];
         [$email] = $this->made(['--reader' => [$one->slug, $other->slug]]);
         $user = User::query()->where('email', $email)->firstOrFail();
-        $sees = fn(string $slug): array => [$this->actingAs($user->refresh())->getJson("/api/v1/studies/{$slug}")->getStatusCode(), $this->actingAs($user)->patchJson("/api/v1/studies/{$slug}", ['name' => 'Pens'])->getStatusCode()];
+        $sees = fn(string $slug): array => [
+            $this->actingAs($user->refresh())
+                ->getJson("/api/v1/studies/{$slug}")
+                ->getStatusCode(),
+            $this->actingAs($user)
+                ->patchJson("/api/v1/studies/{$slug}", ['name' => 'Pens'])
+                ->getStatusCode(),
+        ];
         self::assertSame([[200, 403], [200, 403]], [$sees($one->slug), $sees($other->slug)]);
-        self::assertSame([0, "{$email} is changed.\n"], $this->command('reach:person', ['email' => strtoupper($email), '--editor' => [$one->slug], '--leave' => [$other->slug]]));
+        self::assertSame(
+            [0, "{$email} is changed.\n"],
+            $this->command('reach:person', ['email' => strtoupper($email), '--editor' => [$one->slug], '--leave' => [$other->slug]]),
+        );
         self::assertSame([[200, 200], [403, 403]], [$sees($one->slug), $sees($other->slug)]);
         $this->command('reach:person', ['email' => $email, '--administrator' => 'yes']);
         self::assertSame([200, 200], $sees($other->slug), 'An administrator sees and changes everything.');
@@ -58,8 +72,17 @@ final class PersonTest extends TestCase
         $study = $this->makeStudy();
         [$email] = $this->made(['--editor' => [$study->slug]]);
         $user = User::query()->where('email', $email)->firstOrFail();
-        DB::table('decisions')->insert(['study_id' => $study->id, 'keyword' => 'pen', 'mark' => 'shortlisted', 'reason' => 'ours', 'updated_by' => $user->id]);
-        self::assertSame([0, "The account of {$email} is gone.\n"], $this->command('reach:person', ['email' => $email, '--remove' => true]));
+        DB::table('decisions')->insert([
+            'study_id' => $study->id,
+            'keyword' => 'pen',
+            'mark' => 'shortlisted',
+            'reason' => 'ours',
+            'updated_by' => $user->id,
+        ]);
+        self::assertSame(
+            [0, "The account of {$email} is gone.\n"],
+            $this->command('reach:person', ['email' => $email, '--remove' => true]),
+        );
         self::assertNull($user->fresh());
         self::assertSame('ours', DB::table('decisions')->where('study_id', $study->id)->where('keyword', 'pen')->value('reason'));
         self::assertSame(1, $this->command('reach:person', ['email' => $email, '--remove' => true])[0], 'Gone is gone.');
@@ -76,7 +99,11 @@ final class PersonTest extends TestCase
         }
         self::assertTrue(User::query()->where('email', $email)->firstOrFail()->is_administrator);
         $this->made(['--administrator' => 'yes']);
-        self::assertSame(0, $this->command('reach:person', ['email' => $email, '--administrator' => 'no'])[0], 'With another one there, this one may go.');
+        self::assertSame(
+            0,
+            $this->command('reach:person', ['email' => $email, '--administrator' => 'no'])[0],
+            'With another one there, this one may go.',
+        );
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, int, string}> address, options, exit code, what is said */

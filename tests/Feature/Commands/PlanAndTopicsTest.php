@@ -9,8 +9,10 @@ use Tests\TestCase;
 
 final class PlanAndTopicsTest extends TestCase
 {
-    private const OURS = "keyword,position,url,volume,difficulty\nbee hive,12,https://quillfair.example/hives,1000,20\nhive kit,15,https://quillfair.example/hives,300,10\nbee suit,4,https://quillfair.example/suits,500,30\n";
-    private const THEIRS = "keyword,position,url,volume,difficulty\nbee hive,3,https://inkmoor.example/h,,\nhive kit,6,https://inkmoor.example/h,,\nbee box,2,https://inkmoor.example/h,200,15\nhives bees,9,https://inkmoor.example/other,50,5\n";
+    private const OURS = "keyword,position,url,volume,difficulty\nbee hive,12,https://quillfair.example/hives,1000,20\nhive "
+        ."kit,15,https://quillfair.example/hives,300,10\nbee suit,4,https://quillfair.example/suits,500,30\n";
+    private const THEIRS = "keyword,position,url,volume,difficulty\nbee hive,3,https://inkmoor.example/h,,\nhive "
+        ."kit,6,https://inkmoor.example/h,,\nbee box,2,https://inkmoor.example/h,200,15\nhives bees,9,https://inkmoor.example/other,50,5\n";
 
     private function study(): Study
     {
@@ -25,7 +27,8 @@ final class PlanAndTopicsTest extends TestCase
     {
         [$code, $csv] = $this->command('reach:topics', ['slug' => $this->study()->slug]);
         self::assertSame(0, $code);
-        // Two domains rank one page for "bee hive" and "hive kit"; "bee box" has only one domain's evidence; "hives bees" has the stems of "bee hive".
+        // Two domains rank one page for "bee hive" and "hive kit"; "bee box" has only one domain's evidence; "hives bees" has the stems
+        // of "bee hive".
         self::assertSame("topic,keyword,role,volume,own_url\r\n"
             ."bee hive,bee hive,primary,1000,https://quillfair.example/hives\r\n"
             ."bee hive,hive kit,secondary,300,https://quillfair.example/hives\r\n"
@@ -46,13 +49,24 @@ final class PlanAndTopicsTest extends TestCase
         $study = $this->study();
         $months = implode(',', array_map(static fn(int $month): string => 'm'.$month, range(1, 12)));
         $this->import($study, "keyword,{$months}\nbee hive,0,0,0,900,900,0,0,0,0,0,0,0\n", 'keywords');
-        [$code, $csv] = $this->command('reach:plan', ['slug' => $study->slug, '--months' => '2', '--capacity' => '2', '--start' => '2026-12']);
+        [$code, $csv] = $this->command('reach:plan', [
+            'slug' => $study->slug,
+            '--months' => '2',
+            '--capacity' => '2',
+            '--start' => '2026-12',
+        ]);
         self::assertSame(0, $code);
         $rows = self::readCsv($csv);
         [, $weighed] = $this->command('reach:weigh', ['slug' => $study->slug]);
         $gains = array_column(self::readCsv($weighed), 'expected_gain', 'keyword');
         // "bee hive": e^(.06·20) − 1 = 2.3, so 3 links and 1.75 days; "bee suit" needs 6 links, 2.5 days, and is spread; "hive kit" 1 link.
-        self::assertSame([['2026-12', 'bee hive', '1.75', '2027-02']], array_map(static fn(array $row): array => [$row['month'], $row['item'], $row['effort_days'], $row['publish_by']], array_slice($rows, 0, 1)));
+        self::assertSame(
+            [['2026-12', 'bee hive', '1.75', '2027-02']],
+            array_map(
+                static fn(array $row): array => [$row['month'], $row['item'], $row['effort_days'], $row['publish_by']],
+                array_slice($rows, 0, 1),
+            ),
+        );
         foreach ($rows as $row) {
             self::assertSame($gains[$row['item']], $row['expected_gain']);
             self::assertLessThanOrEqual(4.0, (float) $row['effort_days']);
@@ -65,13 +79,22 @@ final class PlanAndTopicsTest extends TestCase
         self::assertSame(1, $this->command('reach:plan', ['slug' => $slug, '--start' => '2026-13'])[0]);
         self::assertSame(2, $this->command('reach:plan', ['slug' => $slug, '--capacity' => 'much'])[0]);
         self::assertSame(2, $this->command('reach:plan', ['slug' => $slug, '--months' => '0'])[0]);
-        self::assertSame("month,item,topic,tactic,effort_days,expected_gain,win_chance,publish_by\r\n", $this->command('reach:plan', ['slug' => $slug, '--capacity' => '0'])[1]);
+        self::assertSame(
+            "month,item,topic,tactic,effort_days,expected_gain,win_chance,publish_by\r\n",
+            $this->command('reach:plan', ['slug' => $slug, '--capacity' => '0'])[1],
+        );
     }
 
     public function test_page_one_results_and_own_clicks_reach_links_and_tactic(): void
     {
         $study = $this->study();
-        $this->import($study, "keyword,position,url,referring domains\nbee hive,1,https://a.example/x,10\nbee hive,2,https://b.example/x,21\nbee hive,3,https://c.example/x,\nbee hive,12,https://quillfair.example/hives,5\n", 'results', ['--date' => '2026-11-01']);
+        $this->import(
+            $study,
+            "keyword,position,url,referring domains\nbee hive,1,https://a.example/x,10\nbee hive,2,https://b.example/x,21\nbee "
+                ."hive,3,https://c.example/x,\nbee hive,12,https://quillfair.example/hives,5\n",
+            'results',
+            ['--date' => '2026-11-01'],
+        );
         $this->import($study, "query,clicks,impressions,position\nBee  Suit,1,100,4\n", 'performance');
         [, $csv] = $this->command('reach:weigh', ['slug' => $study->slug]);
         $rows = array_column(self::readCsv($csv), null, 'keyword');

@@ -16,9 +16,23 @@ use Tests\TestCase;
  */
 final class PlanByHandTest extends TestCase
 {
-    private const DAYS = ['new page' => 3.0, 'extend page' => 1.5, 'improve page' => 1.0, 'refresh page' => 1.5, 'merge pages' => 1.0, 'test title' => .5];
-    private const RAMPS = ['new page' => 4, 'extend page' => 3, 'improve page' => 2, 'refresh page' => 2, 'merge pages' => 2, 'test title' => 1];
-    private const DAYS_PER_LINK = .25;
+    private const DAYS = [
+        'new page' => 3.0,
+        'extend page' => 1.5,
+        'improve page' => 1.0,
+        'refresh page' => 1.5,
+        'merge pages' => 1.0,
+        'test title' => 0.5,
+    ];
+    private const RAMPS = [
+        'new page' => 4,
+        'extend page' => 3,
+        'improve page' => 2,
+        'refresh page' => 2,
+        'merge pages' => 2,
+        'test title' => 1,
+    ];
+    private const DAYS_PER_LINK = 0.25;
 
     /** So few that every set of them can be tried. */
     private const KEYWORDS = 12;
@@ -43,17 +57,33 @@ final class PlanByHandTest extends TestCase
         $study = $this->filled($seed);
         $left = $this->opportunities($study);
         self::assertGreaterThan(6, \count($left));
-        self::assertLessThanOrEqual($capacity, max([0.0, ...array_values(array_map(self::days(...), $left))]), 'No item is larger than a month, so that there is one reading alone.');
+        self::assertLessThanOrEqual(
+            $capacity,
+            max([0.0, ...array_values(array_map(self::days(...), $left))]),
+            'No item is larger than a month, so that there is one reading alone.',
+        );
         $planned = $this->planned($study, $months, $capacity);
         for ($step = 0; $step < $months; ++$step) {
             $chosen = $planned[self::month($step)] ?? [];
             $keywords = array_column($chosen, 'item');
             self::assertSame([], array_diff($keywords, array_keys($left)), 'Nothing is planned twice, or without being an opportunity.');
-            self::assertLessThanOrEqual((int) (2 * $capacity), array_sum(array_map(static fn(string $keyword): int => self::halfDays($left[$keyword]), $keywords)));
-            self::assertEqualsWithDelta(self::best($left, (int) (2 * $capacity)), array_sum(array_map(static fn(string $keyword): float => (float) $left[$keyword]['expected_gain'], $keywords)), 1e-9, "Month {$step} could bring more.");
+            self::assertLessThanOrEqual(
+                (int) (2 * $capacity),
+                array_sum(array_map(static fn(string $keyword): int => self::halfDays($left[$keyword]), $keywords)),
+            );
+            self::assertEqualsWithDelta(
+                self::best($left, (int) (2 * $capacity)),
+                array_sum(array_map(static fn(string $keyword): float => (float) $left[$keyword]['expected_gain'], $keywords)),
+                1e-9,
+                "Month {$step} could bring more.",
+            );
             $left = array_diff_key($left, array_flip($keywords));
         }
-        self::assertSame([], array_diff(array_keys($planned), array_map(self::month(...), range(0, $months - 1))), 'Nothing stands outside of the months asked for.');
+        self::assertSame(
+            [],
+            array_diff(array_keys($planned), array_map(self::month(...), range(0, $months - 1))),
+            'Nothing stands outside of the months asked for.',
+        );
     }
 
     public function test_days_and_chances_are_those_of_the_weighing(): void
@@ -65,7 +95,10 @@ final class PlanByHandTest extends TestCase
         foreach ($rows as $row) {
             $weighed = $opportunities[$row['item']];
             self::assertSame(self::days($weighed), (float) $row['effort_days'], $row['item']);
-            self::assertSame([$weighed['tactic'], $weighed['topic'], $weighed['expected_gain'], $weighed['win_chance']], [$row['tactic'], $row['topic'], $row['expected_gain'], $row['win_chance']]);
+            self::assertSame(
+                [$weighed['tactic'], $weighed['topic'], $weighed['expected_gain'], $weighed['win_chance']],
+                [$row['tactic'], $row['topic'], $row['expected_gain'], $row['win_chance']],
+            );
         }
     }
 
@@ -75,7 +108,11 @@ final class PlanByHandTest extends TestCase
         $rows = array_column(array_merge(...array_values($this->planned($study, 6, 30.0))), null, 'item');
         foreach ($rows as $keyword => $row) {
             $peak = self::PEAKS[$keyword] ?? null;
-            self::assertSame($peak === null ? '' : self::publishBy($peak, self::RAMPS[str_replace(' + links', '', $row['tactic'])]), $row['publish_by'], (string) $keyword);
+            self::assertSame(
+                $peak === null ? '' : self::publishBy($peak, self::RAMPS[str_replace(' + links', '', $row['tactic'])]),
+                $row['publish_by'],
+                (string) $keyword,
+            );
         }
         self::assertNotSame([], array_intersect_key(self::PEAKS, $rows), 'Some seasonal keyword was planned.');
     }
@@ -88,7 +125,11 @@ final class PlanByHandTest extends TestCase
         /** @var list<array<string, string|int|float|null>> $json */
         $json = json_decode($this->command('reach:plan', [...$options, '--format' => 'json'])[1], true, 8, JSON_THROW_ON_ERROR);
         self::assertSame(array_column($csv, 'item'), array_column($json, 'item'));
-        self::assertEqualsWithDelta(array_map(floatval(...), array_column($csv, 'expected_gain')), array_column($json, 'expected_gain'), 1e-12);
+        self::assertEqualsWithDelta(
+            array_map(floatval(...), array_column($csv, 'expected_gain')),
+            array_column($json, 'expected_gain'),
+            1e-12,
+        );
         self::assertSame($csv, self::readCsv($this->command('reach:plan', $options)[1]), 'Asked again, it proposes the same.');
     }
 
@@ -157,7 +198,12 @@ final class PlanByHandTest extends TestCase
     /** @return array<string, list<array<string, string>>> month → rows of the plan */
     private function planned(Study $study, int $months, float $capacity): array
     {
-        [$code, $csv] = $this->command('reach:plan', ['slug' => $study->slug, '--months' => (string) $months, '--capacity' => (string) $capacity, '--start' => '2026-12']);
+        [$code, $csv] = $this->command('reach:plan', [
+            'slug' => $study->slug,
+            '--months' => (string) $months,
+            '--capacity' => (string) $capacity,
+            '--start' => '2026-12',
+        ]);
         self::assertSame(0, $code, $csv);
         $planned = [];
         foreach (self::readCsv($csv) as $row) {
@@ -176,11 +222,28 @@ final class PlanByHandTest extends TestCase
         for ($number = 0; $number < self::KEYWORDS; ++$number) {
             $volume = 100 * $random->getInt(2, 40);
             if ($random->getInt(0, 2) > 0) {
-                $own .= sprintf("honey %d,%d,https://quillfair.example/page-%d,%d,%d\n", $number, $random->getInt(4, 40), $number, $volume, $random->getInt(2, 40));
+                $own .= sprintf(
+                    "honey %d,%d,https://quillfair.example/page-%d,%d,%d\n",
+                    $number,
+                    $random->getInt(4, 40),
+                    $number,
+                    $volume,
+                    $random->getInt(2, 40),
+                );
             }
-            $theirs .= sprintf("honey %d,%d,https://inkmoor.example/page-%d,%d,%d\n", $number, $random->getInt(1, 9), $number, $volume, $random->getInt(2, 40));
+            $theirs .= sprintf(
+                "honey %d,%d,https://inkmoor.example/page-%d,%d,%d\n",
+                $number,
+                $random->getInt(1, 9),
+                $number,
+                $volume,
+                $random->getInt(2, 40),
+            );
             $peak = self::PEAKS["honey {$number}"] ?? null;
-            $monthly .= "honey {$number},".implode(',', array_map(static fn(int $month): int => $month === $peak ? 5 * $volume : $volume, range(1, 12)))."\n";
+            $monthly .=
+                "honey {$number},".
+                implode(',', array_map(static fn(int $month): int => $month === $peak ? 5 * $volume : $volume, range(1, 12))).
+                "\n";
         }
         $this->import($study, $own, options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
         $this->import($study, $theirs, options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);

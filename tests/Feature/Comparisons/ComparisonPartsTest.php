@@ -33,11 +33,21 @@ final class ComparisonPartsTest extends TestCase
     {
         $study = $this->filled();
         foreach (['pen 003', 'pen 111', 'pen 198'] as $keyword) {
-            DB::table('decisions')->insert(['study_id' => $study->id, 'keyword' => $keyword, 'fit' => 0, 'intent' => 'buy', 'target' => 1, 'topic' => 'chosen']);
+            DB::table('decisions')->insert([
+                'study_id' => $study->id,
+                'keyword' => $keyword,
+                'fit' => 0,
+                'intent' => 'buy',
+                'target' => 1,
+                'topic' => 'chosen',
+            ]);
         }
         $rows = array_column(self::rows($this->made($study, 2)), null, 'keyword');
         foreach (['pen 003', 'pen 111', 'pen 198'] as $keyword) {
-            self::assertSame([0, 'buy', 1, 'chosen'], [$rows[$keyword]['score_fit'], $rows[$keyword]['intent'], $rows[$keyword]['target'], $rows[$keyword]['topic']]);
+            self::assertSame(
+                [0, 'buy', 1, 'chosen'],
+                [$rows[$keyword]['score_fit'], $rows[$keyword]['intent'], $rows[$keyword]['target'], $rows[$keyword]['topic']],
+            );
         }
         self::assertNotSame('chosen', $rows['pen 004']['topic']);
     }
@@ -75,12 +85,23 @@ final class ComparisonPartsTest extends TestCase
     {
         $study = $this->makeStudy(['inkmoor.example']);
         foreach (['quillfair.example', 'inkmoor.example'] as $domain) {
-            $this->import($study, "keyword,position\n".implode('', array_map(static fn(int $number): string => "word {$number},".(1 + $number % 99)."\n", range(1, 6000))), options: ['--domain' => $domain]);
+            $this->import(
+                $study,
+                "keyword,position\n".
+                    implode(
+                        '',
+                        array_map(static fn(int $number): string => "word {$number},".(1 + ($number % 99))."\n", range(1, 6000)),
+                    ),
+                options: ['--domain' => $domain],
+            );
         }
         $folders = glob(sys_get_temp_dir().'/reach-*', GLOB_ONLYDIR);
         config(['reach.rankings_alone' => 1, 'reach.comparison_processes' => 2]);
         try {
-            app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()), static fn(int $done) => throw new \DomainException("stopped after {$done}"));
+            app(EnsureComparison::class)->execute(
+                ComparisonOrder::shownBy($study->refresh()),
+                static fn(int $done) => throw new \DomainException("stopped after {$done}"),
+            );
             self::fail('Nobody was asked whether to go on.');
         } catch (\DomainException $stop) {
             self::assertSame('stopped after 5000', $stop->getMessage());
@@ -99,7 +120,10 @@ final class ComparisonPartsTest extends TestCase
             $stat = (string) @file_get_contents($path);
             $command = str_replace("\0", ' ', (string) @file_get_contents(\dirname($path).'/cmdline'));
             // State and parent stand behind the name, which may hold anything.
-            if (str_contains($command, 'reach:part') && (int) (explode(' ', substr((string) strrchr($stat, ')'), 2))[1] ?? 0) === getmypid()) {
+            if (
+                str_contains($command, 'reach:part') &&
+                (int) (explode(' ', substr((string) strrchr($stat, ')'), 2))[1] ?? 0) === getmypid()
+            ) {
                 $running[] = $command;
             }
         }
@@ -117,7 +141,11 @@ final class ComparisonPartsTest extends TestCase
         $ranges = KeyRange::cutAt($cuts);
         self::assertSame($ends, array_map(static fn(KeyRange $range): string => "{$range->from}…{$range->before}", $ranges));
         foreach (['', 'a', 'b', 'bb', 'm', 'z', 'ü'] as $keyword) {
-            $holding = array_filter($ranges, static fn(KeyRange $range): bool => ($range->from === null || strcmp($keyword, $range->from) >= 0) && ($range->before === null || strcmp($keyword, $range->before) < 0));
+            $holding = array_filter(
+                $ranges,
+                static fn(KeyRange $range): bool => ($range->from === null || strcmp($keyword, $range->from) >= 0) &&
+                    ($range->before === null || strcmp($keyword, $range->before) < 0),
+            );
             self::assertCount(1, $holding, $keyword);
         }
     }
@@ -139,7 +167,16 @@ final class ComparisonPartsTest extends TestCase
                 for ($keyword = 0; $keyword < 200; ++$keyword) {
                     $draw = crc32("{$domain}{$day}{$keyword}");
                     if ($draw % 4 !== 0) {
-                        $lines .= sprintf("\npen %03d,%d,https://%s/page-%d,%d,%s,%s", $keyword, 1 + $draw % 60, $domain, intdiv($keyword, 3 + $number), $draw % 900, $draw % 7 === 0 ? '' : $draw % 1000 / 10, $draw % 5 === 0 ? '' : $draw % 300 / 100);
+                        $lines .= sprintf(
+                            "\npen %03d,%d,https://%s/page-%d,%d,%s,%s",
+                            $keyword,
+                            1 + ($draw % 60),
+                            $domain,
+                            intdiv($keyword, 3 + $number),
+                            $draw % 900,
+                            $draw % 7 === 0 ? '' : ($draw % 1000) / 10,
+                            $draw % 5 === 0 ? '' : ($draw % 300) / 100,
+                        );
                     }
                 }
                 $this->import($study, $lines."\n", options: ['--domain' => $domain, '--date' => $day]);
@@ -162,6 +199,16 @@ final class ComparisonPartsTest extends TestCase
     /** @return list<array<string, mixed>> */
     private static function rows(Comparison $comparison): array
     {
-        return array_map(static fn(\stdClass $row): array => array_diff_key((array) $row, ['comparison_id' => 0]), array_values(DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id)->orderBy('keyword')->get()->all()));
+        return array_map(
+            static fn(\stdClass $row): array => array_diff_key((array) $row, ['comparison_id' => 0]),
+            array_values(
+                DB::table('comparison_rows')
+                    ->where('study_id', $comparison->study_id)
+                    ->where('comparison_id', $comparison->id)
+                    ->orderBy('keyword')
+                    ->get()
+                    ->all(),
+            ),
+        );
     }
 }

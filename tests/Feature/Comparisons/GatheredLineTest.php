@@ -20,8 +20,20 @@ final class GatheredLineTest extends TestCase
     {
         $year = [1, 2, null, 4, 5, 6, 7, 8, 9, 10, 11, 12];
         $given = [
-            [new Gathered('1984', [[new Ranking('1984', 3, 'https://a.example/é'), new Ranking('1984', 40)], [], [new Ranking('1984', 100)]], [null, 7, 1]), new Metrics(12, 100 / 3, .1 + .2, 1e-7, $year, true), 2.5],
-            [new Gathered("ink \\ \"black\"\u{2028}", [[], [new Ranking("ink \\ \"black\"\u{2028}", 1)], []], [null, null, null]), Metrics::unknown(), null],
+            [
+                new Gathered(
+                    '1984',
+                    [[new Ranking('1984', 3, 'https://a.example/é'), new Ranking('1984', 40)], [], [new Ranking('1984', 100)]],
+                    [null, 7, 1],
+                ),
+                new Metrics(12, 100 / 3, 0.1 + 0.2, 1e-7, $year, true),
+                2.5,
+            ],
+            [
+                new Gathered("ink \\ \"black\"\u{2028}", [[], [new Ranking("ink \\ \"black\"\u{2028}", 1)], []], [null, null, null]),
+                Metrics::unknown(),
+                null,
+            ],
             [new Gathered('whole', [[], [], []], [null, null, null]), new Metrics(9_007_199_254_740_993, 30.0, 2.0), 0.0],
         ];
         foreach ($given as [$gathered, $metrics, $median]) {
@@ -31,7 +43,10 @@ final class GatheredLineTest extends TestCase
             self::assertEquals([$gathered, $metrics, $median], [$whole, $read, $readMedian]);
             self::assertSame([$metrics->difficulty, $metrics->cpc], [$read->difficulty, $read->cpc], 'A float stays the very same float.');
             [$weighable, $read] = GatheredLine::weighable($line);
-            self::assertEquals([$gathered->positions(), $gathered->rankings[0], $gathered->previous, $metrics], [$weighable->positions(), $weighable->rankings[0], $weighable->previous, $read]);
+            self::assertEquals(
+                [$gathered->positions(), $gathered->rankings[0], $gathered->previous, $metrics],
+                [$weighable->positions(), $weighable->rankings[0], $weighable->previous, $read],
+            );
         }
     }
 
@@ -58,7 +73,11 @@ final class GatheredLineTest extends TestCase
         $rankings = [];
         for ($number = 0; $number < 30; ++$number) {
             for ($pages = $random->getInt(0, 3); $pages > 0; --$pages) {
-                $rankings[] = new Ranking(sprintf('k%02d', $number), $random->getInt(1, 100), $random->getInt(0, 3) === 0 ? null : 'https://a.example/'.$random->getInt(1, 5));
+                $rankings[] = new Ranking(
+                    sprintf('k%02d', $number),
+                    $random->getInt(1, 100),
+                    $random->getInt(0, 3) === 0 ? null : 'https://a.example/'.$random->getInt(1, 5),
+                );
             }
         }
 

@@ -23,7 +23,9 @@ final class MetricsStreamTest extends TestCase
         $study = $this->makeStudy();
         $said = [];
         foreach (range(1, 9) as $number) {
-            [$kind, $domain, $place] = [['keywords', null, 9], ['rankings', 'quillfair.example', 0], ['rankings', 'inkmoor.example', 1]][$number % 3];
+            [$kind, $domain, $place] = [['keywords', null, 9], ['rankings', 'quillfair.example', 0], ['rankings', 'inkmoor.example', 1]][
+                $number % 3
+            ];
             $day = sprintf('2026-%02d-01', $random->getInt(1, 11));
             $rows = $this->rows($random);
             $this->bring($study->slug, $kind, $domain, $day, $rows);
@@ -40,7 +42,11 @@ final class MetricsStreamTest extends TestCase
                 return array_map(static fn(int $number): Metrics => $stream->of(self::keyword($number)), range(0, self::KEYWORDS - 1));
             });
             foreach ($read as $number => $metrics) {
-                self::assertSame($expected[self::keyword($number)], [$metrics->volume, $metrics->difficulty], self::keyword($number).' by '.$volumeSources);
+                self::assertSame(
+                    $expected[self::keyword($number)],
+                    [$metrics->volume, $metrics->difficulty],
+                    self::keyword($number).' by '.$volumeSources,
+                );
             }
         }
     }
@@ -63,7 +69,10 @@ final class MetricsStreamTest extends TestCase
         $rows = [];
         for ($number = 0; $number < self::KEYWORDS; ++$number) {
             if ($random->getInt(0, 1) === 1) {
-                $rows[$number] = [$random->getInt(0, 2) === 0 ? null : $random->getInt(0, 900), $random->getInt(0, 2) === 0 ? null : $random->getInt(0, 1000) / 10];
+                $rows[$number] = [
+                    $random->getInt(0, 2) === 0 ? null : $random->getInt(0, 900),
+                    $random->getInt(0, 2) === 0 ? null : $random->getInt(0, 1000) / 10,
+                ];
             }
         }
 
@@ -77,7 +86,13 @@ final class MetricsStreamTest extends TestCase
         foreach ($rows as $number => [$volume, $difficulty]) {
             $lines[] = self::keyword($number).($kind === 'keywords' ? '' : ',5').','.$volume.','.$difficulty;
         }
-        [$code, $printed] = $this->command('reach:import', ['slug' => $slug, 'file' => $this->makeFile(implode("\n", $lines)."\n"), '--kind' => $kind, '--date' => $day, ...($domain === null ? [] : ['--domain' => $domain])]);
+        [$code, $printed] = $this->command('reach:import', [
+            'slug' => $slug,
+            'file' => $this->makeFile(implode("\n", $lines)."\n"),
+            '--kind' => $kind,
+            '--date' => $day,
+            ...$domain === null ? [] : ['--domain' => $domain],
+        ]);
         self::assertSame(0, $code, $printed);
     }
 
@@ -85,7 +100,8 @@ final class MetricsStreamTest extends TestCase
      * The volume by one order of kinds, the difficulty by the standard one.
      *
      * @param array<string, array{kind: string, day: string, place: int, number: int, rows: array<int, array{?int, ?float}>}> $said
-     * @param list<string>                                                                                                   $kinds for the volume
+     * @param list<string>                                                                                                   $kinds for
+     *     the volume
      *
      * @return array<string, array{?int, ?float}>
      */
@@ -93,7 +109,13 @@ final class MetricsStreamTest extends TestCase
     {
         $first = static function (int $keyword, int $figure, array $kinds) use ($said): int|float|null {
             $sources = array_values($said);
-            usort($sources, static fn(array $a, array $b): int => array_search($a['kind'], $kinds, true) <=> array_search($b['kind'], $kinds, true) ?: strcmp($b['day'], $a['day']) ?: $a['place'] <=> $b['place'] ?: $b['number'] <=> $a['number']);
+            usort(
+                $sources,
+                static fn(array $a, array $b): int => array_search($a['kind'], $kinds, true) <=> array_search($b['kind'], $kinds, true) ?:
+                strcmp($b['day'], $a['day']) ?:
+                $a['place'] <=> $b['place'] ?:
+                $b['number'] <=> $a['number'],
+            );
             foreach ($sources as $source) {
                 if (isset($source['rows'][$keyword][$figure])) {
                     return $source['rows'][$keyword][$figure];
@@ -105,7 +127,10 @@ final class MetricsStreamTest extends TestCase
         $resolved = [];
         for ($number = 0; $number < self::KEYWORDS; ++$number) {
             [$volume, $difficulty] = [$first($number, 0, $kinds), $first($number, 1, ['keywords', 'rankings'])];
-            $resolved[self::keyword($number)] = [$volume === null ? null : (int) $volume, $difficulty === null ? null : (float) $difficulty];
+            $resolved[self::keyword($number)] = [
+                $volume === null ? null : (int) $volume,
+                $difficulty === null ? null : (float) $difficulty,
+            ];
         }
 
         return $resolved;

@@ -43,7 +43,11 @@ final class RowStorageTest extends TestCase
             $study = $this->filled();
             $comparison = $this->compare($study);
             $this->actingAs($this->makeEditor($study));
-            $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['pen'], 'fit' => 4, 'topic' => 'writing'])->assertOk();
+            $this->postJson("/api/v1/studies/{$study->slug}/decisions", [
+                'keywords' => ['pen'],
+                'fit' => 4,
+                'topic' => 'writing',
+            ])->assertOk();
             $row = $comparison->table()->query()->where('keyword', 'pen')->first();
             self::assertSame([4, 'writing'], [$row?->score_fit, $row?->topic]);
         }
@@ -62,7 +66,16 @@ final class RowStorageTest extends TestCase
         self::assertSame(0, DB::table('comparison_rows')->where('study_id', $study->id)->count());
         $tables = array_column(DB::select("SELECT relname FROM pg_class WHERE relname ~ '^comparison_rows_c[0-9]+$'"), 'relname');
         self::assertContains($kept->table()->name(), $tables);
-        self::assertSame([], array_diff($tables, array_map(static fn(Comparison $one): string => $one->table()->name(), Comparison::query()->where('has_own_rows', true)->get()->all())));
+        self::assertSame(
+            [],
+            array_diff(
+                $tables,
+                array_map(
+                    static fn(Comparison $one): string => $one->table()->name(),
+                    Comparison::query()->where('has_own_rows', true)->get()->all(),
+                ),
+            ),
+        );
     }
 
     public function test_studies_made_side_by_side_beside_an_open_comparison_wait_for_nobody(): void
@@ -71,10 +84,26 @@ final class RowStorageTest extends TestCase
         $study = $this->filled();
         DB::beginTransaction();
         DB::table('comparison_rows')->where('study_id', $study->id)->lockForUpdate()->get();
-        DB::insert("INSERT INTO rankings (study_id, snapshot_id, keyword, ordinal, position) VALUES (?, 0, 'held open', 1, 1)", [$study->id]);
+        DB::insert("INSERT INTO rankings (study_id, snapshot_id, keyword, ordinal, position) VALUES (?, 0, 'held open', 1, 1)", [
+            $study->id,
+        ]);
         $makers = [];
         for ($maker = 0; $maker < 4; ++$maker) {
-            $makers[] = $process = new Process(['php', 'artisan', 'reach:study', "beside-{$maker}-".getmypid(), '--name=Beside', '--domain=quillfair.example', '--competitor=inkmoor.example'], base_path(), ['APP_ENV' => 'testing'], null, 30);
+            $makers[] = $process = new Process(
+                [
+                    'php',
+                    'artisan',
+                    'reach:study',
+                    "beside-{$maker}-".getmypid(),
+                    '--name=Beside',
+                    '--domain=quillfair.example',
+                    '--competitor=inkmoor.example',
+                ],
+                base_path(),
+                ['APP_ENV' => 'testing'],
+                null,
+                30,
+            );
             $process->start();
         }
         foreach ($makers as $process) {
@@ -96,7 +125,10 @@ final class RowStorageTest extends TestCase
 
             return array_column(DB::getQueryLog(), 'query');
         };
-        $shapes = static fn(array $queries): array => array_map(static fn(string $query): string => (string) preg_replace('/\([\d?, ]*\)/', '(…)', $query), $queries);
+        $shapes = static fn(array $queries): array => array_map(
+            static fn(string $query): string => (string) preg_replace('/\([\d?, ]*\)/', '(…)', $query),
+            $queries,
+        );
         $asked(1);
         self::assertSame($shapes($asked(1)), $shapes($asked(30)));
         DB::disableQueryLog();
@@ -132,8 +164,16 @@ final class RowStorageTest extends TestCase
     private function filled(): Study
     {
         $study = $this->makeStudy(['inkmoor.example']);
-        $this->import($study, "keyword,position,url\npen,12,https://quillfair.example/pen\nink,3,https://quillfair.example/ink\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
-        $this->import($study, "keyword,position,url,volume,difficulty\npen,3,https://inkmoor.example/pen,900,20\nnib,4,https://inkmoor.example/pen,40,60\n", options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
+        $this->import(
+            $study,
+            "keyword,position,url\npen,12,https://quillfair.example/pen\nink,3,https://quillfair.example/ink\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01'],
+        );
+        $this->import(
+            $study,
+            "keyword,position,url,volume,difficulty\npen,3,https://inkmoor.example/pen,900,20\nnib,4,https://inkmoor.example/pen,40,60\n",
+            options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01'],
+        );
 
         return $study;
     }

@@ -19,7 +19,9 @@ final class AuthorityPrecedenceTest extends TestCase
     private function pull(Study $study, string $csv, string $day): void
     {
         $path = $this->makeFile($csv);
-        app(ImportFile::class)->execute(new ImportOrder($study->load('domains'), ImportKind::Domains, $path, 'figures', $day, origin: DomainFigure::PULLS));
+        app(ImportFile::class)->execute(
+            new ImportOrder($study->load('domains'), ImportKind::Domains, $path, 'figures', $day, origin: DomainFigure::PULLS),
+        );
     }
 
     /** @return array{?float, ?int} */
@@ -71,9 +73,16 @@ final class AuthorityPrecedenceTest extends TestCase
         $this->import($study, "keyword,position\npen,5\n", options: ['--domain' => 'quillfair.example']);
         $this->command('reach:weigh', ['slug' => $study->slug]);
         $this->actingAs($this->makeEditor($study));
-        $said = $this->getJson("/api/v1/studies/{$study->slug}/domains")->assertOk()->json('0.said');
-        self::assertSame([['pulls', '2026-11-01', 47], ['lists', '2026-10-01', 53]], array_map(static fn(array $one): array => [$one['kind'], $one['day'], $one['authority']], $said));
-        $this->getJson("/api/v1/studies/{$study->slug}/keyword?keyword=pen")->assertOk()
-            ->assertJsonPath('disputed_authority.0.said', $said)->assertJsonCount(1, 'disputed_authority');
+        $said = $this->getJson("/api/v1/studies/{$study->slug}/domains")
+            ->assertOk()
+            ->json('0.said');
+        self::assertSame(
+            [['pulls', '2026-11-01', 47], ['lists', '2026-10-01', 53]],
+            array_map(static fn(array $one): array => [$one['kind'], $one['day'], $one['authority']], $said),
+        );
+        $this->getJson("/api/v1/studies/{$study->slug}/keyword?keyword=pen")
+            ->assertOk()
+            ->assertJsonPath('disputed_authority.0.said', $said)
+            ->assertJsonCount(1, 'disputed_authority');
     }
 }

@@ -65,17 +65,44 @@ final class FaultTest extends TestCase
         $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
         fclose($socket);
         // No file of this server can grow beyond 2 MB, which to a program is what a full disk is: the write fails.
-        $server = Process::fromShellCommandline('trap "" XFSZ; ulimit -f 2048; exec php -d upload_max_filesize=64M -d post_max_size=66M -S 127.0.0.1:'.$port.' -t '.escapeshellarg(public_path()).' '.escapeshellarg(base_path('bin/serve.php')), public_path(), ['APP_ENV' => 'testing', 'CACHE_STORE' => 'database'], null, null);
+        $server = Process::fromShellCommandline(
+            'trap "" XFSZ; ulimit -f 2048; exec php -d upload_max_filesize=64M -d post_max_size=66M -S 127.0.0.1:'.
+                $port.
+                ' -t '.
+                escapeshellarg(public_path()).
+                ' '.
+                escapeshellarg(base_path('bin/serve.php')),
+            public_path(),
+            ['APP_ENV' => 'testing', 'CACHE_STORE' => 'database'],
+            null,
+            null,
+        );
         $server->disableOutput()->start();
         for ($try = 0; $try < 100 && @fsockopen('127.0.0.1', $port) === false; ++$try) {
             usleep(50_000);
         }
         $jar = new CookieJar();
-        $client = new Client(['base_uri' => 'http://127.0.0.1:'.$port, 'cookies' => $jar, 'http_errors' => false, 'headers' => ['Accept' => 'application/json']]);
+        $client = new Client([
+            'base_uri' => 'http://127.0.0.1:'.$port,
+            'cookies' => $jar,
+            'http_errors' => false,
+            'headers' => ['Accept' => 'application/json'],
+        ]);
         $token = static fn(): array => ['X-XSRF-TOKEN' => urldecode((string) $jar->getCookieByName('XSRF-TOKEN')?->getValue())];
         $client->get('/sign-in');
         $client->post('/api/v1/session', ['json' => ['email' => $editor->email, 'password' => 'correct horse'], 'headers' => $token()]);
-        $send = static fn(int $bytes): array => (static fn($answer): array => [$answer->getStatusCode(), (string) $answer->getBody()])($client->post("/api/v1/studies/{$study->slug}/uploads", ['multipart' => [['name' => 'file', 'filename' => 'big.csv', 'contents' => "keyword,position\n".str_repeat("pen,3\n", intdiv($bytes, 6))]], 'headers' => $token()]));
+        $send = static fn(int $bytes): array => (static fn($answer): array => [$answer->getStatusCode(), (string) $answer->getBody()])(
+            $client->post("/api/v1/studies/{$study->slug}/uploads", [
+                'multipart' => [
+                    [
+                        'name' => 'file',
+                        'filename' => 'big.csv',
+                        'contents' => "keyword,position\n".str_repeat("pen,3\n", intdiv($bytes, 6)),
+                    ],
+                ],
+                'headers' => $token(),
+            ]),
+        );
         $small = $send(60_000);
         $large = $send(4_000_000);
         $server->stop(1);
@@ -90,14 +117,40 @@ final class FaultTest extends TestCase
         $study = $this->makeStudy();
         $processes = [];
         foreach (['pen', 'nib'] as $word) {
-            $path = $this->makeFile("keyword,position\n".implode('', array_map(static fn(int $number): string => "{$word} {$number},3\n", range(1, 20_000))), $word.'.csv');
-            $processes[] = $process = new Process(['php', 'artisan', 'reach:import', $study->slug, $path, '--kind=rankings', '--domain=quillfair.example', '--date=2026-11-01'], base_path(), ['APP_ENV' => 'testing'], null, 120);
+            $path = $this->makeFile(
+                "keyword,position\n".implode('', array_map(static fn(int $number): string => "{$word} {$number},3\n", range(1, 20_000))),
+                $word.'.csv',
+            );
+            $processes[] = $process = new Process(
+                [
+                    'php',
+                    'artisan',
+                    'reach:import',
+                    $study->slug,
+                    $path,
+                    '--kind=rankings',
+                    '--domain=quillfair.example',
+                    '--date=2026-11-01',
+                ],
+                base_path(),
+                ['APP_ENV' => 'testing'],
+                null,
+                120,
+            );
             $process->start();
         }
         foreach ($processes as $process) {
             self::assertSame(0, $process->wait(), $process->getErrorOutput());
         }
-        $words = array_column(DB::select("SELECT split_part(keyword, ' ', 1) AS word, count(*) AS count FROM rankings r JOIN live_snapshots s ON s.id = r.snapshot_id WHERE r.study_id = ? GROUP BY 1", [$study->id]), 'count', 'word');
+        $words = array_column(
+            DB::select(
+                "SELECT split_part(keyword, ' ', 1) AS word, count(*) AS count FROM rankings r JOIN live_snapshots s ON s.id = "
+                    ."r.snapshot_id WHERE r.study_id = ? GROUP BY 1",
+                [$study->id],
+            ),
+            'count',
+            'word',
+        );
         self::assertSame([20_000], array_values($words));
         self::assertSame(1, DB::table('live_snapshots')->where('study_id', $study->id)->count());
     }
@@ -105,16 +158,45 @@ final class FaultTest extends TestCase
     private function bigImport(Study $study): Task
     {
         $editor = $this->makeEditor($study);
-        $rows = "keyword,position,url\n".implode('', array_map(static fn(int $number): string => "some keyword {$number},".(1 + $number % 100).",https://quillfair.example/{$number}\n", range(1, self::ROWS)));
-        $upload = Upload::query()->create(['study_id' => $study->id, 'user_id' => $editor->id, 'file_name' => 'big.csv', 'bytes' => \strlen($rows)]);
+        $rows =
+            "keyword,position,url\n".
+            implode(
+                '',
+                array_map(
+                    static fn(int $number): string => "some keyword {$number},".
+                        (1 + ($number % 100)).
+                        ",https://quillfair.example/{$number}\n",
+                    range(1, self::ROWS),
+                ),
+            );
+        $upload = Upload::query()->create([
+            'study_id' => $study->id,
+            'user_id' => $editor->id,
+            'file_name' => 'big.csv',
+            'bytes' => \strlen($rows),
+        ]);
         Storage::put(Upload::FOLDER.'/'.$upload->id, $rows);
 
-        return app(\App\Actions\Tasks\StartTask::class)->execute($study, $editor->id, TaskKind::Import, 'big.csv', ['upload' => $upload->id, 'kind' => 'rankings', 'domain' => 'quillfair.example', 'date' => '2026-11-01', 'channel' => 'organic', 'mapping' => [], 'allow_errors' => 0]);
+        return app(\App\Actions\Tasks\StartTask::class)->execute($study, $editor->id, TaskKind::Import, 'big.csv', [
+            'upload' => $upload->id,
+            'kind' => 'rankings',
+            'domain' => 'quillfair.example',
+            'date' => '2026-11-01',
+            'channel' => 'organic',
+            'mapping' => [],
+            'allow_errors' => 0,
+        ]);
     }
 
     private function worker(): Process
     {
-        $worker = new Process(['php', 'artisan', 'queue:work', '--once', '--quiet'], base_path(), ['APP_ENV' => 'testing', 'QUEUE_CONNECTION' => 'database', 'CACHE_STORE' => 'database'], null, 180);
+        $worker = new Process(
+            ['php', 'artisan', 'queue:work', '--once', '--quiet'],
+            base_path(),
+            ['APP_ENV' => 'testing', 'QUEUE_CONNECTION' => 'database', 'CACHE_STORE' => 'database'],
+            null,
+            180,
+        );
         $worker->start();
 
         return $worker;

@@ -31,7 +31,13 @@ final class MadeElsewhereTest extends TestCase
     public function test_it_holds_the_same_list(string $path): void
     {
         $study = $this->makeStudy();
-        [$code, $printed] = $this->command('reach:import', ['slug' => $study->slug, 'file' => $path, '--kind' => 'rankings', '--domain' => 'quillfair.example', '--date' => '2026-11-01']);
+        [$code, $printed] = $this->command('reach:import', [
+            'slug' => $study->slug,
+            'file' => $path,
+            '--kind' => 'rankings',
+            '--domain' => 'quillfair.example',
+            '--date' => '2026-11-01',
+        ]);
         self::assertSame(0, $code, $printed);
         self::assertSame(self::LIST, self::kept($study));
     }
@@ -40,7 +46,12 @@ final class MadeElsewhereTest extends TestCase
     {
         $study = $this->makeStudy();
         $sheet = (string) file_get_contents(__DIR__.'/../../Fixtures/made-elsewhere/python-typed.xlsx');
-        [$code, $printed] = $this->command('reach:import', ['slug' => $study->slug, 'file' => $this->makeFile($sheet, 'really-a-sheet.csv'), '--kind' => 'rankings', '--domain' => 'quillfair.example']);
+        [$code, $printed] = $this->command('reach:import', [
+            'slug' => $study->slug,
+            'file' => $this->makeFile($sheet, 'really-a-sheet.csv'),
+            '--kind' => 'rankings',
+            '--domain' => 'quillfair.example',
+        ]);
         self::assertSame(0, $code, $printed);
         self::assertCount(4, self::kept($study));
     }
@@ -76,14 +87,24 @@ final class MadeElsewhereTest extends TestCase
     public function test_a_number_on_a_sheet_needs_no_number_format(): void
     {
         $study = $this->makeStudy();
-        $this->import($study, '[{"keyword": 1984, "position": 3.0, "volume": 1234, "difficulty": 1.234, "m": "x"}, {"keyword": "pen", "position": "12", "volume": "1.234", "difficulty": 7}]', options: ['--domain' => 'quillfair.example']);
+        $this->import(
+            $study,
+            '[{"keyword": 1984, "position": 3.0, "volume": 1234, "difficulty": 1.234, "m": "x"}, {"keyword": "pen", "position": "12", '
+                .'"volume": "1.234", "difficulty": 7}]',
+            options: ['--domain' => 'quillfair.example'],
+        );
         self::assertSame([['1984', 3, null, 1234, 1.234, null], ['pen', 12, null, 1234, 7.0, null]], self::kept($study));
     }
 
     private function refuses(string $path, string $because): void
     {
         $study = $this->makeStudy();
-        [$code, $printed] = $this->command('reach:import', ['slug' => $study->slug, 'file' => $path, '--kind' => 'rankings', '--domain' => 'quillfair.example']);
+        [$code, $printed] = $this->command('reach:import', [
+            'slug' => $study->slug,
+            'file' => $path,
+            '--kind' => 'rankings',
+            '--domain' => 'quillfair.example',
+        ]);
         self::assertSame(1, $code, $printed);
         self::assertStringContainsString($because, $printed);
         self::assertSame([], self::kept($study));
@@ -92,8 +113,24 @@ final class MadeElsewhereTest extends TestCase
     /** @return list<list<mixed>> */
     private static function kept(Study $study): array
     {
-        $rows = DB::select('SELECT r.keyword, r.position, r.url, m.volume, m.difficulty, trim_scale(m.cpc) AS cpc FROM rankings r LEFT JOIN metrics m USING (study_id, keyword) WHERE study_id = ? ORDER BY keyword', [$study->id]);
+        $rows = DB::select(
+            'SELECT r.keyword, r.position, r.url, m.volume, m.difficulty, trim_scale(m.cpc) AS cpc FROM rankings r LEFT JOIN metrics '
+                .'m USING (study_id, keyword) WHERE study_id = ? ORDER BY keyword',
+            [$study->id],
+        );
 
-        return array_values(array_map(static fn(\stdClass $row): array => [$row->keyword, $row->position, $row->url, $row->volume, $row->difficulty === null ? null : (float) $row->difficulty, $row->cpc], $rows));
+        return array_values(
+            array_map(
+                static fn(\stdClass $row): array => [
+                    $row->keyword,
+                    $row->position,
+                    $row->url,
+                    $row->volume,
+                    $row->difficulty === null ? null : (float) $row->difficulty,
+                    $row->cpc,
+                ],
+                $rows,
+            ),
+        );
     }
 }

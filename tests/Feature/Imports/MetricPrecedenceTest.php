@@ -42,7 +42,11 @@ final class MetricPrecedenceTest extends TestCase
     public function test_one_metric_can_have_an_order_of_its_own(): void
     {
         $study = $this->makeStudy();
-        $this->import($study, "keyword,position,volume,difficulty\npen,5,100,40\n", options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
+        $this->import(
+            $study,
+            "keyword,position,volume,difficulty\npen,5,100,40\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01'],
+        );
         $this->import($study, "keyword,volume,difficulty\npen,70,30\n", 'keywords', ['--date' => '2026-11-01']);
         $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['difficulty_sources=rankings,keywords']]);
         [, $csv] = $this->command('reach:compare', ['slug' => $study->slug]);
@@ -84,7 +88,11 @@ final class MetricPrecedenceTest extends TestCase
     public function test_within_a_file_the_first_row_that_knows_counts(): void
     {
         $study = $this->makeStudy();
-        $this->import($study, "keyword,position,volume,difficulty\npen,9,,50\npen,3,20,60\npen,4,30,70\n", options: ['--domain' => 'quillfair.example']);
+        $this->import(
+            $study,
+            "keyword,position,volume,difficulty\npen,9,,50\npen,3,20,60\npen,4,30,70\n",
+            options: ['--domain' => 'quillfair.example'],
+        );
         [, $csv] = $this->command('reach:compare', ['slug' => $study->slug]);
         $row = self::readCsv($csv)[0];
         self::assertSame(['3', '20', '50'], [$row['own_position'], $row['volume'], $row['difficulty']]);

@@ -88,7 +88,10 @@ final class PullTest extends TestCase
         self::assertSame(0, $code);
         $whole = $this->apiary();
         $this->command('reach:pull', ['slug' => $whole->slug]);
-        $kept = static fn(Study $of): array => DB::select('SELECT keyword, position, url, ordinal FROM rankings WHERE study_id = ? ORDER BY snapshot_id, keyword, ordinal', [$of->id]);
+        $kept = static fn(Study $of): array => DB::select(
+            'SELECT keyword, position, url, ordinal FROM rankings WHERE study_id = ? ORDER BY snapshot_id, keyword, ordinal',
+            [$of->id],
+        );
         self::assertEquals($kept($whole), $kept($study), 'What was pulled in two goes is what is pulled in one.');
     }
 
@@ -109,7 +112,9 @@ final class PullTest extends TestCase
     {
         $study = $this->apiary();
         $this->actingAs($this->makeEditor($study));
-        $this->postJson("/api/v1/studies/{$study->slug}/pulls", ['source' => 'stand-in', 'domain' => $study->domains[1]->id])->assertStatus(202)->assertJsonPath('status', 'done');
+        $this->postJson("/api/v1/studies/{$study->slug}/pulls", ['source' => 'stand-in', 'domain' => $study->domains[1]->id])
+            ->assertStatus(202)
+            ->assertJsonPath('status', 'done');
         self::assertSame(2, DB::table('live_snapshots')->where('study_id', $study->id)->count());
         $this->postJson("/api/v1/studies/{$study->slug}/pulls", ['source' => 'nowhere'])->assertStatus(422);
     }

@@ -22,7 +22,19 @@ final class StandIn
         $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
         fclose($socket);
         $folder = sys_get_temp_dir().'/stand-in-of-tests';
-        $process = new Process(['php', '-S', '127.0.0.1:'.$port, base_path('stand-in/public/index.php')], base_path(), ['STAND_IN_KEY' => self::KEY, 'STAND_IN_FOLDER' => $folder, 'STAND_IN_TODAY' => $today, 'STAND_IN_SUBJECTS' => 'smokers', 'STAND_IN_PER_SECOND' => (string) $perSecond], null, null);
+        $process = new Process(
+            ['php', '-S', '127.0.0.1:'.$port, base_path('stand-in/public/index.php')],
+            base_path(),
+            [
+                'STAND_IN_KEY' => self::KEY,
+                'STAND_IN_FOLDER' => $folder,
+                'STAND_IN_TODAY' => $today,
+                'STAND_IN_SUBJECTS' => 'smokers',
+                'STAND_IN_PER_SECOND' => (string) $perSecond,
+            ],
+            null,
+            null,
+        );
         $process->disableOutput()->start();
         for ($try = 0; $try < 200 && @fsockopen('127.0.0.1', $port) === false; ++$try) {
             usleep(25_000);

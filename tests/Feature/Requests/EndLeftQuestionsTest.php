@@ -32,7 +32,10 @@ final class EndLeftQuestionsTest extends TestCase
         $server = stream_socket_server('tcp://127.0.0.1:0') ?: self::fail('No free port.');
         $client = stream_socket_client('tcp://'.stream_socket_get_name($server, false)) ?: self::fail('No connection.');
         $accepted = stream_socket_accept($server) ?: self::fail('No connection.');
-        [$served, $asker] = array_map(static fn(string|false $name): int => (int) substr((string) strrchr((string) $name, ':'), 1), [stream_socket_get_name($server, false), stream_socket_get_name($client, false)]);
+        [$served, $asker] = array_map(static fn(string|false $name): int => (int) substr((string) strrchr((string) $name, ':'), 1), [
+            stream_socket_get_name($server, false),
+            stream_socket_get_name($client, false),
+        ]);
         self::assertTrue(OpenConnections::to($served)->has($asker));
         fclose($client);
         self::assertFalse(OpenConnections::to($served)->has($asker));
@@ -44,7 +47,10 @@ final class EndLeftQuestionsTest extends TestCase
         $gone = $this->ask('request 49154');
         $here = $this->ask('request 49153');
         $change = $this->ask('change 49154');
-        $asking = static fn(): int => (int) DB::selectOne("SELECT count(*) AS count FROM pg_stat_activity WHERE query LIKE 'SELECT pg_sleep%' AND query_start < clock_timestamp() - interval '500 ms'")?->count;
+        $asking = static fn(): int => (int) DB::selectOne(
+            "SELECT count(*) AS count FROM pg_stat_activity WHERE query LIKE 'SELECT pg_sleep%' AND query_start < clock_timestamp() - "
+                ."interval '500 ms'",
+        )?->count;
         for ($try = 0; $try < 200 && $asking() < 3; ++$try) {
             usleep(50_000);
         }
@@ -59,8 +65,24 @@ final class EndLeftQuestionsTest extends TestCase
     private function ask(string $name): Process
     {
         $database = config()->array('database.connections.pgsql');
-        $code = '$pdo = new PDO($argv[1], $argv[2], $argv[3]); $pdo->exec("SET application_name = \'".$argv[4]."\'"); try { $pdo->query("SELECT pg_sleep(30)"); } catch (PDOException $e) { echo $e->getMessage(); }';
-        $process = new Process(['php', '-r', $code, "pgsql:host={$database['host']};port={$database['port']};dbname={$database['database']}", (string) $database['username'], (string) $database['password'], $name], null, null, null, 60);
+        $code =
+            '$pdo = new PDO($argv[1], $argv[2], $argv[3]); $pdo->exec("SET application_name = \'".$argv[4]."\'"); try { '
+                .'$pdo->query("SELECT pg_sleep(30)"); } catch (PDOException $e) { echo $e->getMessage(); }';
+        $process = new Process(
+            [
+                'php',
+                '-r',
+                $code,
+                "pgsql:host={$database['host']};port={$database['port']};dbname={$database['database']}",
+                (string) $database['username'],
+                (string) $database['password'],
+                $name,
+            ],
+            null,
+            null,
+            null,
+            60,
+        );
         $process->start();
 
         return $process;

@@ -16,7 +16,12 @@ final class ListedRowsTest extends TestCase
         foreach (range(0, 5) as $smallest) {
             $gate = Rulebook::fromTexts(['min_fit' => (string) $smallest])->fitGate();
             foreach ([null, 0, 1, 2, 3, 4, 5] as $fit) {
-                $row = DB::selectOne('SELECT ('.ListedRows::condition($gate).') IS TRUE AS listed FROM (VALUES (true, ?::smallint)) r (is_listed, score_fit)', [$fit]);
+                $row = DB::selectOne(
+                    'SELECT ('.
+                        ListedRows::condition($gate).
+                        ') IS TRUE AS listed FROM (VALUES (true, ?::smallint)) r (is_listed, score_fit)',
+                    [$fit],
+                );
                 self::assertSame($gate->lets($fit), $row?->listed);
             }
         }
@@ -25,7 +30,11 @@ final class ListedRowsTest extends TestCase
     public function test_a_minimum_fit_gates_every_view_of_the_opportunities(): void
     {
         $study = $this->makeStudy(['inkmoor.example']);
-        $this->import($study, "keyword,position,volume,difficulty\npen,3,900,20\nnib,4,40,60\n", options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
+        $this->import(
+            $study,
+            "keyword,position,volume,difficulty\npen,3,900,20\nnib,4,40,60\n",
+            options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01'],
+        );
         $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['min_fit=3']]);
         $this->command('reach:weigh', ['slug' => $study->slug]);
         $this->actingAs($this->makeEditor($study));

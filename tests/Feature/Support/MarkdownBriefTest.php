@@ -12,15 +12,40 @@ final class MarkdownBriefTest extends TestCase
     public function test_every_part_has_its_heading_and_nothing_is_read_as_markdown(): void
     {
         $markdown = BriefMarkdown::markdown([
-            'item' => ['keyword' => 'a|b [pen]', 'tactic' => 'new page', 'month' => '2026-12', 'owner' => '', 'due' => null, 'links_to_earn' => 2, 'effort_days' => 3.0],
-            'publish_by' => null, 'our_page' => null, 'our_position' => null, 'target' => 3, 'gain' => 12.6, 'intent' => 'buy', 'stage' => 'bottom',
-            'written' => ['notes' => "# not a heading\nsecond line"], 'traffic_leader' => 'pen',
+            'item' => [
+                'keyword' => 'a|b [pen]',
+                'tactic' => 'new page',
+                'month' => '2026-12',
+                'owner' => '',
+                'due' => null,
+                'links_to_earn' => 2,
+                'effort_days' => 3.0,
+            ],
+            'publish_by' => null,
+            'our_page' => null,
+            'our_position' => null,
+            'target' => 3,
+            'gain' => 12.6,
+            'intent' => 'buy',
+            'stage' => 'bottom',
+            'written' => ['notes' => "# not a heading\nsecond line"],
+            'traffic_leader' => 'pen',
             'keywords' => [['keyword' => 'pen', 'volume' => null, 'own_position' => 7]],
-            'questions' => ['how to hold a pen'], 'rivals' => [['url' => 'https://a.example/x_y', 'headings' => ['One', 'Two']]],
+            'questions' => ['how to hold a pen'],
+            'rivals' => [['url' => 'https://a.example/x_y', 'headings' => ['One', 'Two']]],
             'page_one' => [['position' => 1, 'url' => 'https://a.example/', 'page_strength' => null, 'referring_domains' => 3]],
         ]);
         self::assertStringStartsWith("# a\\|b \\[pen\\]\n", $markdown);
-        foreach (['- **Gain, visits a month**: 13', '- **Our page**: a new one', '| pen | · | 7 |', '- how to hold a pen', '## To beat: https://a.example/x\\_y', '| 1 | https://a.example/ | · | 3 |'] as $line) {
+        foreach (
+            [
+                '- **Gain, visits a month**: 13',
+                '- **Our page**: a new one',
+                '| pen | · | 7 |',
+                '- how to hold a pen',
+                '## To beat: https://a.example/x\\_y',
+                '| 1 | https://a.example/ | · | 3 |',
+            ] as $line
+        ) {
             self::assertStringContainsString($line, $markdown);
         }
         self::assertStringNotContainsString('**Owner**', $markdown);

@@ -16,7 +16,9 @@ final class PostgresStemmerTest extends TestCase
     /** @return iterable<string, array{string, list<string>}> */
     public static function languages(): iterable
     {
-        $words = array_values(array_unique(explode(' ', implode(' ', array_map(static fn($keyword): string => $keyword->text, (new Market())->keywords())))));
+        $words = array_values(
+            array_unique(explode(' ', implode(' ', array_map(static fn($keyword): string => $keyword->text, (new Market())->keywords())))),
+        );
         yield 'en' => ['en', [...$words, 'the', 'running', 'generously', 'hives', 'beekeeper’s', "bee's", 'dying', '2026']];
         yield 'de' => ['de', ['bienen', 'bienenstöcke', 'häuser', 'kaufen', 'der', 'günstige', 'größe']];
         yield 'fr' => ['fr', ['ruches', 'abeilles', 'acheter', 'les', 'mielleries', 'naturellement']];

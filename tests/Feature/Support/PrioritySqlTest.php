@@ -22,7 +22,11 @@ final class PrioritySqlTest extends TestCase
         for ($round = 0; $round < 300; ++$round) {
             $scores = array_map(static fn(): ?int => mt_rand(0, 4) === 0 ? null : mt_rand(0, 5), range(1, 6));
             $values = implode(', ', array_map(static fn(?int $score): string => ($score ?? 'NULL').'::smallint', $scores));
-            $row = DB::selectOne('SELECT '.PrioritySql::expression($weights)." AS priority FROM (VALUES ({$values})) s (score_volume, score_ease, score_gain, score_value, score_intent, score_fit)");
+            $row = DB::selectOne(
+                'SELECT '.
+                    PrioritySql::expression($weights).
+                    " AS priority FROM (VALUES ({$values})) s (score_volume, score_ease, score_gain, score_value, score_intent, score_fit)",
+            );
             self::assertSame($weights->priorityOf(Scores::inOrder(...$scores)), $row->priority === null ? null : (float) $row->priority);
         }
     }

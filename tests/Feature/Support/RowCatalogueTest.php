@@ -23,13 +23,23 @@ final class RowCatalogueTest extends TestCase
 
     public function test_the_table_has_every_column_of_the_catalogue_and_no_other(): void
     {
-        $table = array_column(DB::select("SELECT column_name FROM information_schema.columns WHERE table_name = 'comparison_rows'"), 'column_name');
+        $table = array_column(
+            DB::select("SELECT column_name FROM information_schema.columns WHERE table_name = 'comparison_rows'"),
+            'column_name',
+        );
         self::assertEqualsCanonicalizing(['study_id', 'comparison_id', ...RowCatalogue::columns()], $table);
     }
 
     public function test_every_column_is_kept_as_its_type_and_empty_where_it_may_be(): void
     {
-        $table = array_column(DB::select("SELECT column_name AS name, data_type AS type, is_nullable AS nullable FROM information_schema.columns WHERE table_name = 'comparison_rows'"), null, 'name');
+        $table = array_column(
+            DB::select(
+                "SELECT column_name AS name, data_type AS type, is_nullable AS nullable FROM information_schema.columns WHERE "
+                    ."table_name = 'comparison_rows'",
+            ),
+            null,
+            'name',
+        );
         foreach (RowCatalogue::entries() as $entry) {
             self::assertContains($table[$entry->name]->type, self::KEPT_AS[$entry->type->value], $entry->name);
             self::assertSame($entry->isNullable ? 'YES' : 'NO', $table[$entry->name]->nullable, $entry->name);

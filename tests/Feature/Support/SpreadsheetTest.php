@@ -15,7 +15,17 @@ final class SpreadsheetTest extends TestCase
     /** OpenDocument 1.3 part 3, §3.1.3.2: automatic styles may be left out. */
     public function test_an_ods_without_automatic_styles_is_read(): void
     {
-        $row = static fn(string ...$cells): string => '<table:table-row>'.implode('', array_map(static fn(string $cell): string => '<table:table-cell office:value-type="string"><text:p>'.$cell.'</text:p></table:table-cell>', $cells)).'</table:table-row>';
+        $row = static fn(string ...$cells): string => '<table:table-row>'.
+            implode(
+                '',
+                array_map(
+                    static fn(string $cell): string => '<table:table-cell office:value-type="string"><text:p>'.
+                        $cell.
+                        '</text:p></table:table-cell>',
+                    $cells,
+                ),
+            ).
+            '</table:table-row>';
         $table = app(TableReader::class)->open($this->ods($row('keyword', 'position').$row('pen', '3')));
         self::assertSame(['keyword', 'position'], $table->headers());
         self::assertSame([2 => ['pen', '3']], iterator_to_array($table->rows()));
@@ -24,8 +34,18 @@ final class SpreadsheetTest extends TestCase
     public function test_the_import_of_such_a_file_keeps_its_rows(): void
     {
         $study = $this->makeStudy();
-        $cell = static fn(string $text): string => '<table:table-cell office:value-type="string"><text:p>'.$text.'</text:p></table:table-cell>';
-        $path = $this->ods('<table:table-row>'.$cell('keyword').$cell('volume').'</table:table-row><table:table-row>'.$cell('pen').$cell('70').'</table:table-row>');
+        $cell = static fn(string $text): string => '<table:table-cell office:value-type="string"><text:p>'.
+            $text.
+            '</text:p></table:table-cell>';
+        $path = $this->ods(
+            '<table:table-row>'.
+                $cell('keyword').
+                $cell('volume').
+                '</table:table-row><table:table-row>'.
+                $cell('pen').
+                $cell('70').
+                '</table:table-row>',
+        );
         [$code, $printed] = $this->command('reach:import', ['slug' => $study->slug, 'file' => $path, '--kind' => 'keywords']);
         self::assertSame(0, $code, $printed);
         $this->assertDatabaseHas('metrics', ['study_id' => $study->id, 'keyword' => 'pen', 'volume' => 70]);
@@ -34,7 +54,10 @@ final class SpreadsheetTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function beyond(): iterable
     {
-        yield 'a row beyond the last' => ['<row r="1048577"><c r="A1048577" t="inlineStr"><is><t>x</t></is></c></row>', 'row with the number 1,048,577; a sheet has at most 1,048,576'];
+        yield 'a row beyond the last' => [
+            '<row r="1048577"><c r="A1048577" t="inlineStr"><is><t>x</t></is></c></row>',
+            'row with the number 1,048,577; a sheet has at most 1,048,576',
+        ];
         yield 'a row that would take hours' => ['<row r="2000000000"></row>', 'row with the number 2,000,000,000'];
         yield 'a column beyond the last' => ['<row r="2"><c r="XFE2"><v>1</v></c></row>', 'column with the number 16,385'];
         yield 'a column of six letters' => ['<row r="2"><c r="ZZZZZZ2"><v>1</v></c></row>', 'column with the number'];
@@ -51,14 +74,22 @@ final class SpreadsheetTest extends TestCase
 
     public function test_the_last_row_and_column_of_a_sheet_are_no_problem(): void
     {
-        $path = $this->xlsx('<row r="1"><c r="A1" t="inlineStr"><is><t>keyword</t></is></c></row><row r="3"><c r="A3" t="inlineStr"><is><t>pen</t></is></c><c r="XFD3"/></row>');
+        $path = $this->xlsx(
+            '<row r="1"><c r="A1" t="inlineStr"><is><t>keyword</t></is></c></row><row r="3"><c r="A3" '
+                .'t="inlineStr"><is><t>pen</t></is></c><c r="XFD3"/></row>',
+        );
         self::assertSame([3], array_keys(iterator_to_array(app(TableReader::class)->open($path)->rows())));
     }
 
     public function test_an_ods_that_repeats_more_than_a_sheet_has_is_refused(): void
     {
         $this->expectExceptionMessage('row with the number 9,000,000');
-        app(TableReader::class)->open($this->ods('<table:table-row table:number-rows-repeated="9000000"><table:table-cell office:value-type="string"><text:p>x</text:p></table:table-cell></table:table-row>'));
+        app(TableReader::class)->open(
+            $this->ods(
+                '<table:table-row table:number-rows-repeated="9000000"><table:table-cell '
+                    .'office:value-type="string"><text:p>x</text:p></table:table-cell></table:table-row>',
+            ),
+        );
     }
 
     /** @return iterable<string, array{string, int}> */
@@ -84,7 +115,14 @@ final class SpreadsheetTest extends TestCase
     {
         return $this->zip('list.ods', [
             'mimetype' => 'application/vnd.oasis.opendocument.spreadsheet',
-            'content.xml' => '<?xml version="1.0" encoding="UTF-8"?><office:document-content xmlns:office="urn:oasis:names:tc:opendocument:xmlns:office:1.0" xmlns:table="urn:oasis:names:tc:opendocument:xmlns:table:1.0" xmlns:text="urn:oasis:names:tc:opendocument:xmlns:text:1.0"><office:body><office:spreadsheet><table:table table:name="One">'.$rows.'</table:table></office:spreadsheet></office:body></office:document-content>',
+            'content.xml' =>
+                '<?xml version="1.0" encoding="UTF-8"?><office:document-content '
+                    .'xmlns:office="urn:oasis:names:tc:opendocument:xmlns:office:1.0" '
+                        .'xmlns:table="urn:oasis:names:tc:opendocument:xmlns:table:1.0" '
+                            .'xmlns:text="urn:oasis:names:tc:opendocument:xmlns:text:1.0"><office:body><office:spreadsheet>'
+                            .'<table:table table:name="One">'.
+                $rows.
+                '</table:table></office:spreadsheet></office:body></office:document-content>',
         ]);
     }
 
@@ -94,11 +132,30 @@ final class SpreadsheetTest extends TestCase
         $relations = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
 
         return $this->zip('list.xlsx', [
-            '[Content_Types].xml' => '<?xml version="1.0"?><Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default Extension="xml" ContentType="application/xml"/><Override PartName="/xl/workbook.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml"/><Override PartName="/xl/worksheets/sheet1.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.worksheet+xml"/></Types>',
-            '_rels/.rels' => '<?xml version="1.0"?><Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="r1" Type="'.$relations.'/officeDocument" Target="xl/workbook.xml"/></Relationships>',
-            'xl/workbook.xml' => '<?xml version="1.0"?><workbook xmlns="'.$main.'" xmlns:r="'.$relations.'"><sheets><sheet name="One" sheetId="1" r:id="r1"/></sheets></workbook>',
-            'xl/_rels/workbook.xml.rels' => '<?xml version="1.0"?><Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="r1" Type="'.$relations.'/worksheet" Target="worksheets/sheet1.xml"/></Relationships>',
-            'xl/worksheets/sheet1.xml' => '<?xml version="1.0"?><worksheet xmlns="'.$main.'"><sheetData>'.$rows.'</sheetData></worksheet>',
+            '[Content_Types].xml' =>
+                '<?xml version="1.0"?><Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Default '
+                    .'Extension="xml" ContentType="application/xml"/><Override PartName="/xl/workbook.xml" '
+                        .'ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml"/><Override '
+                            .'PartName="/xl/worksheets/sheet1.xml" '
+                                .'ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.worksheet+xml"/></Types>',
+            '_rels/.rels' =>
+                '<?xml version="1.0"?><Relationships '
+                    .'xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="r1" Type="'.
+                $relations.
+                '/officeDocument" Target="xl/workbook.xml"/></Relationships>',
+            'xl/workbook.xml' =>
+                '<?xml version="1.0"?><workbook xmlns="'.
+                $main.
+                '" xmlns:r="'.
+                $relations.
+                '"><sheets><sheet name="One" sheetId="1" r:id="r1"/></sheets></workbook>',
+            'xl/_rels/workbook.xml.rels' =>
+                '<?xml version="1.0"?><Relationships '
+                    .'xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="r1" Type="'.
+                $relations.
+                '/worksheet" Target="worksheets/sheet1.xml"/></Relationships>',
+            'xl/worksheets/sheet1.xml' =>
+                '<?xml version="1.0"?><worksheet xmlns="'.$main.'"><sheetData>'.$rows.'</sheetData></worksheet>',
         ]);
     }
 

@@ -19,7 +19,9 @@ interface Props {
   onClause: (clause: string) => void;
 }
 
-/** What could be cleared out, each with its count: clauses for the sentence, and brand terms nobody has named yet. Nothing goes by itself. */
+/**
+ * What could be cleared out, each with its count: clauses for the sentence, and brand terms nobody has named yet. Nothing goes by itself.
+ */
 export function NoiseMenu({ study, comparison, show, onClause }: Props) {
   const client = useQueryClient();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);

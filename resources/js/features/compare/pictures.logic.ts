@@ -32,13 +32,19 @@ export function overlapPicture(combinations: Combination[], domains: string[]): 
       .map((_, number) => shape(number, Math.floor(row.combination / 2 ** number) % 2 === 1, 18 + number * 18, y))
       .join('');
     const width = (320 * row.keywords) / largest;
-    return `${marks}<rect x="${left}" y="${y - 5}" width="${width.toFixed(1)}" height="9" fill="${row.combination % 2 === 1 ? '#1c6b5f' : '#c2571a'}"/>${text(left + width + 6, y + 4, String(row.keywords))}`;
+    return (
+      `${marks}<rect x="${left}" y="${y - 5}" width="${width.toFixed(1)}" height="9" ` +
+      `fill="${row.combination % 2 === 1 ? '#1c6b5f' : '#c2571a'}"/>${text(left + width + 6, y + 4, String(row.keywords))}`
+    );
   });
   return svg(left + 400, top + 20 + combinations.length * 18, legend + rows.join(''));
 }
 
 function shape(number: number, isPresent: boolean, x: number, y: number): string {
-  return `<path d="${shapePath(number)}" transform="translate(${x} ${y})" fill="${isPresent ? ink : 'none'}" stroke="${ink}" stroke-width="1"/>`;
+  return (
+    `<path d="${shapePath(number)}" transform="translate(${x} ${y})" fill="${isPresent ? ink : 'none'}" stroke="${ink}" ` +
+    `stroke-width="1"/>`
+  );
 }
 
 /** The standings in proportion, each with its name and count below its part. */
@@ -50,7 +56,10 @@ export function standingPicture(standings: Partial<Record<Standing, number>>): s
   let x = 10;
   const parts = standingOrder.map((standing, index) => {
     const width = (680 * (standings[standing] ?? 0)) / all;
-    const part = `<rect x="${x.toFixed(1)}" y="12" width="${width.toFixed(1)}" height="18" fill="${standingInks[standing]}"/>${text(10 + index * 115, 54, `${standing} ${standings[standing] ?? 0}`)}<rect x="${10 + index * 115}" y="60" width="24" height="5" fill="${standingInks[standing]}"/>`;
+    const part =
+      `<rect x="${x.toFixed(1)}" y="12" width="${width.toFixed(1)}" height="18" ` +
+      `fill="${standingInks[standing]}"/>${text(10 + index * 115, 54, `${standing} ${standings[standing] ?? 0}`)}<rect ` +
+      `x="${10 + index * 115}" y="60" width="24" height="5" fill="${standingInks[standing]}"/>`;
     x += width;
     return part;
   });

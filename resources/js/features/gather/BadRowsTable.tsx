@@ -26,7 +26,8 @@ export function BadRowsTable({ badRows, isAllowed, onAllow }: Props) {
       >
         {isAllowed
           ? `${whole(badRows.total)} bad rows will be left out.`
-          : `${whole(badRows.total)} bad ${badRows.total === 1 ? 'row' : 'rows'}: nothing is kept while there are any. Mend the file, or leave them out.`}
+          : `${whole(badRows.total)} bad ${badRows.total === 1 ? 'row' : 'rows'}: nothing is kept while there are any. Mend the ` +
+            `file, or leave them out.`}
       </Alert>
       <Box sx={{ maxHeight: 190, overflow: 'auto', mt: 1 }} tabIndex={0} aria-label="Bad rows" role="region">
         <Box

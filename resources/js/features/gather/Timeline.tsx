@@ -20,7 +20,9 @@ export function Timeline({ snapshots, months }: { snapshots: LedgerRow['snapshot
   const x = (index: number) => (organic.length === 1 ? width - 4 : 3 + ((width - 7) * index) / (organic.length - 1));
   const y = (keywords: number) => height / 2 - ((height - 6) * (keywords - middle)) / span;
   const points = organic.map((snapshot, index) => `${x(index).toFixed(1)},${y(snapshot.keywords).toFixed(1)}`).join(' ');
-  const words = `${organic.length} snapshots, ${organic[0]?.day ?? ''} to ${last.day}, ${whole(organic[0]?.keywords)} to ${whole(last.keywords)} keywords`;
+  const words =
+    `${organic.length} snapshots, ${organic[0]?.day ?? ''} to ${last.day}, ${whole(organic[0]?.keywords)} to ` +
+    `${whole(last.keywords)} keywords`;
   return (
     <Box
       component="svg"

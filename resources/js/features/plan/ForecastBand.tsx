@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import type { Roadmap } from '../../api/schema';
+import type { ForecastMonth, Roadmap } from '../../api/schema';
 import { estimate } from '../../shared/format';
 import { WhyFigure } from '../keyword/WhyFigure';
 import { monthName } from './months.logic';
@@ -14,6 +14,8 @@ interface Props {
   /** The forecast without the item that is open, to show what it brings. */
   without: { name: string; months: Roadmap['forecast'] } | null;
 }
+
+const bandWords = ({ month, p10, p90 }: ForecastMonth) => `${monthName(month)} ${estimate(p10)} to ${estimate(p90)}`;
 
 /** Visits that the plan adds, month by month: eight of ten draws lie in the band, the line is the middle one. */
 export function ForecastBand({ plan, currency, without }: Props) {
@@ -35,7 +37,7 @@ export function ForecastBand({ plan, currency, without }: Props) {
       <Box
         component="svg"
         role="img"
-        aria-label={`Forecast: ${months.map((month) => `${monthName(month.month)} ${estimate(month.p10)} to ${estimate(month.p90)}`).join(', ')}`}
+        aria-label={`Forecast: ${months.map(bandWords).join(', ')}`}
         viewBox={`0 0 ${width} ${height}`}
         sx={{
           flex: 1,

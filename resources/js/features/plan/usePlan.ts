@@ -17,8 +17,8 @@ interface Frame {
 const touched: StudyPart[] = ['plan', 'proposal', 'itself', 'brief', 'track'];
 
 /**
- * Changes the roadmap, or the draft that is shown. A card moves at once; the server's answer settles it. Where it is refused, as when somebody
- * else was quicker, the card goes back and the reason is told.
+ * Changes the roadmap, or the draft that is shown. A card moves at once; the server's answer settles it. Where it is refused, as when
+ * somebody else was quicker, the card goes back and the reason is told.
  */
 export function usePlan(study: Study, draft: number | null) {
   const item = useItemChange(study, draft);

@@ -3,6 +3,9 @@ import type { RulebookPreview } from '../../api/schema';
 import { estimate, whole } from '../../shared/format';
 import { placesMoved } from './rulebook.logic';
 
+const moveWords = ({ keywords, from, to }: RulebookPreview['horizons'][number]) =>
+  `${whole(keywords)} from ${from ?? 'unknown'} to ${to ?? 'unknown'}`;
+
 /** What a change would move: horizons, the gain of all, and the first twenty now and then side by side. */
 export function PreviewPart({ preview }: { preview: RulebookPreview }) {
   const moved = preview.horizons.reduce((sum, change) => sum + change.keywords, 0);
@@ -12,7 +15,8 @@ export function PreviewPart({ preview }: { preview: RulebookPreview }) {
       <div>
         {moved === 0
           ? `No horizon changes among ${whole(preview.keywords)} opportunities.`
-          : `${whole(moved)} of ${whole(preview.keywords)} opportunities change their horizon: ${preview.horizons.map((change) => `${whole(change.keywords)} from ${change.from ?? 'unknown'} to ${change.to ?? 'unknown'}`).join(', ')}.`}{' '}
+          : `${whole(moved)} of ${whole(preview.keywords)} opportunities change their horizon: ` +
+            `${preview.horizons.map(moveWords).join(', ')}.`}{' '}
         The gain of all together: {estimate(preview.gain.before)} now, {estimate(preview.gain.after)} then.
       </div>
       {preview.not_shown.length > 0 && (

@@ -53,7 +53,9 @@ export function others(settings: Setting[], history: RulebookChange[]): Other[] 
       .filter((other) => other !== curve)
       .map((other) => ({ title: `this one with the ${other} CTR curve`, settings: { curve: other } })),
     ...history.map((change) => ({
-      title: `as it stood before ${change.when.slice(0, 16).replace('T', ' ')} (${change.settings.map((setting) => setting.key.replaceAll('_', ' ')).join(', ')})`,
+      title:
+        `as it stood before ${change.when.slice(0, 16).replace('T', ' ')} ` +
+        `(${change.settings.map((setting) => setting.key.replaceAll('_', ' ')).join(', ')})`,
       settings: change.restores,
     })),
   ];

@@ -144,7 +144,10 @@ function competitorsPhrase(clauses: Clause[], competitors: number): string {
   if (clause.operator === '>=' && most !== undefined) {
     return `${count} to ${most.value.split('@')[0] ?? ''} of ${competitors} competitors ${top}`;
   }
-  return `${clause.operator === '=' ? 'exactly' : clause.operator === '<=' ? 'at most' : 'at least'} ${count} of ${competitors} competitors ${top}`;
+  return (
+    `${clause.operator === '=' ? 'exactly' : clause.operator === '<=' ? 'at most' : 'at least'} ${count} of ${competitors} ` +
+    `competitors ${top}`
+  );
 }
 
 function positionPhrase(kind: ClauseKind, clauses: Clause[]): string {

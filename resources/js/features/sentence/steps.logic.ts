@@ -1,4 +1,7 @@
-/** What a sentence was before and after the one that stands, kept with a place in the browser's history. Null is the sentence a view begins with. */
+/**
+ * What a sentence was before and after the one that stands, kept with a place in the browser's history. Null is the sentence a view
+ * begins with.
+ */
 export interface Steps {
   before: (string | null)[];
   after: (string | null)[];

@@ -8,7 +8,10 @@ const width = 900;
 const height = 190;
 const left = 40;
 
-/** Share of clicks of every compared domain by month; letters at the end tell the lines apart, ours is the thick one; dashed lines mark publications. */
+/**
+ * Share of clicks of every compared domain by month; letters at the end tell the lines apart, ours is the thick one; dashed lines mark
+ * publications.
+ */
 export function ShareChart({ shares, domains, published }: { shares: Track['shares']; domains: string[]; published: string[] }) {
   const ink = useDomainInk();
   const most = Math.max(0.05, ...shares.flatMap((day) => day.shares.map((share) => share ?? 0)));
@@ -23,7 +26,9 @@ export function ShareChart({ shares, domains, published }: { shares: Track['shar
     <Box
       component="svg"
       role="img"
-      aria-label={`Share of clicks on ${last?.day ?? ''}: ${domains.map((domain, number) => `${domain} ${percent(last?.shares[number])}`).join(', ')}`}
+      aria-label={
+        `Share of clicks on ${last?.day ?? ''}: ` + domains.map((domain, number) => `${domain} ${percent(last?.shares[number])}`).join(', ')
+      }
       viewBox={`0 0 ${width} ${height}`}
       sx={{ width: '100%', maxWidth: 1100, '& text': { fontSize: 11, fill: 'var(--mui-palette-text-secondary)' } }}
     >

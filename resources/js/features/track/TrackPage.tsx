@@ -51,7 +51,9 @@ export function TrackPage() {
           <Typography sx={{ mb: 1 }}>
             {calibration === null
               ? `Measured against the rankings of ${newest ?? 'no day yet'}. Nothing has had its full time yet.`
-              : `Of ${calibration.items} items that had their full time, ${percent(calibration.happened)} are on page one; ${percent(calibration.said)} was said. ${percent(calibration.inside)} lie inside their band; eight of ten should, if the model is right.`}
+              : `Of ${calibration.items} items that had their full time, ${percent(calibration.happened)} are on page one; ` +
+                `${percent(calibration.said)} was said. ${percent(calibration.inside)} lie inside their band; eight of ten should, if ` +
+                `the model is right.`}
           </Typography>
           <PlainTable
             label="Finished items"

@@ -199,9 +199,10 @@ function Drawing({ plot, chosen, selected, onChosen, onOpen }: DrawingProps) {
         {under !== null && (
           <>
             <strong>{under.point.name}</strong>
-            {under.point.keywords > 1 && `, ${whole(under.point.keywords)} keywords`}: difficulty {decimal(under.point.difficulty)}, volume{' '}
-            {whole(under.point.volume)}, win chance {percent(under.point.win_chance)}, expected gain {estimate(under.point.expected_gain)},
-            priority {decimal(under.point.priority, 2)}, links to earn {whole(under.point.links_to_earn)}
+            {under.point.keywords > 1 && `, ${whole(under.point.keywords)} ` + `keywords`}: difficulty {decimal(under.point.difficulty)},
+            volume {whole(under.point.volume)}, win chance {percent(under.point.win_chance)}, expected gain{' '}
+            {estimate(under.point.expected_gain)}, priority {decimal(under.point.priority, 2)}, links to earn{' '}
+            {whole(under.point.links_to_earn)}
           </>
         )}
       </Box>

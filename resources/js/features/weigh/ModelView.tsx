@@ -22,8 +22,11 @@ export function ModelView({ comparison }: { comparison: Comparison }) {
       </Typography>
       <Typography sx={{ maxWidth: 760 }}>
         {model.assumed
-          ? `Too little is known to learn from (${whole(model.rows)} keyword and domain pairs with a known difficulty, fifty are needed, some on page one and some not), so an assumed curve stands in: one half at the comfort difficulty, falling as the difficulty rises.`
-          : `Learnt from ${whole(model.rows)} pairs of keyword and domain in this study: who stands on page one at which difficulty${model.authority === null ? '' : ' and with which authority'}. It is a penalised logistic regression.`}
+          ? `Too little is known to learn from (${whole(model.rows)} keyword and domain pairs with a known difficulty, fifty are ` +
+            `needed, some on page one and some not), so an assumed curve stands in: one half at the comfort difficulty, falling as ` +
+            `the difficulty rises.`
+          : `Learnt from ${whole(model.rows)} pairs of keyword and domain in this study: who stands on page one at which ` +
+            `difficulty${model.authority === null ? '' : ' and with which authority'}. It is a penalised logistic regression.`}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 4, mt: 2 }}>
         <Box sx={{ flex: '1 1 320px' }}>
@@ -45,7 +48,9 @@ export function ModelView({ comparison }: { comparison: Comparison }) {
               <td>
                 {model.authority === null
                   ? 'not in the model: not every compared domain has one'
-                  : `each 10 points more multiply the odds by ${decimal(comparison.summary.odds?.authority ?? null, 2)}${authority === null ? '' : `; ours is ${decimal(authority)}`}`}
+                  : `each 10 points more multiply the odds by ` +
+                    decimal(comparison.summary.odds?.authority ?? null, 2) +
+                    (authority === null ? '' : `; ours is ${decimal(authority)}`)}
               </td>
             </tr>
           </PlainTable>
@@ -56,7 +61,8 @@ export function ModelView({ comparison }: { comparison: Comparison }) {
             <li>
               {model.brier_score === null
                 ? 'There is no Brier score: nothing was learnt.'
-                : `Its Brier score is ${decimal(model.brier_score, 3)}: the mean squared distance of the chance from what happened, 0 for perfect; always guessing one half would give 0.25.`}
+                : `Its Brier score is ${decimal(model.brier_score, 3)}: the mean squared distance of the chance from what happened, ` +
+                  `0 for perfect; always guessing one half would give 0.25.`}
             </li>
             <li>
               A chance of 30 % means that three in ten such keywords are on page one for a domain like ours, not that this page will be.

@@ -108,19 +108,23 @@ export function plotPicture(plot: Plot): string {
   const content = [
     ...plot.xTicks.map(
       (tick) =>
-        `<line x1="${tick.at}" x2="${tick.at}" y1="${size.top}" y2="${bottom}" stroke="#d9d2bf"/>${text(tick.at, bottom + 16, tick.name, 'middle')}`,
+        `<line x1="${tick.at}" x2="${tick.at}" y1="${size.top}" y2="${bottom}" ` +
+        `stroke="#d9d2bf"/>${text(tick.at, bottom + 16, tick.name, 'middle')}`,
     ),
     ...plot.yTicks.map(
       (tick) =>
-        `<line x1="${size.left}" x2="${size.width - size.right}" y1="${tick.at}" y2="${tick.at}" stroke="#d9d2bf"/>${text(size.left - 8, tick.at + 4, tick.name, 'end')}`,
+        `<line x1="${size.left}" x2="${size.width - size.right}" y1="${tick.at}" y2="${tick.at}" ` +
+        `stroke="#d9d2bf"/>${text(size.left - 8, tick.at + 4, tick.name, 'end')}`,
     ),
     ...plot.lines.map(
       (line) =>
-        `<line x1="${line.x}" x2="${line.x}" y1="${size.top}" y2="${bottom}" stroke="${ink}" stroke-dasharray="${line.isStrong ? 'none' : '2 4'}"/>${text(line.x + 4, size.top - 6, line.name)}`,
+        `<line x1="${line.x}" x2="${line.x}" y1="${size.top}" y2="${bottom}" stroke="${ink}" ` +
+        `stroke-dasharray="${line.isStrong ? 'none' : '2 4'}"/>${text(line.x + 4, size.top - 6, line.name)}`,
     ),
     ...plot.places.map(
       (place) =>
-        `<circle cx="${place.x.toFixed(1)}" cy="${place.y.toFixed(1)}" r="${place.radius.toFixed(1)}" fill="#1c6b5f" fill-opacity=".16" stroke="#1c6b5f"/>`,
+        `<circle cx="${place.x.toFixed(1)}" cy="${place.y.toFixed(1)}" r="${place.radius.toFixed(1)}" fill="#1c6b5f" ` +
+        `fill-opacity=".16" stroke="#1c6b5f"/>`,
     ),
     ...namedPlaces(plot.places).map((place) => text(place.x + place.radius + 3, place.y + 4, place.point.name)),
     text(size.width / 2, size.height - 8, plot.xName, 'middle'),

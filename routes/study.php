@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\BenchController;
+use App\Http\Controllers\ComparisonController;
+use App\Http\Controllers\DecisionController;
+use App\Http\Controllers\DomainController;
+use App\Http\Controllers\ExportController;
+use App\Http\Controllers\ImportController;
+use App\Http\Controllers\KeywordController;
+use App\Http\Controllers\KeywordListController;
+use App\Http\Controllers\LensController;
+use App\Http\Controllers\OpportunityController;
+use App\Http\Controllers\PlanController;
+use App\Http\Controllers\RulebookController;
+use App\Http\Controllers\SourceController;
+use App\Http\Controllers\StudyController;
+use App\Http\Controllers\TaskController;
+use App\Http\Controllers\ViewController;
+use App\Http\Controllers\WeightPresetController;
+use Illuminate\Support\Facades\Route;
+
+// What everybody who may see a study can ask.
+Route::get('', [StudyController::class, 'show']);
+Route::get('domains', [DomainController::class, 'index']);
+Route::get('candidates', [DomainController::class, 'candidates']);
+Route::get('related', [KeywordListController::class, 'related']);
+Route::post('terms', [KeywordListController::class, 'terms']);
+Route::get('curve', [SourceController::class, 'curve']);
+Route::get('imports', [ImportController::class, 'index']);
+Route::get('tasks', [TaskController::class, 'index']);
+Route::get('tasks/{task}', [TaskController::class, 'show'])->whereNumber('task');
+Route::get('tasks/{task}/bad-rows.csv', [TaskController::class, 'badRows'])->whereNumber('task');
+Route::get('rulebook', [RulebookController::class, 'show']);
+Route::get('rulebook/history', [RulebookController::class, 'history']);
+Route::post('rulebook/preview', [RulebookController::class, 'preview']);
+Route::get('comparison', [ComparisonController::class, 'show']);
+Route::get('bench', [BenchController::class, 'index']);
+Route::get('bench/summary', [BenchController::class, 'summary']);
+Route::get('bench/distribution', [BenchController::class, 'distribution']);
+Route::get('bench/pages', [ViewController::class, 'pages']);
+Route::get('bench/movement', [ViewController::class, 'movement']);
+Route::get('bench/advertising', [ViewController::class, 'advertising']);
+Route::get('bench/page-one', [ViewController::class, 'pageOne']);
+Route::get('bench/noise', [ViewController::class, 'noise']);
+Route::get('lenses', [LensController::class, 'index']);
+Route::get('weight-presets', [WeightPresetController::class, 'index']);
+Route::get('tags', [DecisionController::class, 'tags']);
+Route::get('plan', [PlanController::class, 'show']);
+Route::get('plan/proposal', [PlanController::class, 'proposal']);
+Route::get('plan/items/{item}/brief', [PlanController::class, 'brief'])->whereNumber('item');
+Route::get('plan/items/{item}/brief.{format}', [PlanController::class, 'briefFile'])->whereNumber('item')
+    ->whereIn('format', ['md', 'html', 'odt']);
+Route::get('track', [PlanController::class, 'track']);
+Route::get('opportunities', [OpportunityController::class, 'index']);
+Route::get('opportunities/groups', [OpportunityController::class, 'groups']);
+Route::get('opportunities/map', [OpportunityController::class, 'map']);
+Route::get('opportunities/steadiness', [OpportunityController::class, 'steadiness']);
+Route::get('keyword', [KeywordController::class, 'show']);
+Route::get('exports/plan.{format}', [ExportController::class, 'plan'])->whereIn('format', ['csv', 'json', 'xlsx', 'ics']);
+Route::get('exports/roadmap.{format}', [ExportController::class, 'roadmap'])->whereIn('format', ['csv', 'json', 'xlsx', 'ics']);
+Route::get('exports/review.html', [PlanController::class, 'review']);
+Route::get('exports/{export}', [ExportController::class, 'show']);
