@@ -81,8 +81,7 @@ return new class extends Migration {
         );
         DB::statement("ALTER TABLE {$table} RENAME TO {$table}_before");
         $ofTable = 'SELECT indexname FROM pg_indexes WHERE schemaname = current_schema() AND tablename = ?';
-        $indexes = DB::select($ofTable, [$table.'_before']);
-        foreach ($indexes as $index) {
+        foreach (DB::select($ofTable, [$table.'_before']) as $index) {
             DB::statement("ALTER INDEX {$index->indexname} RENAME TO {$index->indexname}_before");
         }
         DB::statement("CREATE TABLE {$table} (LIKE {$table}_before INCLUDING DEFAULTS INCLUDING CONSTRAINTS) PARTITION BY HASH (study_id)");

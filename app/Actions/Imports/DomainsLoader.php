@@ -32,6 +32,11 @@ final class DomainsLoader implements Loader
     ) {
     }
 
+    public static function tables(): array
+    {
+        return [];
+    }
+
     public function prepare(): void
     {
         DB::statement('DROP TABLE IF EXISTS pg_temp.staged');

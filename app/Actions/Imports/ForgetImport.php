@@ -18,7 +18,7 @@ final class ForgetImport
             $import->study_id,
             $import->id,
         ]);
-        foreach (['results', 'performance'] as $table) {
+        foreach (Loaders::tables() as $table) {
             DB::table($table)->where('study_id', $import->study_id)->where('import_id', $import->id)->delete();
         }
         $import->delete();

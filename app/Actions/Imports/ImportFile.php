@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
-use App\Actions\Domains\ChooseDomainFigures;
 use App\Exceptions\Refused;
 use App\Models\Import;
 use App\Support\Tabular\FileFingerprint;
@@ -14,7 +13,6 @@ use GreaterReach\Core\Intake\ColumnPlan;
 use GreaterReach\Core\Intake\FileProblem;
 use GreaterReach\Core\Intake\ImportKind;
 use GreaterReach\Core\Intake\NumberFormatDetector;
-use GreaterReach\Core\Site\PublicSuffixList;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -27,11 +25,10 @@ final readonly class ImportFile
     private const SAMPLE = 1000;
 
     public function __construct(
-        private PublicSuffixList $suffixes,
+        private Loaders $loaders,
         private TableReader $reader,
         private Mappings $mappings,
         private ForgetImport $forget,
-        private ChooseDomainFigures $choose,
     ) {
     }
 
@@ -125,24 +122,11 @@ final readonly class ImportFile
                 break;
             }
         }
-        $staged = StagedRows::read($table, $plan, $shown->format(), $this->loader($order), $progress);
+        $staged = StagedRows::read($table, $plan, $shown->format(), $this->loaders->of($order), $progress);
 
         return $staged->numbers->format() === $shown->format()
             ? $staged
-            : StagedRows::read($table, $plan, $staged->numbers->format(), $this->loader($order), $progress);
-    }
-
-    private function loader(ImportOrder $order): Loader
-    {
-        $domains = new DomainFinder($order->study, $this->suffixes);
-
-        return match ($order->kind) {
-            ImportKind::Rankings => new RankingsLoader($order, $domains),
-            ImportKind::Keywords => new KeywordsLoader($order),
-            ImportKind::Results => new ResultsLoader($order),
-            ImportKind::Performance => new PerformanceLoader($order),
-            ImportKind::Domains => new DomainsLoader($order, $domains, $this->suffixes, $this->choose),
-        };
+            : StagedRows::read($table, $plan, $staged->numbers->format(), $this->loaders->of($order), $progress);
     }
 
     /** A list that is the same byte for byte takes the place of its earlier self; snapshots are replaced by their key. */

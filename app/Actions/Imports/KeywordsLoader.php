@@ -15,6 +15,11 @@ final class KeywordsLoader implements Loader
     {
     }
 
+    public static function tables(): array
+    {
+        return [];
+    }
+
     public function prepare(): void
     {
         DB::statement('DROP TABLE IF EXISTS pg_temp.staged');

@@ -15,6 +15,9 @@ use GreaterReach\Core\Intake\BadCell;
  */
 interface Loader
 {
+    /** @return list<string> tables it fills whose rows bear the number of their import; an undo empties them of these */
+    public static function tables(): array;
+
     /** Makes the staging table of this session. */
     public function prepare(): void;
 

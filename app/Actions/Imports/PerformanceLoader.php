@@ -15,6 +15,11 @@ final class PerformanceLoader implements Loader
     {
     }
 
+    public static function tables(): array
+    {
+        return ['performance'];
+    }
+
     public function prepare(): void
     {
         DB::statement('DROP TABLE IF EXISTS pg_temp.staged');

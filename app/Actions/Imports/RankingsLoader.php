@@ -34,6 +34,11 @@ final class RankingsLoader implements Loader
     {
     }
 
+    public static function tables(): array
+    {
+        return [];
+    }
+
     public function prepare(): void
     {
         DB::statement('DROP TABLE IF EXISTS pg_temp.staged');

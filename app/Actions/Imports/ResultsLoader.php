@@ -15,6 +15,11 @@ final class ResultsLoader implements Loader
     {
     }
 
+    public static function tables(): array
+    {
+        return ['results'];
+    }
+
     public function prepare(): void
     {
         DB::statement('DROP TABLE IF EXISTS pg_temp.staged');

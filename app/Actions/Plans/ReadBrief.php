@@ -38,6 +38,8 @@ final readonly class ReadBrief
         $keywords = $comparison === null ? [] : self::keywords($comparison, $topic);
         $results = $comparison === null ? [] : $this->results($comparison, $topic, $item->keyword);
 
+        $urls = array_map(strval(...), array_column($results, 'url'));
+
         return [
             'item' => self::item($item),
             'topic' => $row?->topic,
@@ -50,7 +52,7 @@ final readonly class ReadBrief
             'keywords' => array_map(self::keyword(...), $keywords),
             'traffic_leader' => $keywords[0]->keyword ?? $item->keyword,
             'page_one' => $results,
-            'rivals' => $this->rivals(PagesToBeat::of(array_map(strval(...), array_column($results, 'url')), $study->ownDomain()->toEntry($this->suffixes))),
+            'rivals' => $this->rivals(PagesToBeat::of($urls, $study->ownDomain()->toEntry($this->suffixes))),
             'questions' => $this->questions($study, $item->keyword),
             'publish_by' => $facts
                 ->season($item->keyword)

@@ -32,7 +32,7 @@ final class ImportCommand extends ReachCommand
 
     public function handle(ImportFile $import, WriteReport $report): int
     {
-        $kind = ImportKind::from($this->oneOf('kind', ['rankings', 'keywords', 'results', 'performance', 'domains']));
+        $kind = ImportKind::from($this->oneOf('kind', array_column(ImportKind::cases(), 'value')));
         $channel = $this->oneOf('channel', ['organic', 'paid']);
         $allowed = $this->wholeNumber('allow-errors', 0, 999_999_999);
         $mapping = $this->mapping();

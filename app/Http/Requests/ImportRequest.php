@@ -7,18 +7,20 @@ namespace App\Http\Requests;
 use App\Actions\Imports\DomainFinder;
 use App\Models\Study;
 use App\Models\Upload;
+use GreaterReach\Core\Intake\ImportKind;
 use GreaterReach\Core\Site\PublicSuffixList;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 /** What a person wants done with a file that was received. */
 final class ImportRequest extends FormRequest
 {
-    /** @return array<string, list<string>> */
+    /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
             'upload' => ['required', 'uuid'],
-            'kind' => ['required', 'in:rankings,keywords,results,performance,domains'],
+            'kind' => ['required', Rule::enum(ImportKind::class)],
             'domain' => ['nullable', 'string', 'max:2000'],
             'date' => ['nullable', 'date_format:Y-m-d'],
             'channel' => ['nullable', 'in:organic,paid'],

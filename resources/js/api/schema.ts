@@ -2299,7 +2299,7 @@ export interface components {
             }[];
             criteria: {
                 meaning: string;
-                name: string;
+                name: components["schemas"]["Criterion"];
             }[];
             /** @description About single domains: N stands for the number, DOMAIN for the name. */
             domain_clauses: {
@@ -2311,13 +2311,13 @@ export interface components {
                     is_required: boolean;
                     name: string;
                 }[];
-                name: string;
+                name: components["schemas"]["ImportKind"];
             }[];
             intents: {
-                name: string;
+                name: components["schemas"]["Intent"];
                 stage: string | null;
             }[];
-            statuses: string[];
+            statuses: components["schemas"]["ItemStatus"][];
         };
         /** @description A keyword of a comparison, compared and weighed */
         WeighedRow: {

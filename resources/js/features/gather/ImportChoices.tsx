@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import type { ImportKind, Study } from '../../api/schema';
+import { useQuery } from '@tanstack/react-query';
+import type { Study } from '../../api/schema';
+import { vocabularyQuery } from '../study/queries';
 import type { ImportOrder } from './order.logic';
-
-const kinds: ImportKind[] = ['rankings', 'keywords', 'results', 'performance', 'domains'];
 
 /** What the file holds, and whose rows and which day those are that say neither. */
 export function ImportChoices({
@@ -16,21 +16,25 @@ export function ImportChoices({
   order: ImportOrder;
   onChange: (changes: Partial<ImportOrder>) => void;
 }) {
+  const kinds = useQuery(vocabularyQuery()).data?.import_kinds ?? [];
+  const fields = kinds.find(({ name }) => name === order.kind)?.fields ?? [];
+  // What a file may leave out of its rows is asked of the person.
+  const mayLeaveOut = (field: string) => fields.some(({ name, is_required }) => name === field && !is_required);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1.6fr 1fr 1fr', gap: 1.5, py: 1 }}>
       <TextField
         select
         label="What it holds"
         value={order.kind}
-        onChange={(event) => onChange({ kind: kinds.find((kind) => kind === event.target.value) ?? 'rankings', mapping: {} })}
+        onChange={(event) => onChange({ kind: kinds.find(({ name }) => name === event.target.value)?.name ?? order.kind, mapping: {} })}
       >
-        {kinds.map((kind) => (
-          <MenuItem key={kind} value={kind}>
-            {kind}
+        {kinds.map(({ name }) => (
+          <MenuItem key={name} value={name}>
+            {name}
           </MenuItem>
         ))}
       </TextField>
-      {order.kind === 'rankings' && (
+      {mayLeaveOut('domain') && (
         <TextField
           select
           label="Domain of rows that name none"
@@ -52,7 +56,7 @@ export function ImportChoices({
         onChange={(event) => onChange({ date: event.target.value === '' ? null : event.target.value })}
         slotProps={{ inputLabel: { shrink: true } }}
       />
-      {order.kind === 'rankings' && (
+      {mayLeaveOut('channel') && (
         <TextField
           select
           label="Channel"

@@ -18,6 +18,42 @@ const study = (stages: Study['stages']): Study => ({
   is_current: true,
 });
 
+const calm: Study['stages'] = {
+  gather: { domains: 3, without_rankings: 0, stale: 0 },
+  compare: { keywords: 900, gaps: 412 },
+  weigh: { quick_wins: 96, shortlisted: 4 },
+  plan: { items: 1, overdue: 0, done: 0 },
+};
+
+const waiting = (stages: Partial<Study['stages']>) =>
+  stagesOf(study({ ...calm, ...stages }))
+    .filter((stage) => stage.isWaiting)
+    .map((stage) => stage.path);
+
+describe('stages that wait for somebody', () => {
+  it('are none while all is fresh and on time', () => {
+    expect(waiting({})).toEqual([]);
+  });
+
+  it('are told by missing and by stale rankings, each by itself', () => {
+    expect(waiting({ gather: { domains: 3, without_rankings: 1, stale: 0 } })).toEqual(['gather']);
+    expect(waiting({ gather: { domains: 3, without_rankings: 0, stale: 1 } })).toEqual(['gather']);
+  });
+
+  it('are told by what is overdue, not by what is merely planned', () => {
+    expect(waiting({ plan: { items: 5, overdue: 1, done: 2 } })).toEqual(['plan']);
+    expect(waiting({ plan: { items: 5, overdue: 0, done: 2 } })).toEqual([]);
+  });
+
+  it('say how many snapshots are stale, and what the plan and the track hold', () => {
+    const figures = (stages: Partial<Study['stages']>) => stagesOf(study({ ...calm, ...stages })).map((stage) => stage.figure);
+    expect(figures({ gather: { domains: 3, without_rankings: 0, stale: 1 } })[0]).toBe('1 snapshot stale');
+    expect(figures({ gather: { domains: 3, without_rankings: 0, stale: 4 } })[0]).toBe('4 snapshots stale');
+    expect(figures({ plan: { items: 0, overdue: 0, done: 0 } })[3]).toBe('4 shortlisted');
+    expect(figures({ plan: { items: 0, overdue: 0, done: 3 } }).slice(3)).toEqual(['0 on the roadmap', '3 done']);
+  });
+});
+
 describe('stages', () => {
   it('asks for rankings before anything else', () => {
     const [gather, compare] = stagesOf(

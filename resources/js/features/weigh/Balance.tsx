@@ -24,7 +24,9 @@ export function Balance({ study, weights, presets, onChange }: Props) {
   const [draft, setDraft] = useState<Weights | null>(null);
   const shown = draft ?? weights;
   const sum = Object.values(shown).reduce((total, weight) => total + weight, 0);
-  const meanings = new Map(useQuery(vocabularyQuery()).data?.criteria.map((criterion) => [criterion.name, criterion.meaning]));
+  const meanings = new Map<string, string>(
+    useQuery(vocabularyQuery()).data?.criteria.map((criterion) => [criterion.name, criterion.meaning]),
+  );
   const settle = () => {
     if (draft !== null && sum > 0) {
       onChange(draft);
