@@ -74,9 +74,9 @@ final class PriorityTest extends TestCase
     public function test_priority_is_the_weighted_mean_of_what_is_known(): void
     {
         $weights = Weights::parse('volume:1, ease:2,gain:1');
-        self::assertSame(3.25, $weights->priorityOf(Scores::inOrder(5, 3, 2, null, null, null)));
-        self::assertSame(3.0, $weights->priorityOf(Scores::inOrder(null, 3, null, 5, 5, 5)));
-        self::assertNull($weights->priorityOf(Scores::inOrder(null, null, null, 5, 5, 5)));
+        self::assertSame(3.25, $weights->priorityOf(self::scores(5, 3, 2, null, null, null)));
+        self::assertSame(3.0, $weights->priorityOf(self::scores(null, 3, null, 5, 5, 5)));
+        self::assertNull($weights->priorityOf(self::scores(null, null, null, 5, 5, 5)));
         self::assertSame('volume:1,ease:2,gain:1', (string) $weights);
     }
 
@@ -247,7 +247,7 @@ final class PriorityTest extends TestCase
             0,
             true,
         );
-        $shares = Steadiness::of([$with(Scores::inOrder(5, 0, 0, 0, 0, 0)), $with(Scores::inOrder(0, 0, 5, 0, 0, 0))], 4000, 1, 3);
+        $shares = Steadiness::of([$with(self::scores(5, 0, 0, 0, 0, 0)), $with(self::scores(0, 0, 5, 0, 0, 0))], 4000, 1, 3);
         self::assertEqualsWithDelta(0.5, $shares[0], 5 * sqrt(0.25 / 4000));
         self::assertEqualsWithDelta(1.0, array_sum($shares), 1e-12);
     }
@@ -273,7 +273,7 @@ final class PriorityTest extends TestCase
                 null,
                 $base->tactic,
                 false,
-                Scores::inOrder($score(), $score(), $score(), $score(), $score(), $score()),
+                self::scores($score(), $score(), $score(), $score(), $score(), $score()),
                 0,
                 true,
             );
@@ -340,5 +340,11 @@ final class PriorityTest extends TestCase
         );
 
         return new Candidate($row, $metrics, $judgement, null, 0, $measured, $topicHasOwnPage);
+    }
+
+    /** The first scores in the order of `Criterion`; those that are not named are unknown. */
+    private static function scores(?int ...$first): Scores
+    {
+        return Scores::inOrder(...array_pad(array_values($first), \count(Criterion::cases()), null));
     }
 }
