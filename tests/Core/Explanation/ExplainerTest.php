@@ -8,6 +8,7 @@ use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Explanation\Explainer;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\FigureInputs;
+use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\StrikingDistance;
 use GreaterReach\Core\Priority\Tactic;
@@ -101,7 +102,7 @@ final class ExplainerTest extends TestCase
             0,
             new StrikingDistance(),
             0.35,
-            Scores::inOrder(4, 4, 3, null, 2, null),
+            Scores::of([...array_fill_keys(Criterion::names(), null), 'volume' => 4, 'ease' => 4, 'gain' => 3, 'intent' => 2]),
             Weights::plain(),
             Tactic::RefreshPage,
             1.5,

@@ -262,7 +262,7 @@ final class PriorityTest extends TestCase
             $weighed = $this->weigh(
                 $this->candidate(null, new Metrics(mt_rand(0, 5) === 0 ? null : 10 * mt_rand(1, 4), 55.0), keyword: 'k'.$number),
             );
-            $score = static fn(): ?int => [null, 1, 2, 3][mt_rand(0, 3)];
+            $score = static fn(string $criterion): ?int => [null, 1, 2, 3][mt_rand(0, 3)];
             $list[] = new Opportunity(
                 $weighed->candidate,
                 $weighed->clicks,
@@ -273,7 +273,7 @@ final class PriorityTest extends TestCase
                 null,
                 $base->tactic,
                 false,
-                self::scores($score(), $score(), $score(), $score(), $score(), $score()),
+                Scores::inOrder(...array_map($score, Criterion::names())),
                 0,
                 true,
             );
@@ -281,7 +281,7 @@ final class PriorityTest extends TestCase
         $random = new Randomizer(new Mt19937(9));
         $stays = array_fill(0, 60, 0);
         for ($draw = 0; $draw < 200; ++$draw) {
-            $exponential = array_map(static fn(): float => -log(($random->getInt(0, (1 << 52) - 1) + 0.5) / 2 ** 52), range(1, 6));
+            $exponential = array_map(static fn(): float => -log(($random->getInt(0, (1 << 52) - 1) + 0.5) / 2 ** 52), Criterion::names());
             $order = new OpportunityOrder(
                 Weights::of(
                     array_combine(

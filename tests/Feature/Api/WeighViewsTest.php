@@ -9,6 +9,7 @@ use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Comparison;
 use App\Models\Study;
+use App\Support\Catalogue\RowCatalogue;
 use App\Support\Rows\RankedRows;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Criterion;
@@ -162,12 +163,7 @@ final class WeighViewsTest extends TestCase
         $scores = $ordered
             ->map(
                 static fn(\stdClass $row): Scores => Scores::inOrder(
-                    $row->score_volume,
-                    $row->score_ease,
-                    $row->score_gain,
-                    $row->score_value,
-                    $row->score_intent,
-                    $row->score_fit,
+                    ...array_map(static fn(string $column): ?int => $row->{$column}, RowCatalogue::scores()),
                 ),
             )
             ->all();

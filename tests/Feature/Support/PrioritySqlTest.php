@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Support;
 
+use App\Support\Catalogue\RowCatalogue;
 use App\Support\Rows\PrioritySql;
+use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Weights;
 use Illuminate\Support\Facades\DB;
@@ -20,12 +22,13 @@ final class PrioritySqlTest extends TestCase
         mt_srand(11);
         $weights = Weights::parse($text);
         for ($round = 0; $round < 300; ++$round) {
-            $scores = array_map(static fn(): ?int => mt_rand(0, 4) === 0 ? null : mt_rand(0, 5), range(1, 6));
+            $scores = array_map(static fn(): ?int => mt_rand(0, 4) === 0 ? null : mt_rand(0, 5), Criterion::names());
             $values = implode(', ', array_map(static fn(?int $score): string => ($score ?? 'NULL').'::smallint', $scores));
+            $columns = implode(', ', RowCatalogue::scores());
             $row = DB::selectOne(
                 'SELECT '.
                     PrioritySql::expression($weights).
-                    " AS priority FROM (VALUES ({$values})) s (score_volume, score_ease, score_gain, score_value, score_intent, score_fit)",
+                    " AS priority FROM (VALUES ({$values})) s ({$columns})",
             );
             self::assertSame($weights->priorityOf(Scores::inOrder(...$scores)), $row->priority === null ? null : (float) $row->priority);
         }
