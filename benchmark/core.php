@@ -76,7 +76,7 @@ $weigh = static function () use ($streams, $none, $metrics): void {
     $models = new Models(
         CtrCurve::default(),
         $comfort,
-        WinModel::fit(new WinObservations([]), [null], 1.0, $comfort),
+        WinModel::fit(new WinObservations([]), [[]], 1.0, $comfort),
         LinksNeeded::fit([], []),
     );
     $weigher = new Weigher(

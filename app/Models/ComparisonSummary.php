@@ -82,9 +82,9 @@ final readonly class ComparisonSummary
 
     /**
      * @param array<string, mixed> $kept         as toArray() gave it, numbers as JSON may have changed them
-     * @param ?float               $ownAuthority of our domain then
+     * @param array<string, ?float> $own feature of a domain → ours then
      */
-    public static function fromArray(array $kept, ?float $ownAuthority): self
+    public static function fromArray(array $kept, array $own): self
     {
         /**
          * @var array{keywords?: int, standings?: array<string, int>, overlap?: list<Overlap>, similarity?: list<list<float|int|null>>,
@@ -104,7 +104,7 @@ final readonly class ComparisonSummary
             $kept['ranking'] ?? [],
             $kept['first_page'] ?? [],
             $kept['topics'] ?? null,
-            Models::fromArray($kept, $ownAuthority),
+            Models::fromArray($kept, $own),
         );
     }
 }

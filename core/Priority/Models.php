@@ -48,11 +48,11 @@ final readonly class Models
     /**
      * @param array<string, mixed> $kept         as toArray() gave it, perhaps with more beside it, and numbers as JSON may have changed
      *     them
-     * @param ?float               $ownAuthority 0…100, which the model asks for
+     * @param array<string, ?float> $own feature of a domain → ours
      *
      * @return ?self null where nothing was learnt
      */
-    public static function fromArray(array $kept, ?float $ownAuthority): ?self
+    public static function fromArray(array $kept, array $own): ?self
     {
         if (! isset($kept['curve'], $kept['comfort'], $kept['win_model'], $kept['links'])) {
             return null;
@@ -62,7 +62,7 @@ final readonly class Models
         return new self(
             CtrCurve::ofRates(array_map(floatval(...), $kept['curve'])),
             ComfortDifficulty::fromArray($kept['comfort']),
-            WinModel::fromArray($kept['win_model'], $ownAuthority),
+            WinModel::fromArray($kept['win_model'], $own),
             LinksNeeded::fromArray($kept['links']),
         );
     }

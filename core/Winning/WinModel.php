@@ -8,12 +8,12 @@ use GreaterReach\Core\Statistics\LogisticRegression;
 
 /**
  * The chance that a domain stands on page one for a keyword, learnt from who stands where in this study: a penalised
- * logistic regression on difficulty and, when every compared domain has one, its authority. With too little to learn
+ * logistic regression on difficulty and on each feature of a domain that every compared one has. With too little to learn
  * from it falls back to a curve around the comfort difficulty, and says so.
  *
  * @phpstan-type Group array{domain: int, difficulty: float, trials: int, successes: int}
  * @phpstan-type Bin array{from: float, to: float, rows: int, predicted: ?float, observed: ?float}
- * @phpstan-type KeptModel array{intercept: float, difficulty: float, authority: ?float, rows: int, brier_score: ?float,
+ * @phpstan-type KeptModel array{intercept: float, difficulty: float, features: array<string, ?float>, rows: int, brier_score: ?float,
  *     calibration: list<Bin>, assumed: bool}
  */
 final readonly class WinModel
@@ -24,28 +24,29 @@ final readonly class WinModel
     private const HARDEST = 100;
 
     /**
-     * @param list<Bin> $calibration
+     * @param array<string, ?float> $slopes      feature → slope, null where it is not in the model
+     * @param list<Bin>             $calibration
+     * @param array<string, ?float> $own         feature → ours
      */
     private function __construct(
-        /** On the original scale of difficulty and authority. */
+        /** On the original scale of difficulty and features. */
         public float $intercept,
         public float $difficultySlope,
-        /** Null when authority is not in the model. */
-        public ?float $authoritySlope,
+        public array $slopes,
         public int $rows,
         /** Mean squared error of the chances over the rows it was fitted to; null for the assumed curve. */
         public ?float $brierScore,
         public array $calibration,
         public bool $isAssumed,
-        private ?float $ownAuthority,
+        private array $own,
     ) {
     }
 
     /**
-     * @param list<?float> $authorities of every compared domain, ours first
-     * @param float        $lambda      weight of the penalty on the standardised coefficients
+     * @param list<array<string, ?float>> $figures of every compared domain, ours first: feature → figure
+     * @param float                       $lambda  weight of the penalty on the standardised coefficients
      */
-    public static function fit(WinObservations $observations, array $authorities, float $lambda, ComfortDifficulty $comfort): self
+    public static function fit(WinObservations $observations, array $figures, float $lambda, ComfortDifficulty $comfort): self
     {
         $groups = $observations->groups();
         $rows = array_sum(array_column($groups, 'trials'));
@@ -54,11 +55,14 @@ final readonly class WinModel
             return self::assumed($comfort, $rows);
         }
         $columns = ['difficulty' => array_column($groups, 'difficulty')];
-        if (! \in_array(null, $authorities, true)) {
-            $columns['authority'] = array_map(static fn(array $group): float => (float) $authorities[$group['domain']], $groups);
+        foreach (DomainFeature::cases() as $feature) {
+            $known = array_column($figures, $feature->value);
+            if (\count($known) === \count($figures) && ! \in_array(null, $known, true)) {
+                $columns[$feature->value] = array_map(static fn(array $group): float => $known[$group['domain']], $groups);
+            }
         }
 
-        return self::fitColumns($groups, $columns, $lambda, $rows, $authorities[0]);
+        return self::fitColumns($groups, $columns, $lambda, $rows, DomainFeature::figures($figures[0] ?? []));
     }
 
     /** @return KeptModel */
@@ -67,7 +71,7 @@ final readonly class WinModel
         return [
             'intercept' => $this->intercept,
             'difficulty' => $this->difficultySlope,
-            'authority' => $this->authoritySlope,
+            'features' => $this->slopes,
             'rows' => $this->rows,
             'brier_score' => $this->brierScore,
             'calibration' => $this->calibration,
@@ -75,9 +79,15 @@ final readonly class WinModel
         ];
     }
 
-    /** @param KeptModel $kept */
-    public static function fromArray(array $kept, ?float $ownAuthority): self
+    /**
+     * @param array<string, mixed>  $kept as toArray() gave it, or as it was kept when authority was the only feature
+     * @param array<string, ?float> $own  feature → ours
+     */
+    public static function fromArray(array $kept, array $own): self
     {
+        $features = $kept['features'] ?? $kept;
+        /** @var KeptModel $kept */
+        $kept = [...$kept, 'features' => DomainFeature::figures(\is_array($features) ? $features : [])];
         $known = static fn(int|float|null $value): ?float => $value === null ? null : (float) $value;
         $bins = array_map(
             static fn(array $bin): array => [
@@ -93,19 +103,19 @@ final readonly class WinModel
         return new self(
             (float) $kept['intercept'],
             (float) $kept['difficulty'],
-            $known($kept['authority']),
+            $kept['features'],
             $kept['rows'],
             $known($kept['brier_score']),
             $bins,
             $kept['assumed'],
-            $ownAuthority,
+            $own,
         );
     }
 
     /** The chance, 0…1, that our domain reaches page one at this difficulty, wherever it stands now. */
     public function chanceAt(float $difficulty): float
     {
-        return $this->chance($difficulty, $this->ownAuthority);
+        return $this->chance($difficulty, $this->own);
     }
 
     /**
@@ -120,7 +130,7 @@ final readonly class WinModel
         if ($this->difficultySlope === 0.0) {
             return null;
         }
-        $others = $this->intercept + ($this->authoritySlope ?? 0.0) * (float) $this->ownAuthority;
+        $others = $this->intercept + $this->featureScore($this->own);
         $difficulty = (log($chance / (1 - $chance)) - $others) / $this->difficultySlope;
 
         return $difficulty >= 0 && $difficulty <= self::HARDEST ? $difficulty : null;
@@ -128,14 +138,26 @@ final readonly class WinModel
 
     private static function assumed(ComfortDifficulty $comfort, int $rows): self
     {
-        return new self($comfort->value / self::FALLBACK_SPREAD, -1 / self::FALLBACK_SPREAD, null, $rows, null, [], true, null);
+        $none = DomainFeature::figures([]);
+
+        return new self($comfort->value / self::FALLBACK_SPREAD, -1 / self::FALLBACK_SPREAD, $none, $rows, null, [], true, []);
     }
 
-    private function chance(float $difficulty, ?float $authority): float
+    /** @param array<string, ?float> $figures of the domain */
+    private function chance(float $difficulty, array $figures): float
     {
-        $score = $this->intercept + $this->difficultySlope * $difficulty;
+        return LogisticRegression::sigmoid($this->intercept + $this->difficultySlope * $difficulty + $this->featureScore($figures));
+    }
 
-        return LogisticRegression::sigmoid($score + ($this->authoritySlope === null ? 0.0 : $this->authoritySlope * (float) $authority));
+    /** @param array<string, ?float> $figures of a domain */
+    private function featureScore(array $figures): float
+    {
+        $score = 0.0;
+        foreach ($this->slopes as $name => $slope) {
+            $score += ($slope ?? 0.0) * ($figures[$name] ?? 0.0);
+        }
+
+        return $score;
     }
 
     /** By what so many points more of a feature multiply the odds of page one: e to the power of slope times points. */
@@ -147,8 +169,9 @@ final readonly class WinModel
     /**
      * @param list<Group>                $groups
      * @param array<string, list<float>> $columns
+     * @param array<string, ?float>      $own     feature → ours
      */
-    private static function fitColumns(array $groups, array $columns, float $lambda, int $rows, ?float $ownAuthority): self
+    private static function fitColumns(array $groups, array $columns, float $lambda, int $rows, array $own): self
     {
         $trials = array_column($groups, 'trials');
         $scales = array_filter(array_map(static fn(array $column): ?array => self::scale($column, $trials), $columns));
@@ -167,9 +190,9 @@ final readonly class WinModel
             $slopes[$name] = $beta[$place + 1] / $scales[$name]['sd'];
             $intercept -= $slopes[$name] * $scales[$name]['mean'];
         }
-        $model = new self($intercept, $slopes['difficulty'] ?? 0.0, $slopes['authority'] ?? null, $rows, null, [], false, $ownAuthority);
+        $model = new self($intercept, $slopes['difficulty'] ?? 0.0, DomainFeature::figures($slopes), $rows, null, [], false, $own);
 
-        return $model->judged($groups, $columns['authority'] ?? []);
+        return $model->judged($groups, array_diff_key($columns, ['difficulty' => 1]));
     }
 
     /**
@@ -197,16 +220,17 @@ final readonly class WinModel
     }
 
     /**
-     * @param list<Group> $groups
-     * @param list<float> $authorities per group
+     * @param list<Group>                $groups
+     * @param array<string, list<float>> $features feature → figure of the domain of each group
      */
-    private function judged(array $groups, array $authorities): self
+    private function judged(array $groups, array $features): self
     {
         $error = 0.0;
         $rows = $observed = array_fill(0, self::BINS, 0);
         $predicted = array_fill(0, self::BINS, 0.0);
         foreach ($groups as $index => $group) {
-            $chance = $this->chance($group['difficulty'], $authorities[$index] ?? null);
+            $own = array_map(static fn(array $figures): float => $figures[$index], $features);
+            $chance = $this->chance($group['difficulty'], $own);
             $error += $group['successes'] * (1 - $chance) ** 2 + ($group['trials'] - $group['successes']) * $chance ** 2;
             $bin = min(self::BINS - 1, (int) floor($chance * self::BINS));
             $rows[$bin] += $group['trials'];
@@ -227,12 +251,12 @@ final readonly class WinModel
         return new self(
             $this->intercept,
             $this->difficultySlope,
-            $this->authoritySlope,
+            $this->slopes,
             $this->rows,
             $error / $this->rows,
             $calibration,
             false,
-            $this->ownAuthority,
+            $this->own,
         );
     }
 }

@@ -67,9 +67,10 @@ final class RecoveryTest extends TestCase
                 ),
             );
         }
-        $model = WinModel::fit($observations, $authorities, 1.0, ComfortDifficulty::fromDifficulties([]));
+        $figures = array_map(static fn(float $authority): array => ['authority' => $authority], $authorities);
+        $model = WinModel::fit($observations, $figures, 1.0, ComfortDifficulty::fromDifficulties([]));
         self::assertEqualsWithDelta(-0.05, $model->difficultySlope, 0.0035);
-        self::assertEqualsWithDelta(0.03, $model->authoritySlope, 0.0045);
+        self::assertEqualsWithDelta(0.03, $model->slopes['authority'], 0.0045);
         self::assertEqualsWithDelta(0.4, $model->intercept, 0.25);
         foreach ($model->calibration as $bin) {
             if ($bin['rows'] > 500) {

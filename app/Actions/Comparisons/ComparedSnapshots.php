@@ -62,7 +62,7 @@ final readonly class ComparedSnapshots
         );
     }
 
-    /** @return list<array{id: int, entry: string, authority: ?float, snapshot: ?string, previous: ?string}> */
+    /** @return list<array<string, int|float|string|null>> id, entry, snapshot, previous, and what the win model learns from */
     public function describe(): array
     {
         $described = [];
@@ -71,6 +71,7 @@ final readonly class ComparedSnapshots
                 'id' => $domain->id,
                 'entry' => $domain->entry,
                 'authority' => $domain->authority,
+                ...$domain->figures(),
                 'snapshot' => $this->current[$number]?->day->toDateString(),
                 'previous' => $this->previous[$number]?->day->toDateString(),
             ];

@@ -65,11 +65,11 @@ final readonly class LearnModels
             $ownPages .= TacticRule::isOwnPage($positions[0]) ? '1' : '0';
         }
         $comfortDifficulty = ComfortDifficulty::fromDifficulties($comfort);
-        $authorities = array_map(static fn(Domain $domain): ?float => $domain->authority, $snapshots->domains);
+        $figures = array_map(static fn(Domain $domain): array => $domain->figures(), $snapshots->domains);
         $models = new Models(
             $curve,
             $comfortDifficulty,
-            WinModel::fit($observations, $authorities, $rulebook->float('win_lambda'), $comfortDifficulty),
+            WinModel::fit($observations, $figures, $rulebook->float('win_lambda'), $comfortDifficulty),
             LinksNeeded::fit($linkDifficulties, $linkMedians),
         );
 

@@ -24,7 +24,7 @@ final readonly class PartWork
             return;
         }
         $rows = new RowLines($order->study->id, $comparison);
-        $models = LearntFile::read($part->folder, $order->study->ownDomain()->authority);
+        $models = LearntFile::read($part->folder, $order->study->ownDomain()->figures());
         $brands = $this->learn->brands($snapshots->domains);
         LineFile::write(
             $part->weighed(),

@@ -17,9 +17,6 @@ use GreaterReach\Core\Priority\Criterion;
 /** Everything that has a name on the screen, in the API and in the documents, as the server knows it. */
 final class ReadVocabulary
 {
-    /** What the tests of the front end read instead of asking; a test keeps it current. */
-    public const FIXTURE = 'resources/js/features/sentence/vocabulary.fixture.json';
-
     /** @return array<string, mixed> */
     public function execute(): array
     {

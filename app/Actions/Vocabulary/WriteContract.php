@@ -13,13 +13,13 @@ use App\Support\Catalogue\RowCatalogue;
 use App\Support\Sentence\ClauseForm;
 use GreaterReach\Core\Comparison\Movement;
 use GreaterReach\Core\Comparison\Standing;
-use GreaterReach\Core\Intake\ImportKind;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Plan\ItemStatus;
 use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\SeasonKind;
 use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Horizon;
+use GreaterReach\Core\Winning\DomainFeature;
 use GreaterReach\Core\Winning\Peer;
 
 /** What the API's document (OpenAPI 3.1) takes from the code: the names of every kind of thing, and the columns of a weighed row. */
@@ -30,8 +30,8 @@ final class WriteContract
     private const NAMES = [
         'ClauseForm' => ClauseForm::class,
         'Criterion' => Criterion::class,
+        'DomainFeature' => DomainFeature::class,
         'Horizon' => Horizon::class,
-        'ImportKind' => ImportKind::class,
         'Intent' => Intent::class,
         'ItemStatus' => ItemStatus::class,
         'Movement' => Movement::class,

@@ -10,8 +10,8 @@ use App\Actions\Vocabulary\WriteSentenceTable;
 
 final class VocabularyCommand extends ReachCommand
 {
-    protected $signature = 'reach:vocabulary {--write : Write what is made from it: the table in docs/sentence.md, names and columns '
-        .'in the API\'s document, and the fixture of the front end\'s tests}';
+    protected $signature = 'reach:vocabulary {--write : Write what is made from it: the table in docs/sentence.md, and names and '
+        .'columns in the API\'s document}';
 
     protected $description = 'Print every clause, column, criterion and import kind as JSON';
 
@@ -28,7 +28,6 @@ final class VocabularyCommand extends ReachCommand
 
             return self::SUCCESS;
         }
-        file_put_contents(base_path(ReadVocabulary::FIXTURE), $json);
         self::renew(WriteSentenceTable::DOCUMENT, $table->into(...));
         self::renew(WriteContract::DOCUMENT, $contract->into(...));
 

@@ -26,14 +26,16 @@ final class ComparisonResource extends JsonResource
         ];
     }
 
-    /** @return ?array{difficulty: float, authority: ?float} by what ten points more multiply the odds of page one */
+    /** @return ?array{difficulty: float, features: array<string, ?float>} by what ten points more multiply the odds of page one */
     private function odds(): ?array
     {
         $model = $this->resource->models()?->winModel;
 
+        $odds = static fn(?float $slope): ?float => $slope === null ? null : WinModel::oddsRatio($slope, 10);
+
         return $model === null ? null : [
             'difficulty' => WinModel::oddsRatio($model->difficultySlope, 10),
-            'authority' => $model->authoritySlope === null ? null : WinModel::oddsRatio($model->authoritySlope, 10),
+            'features' => array_map($odds, $model->slopes),
         ];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Casts;
 
 use App\Models\ComparisonSummary;
+use GreaterReach\Core\Winning\DomainFeature;
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
 
@@ -19,10 +20,10 @@ final class SummaryCast implements CastsAttributes
     {
         /** @var array<string, mixed> $kept */
         $kept = json_decode((string) $value, true, 16, JSON_THROW_ON_ERROR);
-        /** @var list<array{authority: ?float}> $domains */
+        /** @var list<array<string, mixed>> $domains */
         $domains = json_decode((string) $attributes['domains'], true, 8, JSON_THROW_ON_ERROR);
 
-        return ComparisonSummary::fromArray($kept, $domains[0]['authority'] ?? null);
+        return ComparisonSummary::fromArray($kept, DomainFeature::figures($domains[0] ?? []));
     }
 
     public function set(Model $model, string $key, mixed $value, array $attributes): string

@@ -1458,6 +1458,8 @@ export interface components {
             id: number;
             previous: string | null;
             snapshot: string | null;
+        } & {
+            [key: string]: number | null;
         };
         Comparison: {
             as_of: string | null;
@@ -1479,8 +1481,10 @@ export interface components {
             keywords: number;
             /** @description By what ten points more multiply the odds of page one. */
             odds: {
-                authority: number | null;
                 difficulty: number;
+                features: {
+                    [key: string]: number | null;
+                };
             } | null;
             overlap: components["schemas"]["Combination"][];
             similarity: (number | null)[][];
@@ -1573,6 +1577,8 @@ export interface components {
             field: string;
             unknown: number;
         };
+        /** @enum {string} */
+        DomainFeature: "authority";
         /** @description What one source says about a domain. */
         DomainSaid: {
             authority: number | null;
@@ -1678,8 +1684,8 @@ export interface components {
             kept: number;
             kind: components["schemas"]["ImportKind"];
         };
-        /** @enum {string} */
-        ImportKind: "rankings" | "keywords" | "results" | "performance" | "domains";
+        /** @description One of the kinds of import that the vocabulary tells */
+        ImportKind: string;
         ImportOrder: {
             /** Format: uuid */
             upload: string;
@@ -2390,7 +2396,6 @@ export interface components {
         };
         WinModel: {
             assumed: boolean;
-            authority: number | null;
             brier_score: number | null;
             calibration: {
                 from: number;
@@ -2402,6 +2407,10 @@ export interface components {
             difficulty: number;
             intercept: number;
             rows: number;
+            /** @description Feature of a domain → its coefficient; null where it is not in the model */
+            features: {
+                [key: string]: number | null;
+            };
         };
     };
     responses: {
@@ -2444,6 +2453,7 @@ export type Decided = components['schemas']['Decided'];
 export type Decision = components['schemas']['Decision'];
 export type DecisionOutcome = components['schemas']['DecisionOutcome'];
 export type Distribution = components['schemas']['Distribution'];
+export type DomainFeature = components['schemas']['DomainFeature'];
 export type DomainSaid = components['schemas']['DomainSaid'];
 export type Dossier = components['schemas']['Dossier'];
 export type Draft = components['schemas']['Draft'];

@@ -84,7 +84,7 @@ final class ExplainerTest extends TestCase
     private function explain(?int $position, ?int $volume, ?float $difficulty): array
     {
         $comfort = ComfortDifficulty::fromDifficulties([]);
-        $model = WinModel::fit(new WinObservations([]), [null], 1.0, $comfort);
+        $model = WinModel::fit(new WinObservations([]), [[]], 1.0, $comfort);
         $facts = new FigureInputs(
             $position,
             $volume,

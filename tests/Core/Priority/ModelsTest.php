@@ -27,13 +27,13 @@ final class ModelsTest extends TestCase
         $models = new Models(
             CtrCurve::queryLog2006(),
             $comfort,
-            WinModel::fit($observations, [38.0, 50.0], 1.0, $comfort),
+            WinModel::fit($observations, [['authority' => 38.0], ['authority' => 50.0]], 1.0, $comfort),
             LinksNeeded::fit([], []),
         );
         $kept = json_decode((string) json_encode($models->toArray()), true);
         self::assertIsArray($kept);
-        self::assertEquals($models, Models::fromArray($kept, 38.0));
-        self::assertNull(Models::fromArray(['keywords' => 3], null));
+        self::assertEquals($models, Models::fromArray($kept, ['authority' => 38.0]));
+        self::assertNull(Models::fromArray(['keywords' => 3], []));
     }
 
     public function test_a_tactic_is_read_as_it_is_written(): void

@@ -305,7 +305,7 @@ final class PriorityTest extends TestCase
         $models = new Models(
             CtrCurve::default(),
             $comfort,
-            WinModel::fit(new WinObservations([]), [null], 1.0, $comfort),
+            WinModel::fit(new WinObservations([]), [[]], 1.0, $comfort),
             LinksNeeded::fit([], []),
         );
 

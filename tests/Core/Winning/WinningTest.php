@@ -38,7 +38,7 @@ final class WinningTest extends TestCase
     public function test_with_too_little_to_learn_the_curve_stands_around_the_comfort(): void
     {
         $comfort = ComfortDifficulty::fromDifficulties([]);
-        $model = WinModel::fit(new WinObservations([0]), [null], 1.0, $comfort);
+        $model = WinModel::fit(new WinObservations([0]), [[]], 1.0, $comfort);
         self::assertTrue($model->isAssumed);
         self::assertEqualsWithDelta(.5, $model->chanceAt(30.0), 1e-12);
         self::assertEqualsWithDelta(1 / (1 + exp(1)), $model->chanceAt(38.0), 1e-12);
@@ -46,7 +46,8 @@ final class WinningTest extends TestCase
 
     public function test_one_class_alone_teaches_nothing(): void
     {
-        $model = WinModel::fit($this->observations(static fn(): bool => true), [40.0, 60.0], 1.0, ComfortDifficulty::fromDifficulties([]));
+        $always = $this->observations(static fn(): bool => true);
+        $model = WinModel::fit($always, self::authorities(40.0, 60.0), 1.0, ComfortDifficulty::fromDifficulties([]));
         self::assertTrue($model->isAssumed);
         self::assertSame(400, $model->rows);
     }
@@ -57,12 +58,12 @@ final class WinningTest extends TestCase
             $this->observations(
                 static fn(int $domain, float $difficulty): bool => fmod($difficulty * 7.3, 40) > $difficulty - 30 * $domain,
             ),
-            [40.0, 60.0],
+            self::authorities(40.0, 60.0),
             1.0,
             ComfortDifficulty::fromDifficulties([]),
         );
         self::assertLessThan(0, $model->difficultySlope);
-        self::assertGreaterThan(0, $model->authoritySlope);
+        self::assertGreaterThan(0, $model->slopes['authority']);
         self::assertGreaterThan($model->chanceAt(80.0), $model->chanceAt(10.0));
         self::assertSame(400, array_sum(array_column($model->calibration, 'rows')));
         self::assertLessThan(.25, $model->brierScore);
@@ -73,11 +74,11 @@ final class WinningTest extends TestCase
         foreach ([[40.0, null], [40.0, 40.0]] as $authorities) {
             $model = WinModel::fit(
                 $this->observations(static fn(int $domain, float $difficulty): bool => $difficulty < 50),
-                $authorities,
+                self::authorities(...$authorities),
                 1.0,
                 ComfortDifficulty::fromDifficulties([]),
             );
-            self::assertNull($model->authoritySlope);
+            self::assertNull($model->slopes['authority']);
         }
     }
 
@@ -90,7 +91,7 @@ final class WinningTest extends TestCase
                 $observations->add($difficulty, $positions);
             }
 
-            return WinModel::fit($observations, [50.0], 1.0, ComfortDifficulty::fromDifficulties([]));
+            return WinModel::fit($observations, self::authorities(50.0), 1.0, ComfortDifficulty::fromDifficulties([]));
         };
         self::assertEquals($fit($rows), $fit(array_reverse($rows)));
     }
@@ -124,7 +125,7 @@ final class WinningTest extends TestCase
             foreach (range(1, $rows) as $number) {
                 $observations->add((float) $number, [$number % 3 === 0 ? 4 : 40]);
             }
-            $model = WinModel::fit($observations, [null], 1.0, ComfortDifficulty::fromDifficulties([]));
+            $model = WinModel::fit($observations, [[]], 1.0, ComfortDifficulty::fromDifficulties([]));
             self::assertSame([$rows, $isAssumed], [$model->rows, $model->isAssumed]);
         }
     }
@@ -141,13 +142,13 @@ final class WinningTest extends TestCase
                 'calibration' => [],
                 'assumed' => false,
             ],
-            $own,
+            ['authority' => $own],
         );
     }
 
     public function test_a_head_start_lifts_the_chance(): void
     {
-        $chance = new WinChance(WinModel::fit(new WinObservations([0]), [null], 1.0, ComfortDifficulty::fromDifficulties([])));
+        $chance = new WinChance(WinModel::fit(new WinObservations([0]), [[]], 1.0, ComfortDifficulty::fromDifficulties([])));
         self::assertSame(1.0, $chance->of(10, null));
         self::assertNull($chance->of(11, null));
         self::assertEqualsWithDelta(
@@ -184,5 +185,11 @@ final class WinningTest extends TestCase
         $observations->add(null, [1, 1]);
 
         return $observations;
+    }
+
+    /** @return list<array<string, ?float>> the figures of domains with these authorities */
+    private static function authorities(?float ...$authorities): array
+    {
+        return array_map(static fn(?float $authority): array => ['authority' => $authority], array_values($authorities));
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Vocabulary\ReadVocabulary;
 use App\Actions\Vocabulary\WriteContract;
 use App\Actions\Vocabulary\WriteSentenceTable;
 use App\Models\Study;
@@ -47,16 +46,6 @@ final class VocabularyTest extends TestCase
 
     public function test_what_is_made_from_it_is_current(): void
     {
-        $json =
-            json_encode(
-                app(ReadVocabulary::class)->execute(),
-                JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
-            )."\n";
-        self::assertSame(
-            $json,
-            (string) file_get_contents(base_path(ReadVocabulary::FIXTURE)),
-            'Run php artisan reach:vocabulary --write.',
-        );
         foreach (
             [
                 WriteSentenceTable::DOCUMENT => app(WriteSentenceTable::class)->into(...),

@@ -191,7 +191,7 @@ final class WeighViewsTest extends TestCase
                 [
                     'id' => $id,
                     'name' => 'money first',
-                    'weights' => ['volume' => 0, 'ease' => 0, 'gain' => 0, 'value' => 2, 'intent' => 0, 'fit' => 0],
+                    'weights' => [...array_fill_keys(Criterion::names(), 0), 'value' => 2],
                 ],
             ]);
         $this->postJson($path, ['name' => 'mine', 'weights' => 'ease:1'])->assertForbidden();

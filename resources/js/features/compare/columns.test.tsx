@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Row } from '../../api/schema';
-import vocabulary from '../sentence/vocabulary.fixture.json';
+import { vocabulary } from '../sentence/vocabulary.testing';
 import { allColumns, choices, shownColumns, usualColumns, type SpokenColumn } from './columns';
 
 const spoken: SpokenColumn[] = vocabulary.columns;

@@ -1,11 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import type { Vocabulary } from '../../api/schema';
 import { combinationPhrase, isSet, kindsOf, offered, phraseOf, started, strangeIn, type ClauseKind } from './clauses';
 import { parseSentence, spell } from './sentence.logic';
-import fixture from './vocabulary.fixture.json';
+import { vocabulary as fixture } from './vocabulary.testing';
 
 const domains = ['us.example', 'a.example', 'b.example', 'c.example'];
-const kinds = kindsOf(fixture as unknown as Vocabulary, domains);
+const kinds = kindsOf(fixture, domains);
 const context = { domains, kinds };
 const kindOf = (name: string): ClauseKind => {
   const kind = kinds.find((candidate) => candidate.name === name);

@@ -1,12 +1,22 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Comparison, WinModel } from '../../api/schema';
-import { decimal, percent, whole } from '../../shared/format';
+import { decimal, percent, unknown, whole } from '../../shared/format';
 import { Empty } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 
 const side = 300;
 const margin = 42;
+
+/** What the coefficient of a feature says, and how much of it our domain has. */
+function featureWords({ summary, domains }: Comparison, name: string, slope: number | null): string {
+  if (slope === null) {
+    return 'not in the model: not every compared domain has one';
+  }
+  const own: unknown = domains[0]?.[name];
+  const odds = summary.odds?.features[name] ?? null;
+  return `each 10 points more multiply the odds by ${decimal(odds, 2)}` + (typeof own === 'number' ? `; ours is ${decimal(own)}` : '');
+}
 
 /** The win model of this comparison: what it learnt, how well it fits, and when not to trust it. */
 export function ModelView({ comparison }: { comparison: Comparison }) {
@@ -14,7 +24,8 @@ export function ModelView({ comparison }: { comparison: Comparison }) {
   if (model === undefined) {
     return <Empty title="Not weighed">This comparison has no win model.</Empty>;
   }
-  const authority = comparison.domains[0]?.authority ?? null;
+  const features = Object.entries(model.features);
+  const learnt = features.filter(([, slope]) => slope !== null).map(([name]) => name);
   return (
     <Box sx={{ flex: 1, minHeight: 0, overflowY: 'auto', px: 3, pb: 4, maxWidth: 1100 }}>
       <Typography variant="h2" sx={{ mt: 1 }}>
@@ -26,7 +37,7 @@ export function ModelView({ comparison }: { comparison: Comparison }) {
             `needed, some on page one and some not), so an assumed curve stands in: one half at the comfort difficulty, falling as ` +
             `the difficulty rises.`
           : `Learnt from ${whole(model.rows)} pairs of keyword and domain in this study: who stands on page one at which ` +
-            `difficulty${model.authority === null ? '' : ' and with which authority'}. It is a penalised logistic regression.`}
+            `difficulty${learnt.length === 0 ? '' : ` and with which ${learnt.join(' and ')}`}. It is a penalised logistic regression.`}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 4, mt: 2 }}>
         <Box sx={{ flex: '1 1 320px' }}>
@@ -35,24 +46,20 @@ export function ModelView({ comparison }: { comparison: Comparison }) {
             <tr>
               <td>intercept</td>
               <td>{decimal(model.intercept, 3)}</td>
-              <td>logarithmic odds at difficulty 0{model.authority === null ? '' : ' and authority 0'}</td>
+              <td>logarithmic odds at difficulty 0{learnt.map((name) => ` and ${name} 0`).join('')}</td>
             </tr>
             <tr>
               <td>difficulty</td>
               <td>{decimal(model.difficulty, 4)}</td>
               <td>{`each 10 points more multiply the odds by ${decimal(comparison.summary.odds?.difficulty ?? null, 2)}`}</td>
             </tr>
-            <tr>
-              <td>authority</td>
-              <td>{model.authority === null ? '·' : decimal(model.authority, 4)}</td>
-              <td>
-                {model.authority === null
-                  ? 'not in the model: not every compared domain has one'
-                  : `each 10 points more multiply the odds by ` +
-                    decimal(comparison.summary.odds?.authority ?? null, 2) +
-                    (authority === null ? '' : `; ours is ${decimal(authority)}`)}
-              </td>
-            </tr>
+            {features.map(([name, slope]) => (
+              <tr key={name}>
+                <td>{name}</td>
+                <td>{slope === null ? unknown : decimal(slope, 4)}</td>
+                <td>{featureWords(comparison, name, slope)}</td>
+              </tr>
+            ))}
           </PlainTable>
           <Typography variant="h3" sx={{ mt: 2 }}>
             When to trust it
@@ -68,7 +75,7 @@ export function ModelView({ comparison }: { comparison: Comparison }) {
               A chance of 30 % means that three in ten such keywords are on page one for a domain like ours, not that this page will be.
             </li>
             <li>
-              It knows difficulty{model.authority === null ? '' : ' and authority'} only: nothing of the content, and nothing of brands and
+              It knows difficulty{learnt.map((name) => ` and ${name}`).join('')} only: nothing of the content, and nothing of brands and
               news.
             </li>
             <li>Do not trust it far from what it saw: where the table has few pairs in a row, the chance there is a guess.</li>
