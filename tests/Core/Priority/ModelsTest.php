@@ -10,6 +10,7 @@ use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\TacticLabel;
 use GreaterReach\Core\Priority\TacticRule;
 use GreaterReach\Core\Winning\ComfortDifficulty;
+use GreaterReach\Core\Winning\DomainFeature;
 use GreaterReach\Core\Winning\LinksNeeded;
 use GreaterReach\Core\Winning\WinModel;
 use GreaterReach\Core\Winning\WinObservations;
@@ -32,7 +33,7 @@ final class ModelsTest extends TestCase
         );
         $kept = json_decode((string) json_encode($models->toArray()), true);
         self::assertIsArray($kept);
-        self::assertEquals($models, Models::fromArray($kept, ['authority' => 38.0]));
+        self::assertEquals($models, Models::fromArray($kept, DomainFeature::figures(['authority' => 38.0])));
         self::assertNull(Models::fromArray(['keywords' => 3], []));
     }
 
