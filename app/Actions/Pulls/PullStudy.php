@@ -164,7 +164,6 @@ final readonly class PullStudy
                 $source->mostKeywords(),
                 static fn(array $keywords): array => $source->results($market, $keywords, $part->day),
             ),
-            default => throw new \LogicException("No source is asked for {$part->kind->value}."),
         };
     }
 
