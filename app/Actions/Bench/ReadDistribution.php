@@ -8,7 +8,6 @@ use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
-use Illuminate\Support\Facades\DB;
 
 /** How a figure is spread over the rows that the rest of the sentence lets through, for the drawing behind its slider. */
 final class ReadDistribution
@@ -33,7 +32,7 @@ final class ReadDistribution
         $counts = (new ComparisonRows($comparison))
             ->query($sentence->without($field))
             ->groupBy('bin')
-            ->get([DB::raw("width_bucket({$column}::double precision, {$array}) AS bin"), DB::raw('count(*) AS keywords')])
+            ->selectRaw("width_bucket({$column}::double precision, {$array}) AS bin, count(*) AS keywords")
             ->pluck('keywords', 'bin');
         $bins = [];
         foreach ($bounds as $number => $from) {

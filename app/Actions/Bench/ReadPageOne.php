@@ -12,14 +12,20 @@ use GreaterReach\Core\Results\PageOne;
 use GreaterReach\Core\Winning\PageOneResult;
 use Illuminate\Support\Facades\DB;
 
-/** Page one of every keyword that a sentence shows, in one table, with the weak results told. */
+/**
+ * Page one of every keyword that a sentence shows, in one table, with the weak results told.
+ *
+ * @phpstan-type ShownResult array{position: int, url: string, title: ?string, authority: ?float, page_strength: ?float,
+ *     referring_domains: ?int, day: string, is_weak: bool}
+ * @phpstan-type PageOneLine array{keyword: string, volume: ?int, difficulty: ?float, own_position: ?int, weak: int,
+ *     results: list<ShownResult>}
+ */
 final class ReadPageOne
 {
     private const MOST = 100;
 
     /**
-     * @return list<array{keyword: string, volume: ?int, difficulty: ?float, own_position: ?int, weak: int, results: list<array<string,
-     *     mixed>>}> most volume first; no results where none are known
+     * @return list<PageOneLine> most volume first; no results where none are known
      */
     public function execute(Comparison $comparison, Sentence $sentence): array
     {
@@ -55,8 +61,13 @@ final class ReadPageOne
         );
     }
 
-    /** @return array<string, mixed> */
-    private static function result(\stdClass $row): array
+    /**
+     * @param object{position: int, url: string, title: ?string, authority: ?float, page_strength: ?float,
+     *     referring_domains: ?int, day: string} $row
+     *
+     * @return ShownResult
+     */
+    private static function result(object $row): array
     {
         $result = new PageOneResult(
             $row->position,

@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace App\Actions\Documents;
 
-/** A brief as an HTML document that needs nothing beside it, and prints well. */
+use App\Actions\Plans\ReadBrief;
+
+/**
+ * A brief as an HTML document that needs nothing beside it, and prints well.
+ *
+ * @phpstan-import-type Brief from ReadBrief
+ */
 final class BriefHtml
 {
-    /** @param array<string, mixed> $brief as ReadBrief gives it */
+    /** @param Brief $brief as ReadBrief gives it */
     public static function html(array $brief, string $nonce): string
     {
         return view('brief', [

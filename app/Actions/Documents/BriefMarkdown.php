@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace App\Actions\Documents;
 
-/** A brief as Markdown, to hand to a writer. */
+use App\Actions\Plans\ReadBrief;
+
+/**
+ * A brief as Markdown, to hand to a writer.
+ *
+ * @phpstan-import-type Brief from ReadBrief
+ */
 final class BriefMarkdown
 {
-    /** @param array<string, mixed> $brief as ReadBrief gives it */
+    /** @param Brief $brief as ReadBrief gives it */
     public static function markdown(array $brief): string
     {
         $item = $brief['item'];
@@ -44,7 +50,7 @@ final class BriefMarkdown
     }
 
     /**
-     * @param array<string, mixed> $brief
+     * @param Brief $brief
      *
      * @return list<string>
      */

@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace App\Actions\Documents;
 
+use App\Actions\Bench\ReadPageOne;
+use App\Actions\Plans\ReadBrief;
 use ZipArchive;
 
-/** A brief as an OpenDocument text (ODF 1.2, OASIS 2011): a zip whose first entry is its media type, stored plainly. */
+/**
+ * A brief as an OpenDocument text (ODF 1.2, OASIS 2011): a zip whose first entry is its media type, stored plainly.
+ *
+ * @phpstan-import-type Brief from ReadBrief
+ * @phpstan-import-type ShownResult from ReadPageOne
+ */
 final class BriefOdt
 {
     public const MIME = 'application/vnd.oasis.opendocument.text';
@@ -29,7 +36,7 @@ final class BriefOdt
     }
 
     /**
-     * @param array<string, mixed> $brief as ReadBrief gives it
+     * @param Brief $brief as ReadBrief gives it
      *
      * @return string the bytes of the file
      */
@@ -41,7 +48,7 @@ final class BriefOdt
         return self::zipped((string) $odt->document->saveXML());
     }
 
-    /** @param array<string, mixed> $brief */
+    /** @param Brief $brief */
     private function write(array $brief): void
     {
         $this->heading(1, (string) $brief['item']['keyword']);
@@ -65,7 +72,7 @@ final class BriefOdt
         }
     }
 
-    /** @param array<string, mixed> $brief */
+    /** @param Brief $brief */
     private function keywords(array $brief): void
     {
         $this->heading(2, 'Keywords');
@@ -78,12 +85,12 @@ final class BriefOdt
                     (string) ($keyword['volume'] ?? '·'),
                     (string) ($keyword['own_position'] ?? '·'),
                 ],
-                array_values($brief['keywords']),
+                $brief['keywords'],
             ),
         );
     }
 
-    /** @param list<array<string, mixed>> $results */
+    /** @param list<ShownResult> $results */
     private function pageOne(array $results): void
     {
         $this->heading(2, 'Page one');

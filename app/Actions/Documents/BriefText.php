@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace App\Actions\Documents;
 
-/** The facts and the written parts of a brief with the names they have in every document. */
+use App\Actions\Plans\ReadBrief;
+
+/**
+ * The facts and the written parts of a brief with the names they have in every document.
+ *
+ * @phpstan-import-type Brief from ReadBrief
+ */
 final class BriefText
 {
     /**
-     * @param array<string, mixed> $brief as ReadBrief gives it
+     * @param Brief $brief as ReadBrief gives it
      *
      * @return array<string, string> name → value, what is unknown left out
      */
@@ -34,7 +40,7 @@ final class BriefText
     }
 
     /**
-     * @param array<string, mixed> $brief
+     * @param Brief $brief
      *
      * @return array<string, string> heading → text, empty ones left out
      */

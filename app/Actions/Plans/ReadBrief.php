@@ -18,7 +18,18 @@ use GreaterReach\Core\Site\PublicSuffixList;
 use GreaterReach\Core\Terms\HtmlHeadings;
 use GreaterReach\Core\Winning\PagesToBeat;
 
-/** The brief for a writer: primary and secondary keywords, what leads, the pages to beat with what they cover, questions to answer. */
+/**
+ * The brief for a writer: primary and secondary keywords, what leads, the pages to beat with what they cover, questions to answer.
+ *
+ * @phpstan-import-type ShownResult from ReadPageOne
+ * @phpstan-type BriefItem array{id: int, keyword: string, tactic: string, month: ?string, owner: string, due: ?string,
+ *     links_to_earn: ?int, effort_days: float}
+ * @phpstan-type BriefKeyword array{keyword: string, volume: ?int, own_position: ?int, potential: ?float}
+ * @phpstan-type Rival array{url: string, headings: list<string>}
+ * @phpstan-type Brief array{item: BriefItem, topic: ?string, intent: ?string, stage: ?string, our_page: ?string, our_position: ?int,
+ *     target: ?int, gain: float, keywords: list<BriefKeyword>, traffic_leader: string, page_one: list<ShownResult>,
+ *     rivals: list<Rival>, questions: list<string>, publish_by: ?string, written: object}
+ */
 final readonly class ReadBrief
 {
     private const RIVALS = 3;
@@ -28,7 +39,7 @@ final readonly class ReadBrief
     {
     }
 
-    /** @return array<string, mixed> */
+    /** @return Brief */
     public function execute(Study $study, PlanItem $item): array
     {
         $comparison = $study->comparison;
@@ -38,7 +49,7 @@ final readonly class ReadBrief
         $keywords = $comparison === null ? [] : self::keywords($comparison, $topic);
         $results = $comparison === null ? [] : $this->results($comparison, $topic, $item->keyword);
 
-        $urls = array_map(strval(...), array_column($results, 'url'));
+        $urls = array_column($results, 'url');
 
         return [
             'item' => self::item($item),
@@ -62,7 +73,7 @@ final readonly class ReadBrief
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return BriefItem */
     private static function item(PlanItem $item): array
     {
         return [
@@ -77,7 +88,7 @@ final readonly class ReadBrief
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return BriefKeyword */
     private static function keyword(WeighedRow $row): array
     {
         return ['keyword' => $row->keyword, 'volume' => $row->volume, 'own_position' => $row->ownPosition, 'potential' => $row->potential];
@@ -91,12 +102,18 @@ final readonly class ReadBrief
         return ComparisonRows::read($query->orderByRaw('potential DESC NULLS LAST, keyword')->limit(self::KEYWORDS));
     }
 
-    /** @return list<array<string, mixed>> page one of the keyword */
+    /** @return list<ShownResult> page one of the keyword */
     private function results(Comparison $comparison, string $topic, string $keyword): array
     {
         $ofTopic = $this->pageOne->execute($comparison, Sentence::parse('topic='.str_replace(';', ' ', $topic)));
 
-        return array_column($ofTopic, 'results', 'keyword')[$keyword] ?? [];
+        foreach ($ofTopic as $line) {
+            if ($line['keyword'] === $keyword) {
+                return $line['results'];
+            }
+        }
+
+        return [];
     }
 
     /**

@@ -88,7 +88,11 @@ final class ExportController extends Controller
                     }
                 };
 
-        return response()->streamDownload(static fn() => DB::transaction($write), $name, [
+        return response()->streamDownload(static function () use ($write): void {
+            DB::transaction(static function () use ($write): void {
+                $write();
+            });
+        }, $name, [
             'Content-Type' => $format === 'xlsx' ? XlsxFile::MIME : TableFormat::from($format)->mime(),
         ]);
     }

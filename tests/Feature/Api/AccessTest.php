@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature\Api;
 
 use App\Models\Study;
-use Illuminate\Routing\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -23,7 +22,6 @@ final class AccessTest extends TestCase
     {
         $routes = [];
         foreach (app('router')->getRoutes()->getRoutes() as $route) {
-            \assert($route instanceof Route);
             foreach (array_diff($route->methods(), ['HEAD']) as $method) {
                 if (
                     str_starts_with($route->uri(), 'api/v1/') &&

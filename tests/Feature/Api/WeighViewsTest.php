@@ -232,7 +232,7 @@ final class WeighViewsTest extends TestCase
         $new = app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         self::assertNotSame($comparison->id, $new->id);
         $then = DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $new->id)->get()->keyBy('keyword');
-        $moved = $rows->filter(static fn(\stdClass $row): bool => $row->horizon !== $then[$row->keyword]->horizon)->count();
+        $moved = $rows->filter(static fn(\stdClass $row): bool => $row->horizon !== $then->get($row->keyword)?->horizon)->count();
         self::assertGreaterThan(0, $moved);
         self::assertSame($moved, array_sum(array_column($preview['horizons'], 'keywords')));
         self::assertEqualsWithDelta($then->where('is_listed', true)->sum('gain'), $preview['gain']['after'], 1e-6);

@@ -203,7 +203,7 @@ final class ImportTest extends TestCase
             array_map(static fn(Domain $domain): string => $domain->entry, $study->comparedDomains()),
         );
         self::assertSame([53.0, null, null, 70.0], $study->domains->pluck('authority')->all());
-        self::assertSame(['quill fair', 'qf'], $study->domains[0]->brand_terms);
+        self::assertSame(['quill fair', 'qf'], $study->domains->firstOrFail()->brand_terms);
     }
 
     public function test_monthly_volumes_stand_in_for_an_unknown_volume(): void

@@ -13,6 +13,7 @@ final class MarkdownBriefTest extends TestCase
     {
         $markdown = BriefMarkdown::markdown([
             'item' => [
+                'id' => 1,
                 'keyword' => 'a|b [pen]',
                 'tactic' => 'new page',
                 'month' => '2026-12',
@@ -21,6 +22,7 @@ final class MarkdownBriefTest extends TestCase
                 'links_to_earn' => 2,
                 'effort_days' => 3.0,
             ],
+            'topic' => 'pen',
             'publish_by' => null,
             'our_page' => null,
             'our_position' => null,
@@ -28,12 +30,23 @@ final class MarkdownBriefTest extends TestCase
             'gain' => 12.6,
             'intent' => 'buy',
             'stage' => 'bottom',
-            'written' => ['notes' => "# not a heading\nsecond line"],
+            'written' => (object) ['notes' => "# not a heading\nsecond line"],
             'traffic_leader' => 'pen',
-            'keywords' => [['keyword' => 'pen', 'volume' => null, 'own_position' => 7]],
+            'keywords' => [['keyword' => 'pen', 'volume' => null, 'own_position' => 7, 'potential' => null]],
             'questions' => ['how to hold a pen'],
             'rivals' => [['url' => 'https://a.example/x_y', 'headings' => ['One', 'Two']]],
-            'page_one' => [['position' => 1, 'url' => 'https://a.example/', 'page_strength' => null, 'referring_domains' => 3]],
+            'page_one' => [
+                [
+                    'position' => 1,
+                    'url' => 'https://a.example/',
+                    'title' => null,
+                    'authority' => null,
+                    'page_strength' => null,
+                    'referring_domains' => 3,
+                    'day' => '2026-11-01',
+                    'is_weak' => false,
+                ],
+            ],
         ]);
         self::assertStringStartsWith("# a\\|b \\[pen\\]\n", $markdown);
         foreach (
