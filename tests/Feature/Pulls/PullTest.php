@@ -112,7 +112,8 @@ final class PullTest extends TestCase
     {
         $study = $this->apiary();
         $this->actingAs($this->makeEditor($study));
-        $this->postJson("/api/v1/studies/{$study->slug}/pulls", ['source' => 'stand-in', 'domain' => $study->domains->skip(1)->firstOrFail()->id])
+        $second = $study->domains->skip(1)->firstOrFail();
+        $this->postJson("/api/v1/studies/{$study->slug}/pulls", ['source' => 'stand-in', 'domain' => $second->id])
             ->assertStatus(202)
             ->assertJsonPath('status', 'done');
         self::assertSame(2, DB::table('live_snapshots')->where('study_id', $study->id)->count());
