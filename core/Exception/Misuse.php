@@ -11,4 +11,12 @@ final class Misuse extends \LogicException implements ReachException
     {
         return new self($reason);
     }
+
+    /** @throws self where a value cannot be what it claims to be */
+    public static function unless(bool $isRight, string $reason): void
+    {
+        if (! $isRight) {
+            throw self::because($reason);
+        }
+    }
 }

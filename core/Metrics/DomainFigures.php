@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Metrics;
 
+use GreaterReach\Core\Exception\Misuse;
+
 /** What one source says about a domain, or what is chosen from all of them. */
 final readonly class DomainFigures
 {
@@ -13,6 +15,10 @@ final readonly class DomainFigures
         public ?int $referringDomains = null,
         public ?int $backlinks = null,
     ) {
+        Misuse::unless(
+            ($authority ?? 0) >= 0 && ($authority ?? 0) <= 100 && ($referringDomains ?? 0) >= 0 && ($backlinks ?? 0) >= 0,
+            'An authority lies between 0 and 100, and no count of links is less than 0.',
+        );
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Metrics;
 
+use GreaterReach\Core\Exception\Misuse;
+
 /** What is known of a keyword's market. Null means unknown, which is never 0. */
 final readonly class Metrics
 {
@@ -23,6 +25,11 @@ final readonly class Metrics
         /** The volume is the rounded mean of twelve monthly ones, not a source's own figure. */
         public bool $volumeIsDerived = false,
     ) {
+        Misuse::unless(
+            ($volume ?? 0) >= 0 && ($difficulty ?? 0) >= 0 && ($difficulty ?? 0) <= 100
+                && ($cpc ?? 0) >= 0 && ($advertiserCompetition ?? 0) >= 0,
+            'Metrics are no less than 0, and a difficulty no more than 100.',
+        );
     }
 
     public static function unknown(): self

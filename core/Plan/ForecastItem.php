@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Plan;
 
+use GreaterReach\Core\Exception\Misuse;
+
 /** What one planned item promises. */
 final readonly class ForecastItem
 {
@@ -18,6 +20,10 @@ final readonly class ForecastItem
         /** Months until it pays in full, ≥ 1. */
         public int $ramp,
     ) {
+        Misuse::unless(
+            $gain >= 0 && $winChance >= 0 && $winChance <= 1 && $ramp >= 1,
+            'What is promised is no less than 0 visits, a chance between 0 and 1, and a ramp of at least a month.',
+        );
     }
 
     /** Visits it adds in a month when it is won: gain · season · min(1, months since done ÷ ramp). */

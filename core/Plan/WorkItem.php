@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Plan;
 
+use GreaterReach\Core\Exception\Misuse;
+
 /** One piece of work that could be planned. */
 final readonly class WorkItem
 {
@@ -15,6 +17,10 @@ final readonly class WorkItem
         public float $expectedGain,
         public bool $isPinned = false,
     ) {
+        Misuse::unless(
+            $keyword !== '' && $effort >= 0 && is_finite($effort) && $expectedGain >= 0,
+            'Work has a keyword, and neither its effort nor what it brings is less than 0.',
+        );
     }
 
     /** Half days, rounded up. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
+use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Meaning\Intent;
 
 /** What a person decided about a keyword; null where nothing was. */
@@ -20,5 +21,10 @@ final readonly class Judgement
         /** Difficulty, 0…100, that stands in for the sources'. */
         public ?float $difficulty = null,
     ) {
+        Misuse::unless(
+            ($target ?? 1) >= 1 && ($target ?? 1) <= 100 && ($fit ?? 0) >= 0 && ($fit ?? 0) <= 5
+                && ($difficulty ?? 0) >= 0 && ($difficulty ?? 0) <= 100,
+            'A target lies between 1 and 100, a fit between 0 and 5, a difficulty between 0 and 100.',
+        );
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
+use GreaterReach\Core\Exception\Misuse;
+
 /** One result on the first page of a keyword. */
 final readonly class PageOneResult
 {
@@ -18,6 +20,11 @@ final readonly class PageOneResult
         public ?float $pageStrength = null,
         public ?int $referringDomains = null,
     ) {
+        Misuse::unless(
+            $position >= 1 && $url !== '' && max($authority ?? 0, $pageStrength ?? 0) <= 100
+                && min($authority ?? 0, $pageStrength ?? 0, $referringDomains ?? 0) >= 0,
+            'A result has a position from 1, a page, strengths between 0 and 100, and no fewer links than none.',
+        );
     }
 
     /** Nobody links to the page. */

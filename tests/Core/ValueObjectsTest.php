@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Metrics\DomainFigures;
+use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Plan\ForecastItem;
+use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\Placement;
+use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Plan\WorkItem;
+use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Winning\PageOneResult;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** A value that exists is a value that can be: what rules are given needs no second look. */
+final class ValueObjectsTest extends TestCase
+{
+    /** @return iterable<string, array{\Closure(): object}> */
+    public static function impossible(): iterable
+    {
+        yield 'a ranking of nothing' => [static fn(): Ranking => new Ranking('', 1)];
+        yield 'a ranking above the first' => [static fn(): Ranking => new Ranking('pen', 0)];
+        yield 'a ranking below the last' => [static fn(): Ranking => new Ranking('pen', 101)];
+        yield 'less than no searches' => [static fn(): Metrics => new Metrics(-1)];
+        yield 'a difficulty below 0' => [static fn(): Metrics => new Metrics(1, -0.1)];
+        yield 'a difficulty above 100' => [static fn(): Metrics => new Metrics(1, 100.1)];
+        yield 'a click that pays' => [static fn(): Metrics => new Metrics(1, 1, -0.01)];
+        yield 'less than no advertisers' => [static fn(): Metrics => new Metrics(1, 1, 1, -0.01)];
+        yield 'an authority above 100' => [static fn(): DomainFigures => new DomainFigures(100.5)];
+        yield 'less than no links' => [static fn(): DomainFigures => new DomainFigures(50, -1)];
+        yield 'less than no backlinks' => [static fn(): DomainFigures => new DomainFigures(50, 1, -1)];
+        yield 'a result above the first' => [static fn(): PageOneResult => new PageOneResult(0, 'https://a.example/')];
+        yield 'a result without a page' => [static fn(): PageOneResult => new PageOneResult(1, '')];
+        yield 'a page stronger than can be' => [static fn(): PageOneResult => new PageOneResult(1, 'https://a.example/', 1, 101)];
+        yield 'a page with less than no links' => [static fn(): PageOneResult => new PageOneResult(1, 'https://a.example/', 1, 1, -1)];
+        yield 'an aim above the first' => [static fn(): Judgement => new Judgement(0)];
+        yield 'a fit above 5' => [static fn(): Judgement => new Judgement(1, 6)];
+        yield 'a difficulty of ones own above 100' => [static fn(): Judgement => new Judgement(difficulty: 101)];
+        yield 'work on nothing' => [static fn(): WorkItem => new WorkItem('', 1, 1)];
+        yield 'less than no work' => [static fn(): WorkItem => new WorkItem('pen', -0.5, 1)];
+        yield 'work without end' => [static fn(): WorkItem => new WorkItem('pen', INF, 1)];
+        yield 'work that costs visits' => [static fn(): WorkItem => new WorkItem('pen', 1, -1)];
+        yield 'a chance above 1' => [static fn(): ForecastItem => self::promise(chance: 1.01)];
+        yield 'a ramp of no month' => [static fn(): ForecastItem => self::promise(ramp: 0)];
+        yield 'a promise of less than nothing' => [static fn(): ForecastItem => self::promise(gain: -1)];
+        yield 'work before the plan' => [static fn(): Placement => new Placement(new WorkItem('pen', 1, 1), -1, 0)];
+        yield 'work that ends before it begins' => [static fn(): Placement => new Placement(new WorkItem('pen', 1, 1), 2, 1)];
+    }
+
+    /** @param \Closure(): object $make */
+    #[DataProvider('impossible')]
+    public function test_what_cannot_be_is_not_made(\Closure $make): void
+    {
+        $this->expectException(Misuse::class);
+        $make();
+    }
+
+    public function test_the_borders_belong_to_what_can_be(): void
+    {
+        $made = [
+            new Ranking('pen', 1),
+            new Ranking('pen', 100),
+            new Metrics(0, 0, 0, 0),
+            new Metrics(PHP_INT_MAX, 100),
+            Metrics::unknown(),
+            new DomainFigures(0, 0, 0),
+            new DomainFigures(100),
+            new PageOneResult(1, 'https://a.example/', 0, 100, 0),
+            new Judgement(1, 0, difficulty: 0),
+            new Judgement(100, 5, difficulty: 100),
+            new WorkItem('pen', 0, 0),
+            self::promise(0, 0),
+            self::promise(1, 1),
+            new Placement(new WorkItem('pen', 1, 1), 0, 0),
+        ];
+        self::assertCount(14, $made);
+    }
+
+    private static function promise(float $gain = 1, float $chance = 1, int $ramp = 1): ForecastItem
+    {
+        return new ForecastItem($gain, $chance, Season::of(Metrics::unknown()), Month::parse('2026-12'), $ramp);
+    }
+}
