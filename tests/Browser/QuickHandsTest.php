@@ -62,6 +62,19 @@ final class QuickHandsTest extends BrowserTestCase
         }
     }
 
+    public function test_what_is_refused_is_as_it_was_and_says_why(): void
+    {
+        $study = $this->opened();
+        $this->visit("/studies/{$study->slug}/compare");
+        $rows = $this->await(fn(): ?array => \count($this->keywords()) >= self::ROWS ? $this->keywords() : null, 'Too few rows.');
+        // The page was read by an editor, who is none any more.
+        DB::table('study_members')->where('study_id', $study->id)->update(['role' => 'reader']);
+        $this->press('jx');
+        $this->see('Your role in this study does not allow that.');
+        $this->await(fn(): ?bool => \in_array($rows[0], $this->keywords(), true) ?: null, 'The row did not come back.');
+        self::assertSame(0, DB::table('decisions')->where('study_id', $study->id)->whereNotNull('mark')->count());
+    }
+
     public function test_a_second_press_within_a_second_takes_nothing_back(): void
     {
         $study = $this->opened();

@@ -27,7 +27,7 @@ export function ModelView({ comparison }: { comparison: Comparison }) {
   const features = Object.entries(model.features);
   const learnt = features.filter(([, slope]) => slope !== null).map(([name]) => name);
   return (
-    <Box sx={{ flex: 1, minHeight: 0, overflowY: 'auto', px: 3, pb: 4, maxWidth: 1100 }}>
+    <Box sx={{ flex: 1, minHeight: 0, overflowY: 'auto', px: 3, pb: 4, '& > *': { maxWidth: 1060 } }}>
       <Typography variant="h2" sx={{ mt: 1 }}>
         Win chance: how it is reckoned
       </Typography>
