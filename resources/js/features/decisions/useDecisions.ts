@@ -65,7 +65,8 @@ function useOrder(study: string) {
     if (client.isMutating({ mutationKey }) > 1) {
       return;
     }
-    return Promise.all(touched.map((part) => client.invalidateQueries({ queryKey: keys.part(study, part) })));
+    // Not waited for: the reason of a refusal is told at once.
+    touched.forEach((part) => void client.invalidateQueries({ queryKey: keys.part(study, part) }));
   };
   return { mutationKey, scope: { id: mutationKey.join(' ') }, onSettled };
 }

@@ -105,7 +105,7 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
             {brief.page_one.map((result) => (
               <tr key={result.position}>
                 <td>{result.position}</td>
-                <td>{result.url.replace(/^https?:\/\//, '')}</td>
+                <td style={{ overflowWrap: 'anywhere' }}>{result.url.replace(/^https?:\/\//, '')}</td>
                 <td>{decimal(result.page_strength, 0)}</td>
                 <td>{whole(result.referring_domains)}</td>
               </tr>

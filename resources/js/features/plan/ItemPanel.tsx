@@ -96,7 +96,7 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
       {brief.data !== undefined && (
         <BriefView brief={brief.data} item={item} mayEdit={study.may_edit} onWrite={(written) => onChange({ brief: written })} />
       )}
-      <Box sx={{ display: 'flex', gap: 0.5, mt: 2, '& > *': { whiteSpace: 'nowrap' } }} className="no-print">
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mt: 2, '& > *': { whiteSpace: 'nowrap' } }} className="no-print">
         <Button component="a" href={address(`studies/${study.slug}/plan/items/${item.id}/brief.html`)} target="_blank" rel="noopener">
           Print
         </Button>

@@ -55,10 +55,10 @@ function placements(changes: Changes) {
   return changes.map(({ keyword, to }) => ({ keyword, to }));
 }
 
-/** Reads anew what a change of the plan touches. */
+/** Reads anew what a change of the plan touches. Nothing waits for that: neither the next change nor the reason why this one is refused. */
 function useSettled(study: Study) {
   const client = useQueryClient();
-  return { onSettled: () => Promise.all(touched.map((part) => client.invalidateQueries({ queryKey: keys.part(study.slug, part) }))) };
+  return { onSettled: () => touched.forEach((part) => void client.invalidateQueries({ queryKey: keys.part(study.slug, part) })) };
 }
 
 /** One change after the other, each with the version that the one before it left. */
