@@ -72,7 +72,7 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
   const spoken = useQuery(vocabularyQuery()).data?.columns;
   const columns = useMemo(() => allColumns(domains, spoken ?? []), [domains, spoken]);
   const shown = useMemo(() => shownColumns(columns, chosenColumns, pinned), [columns, chosenColumns, pinned]);
-  if (bench.isPending) {
+  if (bench.isPending || spoken === undefined) {
     return <Waiting what="Reading the keywords" />;
   }
   if (bench.isError) {
