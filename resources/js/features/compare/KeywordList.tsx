@@ -69,10 +69,11 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
     onClose: () => change({ dossier: null }, true),
     onChoose: selection.flip,
   });
-  const spoken = useQuery(vocabularyQuery()).data?.columns;
+  const vocabulary = useQuery(vocabularyQuery());
+  const spoken = vocabulary.data?.columns;
   const columns = useMemo(() => allColumns(domains, spoken ?? []), [domains, spoken]);
   const shown = useMemo(() => shownColumns(columns, chosenColumns, pinned), [columns, chosenColumns, pinned]);
-  if (bench.isPending || spoken === undefined) {
+  if (bench.isPending || vocabulary.isPending) {
     return <Waiting what="Reading the keywords" />;
   }
   if (bench.isError) {
