@@ -46,6 +46,9 @@ final class ErrorHandler extends Handler
     /** @return array<string, mixed> */
     protected function exceptionContext(\Throwable $e): array
     {
-        return ['number' => ErrorNumber::of($e), ...parent::exceptionContext($e)];
+        /** @var array<string, mixed> $told */
+        $told = parent::exceptionContext($e);
+
+        return ['number' => ErrorNumber::of($e), ...$told];
     }
 }

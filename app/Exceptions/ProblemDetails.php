@@ -53,12 +53,15 @@ final class ProblemDetails
 
     private static function ofStatus(HttpExceptionInterface $error): JsonResponse
     {
+        /** @var array<string, string|list<string>> $headers */
+        $headers = $error->getHeaders();
+
         return self::response(
             $error->getStatusCode(),
             ProblemCode::ofStatus($error->getStatusCode()),
             self::detail($error),
             [],
-            $error->getHeaders(),
+            $headers,
         );
     }
 

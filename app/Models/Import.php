@@ -24,7 +24,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<string, string> $mapping      field → header
  * @property ?int                  $superseded_by the import of the very same file that took its place
  * @property string                $format        what the file was, in words
- * @property ?array<string, mixed> $before        what an undo puts back
+ * @property ?array<int, ?array{brand_terms: list<string>}> $before        what an undo puts back
  * @property CarbonImmutable       $created_at
  */
 final class Import extends Model

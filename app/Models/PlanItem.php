@@ -27,9 +27,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool                  $is_pinned
  * @property array<string, string> $brief         angle, call to action, questions, notes
  * @property ?string               $done_month
- * @property ?array<string, mixed> $promise
+ * @property ?Promise $promise what was expected when it was done
  * @property int                   $version       counts changes, so that two people notice each other
  * @property ?int                  $updated_by
+ *
+ * @phpstan-type Promise array{gain?: ?float, win_chance?: ?float, visits_then?: float, position_then?: ?int, target?: ?int}
  */
 final class PlanItem extends Model
 {

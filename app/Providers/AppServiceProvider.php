@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Support\Sources\RankingSource;
 use App\Support\Sources\Sources;
 use App\Support\Sources\StandInSource;
 use App\Support\Tabular\ReadLimits;
@@ -29,7 +30,12 @@ final class AppServiceProvider extends ServiceProvider
         );
         $this->app->singleton(
             Sources::class,
-            static fn(Container $container): Sources => new Sources($container, config()->array('sources.connected')),
+            static function (Container $container): Sources {
+                /** @var array<string, array{class: class-string<RankingSource>, url: ?string, key: ?string}> $connected */
+                $connected = config()->array('sources.connected');
+
+                return new Sources($container, $connected);
+            },
         );
         $this->app->when(StandInSource::class)->needs('$patience')->giveConfig('sources.patience');
         $this->app->when(StandInSource::class)->needs('$longestAnswer')->giveConfig('sources.longest_answer');

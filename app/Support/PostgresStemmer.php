@@ -57,15 +57,16 @@ final readonly class PostgresStemmer implements Stemmer
             $stems[$number] = $number;
         }
         foreach (array_chunk(array_filter($words, static fn(string $word): bool => !ctype_digit($word)), self::BATCH) as $chunk) {
-            foreach (
-                DB::select("SELECT word, (ts_lexize('{$dictionary}', word))[1] AS stem FROM json_array_elements_text(?::json) word", [
-                    json_encode($chunk, JSON_THROW_ON_ERROR),
-                ]) as $row
-            ) {
+            /** @var list<object{word: string, stem: ?string}> $rows */
+            $rows = DB::select("SELECT word, (ts_lexize('{$dictionary}', word))[1] AS stem FROM json_array_elements_text(?::json) word", [
+                json_encode($chunk, JSON_THROW_ON_ERROR),
+            ]);
+            foreach ($rows as $row) {
                 $stems[$row->word] = $row->stem ?? $row->word;
             }
         }
 
+        /** @var array<string, string> $stems whose keys PHP keeps as numbers where they look like such */
         return $stems;
     }
 

@@ -38,10 +38,11 @@ final readonly class PostgresStopWords implements StopWords
         if ($dictionary === null) {
             return [];
         }
+        /** @var list<object{word: string}> $rows */
         $rows = DB::select("SELECT word FROM json_array_elements_text(?::json) word WHERE ts_lexize('{$dictionary}', word) = '{}'", [
             json_encode($words, JSON_THROW_ON_ERROR),
         ]);
 
-        return array_fill_keys(array_map(static fn(\stdClass $row): string => $row->word, $rows), true);
+        return array_fill_keys(array_column($rows, 'word'), true);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Actions\Bench;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
+use App\Support\Database\Figures;
 use GreaterReach\Core\Explanation\Explainer;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\FigureInputs;
@@ -23,11 +24,16 @@ use GreaterReach\Core\Winning\PageOneResult;
 use GreaterReach\Core\Winning\WinChance;
 use Illuminate\Support\Facades\DB;
 
-/** Gathers what the figures of one keyword were computed from, so that the core can say why they are what they are. */
+/**
+ * Gathers what the figures of one keyword were computed from, so that the core can say why they are what they are.
+ *
+ * @phpstan-import-type PageOneEvidence from ReadKeyword
+ * @phpstan-import-type FigureSource from ReadKeyword
+ */
 final class ExplainKeyword
 {
     /**
-     * @param list<array<string, mixed>> $sources as the dossier shows them
+     * @param list<FigureSource> $sources as the dossier shows them
      *
      * @return array{why: array<string, Explanation>, money: array<string, ?float>} what the gain is worth a month, and
      *                                                                             figure → explanation; empty where nothing was weighed
@@ -48,7 +54,7 @@ final class ExplainKeyword
         ]];
     }
 
-    /** @param list<array<string, mixed>> $sources */
+    /** @param list<FigureSource> $sources */
     private function facts(
         Comparison $comparison,
         Models $models,
@@ -87,7 +93,7 @@ final class ExplainKeyword
     }
 
     /**
-     * @param list<array<string, mixed>> $pageOne
+     * @param list<PageOneEvidence> $pageOne
      *
      * @return list<EvidenceFact> what speaks for and against winning it
      */
@@ -138,23 +144,26 @@ final class ExplainKeyword
             ->whereNotNull('referring_domains')
             ->whereRaw('day = (SELECT max(day) FROM live_results WHERE study_id = ? AND keyword = ?)', [$study, $keyword])
             ->pluck('referring_domains')
+            ->map(static fn(mixed $links): float => (float) Figures::float($links))
             ->all();
 
-        return $links === [] ? null : Quantile::median(array_map(floatval(...), array_values($links)));
+        return $links === [] ? null : Quantile::median(array_values($links));
     }
 
     private function ownPageLinks(int $study, ?string $url): int
     {
-        return (int) DB::table('live_results')
-            ->where('study_id', $study)
-            ->where('url', $url)
-            ->whereNotNull('referring_domains')
-            ->orderByDesc('day')
-            ->orderByDesc('referring_domains')
-            ->value('referring_domains');
+        return (int) Figures::int(
+            DB::table('live_results')
+                ->where('study_id', $study)
+                ->where('url', $url)
+                ->whereNotNull('referring_domains')
+                ->orderByDesc('day')
+                ->orderByDesc('referring_domains')
+                ->value('referring_domains'),
+        );
     }
 
-    /** @param list<array<string, mixed>> $sources */
+    /** @param list<FigureSource> $sources */
     private static function sourceOf(array $sources, string $metric, int|float|null $value): string
     {
         foreach ($sources as $source) {

@@ -10,6 +10,7 @@ use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Keyword\Words;
 use GreaterReach\Core\Meaning\BrandProposals;
+use Illuminate\Support\Collection;
 
 /** What could be cleared out of a sentence's keywords, each with its count and the clause that would do it. Nothing goes by itself. */
 final class FindNoise
@@ -43,13 +44,13 @@ final class FindNoise
             }
         }
         $proposals = new BrandProposals();
-        foreach (
-            $rows
-                ->query(Sentence::parse('brands=hide'))
-                ->orderByRaw('volume DESC NULLS LAST, keyword')
-                ->limit(self::LOOKED_AT)
-                ->get(['keyword', 'positions']) as $row
-        ) {
+        /** @var Collection<int, object{keyword: string, positions: string}> $looked */
+        $looked = $rows
+            ->query(Sentence::parse('brands=hide'))
+            ->orderByRaw('volume DESC NULLS LAST, keyword')
+            ->limit(self::LOOKED_AT)
+            ->get(['keyword', 'positions']);
+        foreach ($looked as $row) {
             $leader = array_search(1, Figures::ints($row->positions), true);
             $proposals->add(Words::of($row->keyword), $leader === false || $leader === 0 ? null : (int) $leader);
         }

@@ -10,9 +10,15 @@ use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
 use App\Support\Sentence\SentenceContext;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** Organic and paid side by side, for the keywords of a sentence that somebody advertises for. */
+/**
+ * Organic and paid side by side, for the keywords of a sentence that somebody advertises for.
+ *
+ * @phpstan-type AdvertisedRow object{keyword: string, volume: ?int, cpc: ?string, advertiser_competition: ?string,
+ *     positions: string, paid: string}
+ */
 final class ReadAdvertising
 {
     private const SHOWN = 200;
@@ -36,12 +42,14 @@ final class ReadAdvertising
             ->where('ordinal', 1)
             ->groupBy('keyword');
         $rows = (new ComparisonRows($comparison))->query($sentence)->joinSub($paid, 'advertisers', 'advertised', '=', 'keyword');
+        /** @var object{both: int, only_we: int, only_they: int} $counts */
         $counts = (clone $rows)
             ->selectRaw(
                 'count(*) FILTER (WHERE we AND they) AS both, count(*) FILTER (WHERE we AND NOT they) AS only_we, count(*) FILTER '
                     .'(WHERE they AND NOT we) AS only_they',
             )
             ->first();
+        /** @var Collection<int, AdvertisedRow> $shown */
         $shown = $rows
             ->orderByRaw('volume DESC NULLS LAST, keyword')
             ->limit(self::SHOWN)
@@ -49,8 +57,8 @@ final class ReadAdvertising
 
         return [
             'domains' => self::domains($comparison, $snapshots),
-            'counts' => ['both' => (int) $counts?->both, 'only_we' => (int) $counts?->only_we, 'only_they' => (int) $counts?->only_they],
-            'rows' => array_values($shown->map(static fn(\stdClass $row): array => self::row($row, $snapshots))->all()),
+            'counts' => ['both' => $counts->both, 'only_we' => $counts->only_we, 'only_they' => $counts->only_they],
+            'rows' => array_values($shown->map(static fn(object $row): array => self::row($row, $snapshots))->all()),
         ];
     }
 
@@ -61,6 +69,7 @@ final class ReadAdvertising
      */
     private static function domains(Comparison $comparison, array $snapshots): array
     {
+        /** @var Collection<int, string> $days */
         $days = DB::table('live_snapshots')->whereIn('id', $snapshots)->pluck('day', 'id');
 
         return array_map(
@@ -71,11 +80,12 @@ final class ReadAdvertising
     }
 
     /**
-     * @param list<int> $snapshots
+     * @param AdvertisedRow $row
+     * @param list<int>     $snapshots
      *
      * @return array{keyword: string, volume: ?int, cpc: ?float, advertiser_competition: ?float, organic: list<?int>, paid: list<?int>}
      */
-    private static function row(\stdClass $row, array $snapshots): array
+    private static function row(object $row, array $snapshots): array
     {
         /** @var array<int, int> $paid */
         $paid = json_decode($row->paid, true, 4, JSON_THROW_ON_ERROR);

@@ -40,7 +40,7 @@ final class ReadBench
 
         return [
             'rows' => $source->presentAll($page),
-            'next' => \count($found) > $limit && $last !== false ? Cursor::write([$last->{$order->property}, $last->keyword]) : null,
+            'next' => \count($found) > $limit && $last !== false ? Cursor::write([$last->orderedBy($order), $last->keyword]) : null,
         ];
     }
 

@@ -8,6 +8,7 @@ use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
+use Illuminate\Support\Collection;
 
 /** How a figure is spread over the rows that the rest of the sentence lets through, for the drawing behind its slider. */
 final class ReadDistribution
@@ -29,6 +30,7 @@ final class ReadDistribution
             self::FIELDS[$field] ??
             throw Refused::because('field', sprintf('A distribution is there for %s.', implode(', ', array_keys(self::FIELDS))));
         $array = 'ARRAY['.implode(',', $bounds).']::double precision[]';
+        /** @var Collection<array-key, int> $counts */
         $counts = (new ComparisonRows($comparison))
             ->query($sentence->without($field))
             ->groupBy('bin')
@@ -36,9 +38,9 @@ final class ReadDistribution
             ->pluck('keywords', 'bin');
         $bins = [];
         foreach ($bounds as $number => $from) {
-            $bins[] = ['from' => $from, 'keywords' => (int) ($counts[$number + 1] ?? 0)];
+            $bins[] = ['from' => $from, 'keywords' => $counts[$number + 1] ?? 0];
         }
 
-        return ['field' => $field, 'bins' => $bins, 'unknown' => (int) ($counts[''] ?? 0)];
+        return ['field' => $field, 'bins' => $bins, 'unknown' => $counts[''] ?? 0];
     }
 }

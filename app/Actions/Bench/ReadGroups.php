@@ -12,9 +12,15 @@ use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\TacticLabel;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** The opportunities of a sentence gathered by one of their traits, with counts, sums and means. */
+/**
+ * The opportunities of a sentence gathered by one of their traits, with counts, sums and means.
+ *
+ * @phpstan-type GroupRow object{name: ?string, keywords: int, volume: ?int, visits_now: ?string, gain: ?string,
+ *     expected_gain: ?string, difficulty: ?string, win_chance: ?string, links_to_earn: ?int}
+ */
 final class ReadGroups
 {
     private const SHOWN = 500;
@@ -39,6 +45,7 @@ final class ReadGroups
     {
         $column = self::BY[$by] ?? throw Refused::because('by', sprintf('Groups are there by %s.', implode(', ', array_keys(self::BY))));
         $name = $by === 'stage' ? self::stageSql() : $column;
+        /** @var Collection<int, GroupRow> $groups */
         $groups = ListedRows::of($comparison, $sentence, $gate)
             ->groupByRaw('1')
             ->selectRaw(
@@ -53,7 +60,7 @@ final class ReadGroups
         return array_values(
             $groups
                 ->map(
-                    static fn(\stdClass $group): array => [
+                    static fn(object $group): array => [
                         'name' => $group->name,
                         'keywords' => $group->keywords,
                         'volume' => $group->volume,

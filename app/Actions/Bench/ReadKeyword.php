@@ -12,9 +12,23 @@ use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
 use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Winning\PageOneResult;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** Everything about one keyword, for its dossier. */
+/**
+ * Everything about one keyword, for its dossier.
+ *
+ * @phpstan-type DecisionRow object{id: int, name: ?string, created_at: string, undone_at: ?string, set: ?string, tag: ?string,
+ *     untag: ?string}
+ * @phpstan-type SourceRow object{kind: string, day: string, domain: ?string, file_name: ?string, volume: ?int,
+ *     difficulty: ?string, cpc: ?string}
+ * @phpstan-type FigureSource array{kind: string, day: string, domain: ?string, file: ?string, volume: ?int, difficulty: ?float,
+ *     cpc: ?float}
+ * @phpstan-type ResultRow object{position: int, url: string, authority: ?string, page_strength: ?string, referring_domains: ?int,
+ *     day: string}
+ * @phpstan-type PageOneEvidence array{position: int, url: string, authority: ?float, page_strength: ?float,
+ *     referring_domains: ?int, day: string, is_weak: bool}
+ */
 final readonly class ReadKeyword
 {
     public function __construct(private ExplainKeyword $explain, private ReadDomainFigures $figures)
@@ -58,6 +72,7 @@ final readonly class ReadKeyword
      */
     private function log(int $study, string $keyword): array
     {
+        /** @var list<DecisionRow> $rows */
         $rows = DB::select(
             <<<'SQL'
                 SELECT c.id, u.name, c.created_at, c.undone_at, c.detail->>'set' AS set, c.detail->>'tag' AS tag,
@@ -68,26 +83,30 @@ final readonly class ReadKeyword
             [$study, json_encode([['keyword' => $keyword]], JSON_THROW_ON_ERROR)],
         );
 
-        return array_values(
-            array_map(
-                static fn(\stdClass $row): array => [
-                    'change' => $row->id,
-                    'who' => $row->name,
-                    'at' => $row->created_at,
-                    'what' => self::decided($row),
-                    'undone' => $row->undone_at !== null,
-                ],
-                $rows,
-            ),
+        return array_map(
+            static fn(object $row): array => [
+                'change' => $row->id,
+                'who' => $row->name,
+                'at' => $row->created_at,
+                'what' => self::decided($row->set, ['tag' => $row->tag, 'untag' => $row->untag]),
+                'undone' => $row->undone_at !== null,
+            ],
+            $rows,
         );
     }
 
-    /** `mark: shortlisted, fit: 4` */
-    private static function decided(\stdClass $row): string
+    /**
+     * @param ?string                $json what was set: column → value
+     * @param array<string, ?string> $tags what was done → tag
+     *
+     * @return string `mark: shortlisted, fit: 4`
+     */
+    private static function decided(?string $json, array $tags): string
     {
-        $set = json_decode((string) $row->set, true);
+        /** @var ?array<string, bool|int|float|string|null> $set */
+        $set = json_decode((string) $json, true);
         $parts = [];
-        foreach (\is_array($set) ? $set : [] as $column => $value) {
+        foreach ($set ?? [] as $column => $value) {
             if ($column !== 'reason' || $value !== null) {
                 $parts[] = $column.': '.match (true) {
                     $value === null => 'none',
@@ -96,7 +115,7 @@ final readonly class ReadKeyword
                 };
             }
         }
-        foreach (['tag' => $row->tag, 'untag' => $row->untag] as $what => $tag) {
+        foreach ($tags as $what => $tag) {
             if ($tag !== null) {
                 $parts[] = $what.': '.$tag;
             }
@@ -108,6 +127,7 @@ final readonly class ReadKeyword
     /** @return list<array{domain: int, day: string, position: ?int}> best position of each domain on each of its days */
     private function history(Comparison $comparison, string $keyword): array
     {
+        /** @var list<object{domain: int, day: string, position: ?int}> $rows */
         $rows = DB::select(
             <<<'SQL'
                 SELECT s.domain_id AS domain, s.day, r.position
@@ -118,15 +138,13 @@ final readonly class ReadKeyword
             [$keyword, $comparison->study_id, $comparison->channel],
         );
 
-        return array_values(
-            array_map(
-                static fn(\stdClass $row): array => ['domain' => $row->domain, 'day' => $row->day, 'position' => $row->position],
-                $rows,
-            ),
+        return array_map(
+            static fn(object $row): array => ['domain' => $row->domain, 'day' => $row->day, 'position' => $row->position],
+            $rows,
         );
     }
 
-    /** @return list<\stdClass> every page of every compared domain that ranks now */
+    /** @return list<object{domain: int, day: string, position: int, url: ?string}> every page of every compared domain that ranks now */
     private function pages(Comparison $comparison, string $keyword): array
     {
         $days = array_column(
@@ -134,6 +152,7 @@ final readonly class ReadKeyword
             'snapshot',
             'id',
         );
+        /** @var Collection<int, object{domain: int, day: string, position: int, url: ?string}> $rows */
         $rows = DB::table('rankings')
             ->join('live_snapshots', 'live_snapshots.id', '=', 'snapshot_id')
             ->where('rankings.study_id', $comparison->study_id)
@@ -143,12 +162,13 @@ final readonly class ReadKeyword
             ->orderBy('position')
             ->get(['domain_id as domain', 'day', 'position', 'url']);
 
-        return array_values($rows->filter(static fn(\stdClass $row): bool => $days[$row->domain] === $row->day)->all());
+        return array_values($rows->filter(static fn(object $row): bool => $days[$row->domain] === $row->day)->all());
     }
 
-    /** @return list<array<string, mixed>> what each source says, the newest first */
+    /** @return list<FigureSource> what each source says, the newest first */
     private function sources(int $study, string $keyword): array
     {
+        /** @var list<SourceRow> $rows */
         $rows = DB::select(
             <<<'SQL'
                 SELECT s.kind, s.day, d.entry AS domain, i.file_name, m.volume, m.difficulty, m.cpc
@@ -159,25 +179,24 @@ final readonly class ReadKeyword
             [$study, $keyword],
         );
 
-        return array_values(
-            array_map(
-                static fn(\stdClass $row): array => [
-                    'kind' => $row->kind,
-                    'day' => $row->day,
-                    'domain' => $row->domain,
-                    'file' => $row->file_name,
-                    'volume' => $row->volume,
-                    'difficulty' => $row->difficulty === null ? null : (float) $row->difficulty,
-                    'cpc' => $row->cpc === null ? null : (float) $row->cpc,
-                ],
-                $rows,
-            ),
+        return array_map(
+            static fn(object $row): array => [
+                'kind' => $row->kind,
+                'day' => $row->day,
+                'domain' => $row->domain,
+                'file' => $row->file_name,
+                'volume' => $row->volume,
+                'difficulty' => Figures::float($row->difficulty),
+                'cpc' => Figures::float($row->cpc),
+            ],
+            $rows,
         );
     }
 
     /** @return ?list<?int> volume by month of the newest list that has it */
     private function monthly(int $study, string $keyword): ?array
     {
+        /** @var ?object{monthly: string} $row */
         $row = DB::selectOne(
             'SELECT m.monthly FROM metrics m JOIN live_sources s ON s.id = m.source_id WHERE m.study_id = ? AND m.keyword = ? AND '
                 .'m.monthly IS NOT NULL ORDER BY s.day DESC, s.id DESC LIMIT 1',
@@ -202,9 +221,10 @@ final readonly class ReadKeyword
         );
     }
 
-    /** @return list<array<string, mixed>> the newest page-one results */
+    /** @return list<PageOneEvidence> the newest page-one results */
     private function pageOne(int $study, string $keyword): array
     {
+        /** @var array<int, ResultRow> $rows */
         $rows = DB::table('live_results')->where('study_id', $study)->where('keyword', $keyword)
             ->whereRaw('day = (SELECT max(day) FROM live_results WHERE study_id = ? AND keyword = ?)', [$study, $keyword])
             ->orderBy('position')->limit(20)->get(['position', 'url', 'authority', 'page_strength', 'referring_domains', 'day'])->all();
@@ -212,8 +232,12 @@ final readonly class ReadKeyword
         return array_values(array_map(self::result(...), $rows));
     }
 
-    /** @return array<string, mixed> */
-    private static function result(\stdClass $row): array
+    /**
+     * @param ResultRow $row
+     *
+     * @return PageOneEvidence
+     */
+    private static function result(object $row): array
     {
         $result = new PageOneResult(
             $row->position,
@@ -224,9 +248,12 @@ final readonly class ReadKeyword
         );
 
         return [
-            ...(array) $row,
+            'position' => $result->position,
+            'url' => $result->url,
             'authority' => $result->authority,
             'page_strength' => $result->pageStrength,
+            'referring_domains' => $result->referringDomains,
+            'day' => $row->day,
             'is_weak' => $result->isWeak(),
         ];
     }

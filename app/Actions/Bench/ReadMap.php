@@ -9,16 +9,23 @@ use App\Support\Database\Figures;
 use App\Support\Rows\ListedRows;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\FitGate;
+use Illuminate\Support\Collection;
 
-/** Where the opportunities of a sentence lie between difficulty and expected gain, as keywords or as topics. */
+/**
+ * Where the opportunities of a sentence lie between difficulty and expected gain, as keywords or as topics.
+ *
+ * @phpstan-type MapRow object{name: string, keywords: int, difficulty: string, expected_gain: string, volume: ?int,
+ *     win_chance: ?string, links_to_earn: ?int, priority: ?string}
+ * @phpstan-type MapPoint array{name: string, keywords: int, difficulty: float, expected_gain: float, volume: int, win_chance: float,
+ *     links_to_earn: ?int, priority: ?float}
+ */
 final class ReadMap
 {
     private const MOST = 800;
     private const CONTOURS = [.75, .5, .25, .1];
 
     /**
-     * @return array{points: list<array{name: string, keywords: int, difficulty: float, expected_gain: float, volume: int,
-     *     win_chance: float, links_to_earn: ?int, priority: ?float}>, left_out: int, comfort: ?float,
+     * @return array{points: list<MapPoint>, left_out: int, comfort: ?float,
      *     contours: list<array{chance: float, difficulty: float}>} most expected gain first; contours without a head start
      */
     public function execute(Comparison $comparison, Sentence $sentence, FitGate $gate, bool $byTopic, string $priority): array
@@ -39,29 +46,34 @@ final class ReadMap
                 ->selectRaw(
                     "keyword AS name, 1 AS keywords, difficulty, expected_gain, volume, win_chance, links_to_earn, {$priority} AS priority",
                 );
+        /** @var Collection<int, MapRow> $shown */
         $shown = $points->orderByRaw('expected_gain DESC, name')->limit(self::MOST)->get();
         $all = $byTopic ? $rows->distinct()->count('topic') : $rows->count();
 
         return [
-            'points' => array_values(
-                $shown
-                    ->map(
-                        static fn(\stdClass $point): array => [
-                            'name' => $point->name,
-                            'keywords' => $point->keywords,
-                            'difficulty' => (float) $point->difficulty,
-                            'expected_gain' => (float) $point->expected_gain,
-                            'volume' => (int) $point->volume,
-                            'win_chance' => (float) $point->win_chance,
-                            'links_to_earn' => $point->links_to_earn,
-                            'priority' => Figures::float($point->priority),
-                        ],
-                    )
-                    ->all(),
-            ),
+            'points' => array_values($shown->map(self::point(...))->all()),
             'left_out' => $all - \count($shown),
             'comfort' => $comparison->models()?->comfort->value,
             'contours' => self::contours($comparison),
+        ];
+    }
+
+    /**
+     * @param MapRow $row
+     *
+     * @return MapPoint
+     */
+    private static function point(object $row): array
+    {
+        return [
+            'name' => $row->name,
+            'keywords' => $row->keywords,
+            'difficulty' => (float) $row->difficulty,
+            'expected_gain' => (float) $row->expected_gain,
+            'volume' => (int) $row->volume,
+            'win_chance' => (float) $row->win_chance,
+            'links_to_earn' => $row->links_to_earn,
+            'priority' => Figures::float($row->priority),
         ];
     }
 

@@ -10,7 +10,11 @@ use App\Models\Study;
 use GreaterReach\Core\Comparison\Movement;
 use Illuminate\Support\Facades\DB;
 
-/** What moved for one domain between any two of its snapshots: counts, and the keywords with most volume of each kind. */
+/**
+ * What moved for one domain between any two of its snapshots: counts, and the keywords with most volume of each kind.
+ *
+ * @phpstan-type MovedRow array{keyword: string, before: ?int, after: ?int, volume: ?int, movement: string}
+ */
 final class ReadMovement
 {
     private const SHOWN = 200;
@@ -19,7 +23,7 @@ final class ReadMovement
      * @param ?string $from YYYY-MM-DD; null takes the snapshot before the other
      * @param ?string $to   YYYY-MM-DD; null takes the newest
      *
-     * @return array{days: list<string>, from: ?string, to: ?string, counts: array<string, int>, rows: list<array<string, mixed>>}
+     * @return array{days: list<string>, from: ?string, to: ?string, counts: array<string, int>, rows: list<MovedRow>}
      *
      * @throws Refused when a day has no snapshot
      */
@@ -44,11 +48,10 @@ final class ReadMovement
             return ['days' => $names, 'from' => $earlier, 'to' => $later, 'counts' => [], 'rows' => []];
         }
         $moved = $this->moved($study, $days[$earlier], $days[$later]);
-        $counts = [];
-        foreach (DB::select("SELECT movement, count(*) AS keywords FROM ({$moved[0]}) m GROUP BY movement", $moved[1]) as $row) {
-            $counts[$row->movement] = $row->keywords;
-        }
+        /** @var list<object{movement: string, keywords: int}> $counts */
+        $counts = DB::select("SELECT movement, count(*) AS keywords FROM ({$moved[0]}) m GROUP BY movement", $moved[1]);
         $filter = $only === null ? "movement <> 'steady'" : 'movement = ?';
+        /** @var list<object> $rows */
         $rows = DB::select("SELECT * FROM ({$moved[0]}) m WHERE {$filter} ORDER BY volume DESC NULLS LAST, keyword LIMIT ".self::SHOWN, [
             ...$moved[1],
             ...$only === null ? [] : [$only->value],
@@ -58,9 +61,16 @@ final class ReadMovement
             'days' => $names,
             'from' => $earlier,
             'to' => $later,
-            'counts' => $counts,
-            'rows' => array_values(array_map(static fn(\stdClass $row): array => (array) $row, $rows)),
+            'counts' => array_column($counts, 'keywords', 'movement'),
+            'rows' => array_map(self::row(...), $rows),
         ];
+    }
+
+    /** @return MovedRow */
+    private static function row(object $row): array
+    {
+        /** @var MovedRow */
+        return (array) $row;
     }
 
     /** @return array{string, list<int>} SQL and bindings: keyword, before, after, movement, volume */

@@ -10,6 +10,7 @@ use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Results\PageOne;
 use GreaterReach\Core\Winning\PageOneResult;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -19,6 +20,8 @@ use Illuminate\Support\Facades\DB;
  *     referring_domains: ?int, day: string, is_weak: bool}
  * @phpstan-type PageOneLine array{keyword: string, volume: ?int, difficulty: ?float, own_position: ?int, weak: int,
  *     results: list<ShownResult>}
+ * @phpstan-type ResultLine object{keyword: string, position: int, url: string, title: ?string, authority: ?string,
+ *     page_strength: ?string, referring_domains: ?int, day: string}
  */
 final class ReadPageOne
 {
@@ -29,11 +32,13 @@ final class ReadPageOne
      */
     public function execute(Comparison $comparison, Sentence $sentence): array
     {
+        /** @var Collection<int, object{keyword: string, volume: ?int, difficulty: ?string, own_position: ?int}> $rows */
         $rows = (new ComparisonRows($comparison))
             ->query($sentence)
             ->orderByRaw('volume DESC NULLS LAST, keyword')
             ->limit(self::MOST)
             ->get(['keyword', 'volume', 'difficulty', 'own_position']);
+        /** @var Collection<string, Collection<int, ResultLine>> $results */
         $results = DB::table('live_results')
             ->where('study_id', $comparison->study_id)
             ->whereIn('keyword', $rows->pluck('keyword'))
@@ -44,8 +49,8 @@ final class ReadPageOne
 
         return array_values(
             $rows
-                ->map(static function (\stdClass $row) use ($results): array {
-                    $all = $results->get($row->keyword) ?? collect();
+                ->map(static function (object $row) use ($results): array {
+                    $all = $results->get($row->keyword) ?? new Collection();
                     $newest = array_values($all->where('day', $all->max('day'))->map(self::result(...))->all());
 
                     return [
@@ -62,8 +67,7 @@ final class ReadPageOne
     }
 
     /**
-     * @param object{position: int, url: string, title: ?string, authority: ?float, page_strength: ?float,
-     *     referring_domains: ?int, day: string} $row
+     * @param ResultLine $row
      *
      * @return ShownResult
      */

@@ -15,6 +15,9 @@ use Illuminate\Support\Facades\DB;
 /**
  * The pages of the compared domains over the keywords that a sentence shows: keywords, visits, traffic leader, what of it
  * we lack, share of the domain's visits. The rule is `DomainPages` of the core; a test holds this SQL to it.
+ *
+ * @phpstan-type PageRow object{number: int, url: string, keywords: int, visits: string, leader: string, we_lack: int,
+ *     share: ?string}
  */
 final class ReadPages
 {
@@ -42,6 +45,7 @@ final class ReadPages
             self::rates($comparison),
         );
         $shown = (new ComparisonRows($comparison))->query($sentence)->select(['keyword', 'volume', 'own_position']);
+        /** @var list<PageRow> $rows */
         $rows = DB::select(
             <<<SQL
                 WITH shown AS ({$shown->toSql()}),
@@ -61,10 +65,10 @@ final class ReadPages
             [...$shown->getBindings(), $comparison->study_id, self::SHOWN]
         );
 
-        return array_values(array_map(static fn(\stdClass $row): array => [
+        return array_map(static fn(object $row): array => [
             'domain' => $row->number, 'url' => $row->url, 'keywords' => $row->keywords, 'visits' => (float) $row->visits,
             'traffic_leader' => $row->leader, 'we_lack' => $row->we_lack, 'share' => Figures::float($row->share),
-        ], $rows));
+        ], $rows);
     }
 
     /**

@@ -30,13 +30,17 @@ final class ReadSteadiness
             ->select(['keyword', 'gain', 'difficulty', ...$names])
             ->selectRaw('row_number() OVER (PARTITION BY '.implode(', ', $names).' ORDER BY '.PrioritySql::BEYOND.') AS place');
         // No more rows of the same scores than there are places can ever be in the top.
-        $rows = DB::query()->fromSub($listed, 'listed')->where('place', '<=', $top)->orderByRaw(PrioritySql::BEYOND)->get()->all();
+        /** @var list<array<string, int|string|null>> $rows each score and the place */
+        $rows = DB::query()->fromSub($listed, 'listed')->where('place', '<=', $top)->orderByRaw(PrioritySql::BEYOND)->get()
+            ->map(static fn(\stdClass $row): array => (array) $row)->all();
         $scores = array_map(
-            static fn(\stdClass $row): Scores => Scores::inOrder(...array_map(static fn(string $name): ?int => $row->{$name}, $names)),
-            array_values($rows),
+            static fn(array $row): Scores => Scores::inOrder(
+                ...array_map(static fn(string $name): ?int => $row[$name] === null ? null : (int) $row[$name], $names),
+            ),
+            $rows,
         );
         $shares = array_combine(
-            array_map(static fn(\stdClass $row): string => $row->keyword, $rows),
+            array_map(static fn(array $row): string => (string) $row['keyword'], $rows),
             Steadiness::ofScores($scores, $draws, $top, $rulebook->int('seed')),
         );
 

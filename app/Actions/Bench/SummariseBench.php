@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Bench;
 
 use App\Models\Comparison;
+use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
 use Illuminate\Support\Collection;
@@ -39,8 +40,8 @@ final class SummariseBench
         $rows = new ComparisonRows($comparison);
         $cells = self::cells($rows, $sentence);
         $shown = $cells->where('fits_brands', true)->where('fits_standing', true)->where('fits_combination', true);
-        $keywords = (int) $shown->sum('keywords');
-        $count = static fn(Collection $cells): int => (int) $cells->sum('keywords');
+        $count = static fn(Collection $cells): int => (int) Figures::int($cells->sum('keywords'));
+        $keywords = $count($shown);
 
         return [
             'keywords' => $keywords,
@@ -96,8 +97,12 @@ final class SummariseBench
     private static function sum(Collection $cells, string $figure): int|float|null
     {
         $known = $cells->pluck($figure)->filter(static fn(mixed $value): bool => $value !== null);
+        if ($known->isEmpty()) {
+            return null;
+        }
+        $sum = $known->sum();
 
-        return $known->isEmpty() ? null : $known->sum();
+        return \is_int($sum) ? $sum : Figures::float($sum);
     }
 
     /**

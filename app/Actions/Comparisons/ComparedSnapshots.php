@@ -93,7 +93,9 @@ final readonly class ComparedSnapshots
         $best = $onlyBest ? 'AND ordinal = 1' : '';
         $sql = "SELECT keyword, position, url FROM rankings WHERE study_id = ? AND snapshot_id = ? {$best}{$range->andKeyword()} "
             ."ORDER BY keyword, ordinal";
-        foreach (RowStream::of($sql, [$this->study, $snapshot->id, ...$range->bindings()]) as [$keyword, $position, $url]) {
+        /** @var iterable<array{string, int, ?string}> $rows */
+        $rows = RowStream::of($sql, [$this->study, $snapshot->id, ...$range->bindings()]);
+        foreach ($rows as [$keyword, $position, $url]) {
             yield new Ranking($keyword, $position, $url);
         }
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Comparisons;
 
 use App\Models\Snapshot;
+use App\Support\Database\Figures;
 use App\Support\Database\KeyRange;
 use App\Support\LineFile;
 use Fidry\CpuCoreCounter\CpuCoreCounter;
@@ -130,7 +131,7 @@ final class ComparisonParts
     private function workers(string $step): array
     {
         $workers = [];
-        $seen = DB::selectOne('SELECT pg_export_snapshot() AS id')->id;
+        $seen = (string) Figures::text(DB::scalar('SELECT pg_export_snapshot()'));
         for ($worker = 0; $worker < $this->processes; ++$worker) {
             $own = array_filter($this->parts, fn(Part $part): bool => $part->number % $this->processes === $worker);
             $order = PartsOrder::of($step, $this->order, $this->comparison, $seen, $this->folder, array_values($own));
@@ -182,19 +183,19 @@ final class ComparisonParts
     {
         $ids = array_map(static fn(Snapshot $snapshot): int => $snapshot->id, array_values(array_filter($snapshots->current)));
 
-        return array_column(
-            DB::select(
-                <<<'SQL'
-                    SELECT min(keyword) AS keyword FROM (
-                        SELECT keyword, ntile(?) OVER (ORDER BY keyword) AS piece
-                        FROM (SELECT DISTINCT keyword FROM rankings TABLESAMPLE SYSTEM (?) REPEATABLE (1) WHERE study_id = ?
-                            AND snapshot_id = ANY (?::bigint[])) sample
-                    ) piled GROUP BY piece ORDER BY piece OFFSET 1
-                    SQL,
-                [$pieces, $percent, $snapshots->study, '{'.implode(',', $ids).'}'],
-            ),
-            'keyword',
+        /** @var list<object{keyword: string}> $cuts */
+        $cuts = DB::select(
+            <<<'SQL'
+                SELECT min(keyword) AS keyword FROM (
+                    SELECT keyword, ntile(?) OVER (ORDER BY keyword) AS piece
+                    FROM (SELECT DISTINCT keyword FROM rankings TABLESAMPLE SYSTEM (?) REPEATABLE (1) WHERE study_id = ?
+                        AND snapshot_id = ANY (?::bigint[])) sample
+                ) piled GROUP BY piece ORDER BY piece OFFSET 1
+                SQL,
+            [$pieces, $percent, $snapshots->study, '{'.implode(',', $ids).'}'],
         );
+
+        return array_column($cuts, 'keyword');
     }
 
     /**

@@ -13,9 +13,14 @@ use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\MeasuredClicks;
 use GreaterReach\Core\Results\PageOne;
 use GreaterReach\Core\Statistics\Quantile;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** What is known of a study's keywords beside rankings and metrics, as streams in key order. */
+/**
+ * What is known of a study's keywords beside rankings and metrics, as streams in key order.
+ *
+ * @phpstan-type DecisionRow object{keyword: string, target: ?int, fit: ?int, intent: ?string, topic: ?string, difficulty: ?string}
+ */
 final readonly class KeywordStreams
 {
     public function __construct(private int $study, private KeyRange $range = new KeyRange())
@@ -25,6 +30,7 @@ final readonly class KeywordStreams
     /** @return KeyedStream<Judgement> */
     public function judgements(): KeyedStream
     {
+        /** @var iterable<array{string, ?int, ?int, ?string, ?string, ?string}> $rows */
         $rows = RowStream::of(
             "SELECT keyword, target, fit, intent, topic, difficulty FROM decisions WHERE study_id = ?{$this->range->andKeyword()} "
                 ."ORDER BY keyword",
@@ -47,21 +53,21 @@ final readonly class KeywordStreams
      */
     public static function judgementsOf(int $study, array $keywords): array
     {
+        /** @var Collection<int, DecisionRow> $rows */
         $rows = DB::table('decisions')
             ->where('study_id', $study)
             ->whereIn('keyword', $keywords)
             ->get(['keyword', 'target', 'fit', 'intent', 'topic', 'difficulty']);
 
-        return $rows
-            ->mapWithKeys(
-                static fn(\stdClass $row): array => [
-                    $row->keyword => self::judgement($row->target, $row->fit, $row->intent, $row->topic, $row->difficulty),
-                ],
-            )
-            ->all();
+        $judgements = [];
+        foreach ($rows as $row) {
+            $judgements[$row->keyword] = self::judgement($row->target, $row->fit, $row->intent, $row->topic, $row->difficulty);
+        }
+
+        return $judgements;
     }
 
-    private static function judgement(?int $target, ?int $fit, ?string $intent, ?string $topic, string|float|null $difficulty): Judgement
+    private static function judgement(?int $target, ?int $fit, ?string $intent, ?string $topic, ?string $difficulty): Judgement
     {
         return new Judgement($target, $fit, $intent === null ? null : Intent::from($intent), $topic, Figures::float($difficulty));
     }
@@ -70,6 +76,7 @@ final readonly class KeywordStreams
     public function pageOneMedians(): KeyedStream
     {
         $firstPage = PageOne::LAST;
+        /** @var iterable<array{string, int}> $rows */
         $rows = RowStream::of(<<<SQL
             SELECT keyword, referring_domains
             FROM (SELECT keyword, referring_domains, position, day, max(day) OVER (PARTITION BY keyword) AS newest FROM live_results
@@ -79,7 +86,7 @@ final readonly class KeywordStreams
 
         return new KeyedStream((static function () use ($rows): \Generator {
             foreach (KeyedStream::grouped($rows) as $keyword => $group) {
-                yield $keyword => Quantile::median(array_map(floatval(...), array_column($group, 1)));
+                yield $keyword => Quantile::median(array_map(static fn(array $row): float => (float) $row[1], $group));
             }
         })());
     }
@@ -87,6 +94,7 @@ final readonly class KeywordStreams
     /** @return KeyedStream<MeasuredClicks> our clicks and impressions in the newest performance import */
     public function measuredClicks(): KeyedStream
     {
+        /** @var iterable<array{string, int, int}> $rows */
         $rows = RowStream::of(
             'SELECT query, sum(clicks)::bigint, sum(impressions)::bigint FROM performance WHERE study_id = ? AND import_id = ?'
                 .$this->range->andKeyword('query').' GROUP BY query ORDER BY query',
@@ -102,9 +110,10 @@ final readonly class KeywordStreams
         );
     }
 
-    /** @return \Generator<int, list<mixed>> query, mean position, clicks, impressions of the newest performance import */
-    public function performanceRows(): \Generator
+    /** @return iterable<array{string, string, int, int}> query, mean position, clicks, impressions of the newest performance import */
+    public function performanceRows(): iterable
     {
+        /** @var iterable<array{string, string, int, int}> */
         return RowStream::of('SELECT query, position, clicks, impressions FROM performance WHERE study_id = ? AND import_id = ?', [
             $this->study,
             $this->newestPerformance(),
@@ -114,6 +123,7 @@ final readonly class KeywordStreams
     /** @return array<string, int> URL key → referring domains in its newest results row that has them, the largest of a day */
     public function pageLinks(): array
     {
+        /** @var list<object{url: string, referring_domains: int}> $rows */
         $rows = DB::select(
             'SELECT DISTINCT ON (url) url, referring_domains FROM live_results WHERE study_id = ? AND referring_domains IS NOT NULL '
                 .'ORDER BY url, day DESC, referring_domains DESC',
@@ -128,17 +138,17 @@ final readonly class KeywordStreams
     {
         $sql = "SELECT DISTINCT keyword FROM metrics JOIN live_sources s ON s.id = source_id WHERE metrics.study_id = ? AND s.kind = "
             ."'keywords'{$this->range->andKeyword()} ORDER BY keyword";
-        foreach (RowStream::of($sql, [$this->study, ...$this->range->bindings()]) as [$keyword]) {
+        /** @var iterable<array{string}> $rows */
+        $rows = RowStream::of($sql, [$this->study, ...$this->range->bindings()]);
+        foreach ($rows as [$keyword]) {
             yield $keyword;
         }
     }
 
     private function newestPerformance(): int
     {
-        return (int) DB::table('imports')
-            ->where('study_id', $this->study)
-            ->where('kind', 'performance')
-            ->whereNull('superseded_by')
-            ->max('id');
+        return (int) Figures::int(
+            DB::table('imports')->where('study_id', $this->study)->where('kind', 'performance')->whereNull('superseded_by')->max('id'),
+        );
     }
 }

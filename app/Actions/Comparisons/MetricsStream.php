@@ -13,9 +13,14 @@ use GreaterReach\Core\Metrics\MetricResolver;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Metrics\MetricSource;
 use GreaterReach\Core\Metrics\SourcePrecedence;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** The metrics of a study's keywords in key order, resolved from all of its sources as the core says. */
+/**
+ * The metrics of a study's keywords in key order, resolved from all of its sources as the core says.
+ *
+ * @phpstan-type Said array{string, ?int, ?string, ?string, ?string, ?string, int}
+ */
 final class MetricsStream
 {
     private ?string $keyword = null;
@@ -24,7 +29,7 @@ final class MetricsStream
     private array $sources = [];
 
     /**
-     * @param \Generator<int, list<mixed>>   $rows     keyword, volume, difficulty, CPC, competition, monthly, source
+     * @param \Generator<int, Said>          $rows     keyword, volume, difficulty, CPC, competition, monthly, source
      * @param array<int, int>                $ranks    source → rank, the best 0
      * @param array<string, array<int, int>> $ownRanks group of metrics → source → rank
      */
@@ -65,6 +70,7 @@ final class MetricsStream
             ),
         );
         $bindings = [...$range->bindings(), ...$only === null ? [] : [json_encode($only, JSON_THROW_ON_ERROR)]];
+        /** @var \Generator<int, Said> $rows */
         $rows = RowStream::of(
             "SELECT * FROM ({$branches}) said ORDER BY keyword",
             array_merge(...array_fill(0, \count($sources), $bindings)),
@@ -109,22 +115,23 @@ final class MetricsStream
     private static function sources(int $study, array $domains): array
     {
         $places = array_flip(array_map(static fn(Domain $domain): int => $domain->id, $domains));
+        /** @var Collection<int, object{id: int, kind: string, day: string, domain_id: ?int, channel: ?string}> $sources */
         $sources = DB::table('live_sources')
             ->where('study_id', $study)
-            ->get(['id', 'kind', 'day', 'domain_id', 'channel'])
-            ->all();
+            ->get(['id', 'kind', 'day', 'domain_id', 'channel']);
 
         return array_values(
-            array_map(
-                static fn(\stdClass $source): MetricSource => new MetricSource(
-                    $source->id,
-                    $source->kind,
-                    $source->day,
-                    $places[$source->domain_id] ?? null,
-                    $source->channel,
-                ),
-                $sources,
-            ),
+            $sources
+                ->map(
+                    static fn(object $source): MetricSource => new MetricSource(
+                        $source->id,
+                        $source->kind,
+                        $source->day,
+                        $places[$source->domain_id] ?? null,
+                        $source->channel,
+                    ),
+                )
+                ->all(),
         );
     }
 

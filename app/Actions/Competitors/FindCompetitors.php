@@ -22,6 +22,7 @@ use Illuminate\Support\Facades\DB;
  *
  * @phpstan-type Candidate array{domain: string, in_common: int, we_lack: int, they_lack: int, authority: ?float, peer: ?string,
  *     role: ?string, found: list<string>}
+ * @phpstan-type Found array{domain: string, in_common: int, we_lack: int, they_lack: int, authority: ?float, found: list<string>}
  */
 final readonly class FindCompetitors
 {
@@ -63,15 +64,15 @@ final readonly class FindCompetitors
     /**
      * @param list<string> $keywords
      *
-     * @return array<string, array<string, mixed>> domain → candidate
+     * @return array<string, Found> domain → candidate
      */
     private function onPageOne(Study $study, array $keywords): array
     {
         $finder = new CompetitorFinder();
         foreach ($this->pagesOne($study, $keywords) as [, $urls, $weRank]) {
             $finder->add(
-                array_values(array_unique(array_map($this->registrable(...), explode(' ', (string) $urls)))),
-                $keywords !== [] || (bool) $weRank,
+                array_values(array_unique(array_map($this->registrable(...), explode(' ', $urls)))),
+                $keywords !== [] || $weRank,
             );
         }
         $found = [];
@@ -92,7 +93,7 @@ final readonly class FindCompetitors
     /**
      * @param list<string> $keywords
      *
-     * @return iterable<list<mixed>> keyword, its URLs with blanks between them, whether we rank
+     * @return iterable<array{string, string, bool}> keyword, its URLs with blanks between them, whether we rank
      */
     private function pagesOne(Study $study, array $keywords): iterable
     {
@@ -103,6 +104,7 @@ final readonly class FindCompetitors
                 ? '(SELECT NULL::text AS keyword, NULL::int AS own_position) AS c'
                 : $study->comparison->table()->from('c');
 
+        /** @var iterable<array{string, string, bool}> */
         return RowStream::of(
             <<<SQL
                 SELECT r.keyword, string_agg(DISTINCT r.url, ' '), bool_or(c.own_position IS NOT NULL)
@@ -120,7 +122,7 @@ final readonly class FindCompetitors
         return $this->suffixes->registrableDomain($host) ?? $host;
     }
 
-    /** @return array<string, array<string, mixed>> */
+    /** @return array<string, Found> */
     private function fromSource(Study $study, string $source, Domain $domain): array
     {
         $found = [];
@@ -142,10 +144,10 @@ final readonly class FindCompetitors
     /**
      * What a source says of ourselves counts before what was counted on page one, and that before what was found by a competitor.
      *
-     * @param array<string, array<string, mixed>> $known
-     * @param array<string, array<string, mixed>> $more
+     * @param array<string, Found> $known
+     * @param array<string, Found> $more
      *
-     * @return array<string, array<string, mixed>>
+     * @return array<string, Found>
      */
     private static function merge(array $known, array $more): array
     {
@@ -167,7 +169,7 @@ final readonly class FindCompetitors
     }
 
     /**
-     * @param array<string, mixed> $candidate
+     * @param Found $candidate
      *
      * @return Candidate
      */
@@ -179,14 +181,11 @@ final readonly class FindCompetitors
         );
         $authority = $known->authority ?? $candidate['authority'];
 
-        /** @var Candidate $judged */
-        $judged = [
+        return [
             ...$candidate,
             'authority' => $authority,
             'peer' => Peer::of($authority, $own->authority, $study->rulebook()->float('peer_band'))?->value,
             'role' => $known?->role,
         ];
-
-        return $judged;
     }
 }

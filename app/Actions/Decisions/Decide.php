@@ -10,6 +10,8 @@ use Illuminate\Support\Facades\DB;
 /**
  * Writes down what a person decided about keywords, with who and when and what stood before, so that all of it can be
  * undone; and lets the comparison on show follow at once.
+ *
+ * @phpstan-type Before array{keyword: string, tagged?: bool, ...}
  */
 final readonly class Decide
 {
@@ -20,7 +22,7 @@ final readonly class Decide
     {
     }
 
-    /** @return array{change: int, before: list<array<string, mixed>>} number of the change, and what stood before */
+    /** @return array{change: int, before: list<Before>} number of the change, and what stood before */
     public function execute(Study $study, DecisionOrder $order, int $userId): array
     {
         return DB::transaction(function () use ($study, $order, $userId): array {
@@ -53,7 +55,7 @@ final readonly class Decide
      * @param list<string> $keywords
      * @param list<string> $columns
      *
-     * @return list<array<string, mixed>>
+     * @return list<Before>
      */
     private function before(Study $study, array $keywords, array $columns, DecisionOrder $order): array
     {
@@ -67,15 +69,12 @@ final readonly class Decide
         $tagged =
             $tag === null
                 ? []
-                : array_fill_keys(
-                    DB::table('tags')
-                        ->where('study_id', $study->id)
-                        ->where('tag', $tag)
-                        ->whereIn('keyword', $keywords)
-                        ->pluck('keyword')
-                        ->all(),
-                    true,
-                );
+                : DB::table('tags')
+                    ->where('study_id', $study->id)
+                    ->where('tag', $tag)
+                    ->whereIn('keyword', $keywords)
+                    ->pluck('tag', 'keyword')
+                    ->all();
 
         return array_map(static function (string $keyword) use ($known, $columns, $tag, $tagged): array {
             $row = ['keyword' => $keyword];
@@ -83,6 +82,7 @@ final readonly class Decide
                 $row[$column] = $known[$keyword]->{$column} ?? null;
             }
 
+            /** @var Before */
             return $tag === null ? $row : [...$row, 'tagged' => isset($tagged[$keyword])];
         }, $keywords);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Decisions;
 
 use App\Models\Study;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Tags in use, with the number of their keywords. */
@@ -13,12 +14,13 @@ final class ReadTags
     /** @return list<array{tag: string, keywords: int}> */
     public function execute(Study $study): array
     {
+        /** @var Collection<int, object{tag: string, keywords: int}> $rows */
         $rows = DB::table('tags')
             ->where('study_id', $study->id)
             ->groupBy('tag')
             ->orderBy('tag')
             ->get(['tag', DB::raw('count(*) AS keywords')]);
 
-        return array_values($rows->map(static fn(\stdClass $row): array => ['tag' => $row->tag, 'keywords' => $row->keywords])->all());
+        return array_values($rows->map(static fn(object $row): array => ['tag' => $row->tag, 'keywords' => $row->keywords])->all());
     }
 }

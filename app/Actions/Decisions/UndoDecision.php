@@ -8,7 +8,11 @@ use App\Exceptions\Refused;
 use App\Models\Study;
 use Illuminate\Support\Facades\DB;
 
-/** Puts back what stood before a decision, for every keyword it was about. */
+/**
+ * Puts back what stood before a decision, for every keyword it was about.
+ *
+ * @phpstan-import-type Before from Decide
+ */
 final readonly class UndoDecision
 {
     public function __construct(private Rescore $rescore)
@@ -19,6 +23,7 @@ final readonly class UndoDecision
     public function execute(Study $study, int $change, int $userId): int
     {
         return DB::transaction(function () use ($study, $change, $userId): int {
+            /** @var ?object{detail: string} $row */
             $row = DB::table('changes')
                 ->where('study_id', $study->id)
                 ->where('id', $change)
@@ -29,22 +34,22 @@ final readonly class UndoDecision
             if ($row === null) {
                 throw Refused::because('change', 'There is no such decision to undo, or it was undone already.');
             }
-            /** @var array{set: array<string, mixed>, tag: ?string, untag: ?string, before: list<array<string, mixed>>} $detail */
-            $detail = json_decode((string) $row->detail, true, 64, JSON_THROW_ON_ERROR);
+            /** @var array{set: array<string, mixed>, tag: ?string, untag: ?string, before: list<Before>} $detail */
+            $detail = json_decode($row->detail, true, 64, JSON_THROW_ON_ERROR);
             $columns = array_keys($detail['set']);
             foreach (array_chunk($detail['before'], 2000) as $before) {
                 $this->restore($study, $before, $columns, $userId);
                 $this->retag($study, $before, $detail['tag'] ?? $detail['untag']);
             }
             DB::table('changes')->where('id', $change)->update(['undone_at' => now()]);
-            $this->rescore->execute($study, array_map(strval(...), array_column($detail['before'], 'keyword')), $columns);
+            $this->rescore->execute($study, array_column($detail['before'], 'keyword'), $columns);
 
             return \count($detail['before']);
         });
     }
 
     /**
-     * @param list<array<string, mixed>> $before
+     * @param list<Before> $before
      * @param list<string>               $columns
      */
     private function restore(Study $study, array $before, array $columns, int $userId): void
@@ -65,7 +70,7 @@ final readonly class UndoDecision
         DB::table('decisions')->upsert($rows, ['study_id', 'keyword'], [...$columns, 'updated_by', 'updated_at']);
     }
 
-    /** @param list<array<string, mixed>> $before */
+    /** @param list<Before> $before */
     private function retag(Study $study, array $before, ?string $tag): void
     {
         if ($tag === null) {
@@ -76,7 +81,7 @@ final readonly class UndoDecision
             ->where('tag', $tag)
             ->whereIn('keyword', array_column($before, 'keyword'))
             ->delete();
-        $tagged = array_filter($before, static fn(array $row): bool => $row['tagged'] === true);
+        $tagged = array_filter($before, static fn(array $row): bool => ($row['tagged'] ?? false));
         DB::table('tags')->insert(
             array_values(
                 array_map(static fn(array $row): array => ['study_id' => $study->id, 'tag' => $tag, 'keyword' => $row['keyword']], $tagged),

@@ -46,6 +46,7 @@ final class BriefText
      */
     public static function written(array $brief): array
     {
+        /** @var array<string, ?string> $written */
         $written = (array) $brief['written'];
         $parts = [
             'Angle' => $written['angle'] ?? '',
@@ -53,6 +54,6 @@ final class BriefText
             'Notes' => $written['notes'] ?? '',
         ];
 
-        return array_filter(array_map(strval(...), $parts), static fn(string $text): bool => $text !== '');
+        return array_filter($parts, static fn(string $text): bool => $text !== '');
     }
 }

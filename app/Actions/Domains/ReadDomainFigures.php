@@ -6,6 +6,7 @@ namespace App\Actions\Domains;
 
 use App\Models\Import;
 use App\Models\Study;
+use Illuminate\Support\Collection;
 
 /**
  * What every source says about the domains of a study, side by side.
@@ -18,6 +19,7 @@ final class ReadDomainFigures
     public function execute(Study $study): array
     {
         $figures = ChooseDomainFigures::bestFirst($study);
+        /** @var Collection<int, string> $files */
         $files = Import::query()
             ->whereIn('id', $figures->pluck('import_id')->filter()->all())
             ->pluck('file_name', 'id');

@@ -43,11 +43,11 @@ final class CompareExport
             FROM {$comparison->table()->from()} ORDER BY keyword
             SQL;
         foreach (RowStream::of($sql) as $row) {
-            $positions = Figures::ints($row[12]);
-            $row[4] = $row[4] === null ? null : $competitors[$row[4] - 1];
-            $row[9] = $row[9] === null ? null : (float) $row[9];
-            $row[10] = $row[10] === null ? null : (float) $row[10];
-            yield [...\array_slice($row, 0, 12), ...\array_slice($positions, 1)];
+            [4 => $best, 9 => $difficulty, 10 => $cpc, 12 => $positions] = $row;
+            $row[4] = $best === null ? null : $competitors[(int) $best - 1];
+            $row[9] = $difficulty === null ? null : (float) $difficulty;
+            $row[10] = $cpc === null ? null : (float) $cpc;
+            yield [...\array_slice($row, 0, 12), ...\array_slice(Figures::ints((string) $positions), 1)];
         }
     }
 }

@@ -14,14 +14,18 @@ use GreaterReach\Core\Site\DomainEntry;
 use GreaterReach\Core\Site\PublicSuffixList;
 use Illuminate\Support\Facades\DB;
 
-/** Figures about domains: updates the study's own, keeps others as candidates, adds no competitor and reorders none. */
+/**
+ * Figures about domains: updates the study's own, keeps others as candidates, adds no competitor and reorders none.
+ *
+ * @phpstan-type DomainValues array{domain: string, brand_terms?: ?list<string>, authority?: ?float, referring_domains?: ?int}
+ */
 final class DomainsLoader implements Loader
 {
     private const MOST = 10_000;
 
     private const FIGURES = ['authority', 'referring_domains', 'backlinks'];
 
-    /** @var list<array<string, mixed>> */
+    /** @var list<DomainValues> */
     private array $rows = [];
 
     public function __construct(
@@ -50,7 +54,8 @@ final class DomainsLoader implements Loader
 
     public function stage(int $line, array $values): array|BadCell
     {
-        $text = (string) $values['domain'];
+        /** @var DomainValues $values */
+        $text = $values['domain'];
         try {
             DomainEntry::of($text, $this->suffixes);
         } catch (InvalidValue $problem) {
@@ -69,14 +74,14 @@ final class DomainsLoader implements Loader
         $updated = $added = 0;
         $before = [];
         foreach ($this->rows as $row) {
-            $targets = $this->targets((string) $row['domain']);
+            $targets = $this->targets($row['domain']);
             foreach ($targets as $domain) {
                 $before[$domain->id] ??= $domain->only('brand_terms');
                 $this->keep($import, $domain, $row);
                 ++$updated;
             }
             if ($targets === []) {
-                $candidate = $this->addCandidate((string) $row['domain']);
+                $candidate = $this->addCandidate($row['domain']);
                 $before[$candidate->id] ??= null;
                 $this->keep($import, $candidate, $row);
                 ++$added;
@@ -119,7 +124,7 @@ final class DomainsLoader implements Loader
     /**
      * What the row says stands beside what other sources say; brand terms belong to the domain itself.
      *
-     * @param array<string, mixed> $row
+     * @param DomainValues $row
      */
     private function keep(Import $import, Domain $domain, array $row): void
     {

@@ -67,6 +67,7 @@ final class KeywordsLoader implements Loader
 
     public function changes(Import $import): Changes
     {
+        /** @var object{added: int, updated: int} $row */
         $row = DB::selectOne(<<<'SQL'
             SELECT count(*) FILTER (WHERE o.keyword IS NULL) AS added, count(*) FILTER (WHERE o.keyword IS NOT NULL) AS updated
             FROM metrics n JOIN sources s ON s.id = n.source_id AND s.import_id = ?
@@ -75,7 +76,7 @@ final class KeywordsLoader implements Loader
             WHERE n.study_id = ?
             SQL, [$import->id, $import->study_id, $import->id, $import->study_id]);
 
-        return new Changes((int) $row->added, (int) $row->updated, 0);
+        return new Changes($row->added, $row->updated, 0);
     }
 
     /**

@@ -10,7 +10,9 @@ use GreaterReach\Core\Intake\BadCell;
 /**
  * Knows how one kind of import is staged and settled.
  *
- * @phpstan-type Values array<string, mixed>
+ * Values of a row stand by field: those of the kind of file, and of these the needed ones always.
+ *
+ * @phpstan-type Values array<string, string|int|float|list<string|int|null>|null>
  * @phpstan-type StagedRow list<mixed>
  */
 interface Loader

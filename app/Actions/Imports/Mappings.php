@@ -53,9 +53,10 @@ final class Mappings
             ->where('kind', $kind->value)
             ->where('header_sha256', self::fingerprint($headers))
             ->value('mapping');
+        /** @var array<string, ?string> $mapping */
         $mapping = \is_string($kept) ? json_decode($kept, true) : [];
 
-        return \is_array($mapping) ? array_filter($mapping, is_string(...)) : [];
+        return array_filter($mapping, is_string(...));
     }
 
     /** @param list<string> $headers */

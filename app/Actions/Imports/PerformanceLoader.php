@@ -34,12 +34,14 @@ final class PerformanceLoader implements Loader
 
     public function stage(int $line, array $values): array|BadCell
     {
-        if ($values['clicks'] > $values['impressions']) {
+        /** @var array{query: string, page?: ?string, date?: ?string, clicks: int, impressions: int, position: float} $values */
+        [$clicks, $impressions] = [$values['clicks'], $values['impressions']];
+        if ($clicks > $impressions) {
             return new BadCell(
                 $line,
                 'clicks',
-                (string) $values['clicks'],
-                'is more than the impressions, '.$values['impressions'].'.',
+                (string) $clicks,
+                "is more than the impressions, {$impressions}.",
             );
         }
 
@@ -47,8 +49,8 @@ final class PerformanceLoader implements Loader
             $values['query'],
             $values['page'] ?? null,
             $values['date'] ?? $this->order->day,
-            $values['clicks'],
-            $values['impressions'],
+            $clicks,
+            $impressions,
             $values['position'],
         ];
     }

@@ -40,7 +40,8 @@ final readonly class ProposeImport
 
     private function domain(Study $study, string $fileName, TableFile $table): string
     {
-        $entries = $study->domains->pluck('entry')->sortByDesc(static fn(string $entry): int => \strlen($entry))->all();
+        $entries = array_map(static fn(Domain $domain): string => $domain->entry, array_values($study->domains->all()));
+        usort($entries, static fn(string $one, string $other): int => \strlen($other) <=> \strlen($one));
         foreach ($entries as $entry) {
             if (str_contains(mb_strtolower($fileName), str_replace('/', '-', $entry))) {
                 return $entry;

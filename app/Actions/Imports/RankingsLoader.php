@@ -15,7 +15,12 @@ use GreaterReach\Core\Site\Scope;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** Rankings: one snapshot per domain, channel and day in the file; each replaces the one that stood there. */
+/**
+ * Rankings: one snapshot per domain, channel and day in the file; each replaces the one that stood there.
+ *
+ * @phpstan-type RankingValues array{domain?: string, channel?: string, date?: string, keyword: string, position: int, url?: ?string,
+ *     features?: ?string, volume?: ?int, difficulty?: ?float, cpc?: ?float, advertiser_competition?: ?float}
+ */
 final class RankingsLoader implements Loader
 {
     /** @var array<string, array{part: int, domain: Domain, channel: string, day: string}> */
@@ -58,6 +63,7 @@ final class RankingsLoader implements Loader
 
     public function stage(int $line, array $values): array|BadCell|null
     {
+        /** @var RankingValues $values */
         $place = $this->placeOf($values['domain'] ?? '', $values['channel'] ?? $this->order->channel, $values['date'] ?? $this->order->day);
         if (\is_string($place)) {
             return new BadCell($line, 'domain', $values['domain'] ?? '', $place);
@@ -192,6 +198,7 @@ final class RankingsLoader implements Loader
     /** Against the snapshot it replaces, or else the newest one before it. */
     private function changesOf(Snapshot $snapshot): Changes
     {
+        /** @var object{added: int, updated: int, gone: int} $row */
         $row = DB::selectOne(
             <<<'SQL'
                 SELECT count(*) FILTER (WHERE o.keyword IS NULL) AS added, count(*) FILTER (WHERE n.position <> o.position) AS updated,
@@ -216,7 +223,7 @@ final class RankingsLoader implements Loader
             ],
         );
 
-        return new Changes((int) $row->added, (int) $row->updated, (int) $row->gone);
+        return new Changes($row->added, $row->updated, $row->gone);
     }
 
     private function insertRankings(Snapshot $snapshot, int $part): int

@@ -8,7 +8,12 @@ use App\Models\Import;
 use GreaterReach\Core\Comparison\Ranking;
 use Illuminate\Support\Facades\DB;
 
-/** Page-one results: who stands where for a keyword, with the strength of page and site. */
+/**
+ * Page-one results: who stands where for a keyword, with the strength of page and site.
+ *
+ * @phpstan-type ResultValues array{keyword: string, date?: ?string, position: int, url: string, authority?: ?float,
+ *     page_strength?: ?float, referring_domains?: ?int, title?: ?string}
+ */
 final class ResultsLoader implements Loader
 {
     public function __construct(private readonly ImportOrder $order)
@@ -34,6 +39,7 @@ final class ResultsLoader implements Loader
 
     public function stage(int $line, array $values): ?array
     {
+        /** @var ResultValues $values */
         if ($values['position'] > Ranking::WORST_POSITION) {
             return null;
         }

@@ -31,15 +31,12 @@ final readonly class FindTerms
     public function inText(Study $study, string $text, TermOptions $options): array
     {
         $terms = (new CandidateTerms(new PostgresStopWords($study->language)))->in($text, $options);
-        $known = array_fill_keys(
-            DB::table('metrics')
-                ->where('study_id', $study->id)
-                ->whereIn('keyword', array_map(strval(...), array_keys($terms)))
-                ->distinct()
-                ->pluck('keyword')
-                ->all(),
-            true,
-        );
+        $known = DB::table('metrics')
+            ->where('study_id', $study->id)
+            ->whereIn('keyword', array_map(strval(...), array_keys($terms)))
+            ->distinct()
+            ->pluck('keyword', 'keyword')
+            ->all();
 
         return array_map(
             static fn(int|string $term, int $count): array => [

@@ -8,6 +8,7 @@ use App\Exceptions\Refused;
 use App\Models\PlanItem;
 use App\Models\Study;
 use GreaterReach\Core\Plan\Month;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
@@ -24,6 +25,7 @@ final readonly class ChangePlan
         if ($comparison === null) {
             return 0;
         }
+        /** @var Collection<int, string> $keywords */
         $keywords = DB::table('decisions')
             ->where('decisions.study_id', $study->id)
             ->where('mark', 'shortlisted')
@@ -37,7 +39,7 @@ final readonly class ChangePlan
             ->orderBy('decisions.keyword')
             ->pluck('decisions.keyword');
 
-        return $this->add($study, array_values(array_map(strval(...), $keywords->all())), $user);
+        return $this->add($study, array_values($keywords->all()), $user);
     }
 
     /** @param list<string> $keywords of the comparison on show */
@@ -149,6 +151,7 @@ final readonly class ChangePlan
     public function undo(Study $study, int $change, int $user): void
     {
         DB::transaction(function () use ($study, $change, $user): void {
+            /** @var ?object{detail: string} $row */
             $row = DB::table('changes')
                 ->where('study_id', $study->id)
                 ->where('id', $change)
@@ -163,7 +166,7 @@ final readonly class ChangePlan
              * @var array{before: array<string, string|false|null>, frame?: array{start: string, months: int, capacity: float|int}}
              *     $detail
              */
-            $detail = json_decode((string) $row->detail, true, 16, JSON_THROW_ON_ERROR);
+            $detail = json_decode($row->detail, true, 16, JSON_THROW_ON_ERROR);
             foreach ($detail['before'] as $keyword => $month) {
                 $item = PlanItem::of($study)->where('keyword', (string) $keyword)->where('status', '!=', 'done');
                 $month === false

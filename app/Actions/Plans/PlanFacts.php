@@ -33,6 +33,7 @@ final readonly class PlanFacts
         $isOurs = $comparison !== null && $comparison->domains[0]['id'] === $study->ownDomain()->id;
         $rows = !$isOurs ? [] : ComparisonRows::read($comparison->table()->query()->whereIn('keyword', $keywords));
 
+        /** @var array<string, string> $setAside */
         $setAside = DB::table('decisions')
             ->where('study_id', $study->id)
             ->where('mark', 'set aside')

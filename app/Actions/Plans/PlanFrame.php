@@ -26,6 +26,7 @@ final readonly class PlanFrame
 
     public static function agreed(Study $study): self
     {
+        /** @var ?object{start: string, months: int, capacity: string} $kept */
         $kept = DB::table('plans')->where('study_id', $study->id)->first();
 
         return new self(

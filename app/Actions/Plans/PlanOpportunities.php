@@ -22,7 +22,12 @@ use GreaterReach\Core\Priority\Tactic;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
-/** Proposes what to do in which month: the opportunities that bring most within the capacity, or of the shortlist if there is one. */
+/**
+ * Proposes what to do in which month: the opportunities that bring most within the capacity, or of the shortlist if there is one.
+ *
+ * @phpstan-type PlannedRow array{month: string, item: string, topic: string, tactic: string, effort_days: float,
+ *     expected_gain: float, win_chance: float, publish_by: ?string}
+ */
 final readonly class PlanOpportunities
 {
     public const HEADINGS = ['month', 'item', 'topic', 'tactic', 'effort_days', 'expected_gain', 'win_chance', 'publish_by'];
@@ -30,8 +35,7 @@ final readonly class PlanOpportunities
     /**
      * @param float $capacity days of work in each month
      *
-     * @return list<array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float,
-     *     win_chance: float, publish_by: ?string}>
+     * @return list<PlannedRow>
      */
     public function execute(Study $study, Comparison $comparison, int $months, float $capacity, Month $start): array
     {

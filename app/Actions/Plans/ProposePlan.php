@@ -55,16 +55,17 @@ final readonly class ProposePlan
     /** @return list<ProposedChange> what `reach:plan` would plan */
     private function filled(Study $study, Comparison $comparison, PlanFrame $frame): array
     {
-        $change = static fn(array $row): array => [
-            'keyword' => $row['item'],
-            'from' => null,
-            'to' => $row['month'],
-            'tactic' => $row['tactic'],
-            'effort_days' => $row['effort_days'],
-            'expected_gain' => $row['expected_gain'],
-        ];
-
-        return array_map($change, $this->make->execute($study, $comparison, $frame->months, $frame->capacity, $frame->start));
+        return array_map(
+            static fn(array $row): array => [
+                'keyword' => $row['item'],
+                'from' => null,
+                'to' => $row['month'],
+                'tactic' => $row['tactic'],
+                'effort_days' => $row['effort_days'],
+                'expected_gain' => $row['expected_gain'],
+            ],
+            $this->make->execute($study, $comparison, $frame->months, $frame->capacity, $frame->start),
+        );
     }
 
     /**

@@ -17,7 +17,19 @@ use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Workload;
 use GreaterReach\Core\Rulebook\Rulebook;
 
-/** The roadmap: its items, how full each month is, and what it is forecast to bring, month by month. */
+/**
+ * The roadmap: its items, how full each month is, and what it is forecast to bring, month by month.
+ *
+ * @phpstan-type PlannedItem array{id: int, keyword: string, month: ?string, status: string, tactic: string, effort_days: float,
+ *     links_to_earn: ?int, owner: string, due: ?string, is_pinned: bool, brief: object, done_month: ?string, version: int, topic: ?string,
+ *     gain: ?float, win_chance: ?float, expected_gain: ?float, own_position: ?int, own_url: ?string, set_aside: ?array<string, string>,
+ *     why: array{effort: Explanation, season: Explanation}, publish_by: ?string, spread: object, is_late: bool}
+ * @phpstan-type ForecastMonth array{month: string, p10: float, p50: float, p90: float, mean: float}
+ * @phpstan-type PlanSum array{id: ?int, name: string, items: int, days: float, last: string, visits: float}
+ * @phpstan-type PlanRead array{start: string, months: int, capacity: float, draft: ?array<string, mixed>, plans: list<PlanSum>,
+ *     elsewhere: object, loads: object, items: list<PlannedItem>, forecast: list<ForecastMonth>, why: ?Explanation,
+ *     conversion_rate: float, value_per_conversion: ?float, assumptions: list<string>}
+ */
 final class ReadPlan
 {
     /** Months after the plan's end that the forecast goes on. */
@@ -27,7 +39,7 @@ final class ReadPlan
      * @param ?int       $without item that the forecast leaves out, to show what it brings
      * @param ?PlanDraft $draft   read instead of the agreed plan
      *
-     * @return array<string, mixed>
+     * @return PlanRead
      */
     public function execute(Study $study, ?int $without = null, ?PlanDraft $draft = null): array
     {
@@ -61,7 +73,7 @@ final class ReadPlan
         ];
     }
 
-    /** @return array{month: string, p10: float, p50: float, p90: float, mean: float} */
+    /** @return ForecastMonth */
     private static function month(Month $month, Band $band): array
     {
         return ['month' => (string) $month, 'p10' => $band->p10, 'p50' => $band->p50, 'p90' => $band->p90, 'mean' => $band->mean];
@@ -98,8 +110,8 @@ final class ReadPlan
         $chance = $item->promise['win_chance'] ?? $facts->winChance($item->keyword);
 
         return new ForecastItem(
-            (float) $gain,
-            (float) $chance,
+            $gain,
+            $chance,
             $facts->season($item->keyword),
             $done,
             $facts->effort()->ramp($item->tacticLabel()->tactic),
@@ -109,7 +121,7 @@ final class ReadPlan
     /**
      * The agreed plan and its drafts beside each other.
      *
-     * @return list<array{id: ?int, name: string, items: int, days: float, last: string, visits: float}> visits: mean added in the last
+     * @return list<PlanSum> visits: mean added in the last
      *     month of the plan
      */
     private function plans(Study $study, PlanFacts $facts): array
@@ -124,7 +136,7 @@ final class ReadPlan
         return $plans;
     }
 
-    /** @return array{id: ?int, name: string, items: int, days: float, last: string, visits: float} */
+    /** @return PlanSum */
     private static function sum(Study $study, ?int $id, string $name, PlanFrame $frame, PlanFacts $facts): array
     {
         $items = $frame->items($study);
@@ -169,7 +181,7 @@ final class ReadPlan
         );
     }
 
-    /** @return array<string, mixed> */
+    /** @return PlannedItem */
     private static function describe(PlanItem $item, PlanFacts $facts, Month $start, Workload $work): array
     {
         $row = $facts->row($item->keyword);

@@ -11,8 +11,13 @@ use App\Models\Study;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Comparison\Movement;
+use Illuminate\Support\Collection;
 
-/** What is different since the snapshot before: our movement, gaps that opened and closed, and what waits for a decision. */
+/**
+ * What is different since the snapshot before: our movement, gaps that opened and closed, and what waits for a decision.
+ *
+ * @phpstan-type GapRow object{keyword: string, volume: ?int, own_position: ?int, best_position: ?int, best_competitor: ?int}
+ */
 final readonly class ReadSince
 {
     private const SHOWN = 8;
@@ -52,25 +57,25 @@ final readonly class ReadSince
     private static function gaps(Comparison $comparison, string $sentence): array
     {
         $rows = (new ComparisonRows($comparison))->query(Sentence::parse($sentence));
+        /** @var Collection<int, GapRow> $first */
         $first = $rows
             ->clone()
             ->orderByRaw('volume DESC NULLS LAST, keyword')
             ->limit(self::SHOWN)
-            ->get(['keyword', 'volume', 'difficulty', 'own_position', 'best_position', 'best_competitor'])
-            ->all();
+            ->get(['keyword', 'volume', 'own_position', 'best_position', 'best_competitor']);
         $names = array_column($comparison->domains, 'entry');
 
         return [
             'keywords' => $rows->count(),
             'first' => array_map(
-                static fn(\stdClass $row): array => [
+                static fn(object $row): array => [
                     'keyword' => $row->keyword,
                     'volume' => $row->volume,
                     'own_position' => $row->own_position,
                     'best_position' => $row->best_position,
                     'best' => $row->best_competitor === null ? null : $names[$row->best_competitor] ?? null,
                 ],
-                array_values($first),
+                array_values($first->all()),
             ),
         ];
     }

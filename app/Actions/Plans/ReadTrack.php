@@ -9,26 +9,40 @@ use App\Models\Snapshot;
 use App\Models\Study;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\ShareOfClicks;
+use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\StudyExplainer;
 use GreaterReach\Core\Plan\ClicksAround;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Results\PageOne;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** What came of finished items: visits now against what was promised, positions over time, and the share of clicks by month. */
+/**
+ * What came of finished items: visits now against what was promised, positions over time, and the share of clicks by month.
+ *
+ * @phpstan-type MeasuredDay array{day: string, clicks: int, impressions: int}
+ * @phpstan-type TrackedItem array{id: int, keyword: string, tactic: string, done_month: ?string, owner: string, promised_gain: float,
+ *     win_chance: float, position_then: ?int, position_now: ?int, target: ?int, added: float, p10: ?float, p50: ?float, p90: ?float,
+ *     outcome: ?string, why: ?Explanation, history: list<array{day: string, position: ?int}>, clicks: list<MeasuredDay>,
+ *     clicks_before: ?float, clicks_since: ?float}
+ * @phpstan-type SharesOfDay array{day: string, shares: list<?float>}
+ * @phpstan-type Track array{newest: ?string, items: list<TrackedItem>, elsewhere: object,
+ *     calibration: ?array{items: int, said: float, happened: float, inside: float}, shares: list<SharesOfDay>, published: list<string>}
+ */
 final class ReadTrack
 {
     private const DAYS = 18;
 
-    /** @return array<string, mixed> */
+    /** @return Track */
     public function execute(Study $study): array
     {
         /** @var list<PlanItem> $items */
         $items = PlanItem::of($study)->where('status', 'done')->orderBy('done_month')->orderBy('id')->get()->all();
         $facts = PlanFacts::of($study, $study->comparison, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
+        /** @var ?string $newest */
         $newest = Snapshot::query()->where('domain_id', $study->ownDomain()->id)->where('channel', Snapshot::ORGANIC)->max('day');
-        $now = $newest === null ? null : Month::parse(substr((string) $newest, 0, 7));
+        $now = $newest === null ? null : Month::parse(substr($newest, 0, 7));
         $clicks = self::measured($study, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
         $outcomes = array_map(fn(PlanItem $item): array => $this->outcome($study, $item, $facts, $now, $clicks), $items);
 
@@ -43,16 +57,16 @@ final class ReadTrack
     }
 
     /**
-     * @param array<string, list<array{day: string, clicks: int, impressions: int}>> $clicks
+     * @param array<string, list<MeasuredDay>> $clicks
      *
-     * @return array<string, mixed>
+     * @return TrackedItem
      */
     private function outcome(Study $study, PlanItem $item, PlanFacts $facts, ?Month $now, array $clicks): array
     {
         $done = Month::parse((string) $item->done_month);
         $ramp = $facts->effort()->ramp($item->tacticLabel()->tactic);
         $row = $facts->row($item->keyword);
-        $added = ($row->visitsNow ?? 0.0) - (float) ($item->promise['visits_then'] ?? 0.0);
+        $added = ($row->visitsNow ?? 0.0) - ($item->promise['visits_then'] ?? 0.0);
         $measured = $clicks[$item->keyword] ?? [];
         $around = ClicksAround::of($measured, $done);
         [$band, $outcome] = [null, null];
@@ -67,8 +81,8 @@ final class ReadTrack
             'tactic' => $item->tactic,
             'done_month' => $item->done_month,
             'owner' => $item->owner,
-            'promised_gain' => (float) ($item->promise['gain'] ?? 0.0),
-            'win_chance' => (float) ($item->promise['win_chance'] ?? 0.0),
+            'promised_gain' => $item->promise['gain'] ?? 0.0,
+            'win_chance' => $item->promise['win_chance'] ?? 0.0,
             'position_then' => $item->promise['position_then'] ?? null,
             'position_now' => $row?->ownPosition,
             'target' => $item->promise['target'] ?? null,
@@ -91,10 +105,11 @@ final class ReadTrack
      *
      * @param list<string> $keywords
      *
-     * @return array<string, list<array{day: string, clicks: int, impressions: int}>> keyword → the earliest first
+     * @return array<string, list<MeasuredDay>> keyword → the earliest first
      */
     private static function measured(Study $study, array $keywords): array
     {
+        /** @var list<object{query: string, day: string, clicks: int, impressions: int}> $rows */
         $rows = DB::select(<<<'SQL'
             SELECT DISTINCT ON (p.query, date_trunc('month', coalesce(p.day, i.day)))
                 p.query, max(coalesce(p.day, i.day)) AS day, sum(p.clicks)::bigint AS clicks, sum(p.impressions)::bigint AS impressions
@@ -114,6 +129,7 @@ final class ReadTrack
     /** @return list<array{day: string, position: ?int}> ours on each of our days, the earliest first */
     private function history(Study $study, string $keyword): array
     {
+        /** @var list<object{day: string, position: ?int}> $rows */
         $rows = DB::select(
             <<<'SQL'
                 SELECT s.day, r.position FROM live_snapshots s LEFT JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id
@@ -123,15 +139,13 @@ final class ReadTrack
             [$keyword, $study->ownDomain()->id, self::DAYS],
         );
 
-        return array_values(
-            array_reverse(array_map(static fn(\stdClass $row): array => ['day' => $row->day, 'position' => $row->position], $rows)),
-        );
+        return array_reverse(array_map(static fn(object $row): array => ['day' => $row->day, 'position' => $row->position], $rows));
     }
 
     /**
      * What was said against what happened, for items past their ramp: the mean win chance, and the share that reached page one.
      *
-     * @param list<array<string, mixed>> $outcomes
+     * @param list<TrackedItem> $outcomes
      *
      * @return ?array{items: int, said: float, happened: float, inside: float}
      */
@@ -169,21 +183,17 @@ final class ReadTrack
         $curve = $comparison->models()->curve ?? CtrCurve::default();
         $ids = array_column($comparison->domains, 'id');
         $numbers = array_flip($ids);
-        $days = array_reverse(
-            array_map(
-                strval(...),
-                DB::table('live_snapshots')
-                    ->where('domain_id', $ids[0])
-                    ->where('channel', Snapshot::ORGANIC)
-                    ->orderByDesc('day')
-                    ->limit(self::DAYS)
-                    ->pluck('day')
-                    ->all(),
-            ),
-        );
+        /** @var Collection<int, string> $days */
+        $days = DB::table('live_snapshots')
+            ->where('domain_id', $ids[0])
+            ->where('channel', Snapshot::ORGANIC)
+            ->orderByDesc('day')
+            ->limit(self::DAYS)
+            ->pluck('day');
         $shares = [];
-        foreach ($days as $day) {
+        foreach ($days->reverse() as $day) {
             $tally = new ShareOfClicks(\count($ids), $curve);
+            /** @var list<object{domain_id: int, position: int, volume: int}> $rows */
             $rows = DB::select(<<<SQL
                 SELECT s.domain_id, r.position, sum(c.volume)::bigint AS volume FROM live_snapshots s
                     JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id AND r.ordinal = 1

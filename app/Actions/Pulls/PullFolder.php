@@ -74,12 +74,12 @@ final readonly class PullFolder
         }
     }
 
-    /** @return \Generator<int, array<string, mixed>> rows of a whole part */
+    /** @return \Generator<int, array<string, string|int|float|null>> rows of a whole part */
     public function rows(string $part): \Generator
     {
         $file = fopen($this->path($part), 'rb') ?: throw FileProblem::noRoom();
         while (($line = fgets($file)) !== false) {
-            /** @var array<string, mixed> $row */
+            /** @var array<string, string|int|float|null> $row */
             $row = json_decode($line, true, 16, JSON_THROW_ON_ERROR);
             yield $row;
         }

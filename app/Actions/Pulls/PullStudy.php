@@ -210,7 +210,7 @@ final readonly class PullStudy
      */
     private function keywords(PullOrder $order, PullFolder $folder, array $parts): array
     {
-        $keywords = array_fill_keys(DB::table('metrics')->where('study_id', $order->study->id)->distinct()->pluck('keyword')->all(), true);
+        $keywords = DB::table('metrics')->where('study_id', $order->study->id)->distinct()->pluck('study_id', 'keyword')->all();
         foreach ($parts as $part) {
             if ($part->kind === ImportKind::Rankings) {
                 foreach ($folder->rows($part->name) as $row) {

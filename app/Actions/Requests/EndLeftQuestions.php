@@ -21,13 +21,14 @@ final class EndLeftQuestions
     /** @return int questions stopped */
     public function execute(OpenConnections $open): int
     {
+        /** @var list<object{pid: int, port: int}> $questions */
         $questions = DB::select(
             "SELECT pid, substr(application_name, length(?) + 2)::int AS port FROM pg_stat_activity WHERE datname = "
                 ."current_database() AND state = 'active' AND application_name ~ ('^' || ? || ' [0-9]{1,5}$') AND query_start < "
                     ."clock_timestamp() - make_interval(secs => ?)",
             [self::NAME, self::NAME, self::SOON / 1000],
         );
-        $left = array_filter($questions, static fn(\stdClass $question): bool => ! $open->has($question->port));
+        $left = array_filter($questions, static fn(object $question): bool => ! $open->has($question->port));
         foreach ($left as $question) {
             DB::select('SELECT pg_cancel_backend(?)', [$question->pid]);
         }

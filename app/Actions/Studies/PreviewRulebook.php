@@ -31,6 +31,8 @@ use Illuminate\Support\Facades\DB;
 /**
  * What a changed rulebook would move, before it is saved: horizons, and the first twenty before and after. Every listed
  * row of the comparison on show is weighed anew by the same rules; what is learnt from the whole study stays as it is.
+ *
+ * @phpstan-type WeighedLine array{string, string, ?int, ?int, ?string, ?string, ?string, ?string, ?string}
  */
 final readonly class PreviewRulebook
 {
@@ -155,9 +157,10 @@ final readonly class PreviewRulebook
         return $this->learn->curve($rulebook, new KeywordStreams($study->id), $this->learn->brands($study->comparedDomains()));
     }
 
-    /** @return \Generator<int, list<mixed>> keyword, standing, own position, volume, difficulty, CPC, horizon, gain, topic */
-    private static function rows(Comparison $comparison): \Generator
+    /** @return iterable<WeighedLine> keyword, standing, own position, volume, difficulty, CPC, horizon, gain, topic */
+    private static function rows(Comparison $comparison): iterable
     {
+        /** @var iterable<WeighedLine> */
         return RowStream::of(<<<SQL
             SELECT keyword, standing, own_position, volume, difficulty, cpc, horizon, gain, topic
             FROM {$comparison->table()->from()} WHERE is_listed ORDER BY keyword
@@ -165,7 +168,7 @@ final readonly class PreviewRulebook
     }
 
     /**
-     * @param list<mixed>            $row
+     * @param WeighedLine            $row
      * @param KeyedStream<Judgement> $judgements
      */
     private static function candidate(array $row, KeyedStream $judgements): Candidate

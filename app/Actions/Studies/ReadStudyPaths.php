@@ -13,7 +13,11 @@ use GreaterReach\Core\Plan\ItemStatus;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** What waits at each stage of some studies, with the same few questions however many they are. */
+/**
+ * What waits at each stage of some studies, with the same few questions however many they are.
+ *
+ * @phpstan-type PathItem object{study_id: int, status: string, due: ?string, month: ?string}
+ */
 final class ReadStudyPaths
 {
     /**
@@ -27,6 +31,7 @@ final class ReadStudyPaths
         $today = now('UTC')->toDateString();
         $newest = $this->newestDays($ids);
         $roles = DB::table('study_members')->where('user_id', $user->id)->whereIn('study_id', $ids)->pluck('role', 'study_id');
+        /** @var Collection<int, int> $shortlisted */
         $shortlisted = DB::table('decisions')
             ->whereIn('study_id', $ids)
             ->where('mark', 'shortlisted')
@@ -38,18 +43,18 @@ final class ReadStudyPaths
         foreach ($studies as $study) {
             $days = array_map(static fn(Domain $domain): ?string => $newest[$domain->id] ?? null, $study->comparedDomains());
             $known = array_filter($days);
-            /** @var Collection<int, \stdClass> $own */
-            $own = $items[$study->id] ?? collect();
-            $counts = static fn(\Closure $is): int => $own->filter($is)->count();
+            $own = $items[$study->id] ?? new Collection();
             $paths[$study->id] = new StudyPath(
                 $user->is_administrator || $roles->get($study->id) === 'editor',
                 \count($days),
                 \count($days) - \count($known),
                 \count(array_filter($known, static fn(string $day): bool => Freshness::isStale($day, $today))),
-                (int) ($shortlisted[$study->id] ?? 0),
-                $counts(static fn(\stdClass $item): bool => ItemStatus::from($item->status)->isOpen()),
-                $counts(static fn(\stdClass $item): bool => ItemStatus::from($item->status)->isOverdue($item->due, $item->month, $today)),
-                $counts(static fn(\stdClass $item): bool => $item->status === ItemStatus::Done->value),
+                $shortlisted[$study->id] ?? 0,
+                $own->filter(static fn(object $item): bool => ItemStatus::from($item->status)->isOpen())->count(),
+                $own
+                    ->filter(static fn(object $item): bool => ItemStatus::from($item->status)->isOverdue($item->due, $item->month, $today))
+                    ->count(),
+                $own->filter(static fn(object $item): bool => $item->status === ItemStatus::Done->value)->count(),
             );
         }
 
@@ -63,19 +68,21 @@ final class ReadStudyPaths
      */
     private function newestDays(array $studies): array
     {
+        /** @var array<int, string> */
         return Snapshot::query()->whereIn('study_id', $studies)->where('channel', Snapshot::ORGANIC)->groupBy('domain_id')
-            ->selectRaw('domain_id, max(day) AS day')->pluck('day', 'domain_id')->map(strval(...))->all();
+            ->selectRaw('domain_id, max(day) AS day')->toBase()->pluck('day', 'domain_id')->all();
     }
 
     /**
      * @param list<Study> $studies
      *
-     * @return array<int, Collection<int, \stdClass>> study → items planned from the side that it is seen from
+     * @return array<int, Collection<int, PathItem>> study → items planned from the side that it is seen from
      */
     private function items(array $studies): array
     {
         $sides = array_map(static fn(Study $study): int => $study->ownDomain()->id, $studies);
 
+        /** @var array<int, Collection<int, PathItem>> */
         return DB::table('plan_items')
             ->whereIn('domain_id', $sides)
             ->get(['study_id', 'status', 'due', 'month'])

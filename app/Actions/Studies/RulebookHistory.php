@@ -7,6 +7,7 @@ namespace App\Actions\Studies;
 use App\Exceptions\Refused;
 use App\Models\Study;
 use GreaterReach\Core\Rulebook\Rulebook;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Who changed the rulebook of a study when and from what to what; and back to how it stood before a change. */
@@ -83,6 +84,7 @@ final readonly class RulebookHistory
     /** @return list<array{id: int, who: ?string, when: string, settings: array<string, string>}> oldest first */
     private function changes(Study $study): array
     {
+        /** @var Collection<int, object{id: int, name: ?string, created_at: string, detail: string}> $rows */
         $rows = DB::table('changes')
             ->leftJoin('users', 'users.id', '=', 'changes.user_id')
             ->where('study_id', $study->id)
@@ -93,14 +95,21 @@ final readonly class RulebookHistory
         return array_values(
             $rows
                 ->map(
-                    static fn(\stdClass $row): array => [
+                    static fn(object $row): array => [
                         'id' => $row->id,
                         'who' => $row->name,
                         'when' => $row->created_at,
-                        'settings' => (array) json_decode($row->detail, true, 4, JSON_THROW_ON_ERROR),
+                        'settings' => self::settings($row->detail),
                     ],
                 )
                 ->all(),
         );
+    }
+
+    /** @return array<string, string> key → text */
+    private static function settings(string $json): array
+    {
+        /** @var array<string, string> */
+        return json_decode($json, true, 4, JSON_THROW_ON_ERROR);
     }
 }

@@ -48,7 +48,7 @@ final class WriteContract
     /** The document with these parts as they should be. */
     public function into(string $document): string
     {
-        /** @var \stdClass $contract */
+        /** @var \stdClass&object{components: object{schemas: \stdClass}} $contract */
         $contract = json_decode($document, false, 512, JSON_THROW_ON_ERROR);
         foreach (self::NAMES as $schema => $class) {
             $contract->components->schemas->{$schema} = ['type' => 'string', 'enum' => array_column($class::cases(), 'value')];

@@ -20,7 +20,7 @@ final readonly class ImportTask implements TaskHandler
         $order = $this->orders->of($task, false);
         $progress->tell('reading the file', 0);
         $outcome = $this->import->execute($order, static fn(int $read) => $progress->tell('reading rows', $read));
-        $this->forget->execute($task->payload['upload']);
+        $this->forget->execute(UploadedOrder::uploadOf($task));
 
         return ['outcome' => $outcome];
     }

@@ -29,6 +29,7 @@ final class Progress
             return;
         }
         $this->told = microtime(true);
+        /** @var ?object{cancel_wanted: bool} $row */
         $row = DB::connection('progress')->selectOne(
             'UPDATE tasks SET stage = ?, done = ?, total = ? WHERE id = ? RETURNING cancel_wanted',
             [$stage, $done, $total, $this->task->id],

@@ -16,7 +16,7 @@ final class TaskLock
 
     public static function take(int $task): bool
     {
-        return DB::connection('progress')->selectOne('SELECT pg_try_advisory_lock(?, ?) AS got', [self::AREA, $task])->got;
+        return DB::connection('progress')->scalar('SELECT pg_try_advisory_lock(?, ?)', [self::AREA, $task]) === true;
     }
 
     public static function release(int $task): void
@@ -26,10 +26,10 @@ final class TaskLock
 
     public static function isHeld(int $task): bool
     {
-        return DB::selectOne(
+        return DB::scalar(
             "SELECT EXISTS (SELECT FROM pg_locks WHERE locktype = 'advisory' AND database = (SELECT oid FROM pg_database WHERE "
-                ."datname = current_database()) AND classid = ? AND objid = ?) AS held",
+                ."datname = current_database()) AND classid = ? AND objid = ?)",
             [self::AREA, $task],
-        )->held;
+        ) === true;
     }
 }

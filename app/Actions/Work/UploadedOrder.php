@@ -25,6 +25,14 @@ final readonly class UploadedOrder
     {
     }
 
+    public static function uploadOf(Task $task): string
+    {
+        /** @var Payload $payload */
+        $payload = $task->payload;
+
+        return $payload['upload'];
+    }
+
     /** @throws Refused when the upload is gone or the domain is not the study's */
     public function of(Task $task, bool $isDryRun): ImportOrder
     {

@@ -13,6 +13,7 @@ use App\Http\Requests\FindCompetitorsRequest;
 use App\Jobs\RefreshComparison;
 use App\Models\Domain;
 use App\Models\Study;
+use App\Support\Texts;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -34,7 +35,7 @@ final class DomainController extends Controller
         $change->setBrandTerms(
             $study,
             $this->domain($study, $domain),
-            array_values(array_map(strval(...), $request->array('brand_terms'))),
+            Texts::list($request->array('brand_terms')),
         );
         RefreshComparison::dispatch($study->id);
 

@@ -14,11 +14,13 @@ use App\Actions\Plans\ReadBrief;
 use App\Actions\Plans\ReadPlan;
 use App\Actions\Plans\ReadSince;
 use App\Actions\Plans\ReadTrack;
+use App\Http\Requests\PlanDraftRequest;
 use App\Http\Requests\PlanItemRequest;
 use App\Http\Requests\PlanRequest;
 use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
+use App\Support\Texts;
 use GreaterReach\Core\Keyword\KeywordKey;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -51,7 +53,7 @@ final class PlanController extends Controller
         $added = $request->has('keywords')
             ? $change->add(
                 $study->load('domains'),
-                array_values(array_map(KeywordKey::of(...), array_map(strval(...), $request->array('keywords')))),
+                array_map(KeywordKey::of(...), Texts::list($request->array('keywords'))),
                 $user,
             )
             : $change->addShortlist($study->load('domains'), $user);
@@ -93,10 +95,7 @@ final class PlanController extends Controller
             'changes.*.keyword' => ['required', 'string', 'max:2000'],
             'changes.*.to' => ['present', 'nullable', 'date_format:Y-m'],
         ]);
-        $months = [];
-        foreach ($request->array('changes') as $one) {
-            $months[KeywordKey::of((string) $one['keyword'])] = $one['to'] ?? null;
-        }
+        $months = PlanDraftRequest::monthsOf($request);
 
         return new JsonResponse(['change' => $change->apply($study->load('domains'), $months, (int) $request->user()?->id)]);
     }

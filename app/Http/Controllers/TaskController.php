@@ -41,7 +41,10 @@ final class TaskController extends Controller
     {
         $found = $this->task($study, $task);
 
-        return new Response($report->csvOf($found->result['bad_rows'] ?? abort(404)), 200, [
+        /** @var array{total: int, rows: list<array{line: int, column: string, value: string, reason: string}>} $bad */
+        $bad = $found->result['bad_rows'] ?? abort(404);
+
+        return new Response($report->csvOf($bad), 200, [
             'Content-Type' => 'text/csv; charset=UTF-8',
             'Content-Disposition' => 'attachment; filename="bad-rows.csv"',
         ]);

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Middleware\TokenAbilities;
 use App\Models\User;
+use App\Support\Texts;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
@@ -34,7 +35,7 @@ final class TokenController extends Controller
         ]);
         $made = $this->person($request)->createToken(
             $request->string('name')->trim()->value(),
-            array_values(array_map(strval(...), $request->array('abilities'))),
+            Texts::list($request->array('abilities')),
             Carbon::now()->addDays($request->integer('days')),
         );
 

@@ -25,7 +25,7 @@ final class BoundedQuestions
                 "SELECT set_config('statement_timeout', '%ds', false), set_config('application_name', '%s %d', false)",
                 config()->integer('reach.longest_question'),
                 $name,
-                (int) $request->server->get('REMOTE_PORT', '0'),
+                $request->server->getInt('REMOTE_PORT'),
             ),
         );
 

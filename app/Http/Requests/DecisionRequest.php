@@ -9,6 +9,7 @@ use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
+use App\Support\Texts;
 use GreaterReach\Core\Keyword\KeywordKey;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -69,7 +70,7 @@ final class DecisionRequest extends FormRequest
     /** @return list<string> */
     private function keywordKeys(): array
     {
-        return array_values(array_unique(array_map(KeywordKey::of(...), array_map(strval(...), $this->array('keywords')))));
+        return array_values(array_unique(array_map(KeywordKey::of(...), Texts::list($this->array('keywords')))));
     }
 
     /** @return list<string> all that the sentence shows, not only what a screen has loaded */
@@ -87,6 +88,6 @@ final class DecisionRequest extends FormRequest
 
         return \count($keywords) > self::MOST
             ? throw Refused::because('show', 'A decision reaches at most 50,000 keywords at once; narrow the sentence.')
-            : array_values(array_map(strval(...), $keywords));
+            : Texts::list($keywords);
     }
 }

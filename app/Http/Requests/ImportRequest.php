@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Actions\Imports\DomainFinder;
 use App\Models\Study;
 use App\Models\Upload;
+use App\Support\Texts;
 use GreaterReach\Core\Intake\ImportKind;
 use GreaterReach\Core\Site\PublicSuffixList;
 use Illuminate\Foundation\Http\FormRequest;
@@ -49,7 +50,7 @@ final class ImportRequest extends FormRequest
             'domain' => $domain,
             'date' => $this->string('date')->value() ?: now('UTC')->toDateString(),
             'channel' => $this->string('channel')->value() ?: 'organic',
-            'mapping' => (object) array_map(strval(...), $this->array('mapping')),
+            'mapping' => (object) Texts::of($this->array('mapping')),
             'allow_errors' => $this->integer('allow_errors'),
         ];
     }

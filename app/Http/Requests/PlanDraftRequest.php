@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use GreaterReach\Core\Keyword\KeywordKey;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\Request;
 
 /** Where items of a draft lie from now on, and its frame, as far as they change. */
 final class PlanDraftRequest extends FormRequest
@@ -35,9 +36,17 @@ final class PlanDraftRequest extends FormRequest
     /** @return array<string, ?string> keyword → YYYY-MM, or null for none */
     public function months(): array
     {
+        return self::monthsOf($this);
+    }
+
+    /** @return array<string, ?string> keyword → YYYY-MM, or null for none, as a request that was found good asks for */
+    public static function monthsOf(Request $request): array
+    {
         $months = [];
-        foreach ($this->array('changes') as $one) {
-            $months[KeywordKey::of((string) $one['keyword'])] = $one['to'] ?? null;
+        /** @var list<array{keyword: string, to: ?string}> $changes */
+        $changes = $request->array('changes');
+        foreach ($changes as $one) {
+            $months[KeywordKey::of($one['keyword'])] = $one['to'];
         }
 
         return $months;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Support\Texts;
 use GreaterReach\Core\Plan\ItemStatus;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -36,9 +37,10 @@ final class PlanItemRequest extends FormRequest
     /** @return array<string, mixed> */
     public function changes(): array
     {
+        /** @var array{brief?: array<mixed>, owner?: ?string, ...} $changes */
         $changes = array_diff_key($this->validated(), ['version' => true]);
         if (isset($changes['brief'])) {
-            $changes['brief'] = array_map(strval(...), array_intersect_key((array) $changes['brief'], array_flip(self::BRIEF)));
+            $changes['brief'] = Texts::of(array_intersect_key((array) $changes['brief'], array_flip(self::BRIEF)));
         }
         if (\array_key_exists('owner', $changes)) {
             $changes['owner'] = (string) $changes['owner'];

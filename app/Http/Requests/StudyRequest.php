@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Actions\Studies\StudyDraft;
 use App\Models\Study;
+use App\Support\Texts;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A new study, or changes to one. */
@@ -35,7 +36,7 @@ final class StudyRequest extends FormRequest
             $study->slug ?? $this->string('slug')->value(),
             $text('name'),
             $text('domain'),
-            $this->has('competitors') ? array_values(array_map(strval(...), $this->array('competitors'))) : null,
+            $this->has('competitors') ? Texts::list($this->array('competitors')) : null,
             $text('country'),
             $text('language'),
             $text('device'),

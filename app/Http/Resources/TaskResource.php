@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Models\Study;
 use App\Models\Task;
 use Illuminate\Http\JsonResponse;
 
@@ -14,8 +15,10 @@ final class TaskResource
 
     public static function accepted(Task $task): JsonResponse
     {
+        $slug = Study::query()->findOrFail($task->study_id)->slug;
+
         return new JsonResponse(self::of($task), self::ACCEPTED, [
-            'Location' => "/api/v1/studies/{$task->study()->value('slug')}/tasks/{$task->id}",
+            'Location' => "/api/v1/studies/{$slug}/tasks/{$task->id}",
         ]);
     }
 

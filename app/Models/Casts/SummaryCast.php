@@ -18,10 +18,11 @@ final class SummaryCast implements CastsAttributes
 {
     public function get(Model $model, string $key, mixed $value, array $attributes): ComparisonSummary
     {
+        /** @var array{domains: string} $attributes */
         /** @var array<string, mixed> $kept */
-        $kept = json_decode((string) $value, true, 16, JSON_THROW_ON_ERROR);
+        $kept = json_decode(\is_string($value) ? $value : '{}', true, 16, JSON_THROW_ON_ERROR);
         /** @var list<array<string, mixed>> $domains */
-        $domains = json_decode((string) $attributes['domains'], true, 8, JSON_THROW_ON_ERROR);
+        $domains = json_decode($attributes['domains'], true, 8, JSON_THROW_ON_ERROR);
 
         return ComparisonSummary::fromArray($kept, DomainFeature::figures($domains[0] ?? []));
     }

@@ -34,11 +34,11 @@ final readonly class CatalogueEntry
         return match ($this->type) {
             ColumnType::Text => match (true) {
                 $this->class === null => $value,
-                $this->class === TacticLabel::class => TacticLabel::parse($value),
-                default => $this->class::from($value),
+                $this->class === TacticLabel::class => TacticLabel::parse((string) Figures::text($value)),
+                default => $this->class::from((string) Figures::text($value)),
             },
-            ColumnType::Measure => (float) $value,
-            ColumnType::Places => Figures::ints($value),
+            ColumnType::Measure => Figures::float($value),
+            ColumnType::Places => Figures::ints((string) Figures::text($value)),
             ColumnType::Flag, ColumnType::Whole => $value,
         };
     }

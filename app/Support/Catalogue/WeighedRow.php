@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Catalogue;
 
+use App\Support\Database\Figures;
 use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Comparison\Movement;
 use GreaterReach\Core\Comparison\Standing;
@@ -169,7 +170,7 @@ final readonly class WeighedRow
         foreach (RowCatalogue::entries() as $entry) {
             $values[$entry->property] = $entry->read($row->{$entry->name});
         }
-        $scores = array_map(static fn(string $column): ?int => $row->{$column}, RowCatalogue::scores());
+        $scores = array_map(static fn(string $column): ?int => Figures::int($row->{$column}), RowCatalogue::scores());
 
         return (new \ReflectionClass(self::class))->newInstanceArgs([
             ...$values,
@@ -192,15 +193,29 @@ final readonly class WeighedRow
     {
         $told = [];
         foreach (RowCatalogue::told() as $entry) {
-            $value = $this->{$entry->property};
-            $told[$entry->name] = match (true) {
-                $value instanceof \BackedEnum => $value->value,
-                $value instanceof \Stringable => (string) $value,
-                default => $value,
-            };
+            $told[$entry->name] = self::plain($this->{$entry->property});
         }
 
         return $told;
+    }
+
+    /** The value that the row has its place by in a list that goes by this column. */
+    public function orderedBy(CatalogueEntry $entry): string|int|float|null
+    {
+        $value = self::plain($this->{$entry->property});
+
+        return $value === null || \is_string($value) || \is_int($value) || \is_float($value)
+            ? $value
+            : throw new \LogicException("No list goes by {$entry->name}.");
+    }
+
+    private static function plain(mixed $value): mixed
+    {
+        return match (true) {
+            $value instanceof \BackedEnum => $value->value,
+            $value instanceof \Stringable => (string) $value,
+            default => $value,
+        };
     }
 
     /** The row as it goes into weighing again: what a decision or another rulebook does not touch stays as it was found. */

@@ -78,7 +78,7 @@ final class CopyWriter
             $value instanceof \BackedEnum => (string) $value->value,
             $value instanceof \Stringable => addcslashes((string) $value, "\\\t\n\r"),
             \is_array($value) => '{'.
-                implode(',', array_map(static fn(?int $item): string => $item === null ? 'NULL' : (string) $item, $value)).
+                implode(',', array_map(static fn(mixed $item): string => (string) (Figures::int($item) ?? 'NULL'), $value)).
                 '}',
             default => throw new \InvalidArgumentException('COPY cannot write a '.get_debug_type($value).'.'),
         };

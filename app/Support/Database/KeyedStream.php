@@ -29,24 +29,26 @@ final class KeyedStream
     /**
      * Gathers consecutive rows that share their first column.
      *
-     * @param iterable<list<mixed>> $rows
+     * @template Row of non-empty-array<int, mixed>
      *
-     * @return \Generator<string, non-empty-list<list<mixed>>>
+     * @param iterable<Row> $rows lists whose first column is a text
+     *
+     * @return \Generator<string, non-empty-list<Row>>
      */
     public static function grouped(iterable $rows): \Generator
     {
-        $keyword = null;
+        $keyword = '';
         $group = [];
         foreach ($rows as $row) {
             if ($group !== [] && $row[0] !== $keyword) {
-                yield (string) $keyword => $group;
+                yield $keyword => $group;
                 $group = [];
             }
-            $keyword = $row[0];
+            $keyword = (string) Figures::text($row[0]);
             $group[] = $row;
         }
         if ($group !== []) {
-            yield (string) $keyword => $group;
+            yield $keyword => $group;
         }
     }
 }

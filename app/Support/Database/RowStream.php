@@ -16,7 +16,7 @@ final class RowStream
     /**
      * @param list<string|int|null> $bindings
      *
-     * @return \Generator<int, list<mixed>> rows as lists, in the order of the query's columns
+     * @return \Generator<int, list<string|int|float|bool|null>> rows as lists, in the order of the query's columns
      */
     public static function of(string $sql, array $bindings = []): \Generator
     {
@@ -26,6 +26,7 @@ final class RowStream
         $fetch = $pdo->prepare('FETCH '.self::BATCH." FROM {$cursor}");
         do {
             $fetch->execute();
+            /** @var list<list<string|int|float|bool|null>> $rows */
             $rows = $fetch->fetchAll(\PDO::FETCH_NUM);
             foreach ($rows as $row) {
                 yield $row;

@@ -61,7 +61,7 @@ final readonly class RowTable
     {
         DB::statement('ALTER TABLE '.self::SHARED." ADD COLUMN {$definition}");
         foreach (DB::table('comparisons')->where('has_own_rows', true)->pluck('id') as $comparison) {
-            DB::statement('ALTER TABLE '.self::ownOf((int) $comparison)." ADD COLUMN {$definition}");
+            DB::statement('ALTER TABLE '.self::ownOf((int) Figures::int($comparison))." ADD COLUMN {$definition}");
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support\Rows;
 
 use App\Support\Catalogue\WeighedRow;
+use App\Support\Database\Figures;
 
 /** A row of the ranked list. */
 final readonly class RankedRow
@@ -17,6 +18,6 @@ final readonly class RankedRow
     /** @param \stdClass $row a whole row with its priority beside it */
     public static function fromDatabase(\stdClass $row): self
     {
-        return new self(WeighedRow::fromDatabase($row), $row->priority === null ? null : (float) $row->priority);
+        return new self(WeighedRow::fromDatabase($row), Figures::float($row->priority));
     }
 }

@@ -38,7 +38,7 @@ final readonly class RankedRows
     /** How many rows the list has; it does not depend on the weights. */
     public function count(): int
     {
-        return (int) $this->remembered("count {$this->sentence} {$this->gate->smallest}", fn(): int => $this->listed()->count());
+        return $this->remembered("count {$this->sentence} {$this->gate->smallest}", fn(): int => $this->listed()->count());
     }
 
     /** @return list<RankedRow> */
@@ -167,7 +167,11 @@ final readonly class RankedRows
     /**
      * Remembered until somebody decides something or the data changes.
      *
-     * @param \Closure(): mixed $make
+     * @template Made
+     *
+     * @param \Closure(): Made $make
+     *
+     * @return Made
      */
     private function remembered(string $what, \Closure $make): mixed
     {
@@ -177,6 +181,7 @@ final readonly class RankedRows
             [$this->comparison->study_id, $this->comparison->study_id],
         );
 
+        /** @var Made */
         return Cache::remember(
             'ranked '.hash('sha256', implode("\n", [$this->comparison->id, $what, json_encode($state, JSON_THROW_ON_ERROR)])),
             self::REMEMBERED_SECONDS,

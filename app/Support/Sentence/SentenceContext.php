@@ -6,6 +6,7 @@ namespace App\Support\Sentence;
 
 use App\Models\Comparison;
 use App\Models\Study;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** What a sentence needs to know of the comparison it is about. */
@@ -35,11 +36,12 @@ final readonly class SentenceContext
     public function snapshots(string $channel): array
     {
         $ids = array_column($this->comparison->domains, 'id');
+        /** @var Collection<int, int> $newest */
         $newest = DB::table('live_snapshots')->where('study_id', $this->study)->where('channel', $channel)->whereIn('domain_id', $ids)
             ->when($this->comparison->as_of !== null, fn($query) => $query->where('day', '<=', $this->comparison->as_of?->toDateString()))
             ->orderBy('day')->pluck('id', 'domain_id');
 
-        return array_map(static fn(int $id): int => (int) ($newest[$id] ?? 0), $ids);
+        return array_map(static fn(int $id): int => $newest[$id] ?? 0, $ids);
     }
 
     /** Whether a domain (0 is ours) has a snapshot before this one, without which nothing moved. */

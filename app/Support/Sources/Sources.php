@@ -30,6 +30,8 @@ final readonly class Sources
             throw SourceProblem::notConnected($name);
         }
 
-        return $this->container->make($source['class'], ['url' => $source['url'], 'key' => $source['key']]);
+        $made = $this->container->make($source['class'], ['url' => $source['url'], 'key' => $source['key']]);
+
+        return $made instanceof RankingSource ? $made : throw new \LogicException("{$source['class']} is no source of rankings.");
     }
 }

@@ -46,7 +46,9 @@ final class StandInSource implements RankingSource
         $answer = $this->get("domains/{$host}", [], [404]);
         $figures = $answer->json();
 
-        return $answer->status() === 404 ? null : (\is_array($figures) ? $figures : throw SourceProblem::garbled(self::NAME));
+        return $answer->status() === 404
+            ? null
+            : (\is_array($figures) ? self::figures($figures) : throw SourceProblem::garbled(self::NAME));
     }
 
     public function metrics(SourceMarket $market, array $keywords): array
@@ -195,15 +197,27 @@ final class StandInSource implements RankingSource
         foreach (explode("\n", trim($answer->body())) as $line) {
             $row = json_decode($line, true);
             if ($line !== '') {
-                $rows[] = \is_array($row)
-                    ? array_filter(
-                        $row,
-                        static fn(mixed $value): bool => $value === null || \is_string($value) || \is_int($value) || \is_float($value),
-                    )
-                    : throw SourceProblem::garbled(self::NAME);
+                $rows[] = \is_array($row) ? self::figures($row) : throw SourceProblem::garbled(self::NAME);
             }
         }
 
         return $rows;
+    }
+
+    /**
+     * @param array<mixed> $said
+     *
+     * @return array<string, string|int|float|null> what is not a field of one figure or text is left out
+     */
+    private static function figures(array $said): array
+    {
+        $figures = [];
+        foreach ($said as $field => $value) {
+            if (\is_string($field) && ($value === null || \is_string($value) || \is_int($value) || \is_float($value))) {
+                $figures[$field] = $value;
+            }
+        }
+
+        return $figures;
     }
 }
