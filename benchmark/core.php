@@ -10,22 +10,31 @@ use GreaterReach\Core\Keyword\Stemmer;
 use GreaterReach\Core\Meaning\BrandMatcher;
 use GreaterReach\Core\Meaning\TopicBuilder;
 use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Pages\PageGraph;
 use GreaterReach\Core\Plan\AutoPlan;
 use GreaterReach\Core\Plan\WorkItem;
 use GreaterReach\Core\Priority\Candidate;
 use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Models;
+use GreaterReach\Core\Priority\Scores;
+use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Priority\Weigher;
+use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\ComfortDifficulty;
+use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\Ground;
+use GreaterReach\Core\Winning\GroundBook;
 use GreaterReach\Core\Winning\LinksNeeded;
-use GreaterReach\Core\Winning\WinModel;
-use GreaterReach\Core\Winning\WinObservations;
+use GreaterReach\Core\Winning\PositionGroups;
+use GreaterReach\Core\Winning\PositionModel;
+use GreaterReach\Core\Winning\PositionObservations;
 
 require __DIR__.'/../vendor/autoload.php';
 
 /*
- * The core alone, without a database, for six domains: one of compare, weigh, topics, plan at one number of keywords, in
+ * The core alone, without a database, for six domains: one of compare, learn, weigh, topics, steady, plan at one number of keywords, in
  * a process of its own so that the peak memory is that of the one thing. Prints seconds and megabytes. Rankings are made
  * up a thousand at a time with the clock stopped, so that only the core's own work counts.
  */
@@ -76,8 +85,9 @@ $weigh = static function () use ($streams, $none, $metrics): void {
     $models = new Models(
         CtrCurve::default(),
         $comfort,
-        WinModel::fit(new WinObservations([]), [[]], 1.0, $comfort),
+        PositionModel::learn(new PositionGroups([], [], false), true, 1.0, $comfort, null),
         LinksNeeded::fit([], []),
+        Effect::assumed(.5),
     );
     $weigher = new Weigher(
         Rulebook::standard()->weighing(),
@@ -86,7 +96,7 @@ $weigh = static function () use ($streams, $none, $metrics): void {
     );
     $judgement = new Judgement();
     foreach ((new Comparator())->rows($streams(), $none, []) as $number => $row) {
-        $weigher->weigh(new Candidate($row, $metrics($number), $judgement));
+        $weigher->weigh(new Candidate($row, $metrics($number), $judgement, Ground::none()));
     }
 };
 $topics = static function () use ($count, $metrics): void {
@@ -96,16 +106,50 @@ $topics = static function () use ($count, $metrics): void {
             return array_combine($words, $words);
         }
     };
-    $builder = new TopicBuilder(2, $stemmer);
+    $graph = new PageGraph();
+    $builder = new TopicBuilder(2, $stemmer, $graph);
     for ($number = 0; $number < $count; ++$number) {
         $keyword = sprintf('some keyword number %07d', $number);
         $pages = [];
         for ($domain = 0; $domain < 3; ++$domain) {
             $pages[] = [new Ranking($keyword, 1 + ($number + $domain) % 20, "https://domain-{$domain}.example/page-".intdiv($number, 8))];
         }
-        $builder->add($keyword, $metrics($number)->volume, $pages);
+        $builder->add($keyword, $metrics($number)->volume);
+        $graph->add($pages);
     }
     $builder->build();
+};
+$learn = static function () use ($count, $metrics, &$stopped): void {
+    $graph = new PageGraph();
+    $grounds = new GroundBook(6);
+    $observations = new PositionObservations([20.0, 34.0, 41.0, 55.0, 62.0, 78.0], range(0, 5));
+    for ($number = 0; $number < $count; ++$number) {
+        $since = hrtime(true);
+        $keyword = sprintf('some keyword number %07d', $number);
+        $rankings = [];
+        for ($domain = 0; $domain < 6; ++$domain) {
+            $position = 1 + crc32("{$domain} {$number}") % 140;
+            $rankings[] = $position > 100
+                ? []
+                : [new Ranking($keyword, $position, "https://domain-{$domain}.example/page-".intdiv($number, 12))];
+        }
+        $positions = array_map(static fn (array $pages): ?int => $pages === [] ? null : $pages[0]->position, $rankings);
+        $stopped += hrtime(true) - $since;
+        $grounds->add($graph->add($rankings), $positions);
+        $observations->add($keyword, $metrics($number)->difficulty, $positions, false);
+    }
+    $groups = $observations->groups($grounds, static fn (): null => null);
+    $comfort = ComfortDifficulty::fromDifficulties([]);
+    PositionModel::learn($groups, true, 1.0, $comfort, 20.0)->judged($groups, true, 1.0, $comfort);
+};
+$steady = static function () use ($count): void {
+    $score = static fn (string $what, int $number): float => crc32("{$what} {$number}") % 50_001 / 10_000;
+    $scores = (static function () use ($count, $score): Generator {
+        for ($number = 0; $number < $count; ++$number) {
+            yield Scores::inOrder(...array_map(static fn (string $name): float => $score($name, $number), Criterion::names()));
+        }
+    })();
+    Steadiness::ofScores($scores, Weights::standard()->criteria(), 500, 20, 1);
 };
 $plan = static function () use ($count): void {
     $items = [];
@@ -115,5 +159,5 @@ $plan = static function () use ($count): void {
     (new AutoPlan(6, 20))->place($items);
 };
 $start = hrtime(true);
-['compare' => $compare, 'weigh' => $weigh, 'topics' => $topics, 'plan' => $plan][$what]();
+['compare' => $compare, 'learn' => $learn, 'weigh' => $weigh, 'topics' => $topics, 'steady' => $steady, 'plan' => $plan][$what]();
 printf("%.4f %d\n", (hrtime(true) - $start - $stopped) / 1e9, intdiv(memory_get_peak_usage(true), 1024 * 1024));

@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 return [
+    /* Opportunities up to which their steadiness is answered for at once; beyond that it is reckoned in the background. */
+    'steadiness_at_once' => (int) env('REACH_STEADINESS_AT_ONCE', 100_000),
+
     // The hosts under which the application answers: loopback, the one of its address, and those named in REACH_HOSTS.
     'hosts' => array_values(array_unique(array_filter(array_map(
         static fn(string $host): string => mb_strtolower(trim($host)),

@@ -28,6 +28,7 @@ Route::get('candidates', [DomainController::class, 'candidates']);
 Route::get('related', [KeywordListController::class, 'related']);
 Route::post('terms', [KeywordListController::class, 'terms']);
 Route::get('curve', [SourceController::class, 'curve']);
+Route::get('effect', [SourceController::class, 'effect']);
 Route::get('imports', [ImportController::class, 'index']);
 Route::get('tasks', [TaskController::class, 'index']);
 Route::get('tasks/{task}', [TaskController::class, 'show'])->whereNumber('task');

@@ -81,10 +81,9 @@ final readonly class ComparisonSummary
     }
 
     /**
-     * @param array<string, mixed> $kept         as toArray() gave it, numbers as JSON may have changed them
-     * @param array<string, ?float> $own feature of a domain → ours then
+     * @param array<string, mixed> $kept as toArray() gave it, numbers as JSON may have changed them
      */
-    public static function fromArray(array $kept, array $own): self
+    public static function fromArray(array $kept): self
     {
         /**
          * @var array{keywords?: int, standings?: array<string, int>, overlap?: list<Overlap>, similarity?: list<list<float|int|null>>,
@@ -104,7 +103,7 @@ final readonly class ComparisonSummary
             $kept['ranking'] ?? [],
             $kept['first_page'] ?? [],
             $kept['topics'] ?? null,
-            Models::fromArray($kept, $own),
+            Models::fromArray($kept),
         );
     }
 }

@@ -8,7 +8,6 @@ use Carbon\CarbonImmutable;
 use GreaterReach\Core\Site\DomainEntry;
 use GreaterReach\Core\Site\PublicSuffixList;
 use GreaterReach\Core\Site\Scope;
-use GreaterReach\Core\Winning\DomainFeature;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -59,19 +58,6 @@ final class Domain extends Model
             'brand_terms' => 'array',
             'metrics_date' => 'immutable_date',
         ];
-    }
-
-    /** @return array<string, ?float> what the win model can learn from: feature → figure */
-    public function figures(): array
-    {
-        $figures = [];
-        foreach (DomainFeature::cases() as $feature) {
-            $figures[$feature->value] = match ($feature) {
-                DomainFeature::Authority => $this->authority,
-            };
-        }
-
-        return $figures;
     }
 
     public function toEntry(PublicSuffixList $suffixes): DomainEntry

@@ -27,10 +27,12 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool                  $is_pinned
  * @property array<string, string> $brief         angle, call to action, questions, notes
  * @property ?string               $done_month
+ * @property ?Said $said what was said of it when it was planned
  * @property ?Promise $promise what was expected when it was done
  * @property int                   $version       counts changes, so that two people notice each other
  * @property ?int                  $updated_by
  *
+ * @phpstan-type Said array{reach?: ?float, win_chance?: ?float, expected_gain?: ?float, gain?: ?float, position?: ?int, target?: int}
  * @phpstan-type Promise array{gain?: ?float, win_chance?: ?float, visits_then?: float, position_then?: ?int, target?: ?int}
  */
 final class PlanItem extends Model
@@ -51,6 +53,7 @@ final class PlanItem extends Model
         'is_pinned',
         'brief',
         'done_month',
+        'said',
         'promise',
         'version',
         'updated_by',
@@ -65,6 +68,7 @@ final class PlanItem extends Model
         'month' => null,
         'due' => null,
         'done_month' => null,
+        'said' => null,
         'promise' => null,
     ];
 
@@ -77,6 +81,7 @@ final class PlanItem extends Model
             'due' => 'immutable_date',
             'is_pinned' => 'boolean',
             'brief' => 'array',
+            'said' => 'array',
             'promise' => 'array',
             'version' => 'integer',
         ];

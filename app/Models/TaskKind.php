@@ -10,4 +10,5 @@ enum TaskKind: string
     case Preview = 'preview';
     case Import = 'import';
     case Pull = 'pull';
+    case Steadiness = 'steadiness';
 }

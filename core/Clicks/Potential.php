@@ -7,7 +7,8 @@ namespace GreaterReach\Core\Clicks;
 /**
  * What a keyword brings now and could bring, in visits a month. Null means unknown, because the volume is.
  *
- * visits(p) = volume · ctr(p); gain = max(0, visits(target) − visits now); an absent domain has 0 visits now.
+ * visits(p) = volume · share · ctr(p), the share being what the features of the results page leave to the results; gain = max(0,
+ * visits(target) − visits now); an absent domain has 0 visits now.
  */
 final readonly class Potential
 {
@@ -21,16 +22,20 @@ final readonly class Potential
     ) {
     }
 
-    /** @param int $wantedTarget the position aimed at (1…100), before it is moved above the present one */
-    public static function of(?int $volume, ?int $position, int $wantedTarget, CtrCurve $curve): self
+    /**
+     * @param int   $wantedTarget the position aimed at (1…100), before it is moved above the present one
+     * @param float $share        of the clicks that the features of the results page leave, 0…1
+     */
+    public static function of(?int $volume, ?int $position, int $wantedTarget, CtrCurve $curve, float $share = 1.0): self
     {
         $target = self::target($position, $wantedTarget);
         if ($volume === null) {
             return new self($target, $position === null ? 0.0 : null, null, null, null);
         }
-        $now = $position === null ? 0.0 : $volume * $curve->at($position);
-        $first = $volume * $curve->at(1);
-        $gain = $volume * $curve->at($target) - $now;
+        $searches = $volume * $share;
+        $now = $position === null ? 0.0 : $searches * $curve->at($position);
+        $first = $searches * $curve->at(1);
+        $gain = $searches * $curve->at($target) - $now;
 
         return new self($target, $now, $first, $gain > 0.0 ? $gain : 0.0, $first - $now);
     }

@@ -16,6 +16,8 @@ final readonly class Ranking
         public int $position,
         /** URL key, or null where the source names no page. */
         public ?string $url = null,
+        /** Features of the results page as the source tells them, separated by semicolons. */
+        public ?string $features = null,
     ) {
         if ($keyword === '' || $position < 1 || $position > self::WORST_POSITION) {
             throw Misuse::because('A ranking needs a keyword and a position from 1 to 100.');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Explanation;
 
+use GreaterReach\Core\Results\Compared;
+
 /** Explains the figures of one keyword with their own numbers. */
 final readonly class Explainer
 {
@@ -14,13 +16,15 @@ final readonly class Explainer
     /** @return array<string, Explanation> figure → explanation */
     public function all(): array
     {
+        $chances = new ChanceExplainer($this->facts);
+
         return [
             'visits_now' => $this->visitsNow(),
             'potential' => $this->potential(),
             'gain' => $this->gain(),
             ...(new MoneyExplainer($this->facts))->all(),
-            'win_chance' => $this->winChance(),
-            'expected_gain' => $this->expectedGain(),
+            'win_chance' => $chances->winChance(),
+            'expected_gain' => $chances->expectedGain(),
             'links_to_earn' => $this->linksToEarn(),
             'comfort' => $this->comfort(),
             'horizon' => $this->horizon(),
@@ -38,13 +42,15 @@ final readonly class Explainer
     {
         $rule = 'Visits a month are volume × click-through rate at our position; absent means 0.';
         if ($this->facts->position === null) {
-            return new Explanation('visits_now', $rule, [$this->volume()], ['We are absent, so no search ends at our site: 0.']);
+            $step = 'We are absent, so no search ends at our site: 0.';
+
+            return new Explanation('visits_now', $rule, [$this->facts->volumeInput()], [$step]);
         }
 
         return new Explanation(
             'visits_now',
             $rule,
-            [$this->volume(), $this->rate($this->facts->position)],
+            [$this->facts->volumeInput(), $this->rate($this->facts->position)],
             [$this->product($this->facts->position, $this->facts->clicks()->visitsNow)],
         );
     }
@@ -54,7 +60,7 @@ final readonly class Explainer
         return new Explanation(
             'potential',
             'What position 1 would bring: volume × click-through rate at 1.',
-            [$this->volume(), $this->rate(1)],
+            [$this->facts->volumeInput(), $this->rate(1)],
             [$this->product(1, $this->facts->clicks()->potential)],
         );
     }
@@ -72,80 +78,23 @@ final readonly class Explainer
                     $target,
                 )
                 : \sprintf('The aim is position %d.', $target),
-            $this->product($target, $this->facts->volume === null ? null : $this->facts->volume * $this->facts->curve->at($target)),
+            $this->product($target, $this->atTarget($target)),
             \sprintf('Less the visits now, %s: a gain of %s.', Explanation::number($clicks->visitsNow), Explanation::number($clicks->gain)),
         ];
 
         return new Explanation(
             'gain',
             'Visits at the target less visits now, never below 0.',
-            [$this->volume(), $this->rate($target)],
+            [$this->facts->volumeInput(), $this->rate($target)],
             $steps,
         );
     }
 
-    private function winChance(): Explanation
+    private function atTarget(int $target): ?float
     {
-        $facts = $this->facts;
-        $rule = 'The chance to reach page one: 1 − (1 − p)(1 − h), with p from the win model and h the head start of our position.';
-        $headStart = $facts->winChance->headStart($facts->position);
-        $inputs = [$this->difficulty(), new Input('head start', $headStart, '', 'assumed, by position '.($facts->position ?? 'absent'))];
-        if ($headStart === 1.0) {
-            return new Explanation('win_chance', $rule, $inputs, ['We are on page one already: 1.']);
-        }
-        if ($facts->difficulty === null) {
-            return new Explanation('win_chance', $rule, $inputs, ['The difficulty is unknown, so the chance is too.']);
-        }
+        $volume = $this->facts->volume;
 
-        $steps = $this->chanceSteps($facts->difficulty, $headStart);
-
-        return new Explanation('win_chance', $rule, $inputs, $steps, $this->chanceAssumptions());
-    }
-
-    /** @return list<string> */
-    private function chanceSteps(float $difficulty, float $headStart): array
-    {
-        $facts = $this->facts;
-        $p = Explanation::number($facts->winModel->chanceAt($difficulty));
-        $hard = Explanation::number($difficulty);
-        $rows = Explanation::number($facts->winModel->rows);
-        $chance = Explanation::number($facts->winChance->of($facts->position, $difficulty));
-
-        return [
-            $facts->winModel->isAssumed
-                ? \sprintf('p = 1 ÷ (1 + e^((%s − %s) ÷ 8)) = %s.', $hard, Explanation::number($facts->comfort->value), $p)
-                : "Learnt from {$rows} places of all compared domains, p at a difficulty of {$hard} is {$p}.",
-            \sprintf('1 − (1 − %s)(1 − %s) = %s.', $p, Explanation::number($headStart), $chance),
-        ];
-    }
-
-    /** @return list<string> */
-    private function chanceAssumptions(): array
-    {
-        $facts = $this->facts;
-        $assumptions = ['The head start is assumed.'];
-        if ($facts->winModel->isAssumed) {
-            $assumptions[] = 'There is too little to learn a win model from, so a curve around the comfort difficulty stands in.';
-        }
-        if ($facts->winModel->isAssumed && $facts->comfort->isAssumed) {
-            $assumptions[] = 'Fewer than ten keywords show our comfort difficulty, so it is assumed to be 30.';
-        }
-
-        return $assumptions;
-    }
-
-    private function expectedGain(): Explanation
-    {
-        $chance = $this->facts->winChance->of($this->facts->position, $this->facts->difficulty);
-        $gain = $this->facts->clicks()->gain;
-        $result = $chance === null || $gain === null ? null : $chance * $gain;
-
-        return new Explanation(
-            'expected_gain',
-            'Win chance × gain.',
-            [new Input('win chance', $chance), new Input('gain', $gain, 'visits a month')],
-            [\sprintf('%s × %s = %s.', Explanation::number($chance), Explanation::number($gain), Explanation::number($result))],
-        );
+        return $volume === null ? null : $volume * $this->facts->clicksLeft * $this->facts->curve->at($target);
     }
 
     private function linksToEarn(): Explanation
@@ -208,36 +157,54 @@ final readonly class Explainer
     private function horizon(): Explanation
     {
         $facts = $this->facts;
-        $rule = 'Quick win: in striking distance and the difficulty within our comfort. Short term: enough win chance. Else long term.';
         $inputs = [
-            $this->difficulty(),
+            $facts->difficultyInput(),
             new Input('comfort difficulty', $facts->comfort->value, '0–100'),
             new Input('our position', $facts->position),
+            new Input('gain', $facts->clicks()->gain, 'visits a month'),
         ];
-        $chance = $facts->winChance->of($facts->position, $facts->difficulty);
-        $step = match (true) {
-            $facts->difficulty === null => 'The difficulty is unknown, so the horizon is too.',
-            $facts->striking->holds($facts->position) && $facts->difficulty <= $facts->comfort->value => \sprintf(
-                'Position %d lies in %d to %d and %s is within %s: quick win.',
-                $facts->position,
-                $facts->striking->from,
-                $facts->striking->to,
-                Explanation::number($facts->difficulty),
-                Explanation::number($facts->comfort->value),
-            ),
-            $chance >= $facts->shortTermChance => \sprintf(
-                'A win chance of %s reaches %s: short term.',
-                Explanation::number($chance),
-                Explanation::number($facts->shortTermChance),
-            ),
-            default => \sprintf(
-                'A win chance of %s does not reach %s: long term.',
-                Explanation::number($chance),
-                Explanation::number($facts->shortTermChance),
-            ),
-        };
 
-        return new Explanation('horizon', $rule, $inputs, [$step]);
+        return new Explanation(
+            'horizon',
+            'Quick win: in striking distance, the difficulty within our comfort and the gain worth it. Short term: enough reach, the '.
+                'chance to get to the target (page one where we are absent) if the page moves. Else long term.',
+            $inputs,
+            $facts->difficulty === null ? ['The difficulty is unknown, so the horizon is too.'] : $this->horizonSteps($facts->difficulty),
+        );
+    }
+
+    /** @return list<string> */
+    private function horizonSteps(float $difficulty): array
+    {
+        $facts = $this->facts;
+        $gain = $facts->clicks()->gain;
+        $reach = $facts->prospect()->reach ?? 0.0;
+        $isNear = $facts->striking->holds($facts->position) && Compared::of($difficulty) <= Compared::of($facts->comfort->value);
+        if ($isNear && $gain !== null && Compared::of($gain) >= $facts->quickWinGain) {
+            return [
+                \sprintf(
+                    'Position %d lies in %d to %d, %s is within %s and a gain of %s is at least %s: quick win.',
+                    $facts->position,
+                    $facts->striking->from,
+                    $facts->striking->to,
+                    Explanation::number($difficulty),
+                    Explanation::number($facts->comfort->value),
+                    Explanation::number($gain),
+                    Explanation::number($facts->quickWinGain),
+                ),
+            ];
+        }
+        $isEnough = Compared::of($reach) >= $facts->shortTermChance;
+
+        return [
+            \sprintf(
+                'A reach of %s %s %s: %s.',
+                Explanation::number($reach),
+                $isEnough ? 'is at least' : 'is below',
+                Explanation::number($facts->shortTermChance),
+                $isEnough ? 'short term' : 'long term',
+            ),
+        ];
     }
 
     private function priority(): Explanation
@@ -245,15 +212,15 @@ final readonly class Explainer
         $weights = array_filter($this->facts->weights->toArray());
         $known = array_filter(
             array_intersect_key($this->facts->scores->toArray(), $weights),
-            static fn(?int $score): bool => $score !== null,
+            static fn(?float $score): bool => $score !== null,
         );
         $inputs = array_map(
-            static fn(string $name, int $score): Input => new Input($name, $score, 'of 5, weight '.Explanation::number($weights[$name])),
+            static fn(string $name, float $score): Input => new Input($name, $score, 'of 5, weight '.Explanation::number($weights[$name])),
             array_keys($known),
             array_values($known),
         );
         $parts = array_map(
-            static fn(string $name, int $score): string => Explanation::number($weights[$name]).' × '.$score,
+            static fn(string $name, float $score): string => Explanation::number($weights[$name]).' × '.Explanation::number($score),
             array_keys($known),
             array_values($known),
         );
@@ -270,16 +237,6 @@ final readonly class Explainer
         return new Explanation('priority', 'The weighted mean of the scores that are known.', $inputs, [$step]);
     }
 
-    private function volume(): Input
-    {
-        return new Input('volume', $this->facts->volume, 'searches a month', $this->facts->volumeSource);
-    }
-
-    private function difficulty(): Input
-    {
-        return new Input('difficulty', $this->facts->difficulty, '0–100', $this->facts->difficultySource);
-    }
-
     private function rate(int $position): Input
     {
         return new Input('click-through rate at '.$position, $this->facts->curve->at($position), '', $this->facts->curveName.' curve');
@@ -290,8 +247,11 @@ final readonly class Explainer
         return $result === null
             ? 'The volume is unknown, so this is too.'
             : \sprintf(
-                '%s × %s = %s visits a month.',
+                '%s%s × %s = %s visits a month.',
                 Explanation::number($this->facts->volume),
+                $this->facts->clicksLeft === 1.0
+                    ? ''
+                    : ' × '.Explanation::number($this->facts->clicksLeft).' (what the features of the results page leave)',
                 Explanation::number($this->facts->curve->at($position)),
                 Explanation::number($result),
             );

@@ -33,6 +33,12 @@ final readonly class Explanation implements \JsonSerializable
         ];
     }
 
+    /** A share as a person reads it. */
+    public static function percent(?float $share): string
+    {
+        return $share === null ? 'unknown' : self::number(100 * $share).' %';
+    }
+
     /** A number as a person reads it: at most four significant figures. */
     public static function number(int|float|null $value): string
     {

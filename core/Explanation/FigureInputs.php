@@ -11,9 +11,12 @@ use GreaterReach\Core\Priority\StrikingDistance;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Winning\ComfortDifficulty;
+use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\LinksNeeded;
-use GreaterReach\Core\Winning\WinChance;
-use GreaterReach\Core\Winning\WinModel;
+use GreaterReach\Core\Winning\Outlook;
+use GreaterReach\Core\Winning\PositionModel;
+use GreaterReach\Core\Winning\Prospect;
 
 /** Everything that the figures of one keyword were computed from. */
 final readonly class FigureInputs
@@ -28,13 +31,21 @@ final readonly class FigureInputs
         public CtrCurve $curve,
         public string $curveName,
         public ComfortDifficulty $comfort,
-        public WinModel $winModel,
-        public WinChance $winChance,
+        public PositionModel $positions,
+        public Effect $effect,
+        /** Ours. */
+        public Ground $ground,
+        /** URL of the page that leads; null where none does. */
+        public ?string $leadingPage,
+        /** Of the clicks that the features of the results page leave, 0…1. */
+        public float $clicksLeft,
         public LinksNeeded $links,
         public ?float $pageOneMedian,
         public int $ownPageLinks,
         public StrikingDistance $striking,
-        /** Win chance from which the horizon is short term. */
+        /** Smallest gain of a quick win, visits a month. */
+        public float $quickWinGain,
+        /** Reach from which the horizon is short term. */
         public float $shortTermChance,
         public Scores $scores,
         public Weights $weights,
@@ -47,8 +58,31 @@ final readonly class FigureInputs
     ) {
     }
 
-    public function clicks(): Potential
+    /** @param ?int $target another than the one that is wanted */
+    public function clicks(?int $target = null): Potential
     {
-        return Potential::of($this->volume, $this->position, $this->wantedTarget, $this->curve);
+        return Potential::of($this->volume, $this->position, $target ?? $this->wantedTarget, $this->curve, $this->clicksLeft);
+    }
+
+    /** @param ?int $target another than the one that is wanted */
+    public function prospect(?int $target = null): Prospect
+    {
+        return (new Outlook($this->positions, $this->curve, $this->effect))->of(
+            $this->position,
+            $this->clicks($target)->target,
+            $this->difficulty,
+            $this->ground,
+            $this->volume === null ? null : $this->volume * $this->clicksLeft,
+        );
+    }
+
+    public function volumeInput(): Input
+    {
+        return new Input('volume', $this->volume, 'searches a month', $this->volumeSource);
+    }
+
+    public function difficultyInput(): Input
+    {
+        return new Input('difficulty', $this->difficulty, '0–100', $this->difficultySource);
     }
 }

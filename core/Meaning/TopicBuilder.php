@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Meaning;
 
-use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Keyword\Stemmer;
 use GreaterReach\Core\Keyword\Words;
-use GreaterReach\Core\Meaning\Internal\PageGraph;
-use GreaterReach\Core\Site\UrlKey;
+use GreaterReach\Core\Pages\PageGraph;
 
 /**
  * Gathers keywords that one page can serve. Two keywords share evidence when a domain ranks the same URL, not a home
@@ -23,7 +21,6 @@ use GreaterReach\Core\Site\UrlKey;
  */
 final class TopicBuilder
 {
-    private const TOP = 20;
     private const UNASSIGNED = -1;
 
     /** A keyword's number fits into so many bits. */
@@ -38,28 +35,26 @@ final class TopicBuilder
     /** @var list<int> unknown as -1 */
     private array $volumes = [];
 
-    /** @var array<int, true> */
-    private array $domainsWithUrls = [];
-
     /** @var array<int, int> */
     private array $primaryOf = [];
 
-    private PageGraph $graph;
-
-    /** @param int $evidence domains that must rank one page for both keywords */
-    public function __construct(private readonly int $evidence, private readonly Stemmer $stemmer)
-    {
-        $this->graph = new PageGraph();
+    /**
+     * @param int       $evidence domains that must rank one page for both keywords
+     * @param PageGraph $graph    of the same keywords, in the same order
+     */
+    public function __construct(
+        private readonly int $evidence,
+        private readonly Stemmer $stemmer,
+        private readonly PageGraph $graph,
+    ) {
     }
 
     /**
      * Adds the next keyword of the universe, in key order.
      *
-     * @param list<list<Ranking>> $rankings every page of every compared domain for it, ours first, at whatever position
-     *
      * @throws Misuse when keywords do not come in key order
      */
-    public function add(string $keyword, ?int $volume, array $rankings): void
+    public function add(string $keyword, ?int $volume): void
     {
         $number = \count($this->keywords);
         if ($number > 0 && strcmp($keyword, $this->keywords[$number - 1]) <= 0) {
@@ -67,24 +62,13 @@ final class TopicBuilder
         }
         $this->keywords[] = $keyword;
         $this->volumes[] = $volume ?? -1;
-        foreach ($rankings as $domain => $pages) {
-            foreach ($pages as $page) {
-                if ($page->url !== null) {
-                    $this->domainsWithUrls[$domain] = true;
-                    if ($page->position <= self::TOP && ! UrlKey::isHomePage($page->url)) {
-                        $this->graph->addEdge($domain, $page->url);
-                    }
-                }
-            }
-        }
-        $this->graph->endKeyword();
     }
 
     /** Comes once: the graph is used up. */
     public function build(): Topics
     {
         $this->graph->close();
-        $needed = \count($this->domainsWithUrls) < 2 ? 1 : $this->evidence;
+        $needed = $this->graph->domainsWithPages() < 2 ? 1 : $this->evidence;
         $this->primaryOf = array_fill(0, \count($this->keywords), self::UNASSIGNED);
         $primaries = [];
         $hasTaken = '';
@@ -95,7 +79,7 @@ final class TopicBuilder
                 $hasTaken .= $this->take($number, $needed) > 0 ? '1' : '0';
             }
         }
-        $this->graph = new PageGraph();
+        $this->graph->forget();
         $staying = $this->joinByStems($primaries, $hasTaken);
 
         return new Topics($this->keywords, $this->primaryOf, $staying);

@@ -20,10 +20,16 @@ enum Outcome: string
      */
     public static function of(float $visits, Band $band, Month $done, Month $now, int $ramp): self
     {
-        if ($done->until($now) < $ramp) {
+        if (! self::isRipe($done, $now, $ramp)) {
             return self::TooEarly;
         }
 
         return $visits > $band->p90 ? self::Above : ($visits < $band->p10 ? self::Below : self::Inside);
+    }
+
+    /** Whether its ramp has passed by the newest snapshot. */
+    public static function isRipe(Month $done, Month $now, int $ramp): bool
+    {
+        return $done->until($now) >= $ramp;
     }
 }

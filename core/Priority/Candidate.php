@@ -6,6 +6,7 @@ namespace GreaterReach\Core\Priority;
 
 use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Winning\Ground;
 
 /** All that is known of a keyword before it is weighed. */
 final readonly class Candidate
@@ -14,6 +15,8 @@ final readonly class Candidate
         public ComparisonRow $row,
         public Metrics $metrics,
         public Judgement $judgement,
+        /** Ours. */
+        public Ground $ground,
         /** Median referring domains of the pages on page one; null where not known. */
         public ?float $pageOneMedian = null,
         /** Referring domains that our ranking page has. */
@@ -23,6 +26,8 @@ final readonly class Candidate
         public bool $topicHasOwnPage = false,
         /** Name of the topic: its primary keyword. */
         public ?string $topic = null,
+        /** @var list<string> of the results page, as any ranking tells them */
+        public array $features = [],
     ) {
     }
 }

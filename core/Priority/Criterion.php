@@ -7,6 +7,7 @@ namespace GreaterReach\Core\Priority;
 /** What an opportunity is judged by, each 0–5. The order is fixed: weights are summed in it. */
 enum Criterion: string
 {
+    case Expected = 'expected';
     case Volume = 'volume';
     case Ease = 'ease';
     case Gain = 'gain';
@@ -18,6 +19,7 @@ enum Criterion: string
     public function meaning(): string
     {
         return match ($this) {
+            self::Expected => 'visits to expect',
             self::Volume => 'searches a month',
             self::Ease => 'low difficulty',
             self::Gain => 'visits to win',

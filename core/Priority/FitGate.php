@@ -32,7 +32,7 @@ final readonly class FitGate
         return $this->smallest === 0;
     }
 
-    public function lets(?int $fit): bool
+    public function lets(?float $fit): bool
     {
         return $this->isOpen() || ($fit !== null && $fit >= $this->smallest);
     }

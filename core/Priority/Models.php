@@ -6,32 +6,74 @@ namespace GreaterReach\Core\Priority;
 
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Winning\ComfortDifficulty;
+use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\LinksNeeded;
-use GreaterReach\Core\Winning\WinModel;
+use GreaterReach\Core\Winning\PositionModel;
 
 /**
  * What one study has taught: everything but the topics that must be known before its keywords can be weighed one by one. Written and read
  * in one way, wherever it is kept.
  *
  * @phpstan-import-type KeptComfort from ComfortDifficulty
- * @phpstan-import-type KeptModel from WinModel
+ * @phpstan-import-type KeptModel from PositionModel
+ * @phpstan-import-type KeptEffect from Effect
  * @phpstan-import-type KeptLinks from LinksNeeded
- * @phpstan-type KeptModels array{comfort: KeptComfort, win_model: KeptModel, links: KeptLinks, curve: list<float>}
+ * @phpstan-type KeptModels array{comfort: KeptComfort, position_model: KeptModel, links: KeptLinks,
+ *     effect: KeptEffect, curve: list<float>}
  */
 final readonly class Models
 {
+    private const HALVINGS = 50;
+
     public function __construct(
         public CtrCurve $curve,
         public ComfortDifficulty $comfort,
-        public WinModel $winModel,
+        public PositionModel $positions,
         public LinksNeeded $links,
+        public Effect $effect,
     ) {
     }
 
     /** The same but for the curve. */
     public function withCurve(CtrCurve $curve): self
     {
-        return new self($curve, $this->comfort, $this->winModel, $this->links);
+        return new self($curve, $this->comfort, $this->positions, $this->links, $this->effect);
+    }
+
+    /** The same with another model of the positions. */
+    public function withPositions(PositionModel $positions): self
+    {
+        return new self($this->curve, $this->comfort, $positions, $this->links, $this->effect);
+    }
+
+    /** The same with another effect. */
+    public function withEffect(Effect $effect): self
+    {
+        return new self($this->curve, $this->comfort, $this->positions, $this->links, $effect);
+    }
+
+    /**
+     * The difficulty at which the chance to reach a target passes a value, where we are absent and no page leads: found by halving, as the
+     * chance falls with the difficulty.
+     *
+     * @param float $chance between 0 and 1, neither of the two
+     *
+     * @return ?float 0…100; null where the chance does not pass that value there
+     */
+    public function difficultyAt(float $chance, int $target): ?float
+    {
+        $at = fn(float $difficulty): float => $this->effect->share * $this->positions->chances($difficulty, Ground::none())->upTo($target);
+        [$low, $high] = [0.0, 100.0];
+        if ($at($low) < $chance || $at($high) >= $chance) {
+            return null;
+        }
+        for ($half = 0; $half < self::HALVINGS; ++$half) {
+            $middle = ($low + $high) / 2;
+            [$low, $high] = $at($middle) >= $chance ? [$middle, $high] : [$low, $middle];
+        }
+
+        return $low;
     }
 
     /** @return KeptModels */
@@ -39,22 +81,21 @@ final readonly class Models
     {
         return [
             'comfort' => $this->comfort->toArray(),
-            'win_model' => $this->winModel->toArray(),
+            'position_model' => $this->positions->toArray(),
             'links' => $this->links->toArray(),
+            'effect' => $this->effect->toArray(),
             'curve' => $this->curve->rates(),
         ];
     }
 
     /**
-     * @param array<string, mixed> $kept         as toArray() gave it, perhaps with more beside it, and numbers as JSON may have changed
-     *     them
-     * @param array<string, ?float> $own feature of a domain → ours
+     * @param array<string, mixed> $kept as toArray() gave it, perhaps with more beside it, and numbers as JSON may have changed them
      *
-     * @return ?self null where nothing was learnt
+     * @return ?self null where nothing was learnt, or by rules before these
      */
-    public static function fromArray(array $kept, array $own): ?self
+    public static function fromArray(array $kept): ?self
     {
-        if (! isset($kept['curve'], $kept['comfort'], $kept['win_model'], $kept['links'])) {
+        if (! isset($kept['curve'], $kept['comfort'], $kept['position_model'], $kept['links'], $kept['effect'])) {
             return null;
         }
 
@@ -62,8 +103,9 @@ final readonly class Models
         return new self(
             CtrCurve::ofRates(array_map(floatval(...), $kept['curve'])),
             ComfortDifficulty::fromArray($kept['comfort']),
-            WinModel::fromArray($kept['win_model'], $own),
+            PositionModel::fromArray($kept['position_model']),
             LinksNeeded::fromArray($kept['links']),
+            Effect::fromArray($kept['effect']),
         );
     }
 }

@@ -6,6 +6,7 @@ namespace GreaterReach\Core\Priority;
 
 use GreaterReach\Core\Clicks\Potential;
 use GreaterReach\Core\Meaning\Intent;
+use GreaterReach\Core\Winning\Prospect;
 
 /** One weighed keyword: everything that does not depend on the weights. */
 final readonly class Opportunity
@@ -13,9 +14,7 @@ final readonly class Opportunity
     public function __construct(
         public Candidate $candidate,
         public Potential $clicks,
-        public ?float $winChance,
-        /** Win chance × gain, visits a month. */
-        public ?float $expectedGain,
+        public Prospect $prospect,
         public ?int $linksToEarn,
         public Intent $intent,
         /** Null where the difficulty is unknown. */

@@ -4,18 +4,32 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
-/** The order of opportunities: known gain before unknown; priority; gain; lower difficulty, unknown last; keyword key. */
+use GreaterReach\Core\Results\Compared;
+
+/**
+ * The order of opportunities: known expected gain, then known gain, then the rest; within each by priority, gain, lower difficulty, unknown
+ * last, and keyword key.
+ */
 final readonly class OpportunityOrder
 {
+    /** The order has so many parts, from what is known best. */
+    public const PARTS = 3;
+
     public function __construct(private Weights $weights)
     {
     }
 
     public function compare(Opportunity $one, Opportunity $other): int
     {
-        return ($one->clicks->gain === null) <=> ($other->clicks->gain === null)
+        return self::part($one) <=> self::part($other)
             ?: self::highFirst($this->weights->priorityOf($one->scores), $this->weights->priorityOf($other->scores))
             ?: self::beyondPriority($one, $other);
+    }
+
+    /** 0 where the expected gain is known, 1 where the gain alone is, else 2. */
+    public static function part(Opportunity $one): int
+    {
+        return $one->prospect->expectedGain !== null ? 0 : ($one->clicks->gain !== null ? 1 : 2);
     }
 
     /** What decides where priorities are equal. */
@@ -28,7 +42,7 @@ final readonly class OpportunityOrder
 
     private static function highFirst(?float $one, ?float $other): int
     {
-        return ($one === null) <=> ($other === null) ?: $other <=> $one;
+        return ($one === null) <=> ($other === null) ?: Compared::of((float) $other) <=> Compared::of((float) $one);
     }
 
     private static function lowFirst(?float $one, ?float $other): int

@@ -9,12 +9,12 @@ use GreaterReach\Core\Exception\Misuse;
 /** The score of each criterion, 0–5, or null where its input is unknown. */
 final readonly class Scores
 {
-    /** @param array<string, ?int> $scores criterion → score, in the order of `Criterion` */
+    /** @param array<string, ?float> $scores criterion → score, in the order of `Criterion` */
     private function __construct(private array $scores)
     {
     }
 
-    /** @param array<string, ?int> $scores criterion → score, all of them in the order of `Criterion` */
+    /** @param array<string, ?float> $scores criterion → score, all of them in the order of `Criterion` */
     public static function of(array $scores): self
     {
         return \count($scores) === \count(Criterion::cases()) && array_key_first($scores) === Criterion::cases()[0]->value
@@ -22,8 +22,8 @@ final readonly class Scores
             : throw Misuse::because('Scores must name every criterion, in order.');
     }
 
-    /** @param ?int ...$scores one for each criterion, in the order of `Criterion` */
-    public static function inOrder(?int ...$scores): self
+    /** @param ?float ...$scores one for each criterion, in the order of `Criterion` */
+    public static function inOrder(?float ...$scores): self
     {
         return self::of(
             \count($scores) === \count(Criterion::cases())
@@ -32,12 +32,12 @@ final readonly class Scores
         );
     }
 
-    public function at(Criterion $criterion): ?int
+    public function at(Criterion $criterion): ?float
     {
         return $this->scores[$criterion->value];
     }
 
-    /** @return array<string, ?int> criterion → score, in the order of `Criterion` */
+    /** @return array<string, ?float> criterion → score, in the order of `Criterion` */
     public function toArray(): array
     {
         return $this->scores;

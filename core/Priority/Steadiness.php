@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
+use GreaterReach\Core\Results\Compared;
+
 /**
- * How much a place in the order depends on the weights: the share of draws of random weights, uniform on the simplex of
- * all six criteria, in which an item stays in the top. Near 1 it is a safe choice, near 0 an artefact of the weights.
+ * How much a place in the order depends on the weights: the share of draws of random weights, uniform on the simplex of the criteria that
+ * count, in which an item stays in the top. Near 1 it is a safe choice, near 0 an artefact of the weights.
  *
- * Only the scores depend on the weights, so opportunities with the same scores are drawn as one group.
+ * Whatever the weights, an item behind as many others in every criterion as there are places never comes to the top; so few are drawn.
  */
 final class Steadiness
 {
@@ -28,101 +30,107 @@ final class Steadiness
 
     /**
      * @param list<Opportunity> $opportunities
-     * @param int               $draws ≥ 1
-     * @param int               $top   places that count as the top
+     * @param Weights           $weights whose criteria count
+     * @param int               $draws   ≥ 1
+     * @param int               $top     places that count as the top
      *
      * @return list<float> 0…1, one per opportunity
      */
-    public static function of(array $opportunities, int $draws, int $top, int $seed): array
+    public static function of(array $opportunities, Weights $weights, int $draws, int $top, int $seed): array
     {
         $numbers = array_keys($opportunities);
         usort($numbers, static fn(int $a, int $b): int => OpportunityOrder::beyondPriority($opportunities[$a], $opportunities[$b]));
-        $known = array_values(array_filter($numbers, static fn(int $number): bool => $opportunities[$number]->clicks->gain !== null));
-        $unknown = array_values(array_diff($numbers, $known));
         $shares = array_fill(0, \count($opportunities), 0.0);
-        foreach ([[$known, $top], [$unknown, $top - \count($known)]] as [$part, $places]) {
-            $scores = array_map(static fn(int $number): Scores => $opportunities[$number]->scores, $part);
-            foreach (self::ofScores($scores, $draws, $places, $seed) as $place => $share) {
-                $shares[$part[$place]] = $share;
+        $places = $top;
+        for ($part = 0; $part < OpportunityOrder::PARTS && $places > 0; ++$part) {
+            $here = [];
+            foreach ($numbers as $number) {
+                if (OpportunityOrder::part($opportunities[$number]) === $part) {
+                    $here[$number] = $opportunities[$number]->scores;
+                }
             }
+            $found = self::ofScores($here, $weights->criteria(), $draws, $places, $seed);
+            $shares = array_replace($shares, $found);
+            $places -= \count($found);
         }
 
         return array_values($shares);
     }
 
     /**
-     * @param list<Scores> $scores of opportunities whose gain is known, in the order that holds where priorities are equal
+     * @template Name of array-key
      *
-     * @return list<float> 0…1, one for each
+     * @param iterable<Name, Scores> $scores   of opportunities of one part of the order, as they stand where priorities are equal
+     * @param list<Criterion>        $criteria that count
+     *
+     * @return array<Name, float> share above 0 and up to 1; who is not there never comes to the top
      */
-    public static function ofScores(array $scores, int $draws, int $top, int $seed): array
+    public static function ofScores(iterable $scores, array $criteria, int $draws, int $top, int $seed): array
     {
-        $groups = self::groups($scores, max(0, $top));
+        $leaders = new Leaders($criteria, $top);
+        $names = [];
+        foreach ($scores as $name => $score) {
+            $leaders->add(\count($names), $score);
+            $names[] = $name;
+        }
+        $groups = $leaders->groups();
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
-        $stays = array_fill(0, \count($scores), 0);
+        $stays = [];
         for ($draw = 0; $draw < $draws; ++$draw) {
-            foreach (self::leading($groups, Weights::of(self::simplex($random)), $top) as $number) {
-                ++$stays[$number];
+            foreach (self::leading($groups, self::simplex($random, \count($criteria)), $top) as $number) {
+                $stays[$number] = ($stays[$number] ?? 0) + 1;
             }
         }
+        ksort($stays);
+        $shares = [];
+        foreach ($stays as $number => $times) {
+            $shares[$names[$number]] = (float) ($times / $draws);
+        }
 
-        return array_values(array_map(static fn(int $times): float => $times / $draws, $stays));
+        return $shares;
     }
 
     /**
-     * @param list<Scores> $scores
-     *
-     * @return list<array{scores: Scores, members: list<int>}> at most as many members as can be in the top, best first
-     */
-    private static function groups(array $scores, int $top): array
-    {
-        $groups = [];
-        foreach ($scores as $number => $score) {
-            $key = implode(' ', array_map(static fn(?int $points): string => $points === null ? '-' : (string) $points, $score->toArray()));
-            $groups[$key] ??= ['scores' => $score, 'members' => []];
-            if (\count($groups[$key]['members']) < $top) {
-                $groups[$key]['members'][] = $number;
-            }
-        }
-
-        return array_values($groups);
-    }
-
-    /**
-     * @param list<array{scores: Scores, members: list<int>}> $groups
+     * @param list<array{known: list<int>, items: array<int, list<float>>}> $groups
+     * @param list<float>                                                   $weights
      *
      * @return list<int> the numbers in the top
      */
-    private static function leading(array $groups, Weights $weights, int $top): array
+    private static function leading(array $groups, array $weights, int $top): array
     {
-        $ofPriority = [];
-        foreach ($groups as $number => $group) {
-            $ofPriority[(string) json_encode($weights->priorityOf($group['scores']) ?? -1.0)][] = $number;
-        }
-        krsort($ofPriority, SORT_NUMERIC);
-        $leading = [];
-        foreach ($ofPriority as $level) {
-            if (\count($leading) >= $top) {
-                break;
+        $numbers = $priorities = [];
+        foreach ($groups as $group) {
+            $all = 0.0;
+            foreach ($group['known'] as $criterion) {
+                $all += $weights[$criterion];
             }
-            $members = array_merge(...array_map(static fn(int $number): array => $groups[$number]['members'], $level));
-            sort($members);
-            array_push($leading, ...\array_slice($members, 0, $top - \count($leading)));
+            foreach ($group['items'] as $number => $scores) {
+                $sum = 0.0;
+                foreach ($group['known'] as $place => $criterion) {
+                    $sum += $weights[$criterion] * $scores[$place];
+                }
+                $numbers[] = $number;
+                $priorities[] = $all > 0.0 ? Compared::of($sum / $all) : -1.0;
+            }
         }
+        array_multisort($priorities, SORT_DESC, SORT_NUMERIC, $numbers, SORT_ASC, SORT_NUMERIC);
 
-        return $leading;
+        return \array_slice($numbers, 0, $top);
     }
 
     /**
      * Uniform on the simplex: exponential draws divided by their sum (Devroye 1986, chapter V.2).
      *
-     * @return array<string, float>
+     * @return list<float>
      */
-    private static function simplex(\Random\Randomizer $random): array
+    private static function simplex(\Random\Randomizer $random, int $criteria): array
     {
-        $draws = array_map(static fn(): float => -log(($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52), Criterion::cases());
+        $draws = [];
+        for ($criterion = 0; $criterion < $criteria; ++$criterion) {
+            $draws[] = -log(($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52);
+        }
         $sum = array_sum($draws);
 
-        return array_combine(Criterion::names(), array_map(static fn(float $draw): float => $draw / $sum, $draws));
+        return array_map(static fn(float $draw): float => $draw / $sum, $draws);
     }
 }

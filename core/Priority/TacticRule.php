@@ -7,6 +7,7 @@ namespace GreaterReach\Core\Priority;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Results\Compared;
 use GreaterReach\Core\Results\PageOne;
 
 /** Chooses the tactic for an opportunity: the first rule that holds. */
@@ -15,16 +16,18 @@ final readonly class TacticRule
     /** Beyond this position a page of ours does not count as ranking for the choice of a tactic. */
     private const OWN_PAGE_WITHIN = 50;
     private const SLIPPED_BY = 3;
-    private const LINKS_BELOW_CHANCE = .35;
 
     public function __construct(
         private CtrCurve $curve,
         /** Measured CTR below this share of the curve's asks for a title test. */
         private float $titleRatio = .7,
+        /** Reach below which links stand beside a tactic. */
+        private float $linksBelow = .25,
     ) {
     }
 
-    public function of(Candidate $candidate): Tactic
+    /** @param float $share of the clicks that the features of the results page leave */
+    public function of(Candidate $candidate, float $share = 1.0): Tactic
     {
         $row = $candidate->row;
         $position = $row->ownPosition();
@@ -32,7 +35,7 @@ final readonly class TacticRule
         return match (true) {
             self::hasPageConflict($row) => Tactic::MergePages,
             $position === null || ! self::isOwnPage($position) => $candidate->topicHasOwnPage ? Tactic::ExtendPage : Tactic::NewPage,
-            $this->isClickedTooLittle($position, $candidate->measured) => Tactic::TestTitle,
+            $this->isClickedTooLittle($position, $candidate->measured, $share) => Tactic::TestTitle,
             self::hasSlipped($position, $row->previous[0]) => Tactic::RefreshPage,
             default => Tactic::ImprovePage,
         };
@@ -55,10 +58,10 @@ final readonly class TacticRule
         return $inTopic - (self::isOwnPage($own) ? 1 : 0) > 0;
     }
 
-    /** Links stand beside a tactic when there are some to earn and the chance without them is known to be low. */
-    public static function needsLinks(?int $linksToEarn, ?float $winChance): bool
+    /** Links stand beside a tactic when there are some to earn and the page is known not to reach far without them. */
+    public function needsLinks(?int $linksToEarn, ?float $reach): bool
     {
-        return $linksToEarn !== null && $linksToEarn > 0 && $winChance !== null && $winChance < self::LINKS_BELOW_CHANCE;
+        return $linksToEarn !== null && $linksToEarn > 0 && $reach !== null && Compared::of($reach) < $this->linksBelow;
     }
 
     /** Two or more of our URLs within the top 50 for one keyword in one snapshot. */
@@ -75,11 +78,11 @@ final readonly class TacticRule
         return \count(array_unique(array_map(static fn(Ranking $ranking): ?string => $ranking->url, $near))) > 1;
     }
 
-    private function isClickedTooLittle(int $position, ?MeasuredClicks $measured): bool
+    private function isClickedTooLittle(int $position, ?MeasuredClicks $measured, float $share): bool
     {
         $rate = PageOne::holds($position) ? $measured?->rate() : null;
 
-        return $rate !== null && $rate < $this->titleRatio * $this->curve->at($position);
+        return $rate !== null && Compared::of($rate) < Compared::of($this->titleRatio * $share * $this->curve->at($position));
     }
 
     private static function hasSlipped(int $position, ?int $previous): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
+use GreaterReach\Core\Clicks\FeatureClicks;
 use GreaterReach\Core\Meaning\FitRules;
 use GreaterReach\Core\Meaning\IntentRules;
 
@@ -14,15 +15,17 @@ final readonly class WeighSettings
         /** Position aimed at where none is set for the keyword. */
         public int $target,
         public StrikingDistance $striking,
-        /** Head starts at positions 11–20 and 21–50, 0…1. */
-        public float $headStart11To20,
-        public float $headStart21To50,
-        /** Win chance from which the horizon is short term. */
+        /** Smallest gain of a quick win, visits a month. */
+        public float $quickWinGain,
+        /** Reach of a page from which the horizon is short term. */
         public float $shortTermChance,
         /** Share of the curve below which a measured CTR asks for a title test. */
         public float $titleRatio,
         public IntentRules $intents,
         public FitRules $fits,
+        public ScoreStyle $style,
+        public FeatureClicks $featureClicks,
+        public Bands $expectedBands,
         public Bands $volumeBands,
         public Bands $easeBands,
         public Bands $gainBands,

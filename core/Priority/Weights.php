@@ -6,28 +6,34 @@ namespace GreaterReach\Core\Priority;
 
 use GreaterReach\Core\Exception\InvalidValue;
 
-/** How much each criterion counts. The default is the plain average of volume, ease and gain. */
+/** How much each criterion counts. The default looks at what can be expected first, at ease and at gain. */
 final readonly class Weights
 {
     public const MAX = 1000.0;
 
-    /** @var array<string, array<string, float>> name → weights; `plain` is the default */
+    /**
+     * @var array<string, array<string, float>> name → weights; `reach` is the default, `plain` the average that is made by hand (common
+     *     practice)
+     */
     public const PRESETS = [
+        'reach' => ['expected' => 2.0, 'ease' => 1.0, 'gain' => 1.0],
         'plain' => ['volume' => 1.0, 'ease' => 1.0, 'gain' => 1.0],
-        'even' => ['volume' => 1.0, 'ease' => 1.0, 'gain' => 1.0, 'value' => 1.0, 'intent' => 1.0, 'fit' => 1.0],
+        'even' => ['expected' => 1.0, 'volume' => 1.0, 'ease' => 1.0, 'gain' => 1.0, 'value' => 1.0, 'intent' => 1.0, 'fit' => 1.0],
         'business' => ['ease' => 1.0, 'gain' => 1.0, 'value' => 1.0, 'intent' => 2.0, 'fit' => 3.0],
         'sales' => ['ease' => 1.0, 'gain' => 1.0, 'value' => 2.0, 'intent' => 2.0],
         'swift' => ['volume' => 1.0, 'ease' => 3.0, 'gain' => 1.0],
     ];
 
-    /** @param array<string, float> $weights criterion → weight ≥ 0, all six */
+    /** @param array<string, float> $weights criterion → weight ≥ 0, all of them */
     private function __construct(private array $weights)
     {
     }
 
-    public static function plain(): self
+    public const STANDARD = 'reach';
+
+    public static function standard(): self
     {
-        return self::of(self::PRESETS['plain']);
+        return self::of(self::PRESETS[self::STANDARD]);
     }
 
     /** @throws InvalidValue when there is no such preset */
@@ -49,7 +55,7 @@ final readonly class Weights
     {
         $weights = [];
         foreach (explode(',', $text) as $part) {
-            if (preg_match('/^\s*([a-z]+)\s*:\s*(\d+(?:\.\d+)?)\s*$/D', $part, $match) !== 1) {
+            if (preg_match('/^\s*([a-z]+)\s*:\s*(\d+(?:\.\d+)?|\.\d+)\s*$/D', $part, $match) !== 1) {
                 throw InvalidValue::because('weights', $text, 'must look like volume:1,ease:1,gain:1');
             }
             if (isset($weights[$match[1]])) {
@@ -84,10 +90,16 @@ final readonly class Weights
         return new self([...array_fill_keys(Criterion::names(), 0.0), ...$weights]);
     }
 
-    /** @return array<string, float> in the order of `Criterion`, all six */
+    /** @return array<string, float> in the order of `Criterion`, all of them */
     public function toArray(): array
     {
         return $this->weights;
+    }
+
+    /** @return list<Criterion> those that weigh anything */
+    public function criteria(): array
+    {
+        return array_values(array_filter(Criterion::cases(), fn(Criterion $one): bool => $this->weights[$one->value] > 0));
     }
 
     public function __toString(): string

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Rulebook;
 
+use GreaterReach\Core\Clicks\FeatureClicks;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Meaning\FitRules;
+use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Meaning\IntentRules;
 use GreaterReach\Core\Metrics\SourcePrecedence;
 use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Priority\Bands;
 use GreaterReach\Core\Priority\FitGate;
+use GreaterReach\Core\Priority\ScoreStyle;
 use GreaterReach\Core\Priority\StrikingDistance;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\WeighSettings;
@@ -113,19 +116,38 @@ final readonly class Rulebook
         return array_map(intval(...), $this->list('fit_rules'));
     }
 
+    /** @return array<string, float> name → share 0…1 */
+    public function shares(string $key): array
+    {
+        $shares = [];
+        foreach ($this->list($key) as $name => $share) {
+            $shares[(string) $name] = (float) $share;
+        }
+
+        return $shares;
+    }
+
+    /** The share of visits that convert, for a keyword of this intent. */
+    public function conversionRate(?Intent $intent): float
+    {
+        return $this->shares('conversion_rates')[$intent->value ?? ''] ?? $this->float('conversion_rate');
+    }
+
     public function weighing(): WeighSettings
     {
         return new WeighSettings(
             $this->int('target'),
             new StrikingDistance($this->int('striking_from'), $this->int('striking_to')),
-            $this->float('head_start_11_20'),
-            $this->float('head_start_21_50'),
+            $this->float('quick_win_gain'),
             $this->float('short_term_chance'),
             $this->float('title_ctr_ratio'),
             IntentRules::of($this->words('intent_buy'), $this->words('intent_compare'), $this->words('intent_learn')),
             FitRules::of($this->fits()),
+            ScoreStyle::from($this->text('scores')),
+            new FeatureClicks($this->shares('feature_clicks')),
+            Bands::of($this->numbers('expected_bands')),
             Bands::of($this->numbers('volume_bands')),
-            Bands::of($this->numbers('ease_bands')),
+            Bands::ofEase($this->numbers('ease_bands')),
             Bands::of($this->numbers('gain_bands')),
             Bands::of($this->numbers('value_bands')),
         );
@@ -169,7 +191,7 @@ final readonly class Rulebook
         if (! \is_array($value)) {
             return (string) $value;
         }
-        $isPaired = \in_array(Settings::all()[$key]->type, [SettingType::Weights, SettingType::Fits], true);
+        $isPaired = \in_array(Settings::all()[$key]->type, [SettingType::Weights, SettingType::Fits, SettingType::Shares], true);
         $pairs = !$isPaired
             ? $value
             : array_map(static fn(int|string $name, float|string $weight): string => $name.':'.$weight, array_keys($value), $value);

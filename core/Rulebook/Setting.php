@@ -48,6 +48,18 @@ final readonly class Setting
         return new self($key, SettingType::Bands, $default, 0, $max, [], $meaning);
     }
 
+    /** @param list<float> $default */
+    public static function ease(string $key, array $default, string $meaning): self
+    {
+        return new self($key, SettingType::Ease, $default, 0, 100, [], $meaning);
+    }
+
+    /** @param list<string> $names that may be given a share; empty lets any be named */
+    public static function shares(string $key, array $names, string $meaning): self
+    {
+        return new self($key, SettingType::Shares, [], 0, 1, $names, $meaning);
+    }
+
     public static function curve(string $key, string $meaning): self
     {
         return new self($key, SettingType::Curve, [], 0, 1, [], $meaning);
@@ -89,6 +101,9 @@ final readonly class Setting
             SettingType::Number => 'a number from '.$range.($this->default === null ? ', or empty' : ''),
             SettingType::Choice => 'one of '.implode(', ', $this->choices),
             SettingType::Bands => 'five numbers from '.$range.' in rising order',
+            SettingType::Ease => 'five numbers, each above the one before and below 100',
+            SettingType::Shares => ($this->choices === [] ? 'name' : implode(', ', $this->choices)).
+                ':share pairs separated by commas, each share from '.$range.', or empty',
             SettingType::Curve => '100 numbers from '.$range.' that never rise, or empty',
             SettingType::Words => 'words or phrases separated by commas, or empty',
             SettingType::Ordering => 'each of '.implode(', ', $this->choices).' at most once, best first',

@@ -32,6 +32,8 @@ final class SettingReader
             SettingType::Number => $trimmed === '' && $setting->default === null ? null : self::number($setting, $trimmed),
             SettingType::Choice => \in_array($trimmed, $setting->choices, true) ? $trimmed : throw self::refused($setting, $text),
             SettingType::Bands => self::bands($setting, $trimmed),
+            SettingType::Ease => self::ease($setting, $trimmed),
+            SettingType::Shares => self::shares($setting, $trimmed),
             SettingType::Curve => $trimmed === '' ? [] : CtrCurve::ofRates(self::numbers($setting, $trimmed))->rates(),
             SettingType::Words => array_map(KeywordKey::of(...), self::parts($trimmed)),
             SettingType::Ordering => self::ordering($setting, $trimmed),
@@ -51,7 +53,7 @@ final class SettingReader
 
     private static function number(Setting $setting, string $text): float
     {
-        if (preg_match('/^(\d{1,15}(?:\.\d{1,20})?)(\s*%)?$/D', $text, $match) !== 1) {
+        if (preg_match('/^(\d{1,15}(?:\.\d{1,20})?|\.\d{1,20})(\s*%)?$/D', $text, $match) !== 1) {
             throw self::refused($setting, $text);
         }
         $number = isset($match[2]) ? (float) $match[1] / 100 : (float) $match[1];
@@ -71,6 +73,35 @@ final class SettingReader
         } catch (InvalidValue) {
             throw self::refused($setting, $text);
         }
+    }
+
+    /** @return list<float> */
+    private static function ease(Setting $setting, string $text): array
+    {
+        $numbers = self::numbers($setting, $text);
+        try {
+            return Bands::ofEase($numbers)->bounds();
+        } catch (InvalidValue) {
+            throw self::refused($setting, $text);
+        }
+    }
+
+    /** @return array<string, float> name in lower case → share */
+    private static function shares(Setting $setting, string $text): array
+    {
+        $shares = [];
+        foreach (self::parts($text) as $part) {
+            if (preg_match('/^([^:]+):([^:]+)$/Du', $part, $match) !== 1) {
+                throw self::refused($setting, $text);
+            }
+            $name = mb_strtolower(trim($match[1]));
+            if ($name === '' || isset($shares[$name]) || ($setting->choices !== [] && ! \in_array($name, $setting->choices, true))) {
+                throw self::refused($setting, $text);
+            }
+            $shares[$name] = self::number($setting, trim($match[2]));
+        }
+
+        return $shares;
     }
 
     /** @return list<float> */

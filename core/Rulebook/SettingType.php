@@ -11,6 +11,10 @@ enum SettingType: string
     case Number = 'number';
     case Choice = 'choice';
     case Bands = 'bands';
+    /** Five bounds of a difficulty. */
+    case Ease = 'ease';
+    /** Names, each with a share between 0 and 1. */
+    case Shares = 'shares';
     case Curve = 'curve';
     case Words = 'words';
     case Ordering = 'ordering';

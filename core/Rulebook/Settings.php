@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Rulebook;
 
+use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\Weights;
 
 /** Every setting of a rulebook, in the order in which the rules use them. */
@@ -92,7 +93,17 @@ final class Settings
                 'Impressions that the default curve weighs in each bin of the fitted curve.',
             ),
             Setting::int('target', 3, 1, 100, 'Position aimed at where none is set for the keyword.'),
+            Setting::shares(
+                'feature_clicks',
+                [],
+                'Share of the clicks that a feature of the results page leaves to the results, such as an answer above them.',
+            ),
             Setting::number('conversion_rate', 0.02, 0, 1, 'Share of visits that convert.'),
+            Setting::shares(
+                'conversion_rates',
+                array_column(Intent::cases(), 'value'),
+                'Share of visits that convert, by the intent of the keyword; conversion_rate where none is given.',
+            ),
             Setting::number('value_per_conversion', null, 0, self::MANY, 'Money that one conversion brings; empty hides revenue.'),
         ];
     }
@@ -109,9 +120,9 @@ final class Settings
                 'Smallest volume of the keywords that the comfort difficulty is read from.',
             ),
             Setting::number('peer_band', 5, 0, 100, 'Authority above or below ours that still counts as comparable.'),
-            Setting::number('win_lambda', 1, 0.0001, 1e6, 'Weight of the penalty on the win model\'s standardised coefficients.'),
-            Setting::number('head_start_11_20', 0.35, 0, 1, 'Head start at positions 11 to 20 (assumed).'),
-            Setting::number('head_start_21_50', 0.1, 0, 1, 'Head start at positions 21 to 50 (assumed).'),
+            Setting::number('model_lambda', 1, .001, 1000, 'Weight of the penalty on the position model\'s standardised slopes.'),
+            Setting::number('effect', .5, 0, 1, 'Share of pages that move at all when they are worked on (assumed).'),
+            Setting::choice('effect_learnt', 'yes', ['yes', 'no'], 'Whether at least five finished items teach the effect.'),
             Setting::int('topic_evidence', 2, 1, 11, 'Domains that must rank one page for two keywords before they share a topic.'),
         ];
     }
@@ -120,16 +131,13 @@ final class Settings
     private static function weighing(): array
     {
         return [
-            Setting::bands(
-                'volume_bands',
-                [10, 50, 200, 1000, 5000],
-                self::MANY,
-                'Volumes from which the criterion volume gains a point each.',
-            ),
-            Setting::bands('ease_bands', [10, 20, 35, 50, 70], 100, 'Difficulties up to which the criterion ease scores 5, 4, 3, 2 and 1.'),
-            Setting::bands('gain_bands', [5, 20, 75, 250, 1000], self::MANY, 'Gains from which the criterion gain gets a point each.'),
-            Setting::bands('value_bands', [0.25, 0.75, 1.5, 3, 6], self::MANY, 'CPCs from which the criterion value gets a point each.'),
-            Setting::weights('weights', Weights::PRESETS['plain'], 'How much each criterion counts in the priority.'),
+            Setting::choice('scores', 'smooth', ['smooth', 'stepped'], 'Whether scores rise smoothly between bounds or by points.'),
+            Setting::bands('expected_bands', [2, 10, 40, 150, 600], self::MANY, 'Expected gains from which expected scores 1 to 5.'),
+            Setting::bands('volume_bands', [10, 50, 200, 1000, 5000], self::MANY, 'Volumes from which the criterion volume scores 1 to 5.'),
+            Setting::ease('ease_bands', [10, 20, 35, 50, 70], 'Difficulties up to which the criterion ease scores 5, 4, 3, 2 and 1.'),
+            Setting::bands('gain_bands', [5, 20, 75, 250, 1000], self::MANY, 'Gains from which the criterion gain scores 1 to 5.'),
+            Setting::bands('value_bands', [0.25, 0.75, 1.5, 3, 6], self::MANY, 'CPCs from which the criterion value scores 1 to 5.'),
+            Setting::weights('weights', Weights::PRESETS[Weights::STANDARD], 'How much each criterion counts in the priority.'),
             Setting::fits(
                 'fit_rules',
                 'Business fit of keywords with a phrase in them, or in the name of their topic; what a person says of a keyword beats it.',
@@ -137,7 +145,14 @@ final class Settings
             Setting::int('min_fit', 0, 0, 5, 'Smallest business fit on the list; 0 lets all through.'),
             Setting::int('steadiness_draws', 500, 1, 100_000, 'Draws of random weights for the steadiness.'),
             Setting::int('steadiness_top', 20, 1, 1000, 'How many places count as the top for the steadiness.'),
-            Setting::number('short_term_chance', .35, 0, 1, 'Win chance from which the horizon is short term.'),
+            Setting::number('quick_win_gain', 10, 0, self::MANY, 'Smallest gain of a quick win, visits a month.'),
+            Setting::number(
+                'short_term_chance',
+                .25,
+                0,
+                1,
+                'Reach of a page from which the horizon is short term, and below which links are called for.',
+            ),
             Setting::number('title_ctr_ratio', .7, 0, 10, 'Share of the curve below which a measured CTR asks for a title test.'),
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
+use GreaterReach\Core\Keyword\Words;
 use GreaterReach\Core\Results\PageOne;
 
 /** What speaks for or against winning a keyword, beside the figure and never folded into it. */
@@ -18,18 +19,21 @@ final readonly class Evidence
     }
 
     /**
+     * @param Ground                                                  $ground      ours
+     * @param ?string                                                 $leadingPage URL of the page that leads
      * @param array<string, array{position: ?int, authority: ?float}> $competitors entry → where it stands
      * @param list<PageOneResult>                                     $pageOne     empty where not known
      *
      * @return list<EvidenceFact>
      */
-    public function of(?float $difficulty, array $competitors, array $pageOne): array
+    public function of(string $keyword, ?float $difficulty, Ground $ground, ?string $leadingPage, array $competitors, array $pageOne): array
     {
         return array_values(
             array_filter([
                 $this->peers($competitors),
                 $this->weaker($competitors),
                 $this->difficulty($difficulty),
+                self::ground($ground, $leadingPage),
                 self::pages(
                     'pages_without_links',
                     'no referring domains',
@@ -42,6 +46,7 @@ final readonly class Evidence
                     array_filter($pageOne, static fn(PageOneResult $result): bool => $result->isWeakPage()),
                     $pageOne,
                 ),
+                self::titles($keyword, $pageOne),
             ]),
         );
     }
@@ -130,6 +135,50 @@ final readonly class Evidence
                 round($this->comfort->value, 1),
                 $this->comfort->isAssumed ? ' (assumed)' : '',
             ),
+        );
+    }
+
+    private static function ground(Ground $ground, ?string $leadingPage): ?EvidenceFact
+    {
+        if ($ground->held === null || $ground->of === null || $ground->of === 0) {
+            return null;
+        }
+
+        return new EvidenceFact(
+            'ground',
+            ['held' => $ground->held, 'of' => $ground->of, 'page' => (string) $leadingPage],
+            2 * $ground->held >= $ground->of,
+            sprintf(
+                'We stand within 20 for %d of the %d other keywords of the page that leads here%s.',
+                $ground->held,
+                $ground->of,
+                $leadingPage === null ? '' : ", {$leadingPage}",
+            ),
+        );
+    }
+
+    /**
+     * Results whose title lacks a word of the keyword answer something else: an opening.
+     *
+     * @param list<PageOneResult> $pageOne
+     */
+    private static function titles(string $keyword, array $pageOne): ?EvidenceFact
+    {
+        $titles = array_filter(array_map(static fn(PageOneResult $result): ?string => $result->title, $pageOne));
+        if ($titles === []) {
+            return null;
+        }
+        $wanted = Words::of($keyword);
+        $off = array_filter(
+            $titles,
+            static fn(string $title): bool => array_diff($wanted, Words::of(mb_strtolower($title))) !== [],
+        );
+
+        return new EvidenceFact(
+            'off_topic_titles',
+            ['titles' => \count($off), 'of' => \count($titles)],
+            $off !== [],
+            sprintf('%d of the %d known titles on page one lack a word of the keyword.', \count($off), \count($titles)),
         );
     }
 

@@ -19,6 +19,7 @@ final readonly class PageOneResult
         /** Of the page, 0…100. */
         public ?float $pageStrength = null,
         public ?int $referringDomains = null,
+        public ?string $title = null,
     ) {
         Misuse::unless(
             $position >= 1 && $url !== '' && max($authority ?? 0, $pageStrength ?? 0) <= 100

@@ -51,8 +51,8 @@ final class AccessibilityTest extends BrowserTestCase
                 'compare?view=advertising' => 'after the stroke',
                 'weigh?view=map' => 'Areas go with the volume',
                 'weigh?view=shortlist' => 'shortlisted yet',
-                'weigh?view=groups' => 'Mean win chance',
-                'weigh?view=model' => 'When to trust it',
+                'weigh?view=groups' => 'Mean chance of target',
+                'weigh?view=model' => 'When not to trust it',
             ];
             foreach ($views as $view => $shows) {
                 $this->visit($view === '' ? '/' : "/studies/{$study->slug}/{$view}");

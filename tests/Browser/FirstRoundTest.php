@@ -82,8 +82,8 @@ final class FirstRoundTest extends BrowserTestCase
         );
         $this->command('reach:weigh', ['slug' => $study->slug]);
         $this->signIn($this->makeEditor($study, 'reader')->email, 'correct horse');
-        $this->visit("/studies/{$study->slug}/weigh");
-        $this->see('3.33');
+        $this->visit("/studies/{$study->slug}/weigh?weights=volume:1");
+        $this->see('5.00');
         self::assertSame(['big and hard', 'small and easy'], $this->keywords());
         $this->visit("/studies/{$study->slug}/weigh?weights=ease:1");
         $this->see('5.00');

@@ -81,11 +81,30 @@ final class WeighTest extends BrowserTestCase
         $this->await(fn(): ?bool => $this->keywords() === ['dear nib'] ?: null, 'The group did not open into its rows.');
     }
 
-    public function test_the_win_model_says_when_not_to_trust_it(): void
+    public function test_the_model_says_when_not_to_trust_it(): void
     {
         $this->opened('weigh?view=model');
-        $this->see('Too little is known to learn from');
-        $this->see('When to trust it');
+        $this->see('too little to learn from');
+        $this->see('When not to trust it');
+        $this->see('Does it keep its promise?');
+        $this->clickText('Top 3', 'button');
+        $this->see('of the pages that are worked on move at all, as assumed');
+    }
+
+    public function test_the_dossier_tells_the_places_and_why_the_chance_is_what_it_is_and_headings_sort(): void
+    {
+        $this->opened('weigh?keyword=big+pen&dossier=open');
+        $this->see('Where we could stand');
+        $this->see('for position 3 or better');
+        $this->click('[aria-label="Why Win chance?"]');
+        $this->see('From where we are: we stand at 12');
+        $this->find('[aria-label$="where we are"]');
+        $this->click('[aria-label="Why Priority, 0–5?"]');
+        $this->see('The weighted mean of the scores that are known.');
+        $this->clickText('Difficulty', 'button');
+        $this->await(fn(): ?bool => $this->keywords() === ['dear nib', 'how to ink', 'big pen'] ?: null, 'The easiest is not first.');
+        $this->clickText('Difficulty', 'button');
+        $this->await(fn(): ?bool => $this->keywords()[0] === 'big pen' ?: null, 'The hardest is not first.');
     }
 
     private function opened(string $view): Study

@@ -66,6 +66,7 @@ final class CoreBordersTest extends TestCase
         'Terms',
         'Clicks',
         'Comparison',
+        'Pages',
         'Metrics',
         'Meaning',
         'Winning',

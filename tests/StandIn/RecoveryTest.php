@@ -6,10 +6,13 @@ namespace Tests\StandIn;
 
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\CurveFit;
-use GreaterReach\Core\Statistics\LogisticRegression;
+use GreaterReach\Core\Pages\KeywordPages;
+use GreaterReach\Core\Statistics\ProportionalOdds;
 use GreaterReach\Core\Winning\ComfortDifficulty;
-use GreaterReach\Core\Winning\WinModel;
-use GreaterReach\Core\Winning\WinObservations;
+use GreaterReach\Core\Winning\GroundBook;
+use GreaterReach\Core\Winning\PlaceClass;
+use GreaterReach\Core\Winning\PositionModel;
+use GreaterReach\Core\Winning\PositionObservations;
 use PHPUnit\Framework\TestCase;
 use StandIn\Market;
 use StandIn\Noise;
@@ -45,41 +48,42 @@ final class RecoveryTest extends TestCase
     }
 
     /**
-     * Page-one places of six domains for 4,000 keywords, drawn from a known logistic truth. With 24,000 rows the standard errors
-     * are near .0008 for the difficulty and .0011 for the authority; the tolerance is four times that.
+     * Places of six domains for 4,000 keywords, drawn from a known truth of proportional odds. With 24,000 rows the standard errors are
+     * near
+     * .0005 for the difficulty and .0006 for the authority; the tolerance is some six times that.
      */
-    public function test_the_win_model_finds_the_truth_it_was_drawn_from(): void
+    public function test_the_position_model_finds_the_truth_it_was_drawn_from(): void
     {
         $noise = new Noise(8);
         $authorities = [38.0, 41.0, 36.0, 43.0, 14.0, 78.0];
-        $observations = new WinObservations(array_keys($authorities));
+        $alphas = [-1.6, -0.7, -0.2, 0.4, 1.1, 1.7, 2.1];
+        $observations = new PositionObservations($authorities, array_keys($authorities));
+        $grounds = new GroundBook(\count($authorities));
         for ($keyword = 0; $keyword < 4000; ++$keyword) {
             $difficulty = round(100 * $noise->uniform("difficulty {$keyword}"));
-            $observations->add(
-                $difficulty,
-                array_map(
-                    static fn(float $authority, int $domain): ?int => $noise->uniform("place {$keyword} {$domain}") <
-                    LogisticRegression::sigmoid(0.4 - 0.05 * $difficulty + 0.03 * $authority)
-                        ? 5
-                        : null,
-                    $authorities,
-                    array_keys($authorities),
-                ),
-            );
+            $positions = [];
+            foreach ($authorities as $domain => $authority) {
+                $drawn = $noise->uniform("place {$keyword} {$domain}");
+                $upTo = static fn(float $alpha): float => ProportionalOdds::sigmoid($alpha - 0.05 * $difficulty + 0.03 * $authority);
+                $class = \count(array_filter($alphas, static fn(float $alpha): bool => $drawn > $upTo($alpha)));
+                $positions[] = PlaceClass::BOUNDS[$class] ?? null;
+            }
+            $observations->add("keyword {$keyword}", $difficulty, $positions, false);
+            $grounds->add(new KeywordPages([], array_fill(0, \count($authorities), null)), $positions);
         }
-        $figures = array_map(static fn(float $authority): array => ['authority' => $authority], $authorities);
-        $model = WinModel::fit($observations, $figures, 1.0, ComfortDifficulty::fromDifficulties([]));
-        self::assertEqualsWithDelta(-0.05, $model->difficultySlope, 0.0035);
-        self::assertEqualsWithDelta(0.03, $model->slopes['authority'], 0.0045);
-        self::assertEqualsWithDelta(0.4, $model->intercept, 0.25);
-        foreach ($model->calibration as $bin) {
-            if ($bin['rows'] > 500) {
-                self::assertEqualsWithDelta(
-                    (float) $bin['predicted'],
-                    (float) $bin['observed'],
-                    0.05,
-                    'What is said happens as often as said.',
-                );
+        $groups = $observations->groups($grounds, static fn(): null => null);
+        $comfort = ComfortDifficulty::fromDifficulties([]);
+        $model = PositionModel::learn($groups, true, 1.0, $comfort, 38.0);
+        self::assertEqualsWithDelta(-0.05, $model->fit->betas['difficulty'], 0.003);
+        self::assertEqualsWithDelta(0.03, $model->fit->betas['authority'], 0.004);
+        self::assertEqualsWithDelta($alphas, $model->fit->alphas, 0.25);
+        self::assertNull($model->fit->betas['ground'], 'No page leads, so all grounds are alike.');
+        foreach ($model->judged($groups, true, 1.0, $comfort)->calibration as $calibration) {
+            foreach ($calibration->bins as $bin) {
+                if ($bin['rows'] > 500) {
+                    $what = 'What is said happens as often as said.';
+                    self::assertEqualsWithDelta((float) $bin['predicted'], (float) $bin['observed'], 0.05, $what);
+                }
             }
         }
     }

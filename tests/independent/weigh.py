@@ -2,13 +2,15 @@
 
 Plain Python, one keyword at a time. Reads a folder with files.json (what was imported, in order) and prints JSON.
 """
-import csv, json, math, re, sys
+import csv, json, math, re, sys, zlib
+from collections import Counter
 from statistics import median
 
 folder = sys.argv[1]
 plan = json.load(open(folder + '/files.json'))
 own, rivals = plan['own'], plan['competitors']
 domains = [own] + rivals
+book = {'effect': .5, 'model_lambda': 1.0, 'scores': 'smooth', 'feature_clicks': {}, **dict(plan['rulebook'] or {})}
 snapshots, metrics, listed, authority = {}, [], set(), {}
 results, performance = [], {}
 number = lambda text: float(text) if text not in ('', '-', 'n/a') else None
@@ -21,7 +23,7 @@ for order, entry in enumerate(plan['files']):
         for row in rows:
             if int(row['position']) > 100 or (row['url'] and '//' + entry['domain'] + '/' not in row['url']):
                 continue
-            place.setdefault(row['keyword'], []).append((int(row['position']), row['url'] == '', row['url']))
+            place.setdefault(row['keyword'], []).append((int(row['position']), row['url'] == '', row['url'], row.get('features') or ''))
             metrics.append((1, entry['date'], domains.index(entry['domain']), row))
     elif entry['kind'] == 'keywords':
         for row in rows:
@@ -80,47 +82,163 @@ def intent(keyword):
 shown = [metric(k, 'difficulty') for k in universe if position(own, k) and position(own, k) <= 10 and (metric(k, 'volume') or 0) >= 100 and metric(k, 'difficulty') is not None and not brands(k)]
 comfort = sum(shown) / len(shown) if len(shown) >= 10 else 30.0
 
-# Win model: Newton's method on single rows
-rows = [(metric(k, 'difficulty'), authority.get(d), 1 if position(d, k) and position(d, k) <= 10 else 0) for d in domains if dates[d] for k in universe if metric(k, 'difficulty') is not None]
-columns = [[r[0] for r in rows]] + ([[r[1] for r in rows]] if all(authority.get(d) is not None for d in domains) else [])
-fitted = len(rows) >= 50 and 0 < sum(r[2] for r in rows) < len(rows)
-if fitted:
-    scale = [(sum(c) / len(c), math.sqrt(sum((x - sum(c) / len(c)) ** 2 for x in c) / len(c))) for c in columns]
-    keep = [i for i, s in enumerate(scale) if s[1] > 0]
-    X = [[1.0] + [(columns[i][n] - scale[i][0]) / scale[i][1] for i in keep] for n in range(len(rows))]
-    beta = [0.0] * (len(keep) + 1)
-    for _ in range(60):
-        size = len(beta)
-        g, H = [0.0] * size, [[0.0] * size for _ in range(size)]
-        for x, r in zip(X, rows):
-            p = 1 / (1 + math.exp(-sum(a * b for a, b in zip(x, beta))))
-            for i in range(size):
-                g[i] += (p - r[2]) * x[i]
-                for j in range(size):
-                    H[i][j] += p * (1 - p) * x[i] * x[j]
-        for i in range(1, size):
-            g[i] += beta[i]
-            H[i][i] += 1
-        M = [H[i] + [g[i]] for i in range(size)]
-        for i in range(size):
-            for j in range(i + 1, size):
-                f = M[j][i] / M[i][i]
-                M[j] = [a - f * b for a, b in zip(M[j], M[i])]
-        step = [0.0] * size
-        for i in reversed(range(size)):
-            step[i] = (M[i][size] - sum(M[i][j] * step[j] for j in range(i + 1, size))) / M[i][i]
-        beta = [b - s for b, s in zip(beta, step)]
+# Ground: what the page that leads here ranks for, and how much of it a domain holds
+is_home = lambda u: re.fullmatch(r'https://[^/]+/', u)
+place20 = {d: {k: {r[2] for r in ranks if r[2] and r[0] <= 20} for k, ranks in now[d].items()} for d in domains}
+holds = {d: {k for k in now[d] if position(d, k) <= 20} for d in domains}
+of_page = {}
+for d in domains:
+    for k, urls in place20[d].items():
+        for u in urls:
+            of_page.setdefault((d, u), set()).add(k)
 
-def chance(p0, difficulty):
-    h = 0 if p0 is None or p0 > 50 else 1 if p0 <= 10 else .35 if p0 <= 20 else .1
-    if h == 1 or difficulty is None:
-        return 1.0 if h == 1 else None
-    if fitted:
-        x = [difficulty, authority.get(own)]
-        p = 1 / (1 + math.exp(-(beta[0] + sum(beta[n + 1] * (x[i] - scale[i][0]) / scale[i][1] for n, i in enumerate(keep)))))
-    else:
-        p = 1 / (1 + math.exp((difficulty - comfort) / 8))
-    return 1 - (1 - p) * (1 - h)
+def ground(d, keyword):
+    leads = []
+    for order, o in enumerate(domains):
+        top = best(now[o], keyword) if o != d else None
+        if top and top[0] <= 20 and top[2] and not is_home(top[2]):
+            leads.append((top[0], order, o, top[2]))
+    if not leads:
+        return 25
+    _, _, o, url = min(leads)
+    others = of_page[(o, url)] - {keyword}
+    held = len(others & holds[d])
+    return min(99, max(1, (200 * (held + 1) + len(others) + 4) // (2 * (len(others) + 4))))
+
+# Position model: Newton's method on the plain likelihood, P(class) = F(bound) - F(bound before)
+BOUNDS = [1, 3, 5, 10, 20, 50, 100]
+placed = lambda p: 7 if p is None else next(j for j, c in enumerate(BOUNDS) if p <= c)
+told = sum(1 for d in domains for ranks in now[d].values() for r in ranks if r[0] <= 20 and r[2])
+ranked = sum(1 for d in domains for ranks in now[d].values() for r in ranks if r[0] <= 20)
+use = ['difficulty'] + (['authority'] if all(authority.get(d) is not None for d in domains if dates[d] or d == own) else []) + (['ground'] if 2 * told >= ranked else [])
+rows = Counter()
+for k in universe:
+    if metric(k, 'difficulty') is None or brands(k):
+        continue
+    for d in domains:
+        if dates[d]:
+            rows[(zlib.crc32(k.encode()) % 5, metric(k, 'difficulty'), authority.get(d), ground(d, k), placed(position(d, k)))] += 1
+value = lambda name, row: {'difficulty': row[1], 'authority': row[2], 'ground': math.log(row[3] / (100 - row[3]))}[name]
+sigma = lambda z: 1 / (1 + math.exp(-z)) if z > -700 else 0.0
+
+def solve(H, g):
+    n = len(g)
+    M = [H[i][:] + [g[i]] for i in range(n)]
+    for i in range(n):
+        p = max(range(i, n), key=lambda j: abs(M[j][i]))
+        M[i], M[p] = M[p], M[i]
+        for j in range(i + 1, n):
+            f = M[j][i] / M[i][i]
+            M[j] = [a - f * b for a, b in zip(M[j], M[i])]
+    x = [0.0] * n
+    for i in reversed(range(n)):
+        x[i] = (M[i][n] - sum(M[i][j] * x[j] for j in range(i + 1, n))) / M[i][i]
+    return x
+
+def newton(X, y, weights, classes, lam):
+    K, p = len(classes), len(X[0])
+    total = sum(weights)
+    cum = [sum(w for w, c in zip(weights, y) if classes.index(c) <= j) / total for j in range(K - 1)]
+    theta = [math.log(c / (1 - c)) for c in cum] + [0.0] * p
+    n = K - 1 + p
+    def look(theta):
+        if any(theta[j] <= theta[j - 1] for j in range(1, K - 1)):
+            return None
+        loss, g, H = 0.0, [0.0] * n, [[0.0] * n for _ in range(n)]
+        for x, c, w in zip(X, y, weights):
+            j = classes.index(c)
+            eta = sum(a * b for a, b in zip(x, theta[K - 1:]))
+            F1 = sigma(theta[j] + eta) if j < K - 1 else 1.0
+            F0 = sigma(theta[j - 1] + eta) if j > 0 else 0.0
+            P = F1 - F0
+            f1, f0 = F1 * (1 - F1), F0 * (1 - F0)
+            s1, s0 = f1 * (1 - 2 * F1), f0 * (1 - 2 * F0)
+            loss -= w * math.log(P)
+            d1, d0 = [0.0] * n, [0.0] * n
+            if j < K - 1:
+                d1[j] = 1.0
+            if j > 0:
+                d0[j - 1] = 1.0
+            for i in range(p):
+                d1[K - 1 + i] = d0[K - 1 + i] = x[i]
+            u = [f1 * a - f0 * b for a, b in zip(d1, d0)]
+            for i in range(n):
+                g[i] -= w * u[i] / P
+                for m in range(n):
+                    H[i][m] -= w * ((s1 * d1[i] * d1[m] - s0 * d0[i] * d0[m]) / P - u[i] * u[m] / P ** 2)
+        for i in range(K - 1, n):
+            loss += lam / 2 * theta[i] ** 2
+            g[i] += lam * theta[i]
+            H[i][i] += lam
+        return loss, g, H
+    here = look(theta)
+    for _ in range(100):
+        if math.sqrt(sum(v * v for v in here[1])) < 1e-8:
+            break
+        step, length, moved = solve(here[2], here[1]), 1.0, False
+        for _ in range(30):
+            there = look([t - length * s for t, s in zip(theta, step)])
+            if there and (there[0] < here[0] or sum(v * v for v in there[1]) < sum(v * v for v in here[1])):
+                theta, here, moved = [t - length * s for t, s in zip(theta, step)], there, True
+                break
+            length /= 2
+        if not moved:
+            break
+    return theta[:K - 1], theta[K - 1:]
+
+def learn(taken):
+    n = sum(taken.values())
+    classes = sorted({row[4] for row in taken})
+    if n < 200 or len(classes) < 2:
+        return {'rows': n, 'assumed': 1, 'alpha': [comfort / 8 + o for o in (-2.9, -1.7, -1.05, 0, .95, 1.9, 2.3)], 'beta': {'difficulty': -1 / 8}, 'odd': []}
+    names, odd = [f for f in use if len({value(f, row) for row in taken}) > 1], []
+    while True:
+        scale = {}
+        for f in names:
+            m = sum(value(f, row) * w for row, w in taken.items()) / n
+            scale[f] = (m, math.sqrt(sum((value(f, row) - m) ** 2 * w for row, w in taken.items()) / n))
+        grouped = Counter()
+        for row, w in taken.items():
+            grouped[(tuple((value(f, row) - scale[f][0]) / scale[f][1] for f in names), row[4])] += w
+        alphas, slopes = newton([x for x, _ in grouped], [c for _, c in grouped], list(grouped.values()), classes, book['model_lambda'])
+        beta = {f: b / scale[f][1] for f, b in zip(names, slopes)}
+        wrong = [f for f in names if (beta[f] > 0 if f == 'difficulty' else beta[f] < 0)]
+        if not wrong:
+            break
+        odd += wrong
+        names = [f for f in names if f not in wrong]
+    shift = sum(beta[f] * scale[f][0] for f in names)
+    alpha = []
+    for j in range(7):
+        below = sum(c <= j for c in classes)
+        alpha.append(-math.inf if below == 0 else math.inf if below == len(classes) else alphas[below - 1] - shift)
+    return {'rows': n, 'assumed': 0, 'alpha': alpha, 'beta': beta, 'odd': [f for f in ('difficulty', 'authority', 'ground') if f in odd]}
+
+model = learn(rows)
+def F_at(fit, j, difficulty, power, g):
+    z = fit['alpha'][j] + fit['beta'].get('difficulty', 0) * difficulty + (fit['beta']['authority'] * power if 'authority' in fit['beta'] else 0) + (fit['beta']['ground'] * math.log(g / (100 - g)) if 'ground' in fit['beta'] else 0)
+    return 0.0 if z == -math.inf else 1.0 if z == math.inf else sigma(z)
+
+def F(t, difficulty, g):
+    if t == 0:
+        return 0.0
+    j = next(j for j, c in enumerate(BOUNDS) if t <= c)
+    low, before = (F_at(model, j - 1, difficulty, authority.get(own), g), BOUNDS[j - 1]) if j else (0.0, 0)
+    return low + (t - before) / (BOUNDS[j] - before) * (F_at(model, j, difficulty, authority.get(own), g) - low)
+
+brier = {}
+folds = [learn(Counter({r: w for r, w in rows.items() if r[0] != f})) for f in range(5)]
+for bound in (3, 10, 20):
+    j, n, error, base = BOUNDS.index(bound), sum(rows.values()), 0.0, 0.0
+    for f in range(5):
+        rest = {r: w for r, w in rows.items() if r[0] != f}
+        share = sum(w for r, w in rest.items() if r[4] <= j) / sum(rest.values()) if rest else 0.0
+        for r, w in rows.items():
+            if r[0] == f:
+                y = 1 if r[4] <= j else 0
+                error += w * (y - F_at(folds[f], j, r[1], r[2], r[3])) ** 2
+                base += w * (y - share) ** 2
+    brier[bound] = (error / n, base / n) if n else (None, None)
 
 # Links
 page_one = {}
@@ -146,8 +264,8 @@ def links(keyword, difficulty, url):
 
 # Topics: evidence between every pair
 stem = plan['stems']
-pages = {k: {(d, u) for d in domains for p, none, u in now[d].get(k, []) if u and p <= 20 and not re.fullmatch(r'https://[^/]+/', u)} for k in universe}
-needed = 2 if sum(any(u for ranks in now[d].values() for _, _, u in ranks) for d in domains) >= 2 else 1
+pages = {k: {(d, u) for d in domains for p, none, u, _ in now[d].get(k, []) if u and p <= 20 and not re.fullmatch(r'https://[^/]+/', u)} for k in universe}
+needed = 2 if sum(any(u for ranks in now[d].values() for _, _, u, _ in ranks) for d in domains) >= 2 else 1
 order = sorted(universe, key=lambda k: (-(metric(k, 'volume') if metric(k, 'volume') is not None else -1), k.encode()))
 topic, taken = {}, {}
 for k in order:
@@ -162,6 +280,23 @@ for k in list(taken):
     home = first.setdefault(stems, k)
     if not taken[k] and home != k:
         topic[k] = home
+
+def score(x, bounds):
+    if x is None:
+        return None
+    reached = sum(round(x, 9) >= b for b in bounds)
+    if book['scores'] == 'stepped' or reached == 5:
+        return reached
+    return x / bounds[0] if reached == 0 else reached + math.log(x / bounds[reached - 1]) / math.log(bounds[reached] / bounds[reached - 1])
+
+def ease(x):
+    if x is None:
+        return None
+    bounds = (10, 20, 35, 50, 70, 100)
+    passed = sum(round(x, 9) > b for b in bounds[:5])
+    if book['scores'] == 'stepped' or passed == 0:
+        return 5 - passed
+    return 6 - passed - (x - bounds[passed - 1]) / (bounds[passed] - bounds[passed - 1])
 
 compare, weigh = [], []
 for k in universe:
@@ -178,17 +313,38 @@ for k in universe:
     if p0 == 1 or standing == 'unclaimed' or (named and own not in named):
         continue
     target = max(1, p0 - 1) if p0 is not None and p0 <= 3 else 3
-    visits = 0.0 if p0 is None else None if volume is None else volume * ctr(p0)
-    gain = None if volume is None else max(0.0, volume * ctr(target) - visits)
-    win, earn = chance(p0, difficulty), links(k, difficulty, url)
-    scores = [None if volume is None else sum(volume >= x for x in (10, 50, 200, 1000, 5000)), None if difficulty is None else 5 - sum(difficulty > x for x in (10, 20, 35, 50, 70)), None if gain is None else sum(gain >= x for x in (5, 20, 75, 250, 1000))]
-    known = [s for s in scores if s is not None]
-    horizon = None if difficulty is None else 'quick win' if p0 and 6 <= p0 <= 20 and difficulty <= comfort else 'short term' if win >= .35 else 'long term'
-    near = {u for p, none, u in now[own].get(k, []) if u and p <= 50}
+    seen_features = {f.strip().lower() for d in domains for r in now[d].get(k, []) for f in r[3].split(';') if f.strip()}
+    phi = math.prod(book['feature_clicks'].get(f, 1.0) for f in seen_features)
+    visits = 0.0 if p0 is None else None if volume is None else volume * phi * ctr(p0)
+    gain = None if volume is None else max(0.0, volume * phi * ctr(target) - visits)
+    held, earn = ground(own, k), links(k, difficulty, url)
+    win = expected = reach = None
+    if difficulty is not None:
+        F0 = F(p0, difficulty, held) if p0 else 1.0
+        towards = F(target, difficulty, held) / F0 if F0 > 0 else 0.0
+        reach = towards if p0 else F(10, difficulty, held)
+        win = book['effect'] * towards
+        if F0 == 0:
+            expected = 0.0
+        elif volume is not None:
+            rate = ctr(p0) if p0 else 0.0
+            expected = book['effect'] * volume * phi * sum((F(t, difficulty, held) - F(t - 1, difficulty, held)) / F0 * (ctr(t) - rate) for t in range(1, (p0 or 100) + 1))
+    scores = {'expected': score(expected, (2, 10, 40, 150, 600)), 'ease': ease(difficulty), 'gain': score(gain, (5, 20, 75, 250, 1000))}
+    known = [(w, scores[c]) for c, w in (('expected', 2), ('ease', 1), ('gain', 1)) if scores[c] is not None]
+    priority = sum(w * x for w, x in known) / sum(w for w, _ in known) if known else None
+    horizon = None if difficulty is None else 'quick win' if p0 and 6 <= p0 <= 20 and round(difficulty, 9) <= round(comfort, 9) and gain is not None and round(gain, 9) >= 10 else 'short term' if round(reach, 9) >= .25 else 'long term'
+    near = {u for p, none, u, _ in now[own].get(k, []) if u and p <= 50}
     clicks, seen = performance.get(k, (0, 0))
-    tactic = 'merge pages' if len(near) > 1 else ('extend page' if any(o != k and topic[o] == topic[k] and (position(own, o) or 101) <= 50 for o in universe) else 'new page') if p0 is None or p0 > 50 else 'test title' if p0 <= 10 and seen >= 100 and clicks / seen < .7 * ctr(p0) else 'refresh page' if old and p0 - old >= 3 else 'improve page'
-    tactic += ' + links' if earn and win is not None and win < .35 else ''
-    weigh.append([k, standing, p0, target, volume, difficulty, visits, None if volume is None else volume * ctr(1), gain, win, None if win is None or gain is None else win * gain, sum(known) / len(known) if known else None, horizon, tactic, earn, intent(k), topic[k]])
-last = lambda value, sign: (value is None, 0 if value is None else sign * value)
-weigh.sort(key=lambda r: (r[8] is None, last(r[11], -1), last(r[8], -1), last(r[5], 1), r[0].encode()))
-json.dump({'compare': compare, 'weigh': weigh, 'topics': topic}, sys.stdout)
+    tactic = 'merge pages' if len(near) > 1 else ('extend page' if any(o != k and topic[o] == topic[k] and (position(own, o) or 101) <= 50 for o in universe) else 'new page') if p0 is None or p0 > 50 else 'test title' if p0 <= 10 and seen >= 100 and round(clicks / seen, 9) < round(.7 * phi * ctr(p0), 9) else 'refresh page' if old and p0 - old >= 3 else 'improve page'
+    tactic += ' + links' if earn and reach is not None and round(reach, 9) < .25 else ''
+    weigh.append([k, standing, p0, target, volume, difficulty, held / 100, visits, None if volume is None else volume * phi * ctr(1), gain, win, expected, priority, horizon, tactic, earn, intent(k), topic[k]])
+last = lambda value, sign: (value is None, 0 if value is None else sign * round(value, 9))
+weigh.sort(key=lambda r: (0 if r[11] is not None else 1 if r[9] is not None else 2, last(r[12], -1), last(r[9], -1), last(r[5], 1), r[0].encode()))
+spell = lambda x: 'inf' if x == math.inf else '-inf' if x == -math.inf else x
+told_model = [['rows', model['rows']], ['assumed', model['assumed']], ['effect', book['effect']], ['effect_items', 0]]
+told_model += [['alpha_%d' % c, spell(x)] for c, x in zip(BOUNDS, model['alpha'])]
+told_model += [['beta_' + f, model['beta'].get(f)] for f in ('difficulty', 'authority', 'ground')] + [['odd', ','.join(model['odd']) or None]]
+for bound in (3, 10, 20):
+    told_model += [['brier_%d' % bound, brier[bound][0]], ['brier_%d_base' % bound, brier[bound][1]]]
+told_model += [['links_a', a], ['links_b', b], ['links_n', len(pairs)], ['comfort', comfort], ['comfort_n', len(shown)]]
+json.dump({'compare': compare, 'weigh': weigh, 'topics': topic, 'model': told_model}, sys.stdout)

@@ -8,6 +8,7 @@ use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
 use App\Support\Database\Figures;
+use GreaterReach\Core\Clicks\FeatureClicks;
 use GreaterReach\Core\Explanation\Explainer;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\FigureInputs;
@@ -15,43 +16,50 @@ use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\StrikingDistance;
 use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Results\PageOne;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Statistics\Quantile;
 use GreaterReach\Core\Winning\Evidence;
 use GreaterReach\Core\Winning\EvidenceFact;
 use GreaterReach\Core\Winning\PageOneResult;
-use GreaterReach\Core\Winning\WinChance;
+use GreaterReach\Core\Winning\PlaceClass;
 use Illuminate\Support\Facades\DB;
 
 /**
  * Gathers what the figures of one keyword were computed from, so that the core can say why they are what they are.
  *
+ * @phpstan-type Places array{classes: list<array{name: string, chance: float, holds_us: bool}>,
+ *     targets: list<array{target: int, win_chance: float, gain: ?float, expected_gain: ?float}>}
  * @phpstan-import-type PageOneEvidence from ReadKeyword
  * @phpstan-import-type FigureSource from ReadKeyword
  */
 final class ExplainKeyword
 {
+    /** Targets that can be tried. */
+    private const TARGETS = 20;
+
     /**
-     * @param list<FigureSource> $sources as the dossier shows them
+     * @param list<FigureSource> $sources     as the dossier shows them
+     * @param ?string            $leadingPage URL of the page that leads for us
      *
-     * @return array{why: array<string, Explanation>, money: array<string, ?float>} what the gain is worth a month, and
-     *                                                                             figure → explanation; empty where nothing was weighed
+     * @return array{why: array<string, Explanation>, money: array<string, ?float>, places: ?Places} figure → explanation, what the gain is
+     *     worth a month, and where we could stand; empty where nothing was weighed, no places where the difficulty is unknown
      */
-    public function figures(Comparison $comparison, WeighedRow $row, array $sources): array
+    public function figures(Comparison $comparison, WeighedRow $row, array $sources, ?string $leadingPage, Weights $weights): array
     {
         $models = $comparison->models();
         if ($models === null || $row->scores === null || $row->tactic === null) {
-            return ['why' => [], 'money' => []];
+            return ['why' => [], 'money' => [], 'places' => null];
         }
-        $facts = $this->facts($comparison, $models, $row, $row->scores, $row->tactic->tactic, $sources);
+        $facts = $this->facts($comparison, $models, $row, $row->scores, $row->tactic->tactic, $sources, $leadingPage, $weights);
         $clicks = $facts->clicks();
 
         return ['why' => (new Explainer($facts))->all(), 'money' => [
             'gain_value' => $clicks->gainValue($facts->cpc),
             'conversions' => $clicks->conversions($facts->conversionRate),
             'revenue' => $clicks->revenue($facts->conversionRate, $facts->valuePerConversion),
-        ]];
+        ], 'places' => $this->places($facts)];
     }
 
     /** @param list<FigureSource> $sources */
@@ -62,6 +70,8 @@ final class ExplainKeyword
         Scores $scores,
         Tactic $tactic,
         array $sources,
+        ?string $leadingPage,
+        Weights $weights,
     ): FigureInputs {
         $rulebook = Study::query()->findOrFail($comparison->study_id)->rulebook();
 
@@ -75,21 +85,55 @@ final class ExplainKeyword
             $models->curve,
             $rulebook->text('curve'),
             $models->comfort,
-            $models->winModel,
-            new WinChance($models->winModel, $rulebook->float('head_start_11_20'), $rulebook->float('head_start_21_50')),
+            $models->positions,
+            $models->effect,
+            $row->heldGround(),
+            $leadingPage,
+            (new FeatureClicks($rulebook->shares('feature_clicks')))->shareLeft(FeatureClicks::read((string) $row->features)),
             $models->links,
             $this->pageOneMedian($comparison->study_id, $row->keyword),
             $this->ownPageLinks($comparison->study_id, $row->ownUrl),
             new StrikingDistance($rulebook->int('striking_from'), $rulebook->int('striking_to')),
+            $rulebook->float('quick_win_gain'),
             $rulebook->float('short_term_chance'),
             $scores,
-            $rulebook->priorities(),
+            $weights,
             $tactic,
             $row->cpc,
             self::sourceOf($sources, 'cpc', $row->cpc),
-            $rulebook->float('conversion_rate'),
+            $rulebook->conversionRate($row->intent),
             $rulebook->optionalFloat('value_per_conversion'),
         );
+    }
+
+    /**
+     * The chance of every class of places, wherever we stand, and what each target would bring.
+     *
+     * @return ?Places null where the difficulty is unknown
+     */
+    private function places(FigureInputs $facts): ?array
+    {
+        if ($facts->difficulty === null) {
+            return null;
+        }
+        $ours = PlaceClass::of($facts->position);
+        $classes = [];
+        foreach ($facts->positions->chances($facts->difficulty, $facts->ground)->byClass() as $class => $chance) {
+            $classes[] = ['name' => PlaceClass::names()[$class], 'chance' => $chance, 'holds_us' => $class === $ours];
+        }
+        $targets = [];
+        $last = $facts->position === null ? self::TARGETS : min(self::TARGETS, $facts->position - 1);
+        for ($target = 1; $target <= $last; ++$target) {
+            $prospect = $facts->prospect($target);
+            $targets[] = [
+                'target' => $target,
+                'win_chance' => (float) $prospect->winChance,
+                'gain' => $facts->clicks($target)->gain,
+                'expected_gain' => $prospect->expectedGain,
+            ];
+        }
+
+        return ['classes' => $classes, 'targets' => $targets];
     }
 
     /**
@@ -97,7 +141,7 @@ final class ExplainKeyword
      *
      * @return list<EvidenceFact> what speaks for and against winning it
      */
-    public function evidence(Comparison $comparison, WeighedRow $row, array $pageOne): array
+    public function evidence(Comparison $comparison, WeighedRow $row, array $pageOne, ?string $leadingPage): array
     {
         $models = $comparison->models();
         if ($models === null) {
@@ -116,13 +160,17 @@ final class ExplainKeyword
                 $result['authority'],
                 $result['page_strength'],
                 $result['referring_domains'],
+                $result['title'],
             ),
             $pageOne,
         );
         $first = array_values(array_filter($results, static fn(PageOneResult $result): bool => $result->position <= PageOne::LAST));
 
         return (new Evidence($models->comfort, $comparison->domains[0]['authority'] ?? null, $rulebook->float('peer_band')))->of(
+            $row->keyword,
             $row->difficulty,
+            $row->heldGround(),
+            $leadingPage,
             $competitors,
             $first,
         );

@@ -10,7 +10,9 @@ use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
+use GreaterReach\Core\Pages\PageGraph;
 use GreaterReach\Core\Priority\Criterion;
+use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Winning\PageOneResult;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -25,9 +27,9 @@ use Illuminate\Support\Facades\DB;
  * @phpstan-type FigureSource array{kind: string, day: string, domain: ?string, file: ?string, volume: ?int, difficulty: ?float,
  *     cpc: ?float}
  * @phpstan-type ResultRow object{position: int, url: string, authority: ?string, page_strength: ?string, referring_domains: ?int,
- *     day: string}
+ *     title: ?string, day: string}
  * @phpstan-type PageOneEvidence array{position: int, url: string, authority: ?float, page_strength: ?float,
- *     referring_domains: ?int, day: string, is_weak: bool}
+ *     referring_domains: ?int, title: ?string, day: string, is_weak: bool}
  */
 final readonly class ReadKeyword
 {
@@ -35,8 +37,12 @@ final readonly class ReadKeyword
     {
     }
 
-    /** @return ?array<string, mixed> null when the comparison does not have the keyword */
-    public function execute(Comparison $comparison, string $keyword): ?array
+    /**
+     * @param Weights $weights that its priority is told by
+     *
+     * @return ?array<string, mixed> null when the comparison does not have the keyword
+     */
+    public function execute(Comparison $comparison, string $keyword, Weights $weights): ?array
     {
         $source = new ComparisonRows($comparison);
         $row = $source->at($keyword);
@@ -46,13 +52,16 @@ final readonly class ReadKeyword
 
         $sources = $this->sources($comparison->study_id, $keyword);
         $pageOne = $this->pageOne($comparison->study_id, $keyword);
+        $pages = $this->pages($comparison, $keyword);
+        $leadingPage = self::leadingPage($comparison, $pages);
 
         return [
             ...$source->presentAll([$row])[0],
             'scores' => $row->scores?->toArray() ?? array_fill_keys(Criterion::names(), null),
+            'priority' => $row->scores === null ? null : $weights->priorityOf($row->scores),
             'log' => $this->log($comparison->study_id, $keyword),
             'history' => $this->history($comparison, $keyword),
-            'pages' => $this->pages($comparison, $keyword),
+            'pages' => $pages,
             'sources' => $sources,
             'disputed_authority' => $this->figures->disputed(
                 Study::query()->findOrFail($comparison->study_id),
@@ -61,8 +70,9 @@ final readonly class ReadKeyword
             'monthly' => $this->monthly($comparison->study_id, $keyword),
             'topic_keywords' => $this->topicKeywords($comparison, (string) $row->topic),
             'page_one' => $pageOne,
-            ...$this->explain->figures($comparison, $row, $sources),
-            'evidence' => $this->explain->evidence($comparison, $row, $pageOne),
+            'leading_page' => $leadingPage,
+            ...$this->explain->figures($comparison, $row, $sources, $leadingPage, $weights),
+            'evidence' => $this->explain->evidence($comparison, $row, $pageOne, $leadingPage),
         ];
     }
 
@@ -160,9 +170,33 @@ final readonly class ReadKeyword
             ->where('channel', $comparison->channel)
             ->whereIn('domain_id', array_keys($days))
             ->orderBy('position')
+            ->orderBy('ordinal')
             ->get(['domain_id as domain', 'day', 'position', 'url']);
 
         return array_values($rows->filter(static fn(object $row): bool => $days[$row->domain] === $row->day)->all());
+    }
+
+    /**
+     * The page that leads for us: of each other domain the one that has its best position, and of these the best; `GroundBook` is the rule.
+     *
+     * @param list<object{domain: int, day: string, position: int, url: ?string}> $pages the best first
+     */
+    private static function leadingPage(Comparison $comparison, array $pages): ?string
+    {
+        $best = [];
+        foreach ($pages as $page) {
+            $best[$page->domain] ??= $page;
+        }
+        $leading = null;
+        foreach (\array_slice($comparison->domains, 1) as $domain) {
+            $page = $best[$domain['id']] ?? null;
+            $isCounted = $page !== null && PageGraph::counts($page->url, $page->position);
+            if ($isCounted && ($leading === null || $page->position < $leading->position)) {
+                $leading = $page;
+            }
+        }
+
+        return $leading?->url;
     }
 
     /** @return list<FigureSource> what each source says, the newest first */
@@ -227,7 +261,8 @@ final readonly class ReadKeyword
         /** @var array<int, ResultRow> $rows */
         $rows = DB::table('live_results')->where('study_id', $study)->where('keyword', $keyword)
             ->whereRaw('day = (SELECT max(day) FROM live_results WHERE study_id = ? AND keyword = ?)', [$study, $keyword])
-            ->orderBy('position')->limit(20)->get(['position', 'url', 'authority', 'page_strength', 'referring_domains', 'day'])->all();
+            ->orderBy('position')->limit(20)
+            ->get(['position', 'url', 'authority', 'page_strength', 'referring_domains', 'title', 'day'])->all();
 
         return array_values(array_map(self::result(...), $rows));
     }
@@ -245,6 +280,7 @@ final readonly class ReadKeyword
             Figures::float($row->authority),
             Figures::float($row->page_strength),
             $row->referring_domains,
+            $row->title,
         );
 
         return [
@@ -253,6 +289,7 @@ final readonly class ReadKeyword
             'authority' => $result->authority,
             'page_strength' => $result->pageStrength,
             'referring_domains' => $result->referringDomains,
+            'title' => $result->title,
             'day' => $row->day,
             'is_weak' => $result->isWeak(),
         ];

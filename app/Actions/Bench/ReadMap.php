@@ -22,13 +22,13 @@ use Illuminate\Support\Collection;
 final class ReadMap
 {
     private const MOST = 800;
-    private const CONTOURS = [.75, .5, .25, .1];
+    private const CONTOURS = [.5, .25, .1, .05, .02];
 
     /**
      * @return array{points: list<MapPoint>, left_out: int, comfort: ?float,
-     *     contours: list<array{chance: float, difficulty: float}>} most expected gain first; contours without a head start
+     *     contours: list<array{chance: float, difficulty: float}>} most expected gain first; contours for a keyword where we are absent
      */
-    public function execute(Comparison $comparison, Sentence $sentence, FitGate $gate, bool $byTopic, string $priority): array
+    public function execute(Comparison $comparison, Sentence $sentence, FitGate $gate, bool $byTopic, string $priority, int $target): array
     {
         $rows = ListedRows::of($comparison, $sentence, $gate)->whereNotNull('difficulty')->whereNotNull('expected_gain');
         $points = $byTopic
@@ -54,7 +54,7 @@ final class ReadMap
             'points' => array_values($shown->map(self::point(...))->all()),
             'left_out' => $all - \count($shown),
             'comfort' => $comparison->models()?->comfort->value,
-            'contours' => self::contours($comparison),
+            'contours' => self::contours($comparison, $target),
         ];
     }
 
@@ -78,17 +78,15 @@ final class ReadMap
     }
 
     /**
-     * @return list<array{chance: float, difficulty: float}> difficulties between 0 and 100 at which the win chance passes a round figure
+     * @return list<array{chance: float, difficulty: float}> difficulties between 0 and 100 at which the chance to reach the target passes
+     *     a round figure, where we are absent and no page leads
      */
-    private static function contours(Comparison $comparison): array
+    private static function contours(Comparison $comparison, int $target): array
     {
-        $model = $comparison->models()?->winModel;
-        if ($model === null) {
-            return [];
-        }
+        $models = $comparison->models();
         $contours = [];
         foreach (self::CONTOURS as $chance) {
-            $difficulty = $model->difficultyAt($chance);
+            $difficulty = $models?->difficultyAt($chance, $target);
             if ($difficulty !== null) {
                 $contours[] = ['chance' => $chance, 'difficulty' => $difficulty];
             }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
+use App\Exceptions\Refused;
 use App\Models\Comparison;
+use App\Support\Catalogue\CatalogueEntry;
+use App\Support\Catalogue\RowCatalogue;
 use App\Support\Catalogue\WeighedRow;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\RankedRow;
@@ -16,7 +19,15 @@ use GreaterReach\Core\Priority\Weights;
 /** One page of the ranked list, what is pinned first, then ordered by the weights given, with the parts of every priority. */
 final class ReadOpportunities
 {
-    /** @return array{rows: list<array<string, mixed>>, next: ?string, total: int} */
+    public const BY_PRIORITY = 'priority';
+
+    /**
+     * @param string $sort the priority, or what an order of the bench is called
+     *
+     * @return array{rows: list<array<string, mixed>>, next: ?string, total: int}
+     *
+     * @throws Refused when there is no such order
+     */
     public function execute(
         Comparison $comparison,
         Sentence $sentence,
@@ -25,10 +36,12 @@ final class ReadOpportunities
         int $offset,
         int $limit,
         bool $pinsFirst = true,
+        string $sort = self::BY_PRIORITY,
+        bool $descending = true,
     ): array {
         $list = new RankedRows($comparison, $sentence, $gate, $pinsFirst);
         $total = $list->count();
-        $page = $list->page($weights, $offset, $limit);
+        $page = $list->page($weights, $offset, $limit, self::column($sort), $descending);
         $ranked = [];
         $rows = array_map(static fn(RankedRow $row): WeighedRow => $row->row, $page);
         foreach ((new ComparisonRows($comparison))->presentAll($rows) as $number => $presented) {
@@ -41,5 +54,18 @@ final class ReadOpportunities
         }
 
         return ['rows' => $ranked, 'next' => $offset + $limit < $total ? (string) ($offset + $limit) : null, 'total' => $total];
+    }
+
+    /** @return ?CatalogueEntry null for the priority */
+    private static function column(string $sort): ?CatalogueEntry
+    {
+        $orders = RowCatalogue::orders();
+
+        return $sort === self::BY_PRIORITY
+            ? null
+            : $orders[$sort] ?? throw Refused::because(
+                'sort',
+                sprintf('Sorting goes by one of %s.', implode(', ', [self::BY_PRIORITY, ...array_keys($orders)])),
+            );
     }
 }

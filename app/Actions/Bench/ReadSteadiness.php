@@ -6,52 +6,83 @@ namespace App\Actions\Bench;
 
 use App\Models\Comparison;
 use App\Support\Catalogue\RowCatalogue;
+use App\Support\Database\Figures;
+use App\Support\Database\RowStream;
 use App\Support\Rows\ListedRows;
 use App\Support\Rows\PrioritySql;
 use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Priority\Criterion;
+use GreaterReach\Core\Priority\OpportunityOrder;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Steadiness;
+use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** How steady the places at the top of a ranked list are, whatever the weights. */
 final class ReadSteadiness
 {
+    private const TOLD_EVERY = 10_000;
+
     /**
+     * @param ?\Closure(int): void $tell told the number of rows read, now and then
+     *
      * @return array{top: int, draws: int, shares: array<string, array{share: float, meaning: string}>, otherwise: string} keyword →
      *     share of the draws in which it stays in the top, and what that means; who is not named never comes there
      */
-    public function execute(Comparison $comparison, Sentence $sentence, Rulebook $rulebook): array
-    {
+    public function execute(
+        Comparison $comparison,
+        Sentence $sentence,
+        Rulebook $rulebook,
+        Weights $weights,
+        ?\Closure $tell = null,
+    ): array {
         [$draws, $top] = [$rulebook->int('steadiness_draws'), $rulebook->int('steadiness_top')];
-        $names = RowCatalogue::scores();
-        $listed = ListedRows::of($comparison, $sentence, $rulebook->fitGate())
-            ->whereNotNull('gain')
-            ->select(['keyword', 'gain', 'difficulty', ...$names])
-            ->selectRaw('row_number() OVER (PARTITION BY '.implode(', ', $names).' ORDER BY '.PrioritySql::BEYOND.') AS place');
-        // No more rows of the same scores than there are places can ever be in the top.
-        /** @var list<array<string, int|string|null>> $rows each score and the place */
-        $rows = DB::query()->fromSub($listed, 'listed')->where('place', '<=', $top)->orderByRaw(PrioritySql::BEYOND)->get()
-            ->map(static fn(\stdClass $row): array => (array) $row)->all();
-        $scores = array_map(
-            static fn(array $row): Scores => Scores::inOrder(
-                ...array_map(static fn(string $name): ?int => $row[$name] === null ? null : (int) $row[$name], $names),
-            ),
-            $rows,
-        );
-        $shares = array_combine(
-            array_map(static fn(array $row): string => (string) $row['keyword'], $rows),
-            Steadiness::ofScores($scores, $draws, $top, $rulebook->int('seed')),
-        );
+        $listed = ListedRows::of($comparison, $sentence, $rulebook->fitGate());
+        $shares = [];
+        $places = $top;
+        for ($part = 0; $part < OpportunityOrder::PARTS && $places > 0; ++$part) {
+            $here = DB::transaction(
+                static fn(): array => Steadiness::ofScores(
+                    self::scores($listed, $part, $weights->criteria(), $tell),
+                    $weights->criteria(),
+                    $draws,
+                    $places,
+                    $rulebook->int('seed'),
+                ),
+            );
+            foreach ($here as $keyword => $share) {
+                $shares[$keyword] = ['share' => $share, 'meaning' => Steadiness::meaning($share)];
+            }
+            $places -= \count($here);
+        }
 
-        return [
-            'top' => $top,
-            'draws' => $draws,
-            'shares' => array_map(
-                static fn(float $share): array => ['share' => $share, 'meaning' => Steadiness::meaning($share)],
-                array_filter($shares),
-            ),
-            'otherwise' => Steadiness::meaning(0.0),
-        ];
+        return ['top' => $top, 'draws' => $draws, 'shares' => $shares, 'otherwise' => Steadiness::meaning(0.0)];
+    }
+
+    /**
+     * @param list<Criterion>      $criteria that count
+     * @param ?\Closure(int): void $tell     told the number of rows read, now and then
+     *
+     * @return \Generator<string, Scores> of one part of the order, as they stand where priorities are equal
+     */
+    private static function scores(Builder $listed, int $part, array $criteria, ?\Closure $tell): \Generator
+    {
+        $names = array_map(static fn(Criterion $one): string => $one->value, $criteria);
+        $query = $listed
+            ->clone()
+            ->select(['comparison_rows.keyword', ...array_map(RowCatalogue::score(...), $names)])
+            ->whereRaw(PrioritySql::PART.' = '.$part)
+            ->orderByRaw(PrioritySql::BEYOND);
+        $unknown = array_fill_keys(Criterion::names(), null);
+        $read = 0;
+        foreach (RowStream::ofQuery($query) as $row) {
+            if (++$read % self::TOLD_EVERY === 0 && $tell !== null) {
+                $tell($read);
+            }
+            $keyword = (string) array_shift($row);
+            yield $keyword => Scores::of([...$unknown, ...array_combine($names, array_map(Figures::float(...), $row))]);
+        }
     }
 }

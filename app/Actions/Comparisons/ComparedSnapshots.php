@@ -62,7 +62,7 @@ final readonly class ComparedSnapshots
         );
     }
 
-    /** @return list<array<string, int|float|string|null>> id, entry, snapshot, previous, and what the win model learns from */
+    /** @return list<array<string, int|float|string|null>> id, entry, authority, snapshot, previous */
     public function describe(): array
     {
         $described = [];
@@ -71,7 +71,6 @@ final readonly class ComparedSnapshots
                 'id' => $domain->id,
                 'entry' => $domain->entry,
                 'authority' => $domain->authority,
-                ...$domain->figures(),
                 'snapshot' => $this->current[$number]?->day->toDateString(),
                 'previous' => $this->previous[$number]?->day->toDateString(),
             ];
@@ -91,12 +90,12 @@ final readonly class ComparedSnapshots
     {
         // Other pages of a domain are read for the current snapshots alone: only their best counts before.
         $best = $onlyBest ? 'AND ordinal = 1' : '';
-        $sql = "SELECT keyword, position, url FROM rankings WHERE study_id = ? AND snapshot_id = ? {$best}{$range->andKeyword()} "
+        $sql = "SELECT keyword, position, url, features FROM rankings WHERE study_id = ? AND snapshot_id = ? {$best}{$range->andKeyword()} "
             ."ORDER BY keyword, ordinal";
-        /** @var iterable<array{string, int, ?string}> $rows */
+        /** @var iterable<array{string, int, ?string, ?string}> $rows */
         $rows = RowStream::of($sql, [$this->study, $snapshot->id, ...$range->bindings()]);
-        foreach ($rows as [$keyword, $position, $url]) {
-            yield new Ranking($keyword, $position, $url);
+        foreach ($rows as [$keyword, $position, $url, $features]) {
+            yield new Ranking($keyword, $position, $url, $features);
         }
     }
 }

@@ -78,7 +78,7 @@ final class ComparisonParts
     }
 
     /** Leaves what was learnt where whoever weighs finds it. */
-    public function teach(Models $models, FoundTopics $topics): void
+    public function teach(Models $models, FoundFacts $topics): void
     {
         LearntFile::write($this->folder, $models);
         $found = $topics->lines();

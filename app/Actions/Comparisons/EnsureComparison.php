@@ -172,16 +172,16 @@ final readonly class EnsureComparison
         $moves = $snapshots->previous[0] !== null;
         $parts = ComparisonParts::open($order, $snapshots, $comparison->id);
         try {
-            [$models, $topics] = $this->learn->execute($study, $snapshots, $curve, $parts->gathered(), static function (
+            $learnt = $this->learn->execute($study, $snapshots, $curve, $parts->gathered(), static function (
                 Gathered $gathered,
                 Metrics $metrics,
             ) use ($tally, $comparator, $moves, $tell): void {
                 $tally->add($comparator->row($gathered, $moves), $metrics);
                 $tell();
             });
-            $summary = $tally->summary()->weighed($models, $topics->count());
-            $parts->teach($models, $topics);
-            unset($topics);
+            $parts->teach($learnt->models, $learnt->found);
+            $summary = $tally->summary()->weighed(($learnt->judge)(), $learnt->found->topics());
+            unset($learnt);
             $copy = $this->roomFor($comparison, $summary->keywords);
             foreach ($parts->weighed() as $line) {
                 $copy->add($line);

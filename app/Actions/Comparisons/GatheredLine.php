@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Comparisons;
 
+use GreaterReach\Core\Clicks\FeatureClicks;
 use GreaterReach\Core\Comparison\Gathered;
 use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Metrics\Metrics;
@@ -11,7 +12,10 @@ use GreaterReach\Core\Metrics\Metrics;
 /**
  * Everything gathered of one keyword as a line of a file, since all must be known of all keywords before the first can be
  * weighed. Two JSON lists with a tab between them: what weighing needs, and the competitors' pages, which learning needs
- * beside it. The pages of a domain are a flat list, position and URL by turns.
+ * beside it. The pages of a domain are a flat list, position and URL by turns. Beside what is gathered and known stand the median of the
+ * referring domains on page one, and the features of the results page.
+ *
+ * @phpstan-type Read array{Gathered, Metrics, ?float, list<string>}
  */
 final class GatheredLine
 {
@@ -20,12 +24,15 @@ final class GatheredLine
     /** @param ?float $median referring domains of the pages at 1–10 */
     public static function of(Gathered $gathered, Metrics $metrics, ?float $median): string
     {
-        $pages = [];
+        $pages = $features = [];
         foreach ($gathered->rankings as $rankings) {
             $flat = [];
             foreach ($rankings as $page) {
                 $flat[] = $page->position;
                 $flat[] = $page->url;
+                if ($page->features !== null) {
+                    $features[] = $page->features;
+                }
             }
             $pages[] = $flat;
         }
@@ -33,12 +40,13 @@ final class GatheredLine
         $first = [
             $gathered->keyword, $gathered->positions(), $own, $gathered->previous, $metrics->volume, $metrics->difficulty, $metrics->cpc,
             $metrics->advertiserCompetition, $metrics->monthly, $metrics->volumeIsDerived, $median,
+            $features === [] ? [] : FeatureClicks::together($features),
         ];
 
         return json_encode($first, self::FLAGS)."\t".json_encode($pages, self::FLAGS)."\n";
     }
 
-    /** @return array{Gathered, Metrics, ?float} as it was */
+    /** @return Read as it was */
     public static function whole(string $line): array
     {
         [$first, $second] = explode("\t", $line, 2);
@@ -48,7 +56,7 @@ final class GatheredLine
         return self::read($first, $theirs);
     }
 
-    /** @return array{Gathered, Metrics, ?float} of competitors the best position alone, which is enough for weighing and quicker */
+    /** @return Read of competitors the best position alone, which is enough for weighing and quicker */
     public static function weighable(string $line): array
     {
         return self::read((string) strstr($line, "\t", true), null);
@@ -57,16 +65,16 @@ final class GatheredLine
     /**
      * @param ?list<list<int|string|null>> $theirs the competitors' pages; null makes them from the positions
      *
-     * @return array{Gathered, Metrics, ?float}
+     * @return Read
      */
     private static function read(string $json, ?array $theirs): array
     {
         /**
-         * @var array{string, list<?int>, list<int|string|null>, list<?int>, ?int, ?float, ?float, ?float, ?list<?int>, bool, ?float}
-         *     $cells
+         * @var array{string, list<?int>, list<int|string|null>, list<?int>, ?int, ?float, ?float, ?float, ?list<?int>, bool, ?float,
+         *     list<string>} $cells
          */
         $cells = json_decode($json, true, 4, JSON_THROW_ON_ERROR);
-        [$keyword, $positions, $own, $previous, $volume, $difficulty, $cpc, $competition, $monthly, $derived, $median] = $cells;
+        [$keyword, $positions, $own, $previous, $volume, $difficulty, $cpc, $competition, $monthly, $derived, $median, $features] = $cells;
         $rankings = [self::rankings($keyword, $own)];
         for ($domain = 1, $domains = \count($positions); $domain < $domains; ++$domain) {
             $rankings[] = match (true) {
@@ -80,6 +88,7 @@ final class GatheredLine
             new Gathered($keyword, $rankings, $previous),
             new Metrics($volume, $difficulty, $cpc, $competition, $monthly, $derived),
             $median,
+            $features,
         ];
     }
 

@@ -13,67 +13,63 @@ use GreaterReach\Core\Comparison\Gathered;
 use GreaterReach\Core\Meaning\BrandMatcher;
 use GreaterReach\Core\Meaning\TopicBuilder;
 use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Pages\PageGraph;
 use GreaterReach\Core\Priority\Models;
-use GreaterReach\Core\Priority\TacticRule;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Site\PublicSuffixList;
-use GreaterReach\Core\Winning\ComfortDifficulty;
-use GreaterReach\Core\Winning\LinksNeeded;
-use GreaterReach\Core\Winning\WinModel;
-use GreaterReach\Core\Winning\WinObservations;
+use GreaterReach\Core\Winning\GroundBook;
+use GreaterReach\Core\Winning\PositionModel;
+use GreaterReach\Core\Winning\PositionObservations;
 
 /** Goes once through all that was gathered, whatever `within` is, and learns from it what weighing needs. */
 final readonly class LearnModels
 {
-    public function __construct(private PublicSuffixList $suffixes)
+    public function __construct(private PublicSuffixList $suffixes, private LearnEffect $effect)
     {
     }
 
     /**
      * @param iterable<string>                  $lines as GatheredLine makes them, in key order
      * @param \Closure(Gathered, Metrics): void $tell  told what was gathered of each keyword
-     *
-     * @return array{Models, FoundTopics}
      */
-    public function execute(Study $study, ComparedSnapshots $snapshots, CtrCurve $curve, iterable $lines, \Closure $tell): array
+    public function execute(Study $study, ComparedSnapshots $snapshots, CtrCurve $curve, iterable $lines, \Closure $tell): Learnt
     {
         $rulebook = $study->rulebook();
         $brands = $this->brands($snapshots->domains);
-        $observations = new WinObservations($snapshots->domainsWithSnapshot());
-        $topics = new TopicBuilder($rulebook->int('topic_evidence'), new PostgresStemmer($study->language));
-        $comfort = $linkDifficulties = $linkMedians = [];
-        $ownPages = '';
-        $comfortVolume = $rulebook->int('comfort_volume');
+        $authorities = array_map(static fn(Domain $domain): ?float => $domain->authority, $snapshots->domains);
+        $graph = new PageGraph();
+        $topics = new TopicBuilder($rulebook->int('topic_evidence'), new PostgresStemmer($study->language), $graph);
+        $grounds = new GroundBook(\count($authorities));
+        $observations = new PositionObservations($authorities, $snapshots->domainsWithSnapshot());
+        $lessons = new Lessons($rulebook->int('comfort_volume'));
         foreach ($lines as $line) {
             [$gathered, $known, $median] = GatheredLine::whole($line);
             $keyword = $gathered->keyword;
             $positions = $gathered->positions();
+            $isBranded = $brands->domainsIn($keyword) !== 0;
             $tell($gathered, $known);
-            $observations->add($known->difficulty, $positions);
-            $topics->add($keyword, $known->volume, $gathered->rankings);
-            if (
-                $known->difficulty !== null &&
-                ComfortDifficulty::counts($positions[0], $known->volume, $comfortVolume) &&
-                $brands->domainsIn($keyword) === 0
-            ) {
-                $comfort[] = $known->difficulty;
-            }
-            if ($known->difficulty !== null && $median !== null) {
-                $linkDifficulties[] = $known->difficulty;
-                $linkMedians[] = $median;
-            }
-            $ownPages .= TacticRule::isOwnPage($positions[0]) ? '1' : '0';
+            $topics->add($keyword, $known->volume);
+            $grounds->add($graph->add($gathered->rankings), $positions);
+            $observations->add($keyword, $known->difficulty, $positions, $isBranded);
+            $lessons->add($positions[0], $known, $median, $isBranded);
         }
-        $comfortDifficulty = ComfortDifficulty::fromDifficulties($comfort);
-        $figures = array_map(static fn(Domain $domain): array => $domain->figures(), $snapshots->domains);
+        $isTold = $graph->isTold();
+        $groups = $observations->groups($grounds, $lessons->addGround(...));
+        unset($grounds, $observations);
+        $comfort = $lessons->comfort();
+        $lambda = $rulebook->float('model_lambda');
         $models = new Models(
             $curve,
-            $comfortDifficulty,
-            WinModel::fit($observations, $figures, $rulebook->float('win_lambda'), $comfortDifficulty),
-            LinksNeeded::fit($linkDifficulties, $linkMedians),
+            $comfort,
+            PositionModel::learn($groups, $isTold, $lambda, $comfort, $authorities[0]),
+            $lessons->links(),
+            $this->effect->execute($study),
         );
+        $found = new FoundFacts($topics->build(), $lessons->ownPages(), $lessons->grounds());
 
-        return [$models, new FoundTopics($topics->build(), $ownPages)];
+        return new Learnt($models, $found, static fn(): Models => $models->withPositions(
+            $models->positions->judged($groups, $isTold, $lambda, $comfort),
+        ));
     }
 
     /** @param list<Domain> $domains */

@@ -18,12 +18,11 @@ final class LearntFile
             throw new \RuntimeException("{$folder} cannot be written to.");
     }
 
-    /** @param array<string, ?float> $own feature of a domain → ours, as the model was learnt with it */
-    public static function read(string $folder, array $own): Models
+    public static function read(string $folder): Models
     {
         /** @var array<string, mixed> $kept */
         $kept = json_decode((string) file_get_contents($folder.'/'.self::NAME), true, 16, JSON_THROW_ON_ERROR);
 
-        return Models::fromArray($kept, $own) ?? throw new \RuntimeException("{$folder} holds no models.");
+        return Models::fromArray($kept) ?? throw new \RuntimeException("{$folder} holds no models.");
     }
 }

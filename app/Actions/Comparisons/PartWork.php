@@ -24,7 +24,7 @@ final readonly class PartWork
             return;
         }
         $rows = new RowLines($order->study->id, $comparison);
-        $models = LearntFile::read($part->folder, $order->study->ownDomain()->figures());
+        $models = LearntFile::read($part->folder);
         $brands = $this->learn->brands($snapshots->domains);
         LineFile::write(
             $part->weighed(),

@@ -23,7 +23,7 @@ final class WeighKeywords
 
     /**
      * @param iterable<string> $gathered lines as GatheredLine makes them
-     * @param iterable<string> $found    lines as FoundTopics makes them, of the same keywords
+     * @param iterable<string> $found    lines as FoundFacts makes them, of the same keywords
      *
      * @return \Generator<int, string> a row each, as COPY reads it
      */
@@ -47,8 +47,8 @@ final class WeighKeywords
         $none = new Judgement();
         $topics = (static fn(): \Generator => yield from $found)();
         foreach ($gathered as $line) {
-            [$keyword, $metrics, $median] = GatheredLine::weighable($line);
-            [$topic, $ownPages] = FoundTopics::read($topics->current());
+            [$keyword, $metrics, $median, $features] = GatheredLine::weighable($line);
+            [$topic, $ownPages, $ground] = FoundFacts::read($topics->current());
             $topics->next();
             $row = $comparator->row($keyword, $snapshots->previous[0] !== null);
             $judgement = $judgements->at($row->keyword) ?? $none;
@@ -56,11 +56,13 @@ final class WeighKeywords
                 $row,
                 $metrics->corrected($judgement->difficulty),
                 $judgement,
+                $ground,
                 $median,
                 $links[$row->ownUrl() ?? ''] ?? 0,
                 $measured->at($row->keyword),
                 TacticRule::hasPageForAnother($ownPages, $keyword->positions()[0]),
                 $judgement->topic ?? $topic,
+                $features,
             )), $topic));
         }
     }

@@ -14,6 +14,8 @@ use App\Support\Rows\ComparisonRows;
 use GreaterReach\Core\Meaning\BrandMatcher;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\Opportunity;
+use GreaterReach\Core\Priority\ScoreCell;
+use GreaterReach\Core\Priority\TacticLabel;
 use GreaterReach\Core\Priority\Weigher;
 use Illuminate\Support\Facades\DB;
 
@@ -95,8 +97,10 @@ final readonly class Rescore
         $values = $bindings = [];
         foreach (ComparisonRows::read($comparison->table()->query()->whereIn('keyword', $keywords)) as $row) {
             $opportunity = $weigher->weigh($row->candidate($judgements[$row->keyword] ?? new Judgement()));
+            $reach = $opportunity->prospect->reach;
+            $tactic = $row->tactic === null ? null : $weigher->withLinks($row->tactic->tactic, $row->linksToEarn, $reach);
             $values[] = '(?, '.implode(', ', array_map(static fn(string $type): string => "?::{$type}", self::types())).')';
-            array_push($bindings, $row->keyword, ...self::cells($opportunity));
+            array_push($bindings, $row->keyword, ...self::cells($opportunity, $tactic));
         }
         if ($values === []) {
             return;
@@ -120,23 +124,31 @@ final readonly class Rescore
         return [
             'target' => 'smallint',
             'gain' => 'float8',
+            'win_chance' => 'float8',
             'expected_gain' => 'float8',
+            'horizon' => 'text',
+            'tactic' => 'text',
             'intent' => 'text',
-            ...array_fill_keys(RowCatalogue::scores(), 'smallint'),
+            ...array_fill_keys(RowCatalogue::scores(), 'float8'),
+            RowCatalogue::CELL => 'integer',
         ];
     }
 
     /** @return list<string|int|null> in the order of types(); floats as text, as the driver would cut them short */
-    private static function cells(Opportunity $opportunity): array
+    private static function cells(Opportunity $opportunity, ?TacticLabel $tactic): array
     {
         $exact = static fn(?float $value): ?string => $value === null ? null : Figures::exact($value);
 
         return [
             $opportunity->clicks->target,
             $exact($opportunity->clicks->gain),
-            $exact($opportunity->expectedGain),
+            $exact($opportunity->prospect->winChance),
+            $exact($opportunity->prospect->expectedGain),
+            $opportunity->horizon?->value,
+            $tactic === null ? null : (string) $tactic,
             $opportunity->intent->value,
-            ...array_values($opportunity->scores->toArray()),
+            ...array_map($exact, array_values($opportunity->scores->toArray())),
+            ScoreCell::of($opportunity->scores),
         ];
     }
 }

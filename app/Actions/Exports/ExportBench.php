@@ -14,11 +14,15 @@ use GreaterReach\Core\Priority\Weights;
 /** The same tables as the commands write, left with the rows that the sentence lets through. */
 final readonly class ExportBench
 {
-    /** Place of the keyword in each table. */
+    /** Place of the keyword in each table that has one. */
     private const KEYWORD = ['compare' => 0, 'weigh' => 1, 'topics' => 1];
 
-    public function __construct(private CompareExport $compare, private WeighExport $weigh, private TopicsExport $topics)
-    {
+    public function __construct(
+        private CompareExport $compare,
+        private WeighExport $weigh,
+        private TopicsExport $topics,
+        private ModelExport $model,
+    ) {
     }
 
     public function execute(string $export, Comparison $comparison, Sentence $sentence, Weights $weights, FitGate $gate): Table
@@ -26,9 +30,10 @@ final readonly class ExportBench
         $table = match ($export) {
             'weigh' => $this->weigh->table($comparison, $weights, $gate),
             'topics' => $this->topics->table($comparison),
+            'model' => $this->model->table($comparison),
             default => $this->compare->table($comparison),
         };
-        if ($sentence->clauses === []) {
+        if ($sentence->clauses === [] || ! isset(self::KEYWORD[$export])) {
             return $table;
         }
         $wanted = (new ComparisonRows($comparison))->query($sentence)->pluck('keyword')->flip()->all();

@@ -23,6 +23,7 @@ final class WeighExport
         'target',
         'volume',
         'difficulty',
+        'ground',
         'visits_now',
         'potential',
         'gain',
@@ -35,7 +36,7 @@ final class WeighExport
         'intent',
         'topic',
     ];
-    private const FLOATS = [6, 7, 8, 9, 10, 11, 12];
+    private const FLOATS = [6, 7, 8, 9, 10, 11, 12, 13];
 
     /** The rows are read as they are asked for, inside a transaction of the caller's. */
     public function table(Comparison $comparison, Weights $weights, FitGate $gate): Table
@@ -50,8 +51,8 @@ final class WeighExport
         $priority = PrioritySql::expression($weights);
         $order = PrioritySql::order($weights);
         $sql = <<<SQL
-            SELECT 0, keyword, standing, own_position, target, volume, difficulty, visits_now, potential, gain, win_chance, expected_gain,
-                {$priority}, horizon, tactic, links_to_earn, intent, topic
+            SELECT 0, keyword, standing, own_position, target, volume, difficulty, ground, visits_now, potential, gain, win_chance,
+                expected_gain, {$priority}, horizon, tactic, links_to_earn, intent, topic
             FROM {$comparison->table()->from()} WHERE {$listed} ORDER BY {$order}
             SQL;
         $rank = 0;

@@ -228,12 +228,16 @@ final class RankingsLoader implements Loader
 
     private function insertRankings(Snapshot $snapshot, int $part): int
     {
-        return DB::affectingStatement(<<<'SQL'
+        // Every row of a page tells the features of the same results page; most files tell none.
+        $isTold = DB::table('staged')->where('part', $part)->whereNotNull('features')->exists();
+        $features = $isTold ? "string_agg(features, ';') OVER (PARTITION BY keyword, url)" : 'features';
+
+        return DB::affectingStatement(<<<SQL
             INSERT INTO rankings (study_id, snapshot_id, keyword, ordinal, position, url, features)
             SELECT ?::bigint, ?::bigint, keyword, row_number() OVER (PARTITION BY keyword ORDER BY position, url NULLS LAST), position,
                 url, features
             FROM (
-                SELECT DISTINCT ON (keyword, url) keyword, url, position, features
+                SELECT DISTINCT ON (keyword, url) keyword, url, position, {$features} AS features
                 FROM staged WHERE part = ?
                 ORDER BY keyword, url, position, line
             ) best

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plans;
 
+use App\Actions\Comparisons\LearnEffect;
 use App\Exceptions\Refused;
 use App\Models\PlanItem;
 use App\Models\Study;
@@ -17,6 +18,10 @@ final readonly class ChangePlan
 {
     /** What a status of done holds fast. */
     private const FIXED_WHEN_DONE = ['month', 'tactic', 'effort_days'];
+
+    public function __construct(private LearnEffect $effect)
+    {
+    }
 
     /** Adds what is shortlisted and weighed; the rest of the shortlist waits until it is. */
     public function addShortlist(Study $study, int $user): int
@@ -62,6 +67,7 @@ final readonly class ChangePlan
                 'tactic' => (string) $row->tactic,
                 'effort_days' => $facts->effort()->days($row->tactic->tactic, $row->linksToEarn),
                 'links_to_earn' => $row->linksToEarn,
+                'said' => json_encode($facts->said($keyword), JSON_THROW_ON_ERROR),
                 'updated_by' => $user,
             ]);
         }
@@ -98,7 +104,12 @@ final readonly class ChangePlan
             if (($item->status === 'done') !== $wasDone) {
                 $item->fill($item->status === 'done' ? $this->promiseOf($study, $item) : ['done_month' => null, 'promise' => null]);
             }
+            $before = $this->effect->execute($study);
             $item->save();
+            // What is finished teaches the effect, and the effect every chance.
+            if ($this->effect->execute($study)->share !== $before->share) {
+                $study->touchData();
+            }
 
             return $item;
         });

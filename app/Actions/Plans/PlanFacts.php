@@ -6,15 +6,21 @@ namespace App\Actions\Plans;
 
 use App\Actions\Comparisons\MetricsStream;
 use App\Models\Comparison;
+use App\Models\PlanItem;
 use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
 use App\Support\Rows\ComparisonRows;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Priority\Models;
 use Illuminate\Support\Facades\DB;
 
-/** What the comparison on show says about the keywords of a plan. */
+/**
+ * What the comparison on show says about the keywords of a plan.
+ *
+ * @phpstan-import-type Said from PlanItem
+ */
 final readonly class PlanFacts
 {
     /**
@@ -22,8 +28,13 @@ final readonly class PlanFacts
      * @param array<string, Metrics>   $metrics
      * @param array<string, string>    $setAside keyword → reason, '' where none was given
      */
-    private function __construct(private array $rows, private array $metrics, private Effort $effort, private array $setAside)
-    {
+    private function __construct(
+        private array $rows,
+        private array $metrics,
+        private Effort $effort,
+        private array $setAside,
+        private ?Models $models,
+    ) {
     }
 
     /** @param list<string> $keywords */
@@ -47,6 +58,7 @@ final readonly class PlanFacts
             MetricsStream::known($study, $keywords),
             $study->rulebook()->effort(),
             $setAside,
+            $isOurs ? $comparison->models() : null,
         );
     }
 
@@ -81,5 +93,22 @@ final readonly class PlanFacts
     public function winChance(string $keyword): float
     {
         return $this->rows[$keyword]->winChance ?? 0.0;
+    }
+
+    /** @return Said what is said of a keyword now, to be held against what comes of it */
+    public function said(string $keyword): array
+    {
+        $row = $this->rows[$keyword] ?? null;
+
+        return [
+            'reach' => $row === null || $row->difficulty === null || $row->target === null || $this->models === null
+                ? null
+                : $this->models->positions->chances($row->difficulty, $row->heldGround())->reach($row->target, $row->ownPosition),
+            'win_chance' => $row?->winChance,
+            'expected_gain' => $row?->expectedGain,
+            'gain' => $row?->gain,
+            'position' => $row?->ownPosition,
+            ...($row?->target === null ? [] : ['target' => $row->target]),
+        ];
     }
 }

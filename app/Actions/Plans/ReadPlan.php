@@ -67,7 +67,7 @@ final class ReadPlan
             'items' => array_map(static fn(PlanItem $item): array => self::describe($item, $facts, $frame->start, $work), $items),
             'forecast' => array_map(self::month(...), $months, $bands),
             'why' => $bands === [] ? null : self::why($months[\count($months) - 1], end($bands), \count($promises), $rulebook),
-            'conversion_rate' => $rulebook->float('conversion_rate'),
+            'conversion_rate' => self::conversionRate($items, $facts, $rulebook),
             'value_per_conversion' => $rulebook->optionalFloat('value_per_conversion'),
             'assumptions' => self::assumptions($rulebook),
         ];
@@ -82,6 +82,24 @@ final class ReadPlan
     private static function why(Month $last, Band $band, int $promises, Rulebook $rulebook): Explanation
     {
         return StudyExplainer::forecast($last, $band, $promises, $rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'));
+    }
+
+    /**
+     * The share of the visits that the items bring that converts, by the intent of each.
+     *
+     * @param list<PlanItem> $items
+     */
+    private static function conversionRate(array $items, PlanFacts $facts, Rulebook $rulebook): float
+    {
+        $visits = $converted = 0.0;
+        foreach ($items as $item) {
+            $row = $facts->row($item->keyword);
+            $expected = $item->isAlive() && $item->month !== null ? $row->expectedGain ?? 0.0 : 0.0;
+            $visits += $expected;
+            $converted += $expected * $rulebook->conversionRate($row?->intent);
+        }
+
+        return $visits > 0.0 ? $converted / $visits : $rulebook->float('conversion_rate');
     }
 
     /** @return list<string> */

@@ -14,7 +14,6 @@ use GreaterReach\Core\Explanation\StudyExplainer;
 use GreaterReach\Core\Plan\ClicksAround;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
-use GreaterReach\Core\Results\PageOne;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -143,7 +142,7 @@ final class ReadTrack
     }
 
     /**
-     * What was said against what happened, for items past their ramp: the mean win chance, and the share that reached page one.
+     * What was said against what happened, for items past their ramp: the mean win chance, and the share that reached their target.
      *
      * @param list<TrackedItem> $outcomes
      *
@@ -164,10 +163,16 @@ final class ReadTrack
             : [
                 'items' => $count,
                 'said' => array_sum(array_column($ripe, 'win_chance')) / $count,
-                'happened' => \count(array_filter($ripe, static fn(array $item): bool => PageOne::holds($item['position_now']))) / $count,
+                'happened' => \count(array_filter($ripe, self::isReached(...))) / $count,
                 'inside' =>
                     \count(array_filter($ripe, static fn(array $item): bool => $item['outcome'] === Outcome::Inside->value)) / $count,
             ];
+    }
+
+    /** @param TrackedItem $item */
+    private static function isReached(array $item): bool
+    {
+        return $item['position_now'] !== null && $item['target'] !== null && $item['position_now'] <= $item['target'];
     }
 
     /**

@@ -6,7 +6,9 @@ namespace App\Actions\Studies;
 
 use App\Actions\Bench\ReadOpportunities;
 use App\Actions\Comparisons\KeywordStreams;
+use App\Actions\Comparisons\LearnEffect;
 use App\Actions\Comparisons\LearnModels;
+use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Database\Figures;
@@ -14,6 +16,7 @@ use App\Support\Database\KeyedStream;
 use App\Support\Database\RowStream;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Clicks\FeatureClicks;
 use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Comparison\Standing;
 use GreaterReach\Core\Meaning\BrandMatcher;
@@ -26,13 +29,15 @@ use GreaterReach\Core\Priority\Opportunity;
 use GreaterReach\Core\Priority\OpportunityOrder;
 use GreaterReach\Core\Priority\Weigher;
 use GreaterReach\Core\Rulebook\Rulebook;
+use GreaterReach\Core\Winning\Ground;
 use Illuminate\Support\Facades\DB;
 
 /**
  * What a changed rulebook would move, before it is saved: horizons, and the first twenty before and after. Every listed
  * row of the comparison on show is weighed anew by the same rules; what is learnt from the whole study stays as it is.
  *
- * @phpstan-type WeighedLine array{string, string, ?int, ?int, ?string, ?string, ?string, ?string, ?string}
+ * @phpstan-type WeighedLine array{string, string, ?int, ?int, ?string, ?string, ?string, ?string, ?string,
+ *     ?int, ?int, ?string}
  */
 final readonly class PreviewRulebook
 {
@@ -42,7 +47,7 @@ final readonly class PreviewRulebook
     private const LEARNT = [
         'within',
         'comfort_volume',
-        'win_lambda',
+        'model_lambda',
         'topic_evidence',
         'metric_sources',
         'volume_sources',
@@ -52,7 +57,7 @@ final readonly class PreviewRulebook
         'negatives',
     ];
 
-    public function __construct(private ReadOpportunities $opportunities, private LearnModels $learn)
+    public function __construct(private ReadOpportunities $opportunities, private LearnModels $learn, private LearnEffect $effect)
     {
     }
 
@@ -141,10 +146,14 @@ final readonly class PreviewRulebook
 
     private function weigher(Study $study, Comparison $comparison, Rulebook $rulebook): Weigher
     {
-        $models = $comparison->models() ?? throw new \LogicException('A comparison that was not weighed has nothing to preview.');
+        $models =
+            $comparison->models() ??
+            throw Refused::because('comparison', 'It was made by rules before these; compare anew, then try the rulebook.');
 
         // What is listed bears no competitor's brand, and that no setting changes.
-        return new Weigher($rulebook->weighing(), $models->withCurve($this->curve($study, $models, $rulebook)), BrandMatcher::of([]));
+        $taught = $models->withCurve($this->curve($study, $models, $rulebook))->withEffect($this->effect->by($study, $rulebook));
+
+        return new Weigher($rulebook->weighing(), $taught, BrandMatcher::of([]));
     }
 
     private function curve(Study $study, Models $models, Rulebook $rulebook): CtrCurve
@@ -157,12 +166,12 @@ final readonly class PreviewRulebook
         return $this->learn->curve($rulebook, new KeywordStreams($study->id), $this->learn->brands($study->comparedDomains()));
     }
 
-    /** @return iterable<WeighedLine> keyword, standing, own position, volume, difficulty, CPC, horizon, gain, topic */
+    /** @return iterable<WeighedLine> keyword, standing, own position, volume, difficulty, CPC, horizon, gain, topic, ground, features */
     private static function rows(Comparison $comparison): iterable
     {
         /** @var iterable<WeighedLine> */
         return RowStream::of(<<<SQL
-            SELECT keyword, standing, own_position, volume, difficulty, cpc, horizon, gain, topic
+            SELECT keyword, standing, own_position, volume, difficulty, cpc, horizon, gain, topic, ground_held, ground_of, features
             FROM {$comparison->table()->from()} WHERE is_listed ORDER BY keyword
             SQL);
     }
@@ -173,13 +182,15 @@ final readonly class PreviewRulebook
      */
     private static function candidate(array $row, KeyedStream $judgements): Candidate
     {
-        [$keyword, $standing, $position, $volume, $difficulty, $cpc, , , $topic] = $row;
+        [$keyword, $standing, $position, $volume, $difficulty, $cpc, , , $topic, $held, $of, $features] = $row;
 
         return new Candidate(
             new ComparisonRow($keyword, Standing::from($standing), [$position], [null], [], null, null, 0, 0, 0, null),
             new Metrics($volume, Figures::float($difficulty), Figures::float($cpc)),
             $judgements->at($keyword) ?? new Judgement(),
+            Ground::kept($held, $of),
             topic: $topic,
+            features: FeatureClicks::read((string) $features),
         );
     }
 }

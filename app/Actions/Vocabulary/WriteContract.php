@@ -19,8 +19,8 @@ use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\SeasonKind;
 use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Horizon;
-use GreaterReach\Core\Winning\DomainFeature;
 use GreaterReach\Core\Winning\Peer;
+use GreaterReach\Core\Winning\PositionFeature;
 
 /** What the API's document (OpenAPI 3.1) takes from the code: the names of every kind of thing, and the columns of a weighed row. */
 final class WriteContract
@@ -30,7 +30,7 @@ final class WriteContract
     private const NAMES = [
         'ClauseForm' => ClauseForm::class,
         'Criterion' => Criterion::class,
-        'DomainFeature' => DomainFeature::class,
+        'PositionFeature' => PositionFeature::class,
         'Horizon' => Horizon::class,
         'Intent' => Intent::class,
         'ItemStatus' => ItemStatus::class,

@@ -54,6 +54,7 @@ final readonly class PerformTask
             TaskKind::Preview => PreviewTask::class,
             TaskKind::Import => ImportTask::class,
             TaskKind::Pull => PullTask::class,
+            TaskKind::Steadiness => SteadinessTask::class,
         });
 
         return $handler;

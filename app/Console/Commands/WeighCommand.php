@@ -14,7 +14,7 @@ use Symfony\Component\Console\Exception\InvalidOptionException;
 final class WeighCommand extends ReachCommand
 {
     protected $signature = 'reach:weigh {slug : Short name of the study}
-        {--preset= : plain, even, business, sales or swift}
+        {--preset= : reach, plain, even, business, sales or swift}
         {--weights= : criterion:weight pairs such as volume:1,ease:1,gain:1}
         {--format=csv : csv or json}
         {--out=- : File to write, - for standard output}';

@@ -8,6 +8,7 @@ use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Priority\Weights;
 use Illuminate\Http\Request;
 
 /** What controllers share: the comparison that is on show, and the sentence of a request. */
@@ -21,5 +22,11 @@ abstract class Controller
     protected function sentence(Request $request): Sentence
     {
         return Sentence::parse($request->string('show')->value());
+    }
+
+    /** The weights asked for, or the rulebook's. */
+    protected function weights(Request $request, Study $study): Weights
+    {
+        return $request->filled('weights') ? Weights::parse($request->string('weights')->value()) : $study->rulebook()->priorities();
     }
 }

@@ -13,7 +13,6 @@ use App\Models\Study;
 use App\Support\Tabular\Table;
 use App\Support\Tabular\TableFormat;
 use App\Support\Tabular\XlsxFile;
-use GreaterReach\Core\Priority\Weights;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
@@ -22,15 +21,16 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 final class ExportController extends Controller
 {
     /**
-     * `compare.csv`, `weigh.json`, `topics.xlsx` …, narrowed by the sentence; CSV guards cells that a spreadsheet would run, unless
+     * `compare.csv`, `weigh.json`, `topics.xlsx`, `model.csv` …, narrowed by the sentence; CSV guards cells that a spreadsheet would run,
+     * unless
      * guard=0.
      */
     public function show(Request $request, Study $study, string $export, ExportBench $bench): Response
     {
-        if (preg_match('/^(compare|weigh|topics)\.(csv|json|xlsx)$/D', $export, $part) !== 1) {
+        if (preg_match('/^(compare|weigh|topics|model)\.(csv|json|xlsx)$/D', $export, $part) !== 1) {
             abort(404);
         }
-        $weights = $request->filled('weights') ? Weights::parse($request->string('weights')->value()) : $study->rulebook()->priorities();
+        $weights = $this->weights($request, $study);
         $table = $bench->execute($part[1], $this->shown($study), $this->sentence($request), $weights, $study->rulebook()->fitGate());
 
         return $this->download($table, $part[2], $study->slug.'-'.$export, $request->boolean('guard', true));

@@ -13,6 +13,8 @@ final class KeywordController extends Controller
 {
     public function show(Request $request, Study $study, ReadKeyword $read): JsonResponse
     {
-        return new JsonResponse($read->execute($this->shown($study), $request->string('keyword')->value()) ?? abort(404));
+        $keyword = $request->string('keyword')->value();
+
+        return new JsonResponse($read->execute($this->shown($study), $keyword, $this->weights($request, $study)) ?? abort(404));
     }
 }

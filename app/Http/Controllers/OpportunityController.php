@@ -9,10 +9,12 @@ use App\Actions\Bench\ReadGroups;
 use App\Actions\Bench\ReadMap;
 use App\Actions\Bench\ReadOpportunities;
 use App\Actions\Bench\ReadSteadiness;
+use App\Actions\Tasks\AwaitSteadiness;
+use App\Http\Resources\TaskResource;
 use App\Models\Study;
+use App\Models\TaskStatus;
 use App\Support\Rows\PrioritySql;
 use GreaterReach\Core\Priority\Weights;
-use GreaterReach\Core\Rulebook\Rulebook;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -21,7 +23,7 @@ final class OpportunityController extends Controller
     public function index(Request $request, Study $study, ReadOpportunities $read): JsonResponse
     {
         $rulebook = $study->rulebook();
-        $weights = self::weights($request, $rulebook);
+        $weights = $this->weights($request, $study);
         $limit = min(ReadBench::MOST_ROWS, max(1, $request->integer('limit', 200)));
         $page = $read->execute(
             $this->shown($study),
@@ -30,6 +32,8 @@ final class OpportunityController extends Controller
             $rulebook->fitGate(),
             max(0, $request->integer('cursor')),
             $limit,
+            sort: $request->string('sort')->value() ?: ReadOpportunities::BY_PRIORITY,
+            descending: $request->string('dir')->value() !== 'asc',
         );
 
         return new JsonResponse([
@@ -61,18 +65,22 @@ final class OpportunityController extends Controller
                 $this->sentence($request),
                 $study->rulebook()->fitGate(),
                 $request->string('by')->value() === 'topic',
-                PrioritySql::expression(self::weights($request, $study->rulebook())),
+                PrioritySql::expression($this->weights($request, $study)),
+                $study->rulebook()->int('target'),
             ),
         );
     }
 
-    public function steadiness(Request $request, Study $study, ReadSteadiness $read): JsonResponse
+    /** At once, or for a long list 202 with the task that reckons it. */
+    public function steadiness(Request $request, Study $study, ReadSteadiness $read, AwaitSteadiness $await): JsonResponse
     {
-        return new JsonResponse($read->execute($this->shown($study), $this->sentence($request), $study->rulebook()));
-    }
+        [$comparison, $sentence, $weights] = [$this->shown($study), $this->sentence($request), $this->weights($request, $study)];
+        $task = $await->execute($study, $comparison, $sentence, $weights, $request->user()?->id);
 
-    private static function weights(Request $request, Rulebook $rulebook): Weights
-    {
-        return $request->filled('weights') ? Weights::parse($request->string('weights')->value()) : $rulebook->priorities();
+        return match (true) {
+            $task === null => new JsonResponse($read->execute($comparison, $sentence, $study->rulebook(), $weights)),
+            $task->status === TaskStatus::Done => new JsonResponse($task->result['steadiness'] ?? null),
+            default => TaskResource::accepted($task),
+        };
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models\Casts;
 
 use App\Models\ComparisonSummary;
-use GreaterReach\Core\Winning\DomainFeature;
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
 
@@ -18,13 +17,10 @@ final class SummaryCast implements CastsAttributes
 {
     public function get(Model $model, string $key, mixed $value, array $attributes): ComparisonSummary
     {
-        /** @var array{domains: string} $attributes */
         /** @var array<string, mixed> $kept */
         $kept = json_decode(\is_string($value) ? $value : '{}', true, 16, JSON_THROW_ON_ERROR);
-        /** @var list<array<string, mixed>> $domains */
-        $domains = json_decode($attributes['domains'], true, 8, JSON_THROW_ON_ERROR);
 
-        return ComparisonSummary::fromArray($kept, DomainFeature::figures($domains[0] ?? []));
+        return ComparisonSummary::fromArray($kept);
     }
 
     public function set(Model $model, string $key, mixed $value, array $attributes): string

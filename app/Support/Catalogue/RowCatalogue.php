@@ -22,10 +22,10 @@ final class RowCatalogue
         return self::$entries ??= self::read();
     }
 
-    /** @return list<string> names of all columns of the table beside study and comparison, scores last */
+    /** @return list<string> names of all columns of the table beside study and comparison, scores and their cell last */
     public static function columns(): array
     {
-        return [...array_map(static fn(CatalogueEntry $entry): string => $entry->name, self::entries()), ...self::scores()];
+        return [...array_map(static fn(CatalogueEntry $entry): string => $entry->name, self::entries()), ...self::scores(), self::CELL];
     }
 
     /** @return list<string> a column for each criterion, in the order of `Criterion` */
@@ -33,6 +33,9 @@ final class RowCatalogue
     {
         return array_map(self::score(...), Criterion::names());
     }
+
+    /** Column of the cell that the scores lie in. */
+    public const CELL = 'score_cell';
 
     public static function score(string $criterion): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support\Catalogue;
 
 use App\Support\Database\Figures;
+use GreaterReach\Core\Clicks\FeatureClicks;
 use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Comparison\Movement;
 use GreaterReach\Core\Comparison\Standing;
@@ -19,9 +20,11 @@ use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\Opportunity;
+use GreaterReach\Core\Priority\ScoreCell;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\TacticLabel;
 use GreaterReach\Core\Priority\TacticRule;
+use GreaterReach\Core\Winning\Ground;
 
 /**
  * One keyword of a comparison, compared and, in the organic channel, weighed. Each property is a column of the table; what is said of it
@@ -109,6 +112,21 @@ final readonly class WeighedRow
         public ?string $topic,
         #[Column(isTold: false)]
         public ?string $topicFound,
+        #[Column(
+            'Ground',
+            'share',
+            'How much we hold of what the page that leads here ranks for.',
+            asked: 'ground',
+            isRange: true,
+            isOrder: true,
+        ),]
+        public ?float $ground,
+        #[Column(meaning: 'For how many other keywords of the page that leads we rank within 20.')]
+        public ?int $groundHeld,
+        #[Column(meaning: 'How many other keywords the page that leads ranks for.')]
+        public ?int $groundOf,
+        #[Column('Features', meaning: 'Features of the results page, as any ranking tells them.')]
+        public ?string $features,
         #[Column('Target', 'position', 'The position aimed at.')]
         public ?int $target,
         #[Column('Visits now', 'visits a month', 'What our position brings.', asked: 'visits', isRange: true, isOrder: true),]
@@ -124,9 +142,16 @@ final readonly class WeighedRow
             isOrder: true,
         ),]
         public ?float $gain,
-        #[Column('Win chance', 'share', 'The chance to win it.', asked: 'chance', isRange: true, isOrder: true)]
+        #[Column('Win chance', 'share', 'The chance to reach the target.', asked: 'chance', isRange: true, isOrder: true)]
         public ?float $winChance,
-        #[Column('Expected gain', 'visits a month', 'Win chance times gain.', asked: 'expected', isRange: true),]
+        #[Column(
+            'Expected gain',
+            'visits a month',
+            'Visits to expect, over all places that it may come to.',
+            asked: 'expected',
+            isRange: true,
+            isOrder: true,
+        ),]
         public ?float $expectedGain,
         #[Column('Horizon', meaning: 'How soon it can pay.')]
         public ?Horizon $horizon,
@@ -170,7 +195,7 @@ final readonly class WeighedRow
         foreach (RowCatalogue::entries() as $entry) {
             $values[$entry->property] = $entry->read($row->{$entry->name});
         }
-        $scores = array_map(static fn(string $column): ?int => Figures::int($row->{$column}), RowCatalogue::scores());
+        $scores = array_map(static fn(string $column): ?float => Figures::float($row->{$column}), RowCatalogue::scores());
 
         return (new \ReflectionClass(self::class))->newInstanceArgs([
             ...$values,
@@ -185,7 +210,11 @@ final readonly class WeighedRow
         // The last of them, in columns of their own.
         array_pop($cells);
 
-        return [...$cells, ...array_values($this->scores?->toArray() ?? array_fill_keys(Criterion::names(), null))];
+        return [
+            ...$cells,
+            ...array_values($this->scores?->toArray() ?? array_fill_keys(Criterion::names(), null)),
+            $this->scores === null ? null : ScoreCell::of($this->scores),
+        ];
     }
 
     /** @return array<string, mixed> column → value, of those that the API gives */
@@ -223,7 +252,19 @@ final readonly class WeighedRow
     {
         $row = new ComparisonRow($this->keyword, $this->standing, [$this->ownPosition], [null], [], null, null, 0, 0, 0, null);
 
-        return new Candidate($row, new Metrics($this->volume, $this->difficulty, $this->cpc), $judgement, topic: $this->topic);
+        return new Candidate(
+            $row,
+            new Metrics($this->volume, $this->difficulty, $this->cpc),
+            $judgement,
+            $this->heldGround(),
+            topic: $this->topic,
+            features: FeatureClicks::read((string) $this->features),
+        );
+    }
+
+    public function heldGround(): Ground
+    {
+        return Ground::kept($this->groundHeld, $this->groundOf);
     }
 
     private static function of(
@@ -282,12 +323,16 @@ final readonly class WeighedRow
             intent: $weighed?->intent,
             topic: $weighed?->candidate->topic,
             topicFound: $found,
+            ground: $weighed?->candidate->ground->share(),
+            groundHeld: $weighed?->candidate->ground->held,
+            groundOf: $weighed?->candidate->ground->of,
+            features: $weighed === null || $weighed->candidate->features === [] ? null : implode(';', $weighed->candidate->features),
             target: $weighed?->clicks->target,
             visitsNow: $weighed?->clicks->visitsNow,
             potential: $weighed?->clicks->potential,
             gain: $weighed?->clicks->gain,
-            winChance: $weighed?->winChance,
-            expectedGain: $weighed?->expectedGain,
+            winChance: $weighed?->prospect->winChance,
+            expectedGain: $weighed?->prospect->expectedGain,
             horizon: $weighed?->horizon,
             tactic: $weighed?->tacticLabel(),
             linksToEarn: $weighed?->linksToEarn,

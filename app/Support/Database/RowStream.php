@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Database;
 
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** Reads a long query through a server-side cursor, so that memory does not grow with it. Needs an open transaction. */
@@ -19,6 +20,22 @@ final class RowStream
      * @return \Generator<int, list<string|int|float|bool|null>> rows as lists, in the order of the query's columns
      */
     public static function of(string $sql, array $bindings = []): \Generator
+    {
+        return self::read($sql, $bindings);
+    }
+
+    /** @return \Generator<int, list<string|int|float|bool|null>> rows of a query as of() gives them */
+    public static function ofQuery(Builder $query): \Generator
+    {
+        return self::read($query->toSql(), $query->getBindings());
+    }
+
+    /**
+     * @param array<mixed> $bindings
+     *
+     * @return \Generator<int, list<string|int|float|bool|null>>
+     */
+    private static function read(string $sql, array $bindings): \Generator
     {
         $cursor = 'reach_stream_'.(++self::$opened);
         $pdo = DB::connection()->getPdo();

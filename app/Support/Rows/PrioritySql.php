@@ -7,16 +7,20 @@ namespace App\Support\Rows;
 use App\Support\Catalogue\RowCatalogue;
 use App\Support\Database\Figures;
 use GreaterReach\Core\Priority\Weights;
+use GreaterReach\Core\Results\Compared;
 
 /**
  * The priority and the order of opportunities as SQL over stored scores, so that a moved weight re-orders a million rows
- * without computing them again. The rules are `Weights::priorityOf()` and `Order` of the core; a test holds the two
+ * without computing them again. The rules are `Weights::priorityOf()` and `OpportunityOrder` of the core; a test holds the two
  * together on random data.
  */
 final class PrioritySql
 {
     /** What decides where priorities are equal. */
-    public const BEYOND = 'gain DESC NULLS LAST, difficulty ASC NULLS LAST, keyword';
+    public const BEYOND = 'round(gain * 1e9) DESC NULLS LAST, difficulty ASC NULLS LAST, comparison_rows.keyword';
+
+    /** 0 where the expected gain is known, 1 where the gain alone is, else 2. */
+    public const PART = 'CASE WHEN expected_gain IS NOT NULL THEN 0 WHEN gain IS NOT NULL THEN 1 ELSE 2 END';
 
     /** Σ weight·score ÷ Σ weight over the scores that are known, summed in the core's order. */
     public static function expression(Weights $weights): string
@@ -36,6 +40,18 @@ final class PrioritySql
 
     public static function order(Weights $weights): string
     {
-        return '(gain IS NULL), '.self::expression($weights).' DESC NULLS LAST, '.self::BEYOND;
+        return self::orderBy(self::expression($weights));
+    }
+
+    /** The same with a priority that has a name already. */
+    public static function orderBy(string $priority): string
+    {
+        return self::PART.', '.self::compared($priority).' DESC NULLS LAST, '.self::BEYOND;
+    }
+
+    /** A figure as it is compared: what differs in the tenth decimal is alike. */
+    private static function compared(string $figure): string
+    {
+        return "round({$figure} * 1e".Compared::DECIMALS.')';
     }
 }

@@ -5,30 +5,28 @@ declare(strict_types=1);
 namespace App\Support\Rows;
 
 use App\Models\Comparison;
+use App\Support\Catalogue\CatalogueEntry;
 use App\Support\Catalogue\RowCatalogue;
 use App\Support\Sentence\Sentence;
-use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\FitGate;
-use GreaterReach\Core\Priority\Scores;
+use GreaterReach\Core\Priority\ScoreCell;
 use GreaterReach\Core\Priority\Weights;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /**
- * The listed rows of a comparison in the order of given weights.
- *
- * Rows with the same scores have the same priority whatever the weights, and there are but some thousand different scores
- * among a million rows. So the first rows are read from the best scores downwards, through an index that holds each of
- * them in order, instead of sorting all rows. Deep in the list, or where a sentence lets few rows through, all are sorted.
+ * The listed rows of a comparison in the order of given weights. The order is found from the figures that it goes by alone, which an index
+ * of a large comparison holds beside each other; only the rows of the page are read whole. The top of a large comparison is looked for in
+ * those cells of scores alone that can hold it, and what was found is held against the best that the others can hold.
  */
 final readonly class RankedRows
 {
-    /** Rows from the top beyond which everything is sorted. */
-    private const DEEPEST = 2000;
+    /** Cells are tried for so many times the rows that are wanted, then for more. */
+    private const TRIES = [3, 30, 300];
 
-    /** A sentence that lets through less than one in so many rows makes reading along the index a waste. */
-    private const SPARSE = 20;
+    /** Beyond so many rows reading all of them is no slower. */
+    private const MOST_IN_CELLS = 500_000;
     private const REMEMBERED_SECONDS = 3600;
 
     public function __construct(private Comparison $comparison, private Sentence $sentence, private FitGate $gate, private bool $pinsFirst)
@@ -41,127 +39,117 @@ final readonly class RankedRows
         return $this->remembered("count {$this->sentence} {$this->gate->smallest}", fn(): int => $this->listed()->count());
     }
 
-    /** @return list<RankedRow> */
-    public function page(Weights $weights, int $offset, int $limit): array
+    /**
+     * @param ?CatalogueEntry $by column that the list goes by instead of the priority
+     *
+     * @return list<RankedRow>
+     */
+    public function page(Weights $weights, int $offset, int $limit, ?CatalogueEntry $by = null, bool $descending = true): array
     {
-        $isDense = $this->count() * self::SPARSE >= $this->comparison->keywords();
+        // What is pinned may lie in any cell.
+        $isFree = $by === null && $this->comparison->has_own_rows && !($this->pinsFirst && $this->pinned()->exists());
+        $found = $isFree ? $this->fromCells($weights, $offset, $limit) : null;
 
-        return array_map(
-            RankedRow::fromDatabase(...),
-            $isDense && $offset + $limit <= self::DEEPEST
-                ? $this->fromTheTop($weights, $offset, $limit)
-                : $this->sorted($weights, $offset, $limit),
-        );
+        return $found ?? $this->read($weights, $offset, $limit, $by, $descending, null);
     }
 
-    /** @return list<\stdClass> */
-    public function sorted(Weights $weights, int $offset, int $limit): array
+    /** @return ?list<RankedRow> null where the top cannot be told from some cells alone */
+    public function fromCells(Weights $weights, int $offset, int $limit): ?array
     {
-        return array_values(
-            $this->listed()
-                ->select('comparison_rows.*')
-                ->selectRaw(PrioritySql::expression($weights).' AS priority')
-                ->when(
-                    $this->pinsFirst,
-                    fn(Builder $query) => $query->orderByRaw(
-                        'keyword IN (SELECT keyword FROM decisions WHERE decisions.study_id = ? AND pinned) DESC',
-                        [$this->comparison->study_id],
-                    ),
-                )
-                ->orderByRaw(PrioritySql::order($weights))
-                ->offset($offset)
-                ->limit($limit)
-                ->get()
-                ->all(),
-        );
+        $cells = $this->cells();
+        $share = max(0.01, $this->count() / max(1, array_sum($cells)));
+        foreach (self::TRIES as $times) {
+            [$chosen, $bestOfOthers] = self::chosen($cells, $weights, (int) ceil($times * ($offset + $limit) / $share));
+            if ($bestOfOthers === null || array_sum($chosen) > self::MOST_IN_CELLS) {
+                return null;
+            }
+            $rows = $this->read($weights, $offset, $limit, null, true, array_keys($chosen));
+            $last = end($rows);
+            if (\count($rows) === $limit && $last !== false && round($last->priority ?? -1.0, 9) > round($bestOfOthers, 9)) {
+                return $rows;
+            }
+        }
+
+        return null;
     }
 
-    /** @return list<\stdClass> */
-    public function fromTheTop(Weights $weights, int $offset, int $limit): array
+    /**
+     * @param array<int, int> $cells cell → rows
+     *
+     * @return array{array<int, int>, ?float} the cells that can hold the first so many rows, and the best priority that the others can
+     *     hold; null where there are none
+     */
+    private static function chosen(array $cells, Weights $weights, int $wanted): array
     {
-        $wanted = $offset + $limit;
-        $found = $this->pinsFirst
-            ? array_values(
-                $this->listed()
-                    ->select('comparison_rows.*')
-                    ->selectRaw(PrioritySql::expression($weights).' AS priority')
-                    ->whereIn('keyword', $this->pinned())
-                    ->orderByRaw(PrioritySql::order($weights))
-                    ->limit($wanted)
-                    ->get()
-                    ->all(),
-            )
-            : [];
-        foreach ($this->byPriority($weights) as $groups) {
-            if (\count($found) >= $wanted) {
+        $bounds = array_map(static fn(int $cell): array => ScoreCell::priorities($cell, $weights), array_keys($cells));
+        $bounds = array_combine(array_keys($cells), $bounds);
+        uasort($bounds, static fn(array $one, array $other): int => $other[0] <=> $one[0]);
+        $rows = 0;
+        $least = -1.0;
+        foreach ($bounds as $cell => [$low]) {
+            $least = $low;
+            $rows += $cells[$cell];
+            if ($rows >= $wanted) {
                 break;
             }
-            array_push($found, ...$this->ofScores($groups, $weights, $wanted - \count($found)));
         }
+        $others = array_filter($bounds, static fn(array $bound): bool => $bound[1] < $least);
 
-        return \array_slice($found, $offset, $limit);
+        return [array_diff_key($cells, $others), $others === [] ? null : max(array_column($others, 1))];
+    }
+
+    /** @return array<int, int> cell of scores → listed rows of it whose expected gain is known */
+    private function cells(): array
+    {
+        return $this->remembered('cells', function (): array {
+            /** @var array<int, int> */
+            return ListedRows::of($this->comparison, Sentence::parse(''), FitGate::open())
+                ->whereNotNull('expected_gain')
+                ->whereNotNull(RowCatalogue::CELL)
+                ->groupBy(RowCatalogue::CELL)
+                ->selectRaw(RowCatalogue::CELL.' AS cell, count(*) AS keywords')
+                ->pluck('keywords', 'cell')
+                ->all();
+        });
     }
 
     /**
-     * @param non-empty-list<list<?int>> $groups scores of equal priority
+     * @param ?list<int> $cells those whose rows alone are looked at, of known expected gain; null looks at all
      *
-     * @return list<\stdClass> their best rows
+     * @return list<RankedRow>
      */
-    private function ofScores(array $groups, Weights $weights, int $limit): array
+    private function read(Weights $weights, int $offset, int $limit, ?CatalogueEntry $by, bool $descending, ?array $cells): array
     {
-        $parts = array_map(function (array $scores) use ($weights, $limit): Builder {
-            $query = $this->listed()->select('comparison_rows.*')->selectRaw(PrioritySql::expression($weights).' AS priority')
-                ->when($this->pinsFirst, fn(Builder $rows) => $rows->whereNotIn('keyword', $this->pinned()));
-            foreach (RowCatalogue::scores() as $place => $column) {
-                $scores[$place] === null ? $query->whereNull($column) : $query->where($column, $scores[$place]);
-            }
-
-            return $query->orderByRaw(PrioritySql::BEYOND)->limit($limit);
-        }, $groups);
-        $all = array_shift($parts);
-        foreach ($parts as $part) {
-            $all->unionAll($part);
+        $pinned = $this->pinsFirst && $by === null && $this->pinned()->exists();
+        $order = static fn(string $priority): string => match (true) {
+            $by !== null => $by->name.($descending ? ' DESC' : ' ASC').' NULLS LAST, comparison_rows.keyword',
+            $pinned => '(pinned_keyword IS NULL), '.PrioritySql::orderBy($priority),
+            default => PrioritySql::orderBy($priority),
+        };
+        $priority = PrioritySql::expression($weights);
+        $places = $this->listed()
+            ->select('comparison_rows.keyword')
+            ->selectRaw("{$priority} AS priority")
+            ->orderByRaw($order($priority))
+            ->offset($offset)
+            ->limit($limit);
+        if ($cells !== null) {
+            $places->whereRaw(RowCatalogue::CELL.' = ANY (?::int[])', ['{'.implode(',', $cells).'}'])->whereNotNull('expected_gain');
         }
-
-        return DB::transaction(static function () use ($all, $limit): array {
-            // The planner, which does not know how scores and gain hang together, would else go down the index of the gain alone.
-            DB::statement('SET LOCAL enable_incremental_sort = off');
-
-            return array_values(DB::query()->fromSub($all, 'best')->orderByRaw(PrioritySql::BEYOND)->limit($limit)->get()->all());
-        });
-    }
-
-    /**
-     * @return list<non-empty-list<list<?int>>> the scores there are, those of equal priority together, the best first; an unknown gain
-     *     comes last
-     */
-    private function byPriority(Weights $weights): array
-    {
-        $groups = [];
-        foreach ($this->scores() as $scores) {
-            $known = Scores::inOrder(...$scores);
-            $priority = $weights->priorityOf($known);
-            $groups[
-                ($known->at(Criterion::Gain) === null ? '1 ' : '0 ').($priority === null ? 'none' : json_encode($priority))
-            ][] = $scores;
+        if ($pinned) {
+            $places
+                ->leftJoinSub($this->pinned(), 'pinned', 'pinned_keyword', '=', 'comparison_rows.keyword')
+                ->addSelect('pinned_keyword');
         }
-        $rank = static fn(string $key): array => [$key[0], str_ends_with($key, 'none') ? INF : -(float) substr($key, 2)];
-        uksort($groups, static fn(string $a, string $b): int => $rank($a) <=> $rank($b));
+        $rows = $this->comparison
+            ->table()
+            ->query()
+            ->joinSub($places, 'placed', 'placed.keyword', '=', 'comparison_rows.keyword')
+            ->select('comparison_rows.*', 'placed.priority')
+            ->orderByRaw($order('placed.priority'))
+            ->get();
 
-        return array_values($groups);
-    }
-
-    /** @return list<list<?int>> every combination of scores among the listed rows */
-    private function scores(): array
-    {
-        /** @var list<list<?int>> $scores */
-        $scores = $this->remembered('scores', function (): array {
-            $rows = ListedRows::of($this->comparison, Sentence::parse(''), FitGate::open())->distinct()->get(RowCatalogue::scores())->all();
-
-            return array_map(static fn(\stdClass $row): array => array_values((array) $row), array_values($rows));
-        });
-
-        return $scores;
+        return array_values($rows->map(RankedRow::fromDatabase(...))->all());
     }
 
     /**
@@ -196,6 +184,9 @@ final readonly class RankedRows
 
     private function pinned(): Builder
     {
-        return DB::table('decisions')->select('keyword')->where('decisions.study_id', $this->comparison->study_id)->where('pinned', true);
+        return DB::table('decisions')
+            ->select('keyword as pinned_keyword')
+            ->where('decisions.study_id', $this->comparison->study_id)
+            ->where('pinned', true);
     }
 }

@@ -51,11 +51,11 @@ final class RowStorage
         foreach (self::ORDERS as $column => $order) {
             DB::statement("CREATE INDEX ON {$table} ({$column} {$order} NULLS LAST, keyword)");
         }
-        // The best rows of each combination of scores, for the ranked list under any weights.
+        // All that the ranked list goes by, whatever the weights, cell by cell of the scores.
         DB::statement(
-            "CREATE INDEX ON {$table} (".
+            'CREATE INDEX ON '.$table.' ('.RowCatalogue::CELL.", keyword) INCLUDE (expected_gain, gain, difficulty, ".
                 implode(', ', RowCatalogue::scores()).
-                ', gain DESC NULLS LAST, difficulty, keyword) WHERE is_listed',
+                ') WHERE is_listed',
         );
         DB::statement("CREATE INDEX ON {$table} (own_position) INCLUDE (".implode(', ', self::COUNTED).')');
     }

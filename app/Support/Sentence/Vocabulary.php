@@ -157,8 +157,16 @@ final class Vocabulary
             ClauseKind::range(
                 'chance',
                 'Win chance',
-                'The chance to win it, as a share: `chance>=0.5`.',
+                'The chance to reach the target, as a share: `chance>=0.5`.',
                 'chance>=0.5',
+                [0.1, 0.25, 0.5, 0.75],
+                isShare: true,
+            ),
+            ClauseKind::range(
+                'ground',
+                'Ground',
+                'How much we hold of what the page that leads here ranks for, as a share: `ground>=0.5`.',
+                'ground>=0.5',
                 [0.1, 0.25, 0.5, 0.75],
                 isShare: true,
             ),

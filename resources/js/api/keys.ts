@@ -9,6 +9,7 @@ export type StudyPart =
   | 'comparison'
   | 'curve'
   | 'distribution'
+  | 'effect'
   | 'groups'
   | 'imports'
   | 'itself'

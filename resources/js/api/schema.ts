@@ -327,7 +327,7 @@ export interface paths {
             path: {
                 /** @description Short name of the study */
                 slug: string;
-                /** @description compare, weigh or topics with .csv, .json or .xlsx */
+                /** @description compare, weigh, topics or model with .csv, .json or .xlsx */
                 export: string;
             };
             cookie?: never;
@@ -577,6 +577,26 @@ export interface paths {
         };
         /** Our own clicks by position, and the curves */
         get: operations["showStudyCurve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/studies/{slug}/effect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        /** What finished items teach of how many pages move at all when they are worked on */
+        get: operations["showStudyEffect"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1479,13 +1499,6 @@ export interface components {
         ComparisonSummary: {
             comfort?: components["schemas"]["Comfort"];
             keywords: number;
-            /** @description By what ten points more multiply the odds of page one. */
-            odds: {
-                difficulty: number;
-                features: {
-                    [key: string]: number | null;
-                };
-            } | null;
             overlap: components["schemas"]["Combination"][];
             similarity: (number | null)[][];
             standings: {
@@ -1497,7 +1510,6 @@ export interface components {
                 unclaimed: number;
             };
             topics?: number;
-            win_model?: components["schemas"]["WinModel"];
             share_of_clicks: (number | null)[];
             visits: number[];
             value: number[];
@@ -1507,6 +1519,8 @@ export interface components {
             curve?: number[];
             /** @description What was learnt about links to earn */
             links?: Record<string, never>;
+            position_model?: components["schemas"]["PositionModel"];
+            effect?: components["schemas"]["Effect"];
         };
         CompetitorCandidate: {
             authority: number | null;
@@ -1520,7 +1534,7 @@ export interface components {
             we_lack: number;
         };
         /** @enum {string} */
-        Criterion: "volume" | "ease" | "gain" | "value" | "intent" | "fit";
+        Criterion: "expected" | "volume" | "ease" | "gain" | "value" | "intent" | "fit";
         Curve: {
             bins: {
                 clicks: number;
@@ -1577,8 +1591,6 @@ export interface components {
             field: string;
             unknown: number;
         };
-        /** @enum {string} */
-        DomainFeature: "authority";
         /** @description What one source says about a domain. */
         DomainSaid: {
             authority: number | null;
@@ -1635,6 +1647,11 @@ export interface components {
             why: {
                 [key: string]: components["schemas"]["Explanation"];
             };
+            /** @description URL of the page that leads for us */
+            leading_page: string | null;
+            priority: number | null;
+            /** @description Null where the difficulty is unknown */
+            places: components["schemas"]["Places"] | null;
         };
         Draft: {
             id: number;
@@ -1880,6 +1897,7 @@ export interface components {
             position: number;
             referring_domains: number | null;
             url: string;
+            title: string | null;
         };
         PageOneRow: {
             difficulty: number | null;
@@ -2205,6 +2223,7 @@ export interface components {
                 /** @description Of the snapshots that were pulled */
                 days?: string[];
                 notes?: string[];
+                steadiness?: components["schemas"]["Steadiness"];
             } | null;
             stage: string;
             status: components["schemas"]["TaskStatus"];
@@ -2212,7 +2231,7 @@ export interface components {
             total: number | null;
         };
         /** @enum {string} */
-        TaskKind: "preview" | "import" | "pull";
+        TaskKind: "preview" | "import" | "pull" | "steadiness";
         /** @enum {string} */
         TaskStatus: "waiting" | "running" | "done" | "failed" | "cancelled";
         Term: {
@@ -2365,6 +2384,14 @@ export interface components {
             intent: components["schemas"]["Intent"] | null;
             /** @description Keywords that one page can serve, by the name of their primary keyword. */
             topic: string | null;
+            /** @description How much we hold of what the page that leads here ranks for. Unit: share. */
+            ground: number | null;
+            /** @description For how many other keywords of the page that leads we rank within 20. */
+            ground_held: number | null;
+            /** @description How many other keywords the page that leads ranks for. */
+            ground_of: number | null;
+            /** @description Features of the results page, as any ranking tells them. */
+            features: string | null;
             /** @description The position aimed at. Unit: position. */
             target: number | null;
             /** @description What our position brings. Unit: visits a month. */
@@ -2373,9 +2400,9 @@ export interface components {
             potential: number | null;
             /** @description What the target would bring beyond the visits now. Unit: visits a month. */
             gain: number | null;
-            /** @description The chance to win it. Unit: share. */
+            /** @description The chance to reach the target. Unit: share. */
             win_chance: number | null;
-            /** @description Win chance times gain. Unit: visits a month. */
+            /** @description Visits to expect, over all places that it may come to. Unit: visits a month. */
             expected_gain: number | null;
             /** @description How soon it can pay. */
             horizon: components["schemas"]["Horizon"] | null;
@@ -2394,23 +2421,72 @@ export interface components {
         Weights: {
             [key: string]: number;
         };
-        WinModel: {
-            assumed: boolean;
-            brier_score: number | null;
-            calibration: {
-                from: number;
-                observed: number | null;
-                predicted: number | null;
+        /** @enum {string} */
+        PositionFeature: "difficulty" | "authority" | "ground";
+        /** @description The share of pages that move at all when they are worked on */
+        Effect: {
+            share: number;
+            items: number;
+            learnt: boolean;
+        };
+        /** @description Where a domain could stand, learnt from who stands where */
+        PositionModel: {
+            fit: {
+                /** @description One for each bound 1, 3, 5, 10, 20, 50, 100 */
+                alphas: (number | string)[];
+                /** @description Feature → slope; null where it was left out */
+                betas: {
+                    [key: string]: number | null;
+                };
                 rows: number;
-                to: number;
-            }[];
-            difficulty: number;
-            intercept: number;
-            rows: number;
-            /** @description Feature of a domain → its coefficient; null where it is not in the model */
-            features: {
-                [key: string]: number | null;
+                assumed: boolean;
+                /** @description Left out for a slope against their meaning */
+                odd: components["schemas"]["PositionFeature"][];
+                /** @description Feature → the least and the most of it that was seen */
+                ranges: {
+                    [key: string]: number[];
+                } | number[];
             };
+            /** @description Rows at 1, 2–3, 4–5, 6–10, 11–20, 21–50, 51–100 and absent */
+            classes: number[];
+            authority: number | null;
+            /** @description Out of sample, for the bounds 3, 10 and 20 */
+            calibration: {
+                bound: number;
+                bins: {
+                    from: number;
+                    to: number;
+                    rows: number;
+                    predicted: number | null;
+                    observed: number | null;
+                }[];
+                brier: number | null;
+                /** @description Brier score of always saying the share seen elsewhere */
+                base: number | null;
+            }[];
+        };
+        /** @description Where we could stand, and what each target would bring */
+        Places: {
+            classes: {
+                name: string;
+                chance: number;
+                holds_us: boolean;
+            }[];
+            targets: {
+                target: number;
+                win_chance: number;
+                gain: number | null;
+                expected_gain: number | null;
+            }[];
+        };
+        /** @description An item past its ramp: the chance to reach its target if the page moves, as it was when it was planned, and what came of it */
+        FinishedItem: {
+            keyword: string;
+            done_month: string;
+            target: number;
+            position: number | null;
+            reach: number;
+            reached: boolean;
         };
     };
     responses: {
@@ -2453,7 +2529,6 @@ export type Decided = components['schemas']['Decided'];
 export type Decision = components['schemas']['Decision'];
 export type DecisionOutcome = components['schemas']['DecisionOutcome'];
 export type Distribution = components['schemas']['Distribution'];
-export type DomainFeature = components['schemas']['DomainFeature'];
 export type DomainSaid = components['schemas']['DomainSaid'];
 export type Dossier = components['schemas']['Dossier'];
 export type Draft = components['schemas']['Draft'];
@@ -2527,7 +2602,11 @@ export type Vocabulary = components['schemas']['Vocabulary'];
 export type WeighedRow = components['schemas']['WeighedRow'];
 export type WeightPreset = components['schemas']['WeightPreset'];
 export type Weights = components['schemas']['Weights'];
-export type WinModel = components['schemas']['WinModel'];
+export type PositionFeature = components['schemas']['PositionFeature'];
+export type Effect = components['schemas']['Effect'];
+export type PositionModel = components['schemas']['PositionModel'];
+export type Places = components['schemas']['Places'];
+export type FinishedItem = components['schemas']['FinishedItem'];
 export type ResponseProblem = components['responses']['Problem'];
 export type $defs = Record<string, never>;
 export interface operations {
@@ -3121,6 +3200,10 @@ export interface operations {
                 cursor?: string;
                 /** @description Rows of a page, at most 500 */
                 limit?: number;
+                /** @description priority, or what an order of the bench is called */
+                sort?: string;
+                /** @description asc or desc; unknown is always last */
+                dir?: string;
             };
             header?: never;
             path: {
@@ -3149,6 +3232,8 @@ export interface operations {
             query?: {
                 /** @description The keyword's key */
                 keyword?: string;
+                /** @description criterion:weight pairs such as volume:1,ease:1,gain:1; the rulebook's when left out */
+                weights?: string;
             };
             header?: never;
             path: {
@@ -3218,7 +3303,7 @@ export interface operations {
             path: {
                 /** @description Short name of the study */
                 slug: string;
-                /** @description compare, weigh or topics with .csv, .json or .xlsx */
+                /** @description compare, weigh, topics or model with .csv, .json or .xlsx */
                 export: string;
             };
             cookie?: never;
@@ -3619,6 +3704,36 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Curve"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    showStudyEffect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The effect and what it is learnt from */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        share: number;
+                        items: number;
+                        learnt: boolean;
+                        finished: components["schemas"]["FinishedItem"][];
+                    };
                 };
             };
             "4XX": components["responses"]["Problem"];
@@ -4404,6 +4519,8 @@ export interface operations {
             query?: {
                 /** @description A sentence */
                 show?: string;
+                /** @description criterion:weight pairs such as volume:1,ease:1,gain:1; the rulebook's when left out */
+                weights?: string;
             };
             header?: never;
             path: {
@@ -4421,6 +4538,17 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Steadiness"];
+                };
+            };
+            /** @description The list is long; the task that reckons it */
+            202: {
+                headers: {
+                    /** @description Where the work tells how far it is */
+                    Location?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Task"];
                 };
             };
             "4XX": components["responses"]["Problem"];

@@ -9,6 +9,7 @@ use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Keyword\Stemmer;
 use GreaterReach\Core\Keyword\Words;
 use GreaterReach\Core\Meaning\TopicBuilder;
+use GreaterReach\Core\Pages\PageGraph;
 use GreaterReach\Core\Site\UrlKey;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -58,14 +59,14 @@ final class TopicBuilderTest extends TestCase
     public function test_keywords_out_of_order_are_a_misuse(): void
     {
         $this->expectException(Misuse::class);
-        $builder = new TopicBuilder(2, self::stemmer());
-        $builder->add('b', 1, []);
-        $builder->add('a', 1, []);
+        $builder = new TopicBuilder(2, self::stemmer(), new PageGraph());
+        $builder->add('b', 1);
+        $builder->add('a', 1);
     }
 
     public function test_an_empty_study_has_no_topics(): void
     {
-        self::assertSame(0, (new TopicBuilder(2, self::stemmer()))->build()->count());
+        self::assertSame(0, (new TopicBuilder(2, self::stemmer(), new PageGraph()))->build()->count());
     }
 
     /** A plain version that compares every pair, on random pages. */
@@ -105,9 +106,11 @@ final class TopicBuilderTest extends TestCase
     private function topics(array $universe, int $evidence = 2): array
     {
         ksort($universe, SORT_STRING);
-        $builder = new TopicBuilder($evidence, self::stemmer());
+        $graph = new PageGraph();
+        $builder = new TopicBuilder($evidence, self::stemmer(), $graph);
         foreach ($universe as $keyword => [$volume, $pages]) {
-            $builder->add($keyword, $volume, self::byDomain($keyword, $pages));
+            $builder->add($keyword, $volume);
+            $graph->add(self::byDomain($keyword, $pages));
         }
 
         $topics = $builder->build();

@@ -10,31 +10,53 @@ use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\TacticLabel;
 use GreaterReach\Core\Priority\TacticRule;
 use GreaterReach\Core\Winning\ComfortDifficulty;
-use GreaterReach\Core\Winning\DomainFeature;
+use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\LinksNeeded;
-use GreaterReach\Core\Winning\WinModel;
-use GreaterReach\Core\Winning\WinObservations;
+use GreaterReach\Core\Winning\PositionGroups;
+use GreaterReach\Core\Winning\PositionModel;
 use PHPUnit\Framework\TestCase;
 
 final class ModelsTest extends TestCase
 {
     public function test_what_was_learnt_is_the_same_when_it_was_written_and_read(): void
     {
-        $observations = new WinObservations([0, 1]);
-        foreach (range(1, 60) as $number) {
-            $observations->add((float) $number, [$number < 30 ? 3 : null, $number % 3 === 0 ? 9 : 40]);
+        mt_srand(2);
+        $groups = new PositionGroups([10.0, 35.5, 80.0], [38.0, 50.0], true);
+        for ($row = 0; $row < 500; ++$row) {
+            $groups->add($row % 3, $row % 2, mt_rand(1, 99), mt_rand(1, 7), $row % 5);
         }
         $comfort = ComfortDifficulty::fromDifficulties(array_map(floatval(...), range(1, 29)));
         $models = new Models(
             CtrCurve::queryLog2006(),
             $comfort,
-            WinModel::fit($observations, [['authority' => 38.0], ['authority' => 50.0]], 1.0, $comfort),
+            PositionModel::learn($groups, true, 1.0, $comfort, 38.0)->judged($groups, true, 1.0, $comfort),
             LinksNeeded::fit([], []),
+            Effect::assumed(.4, 3),
         );
-        $kept = json_decode((string) json_encode($models->toArray()), true);
+        $kept = json_decode((string) json_encode($models->toArray(), JSON_PRESERVE_ZERO_FRACTION), true);
         self::assertIsArray($kept);
-        self::assertEquals($models, Models::fromArray($kept, DomainFeature::figures(['authority' => 38.0])));
-        self::assertNull(Models::fromArray(['keywords' => 3], []));
+        self::assertEquals($models, Models::fromArray($kept));
+        self::assertNull(Models::fromArray(['keywords' => 3]));
+    }
+
+    public function test_the_difficulty_at_a_chance_is_where_the_chance_is_just_that(): void
+    {
+        $comfort = ComfortDifficulty::fromDifficulties([]);
+        $models = new Models(
+            CtrCurve::default(),
+            $comfort,
+            PositionModel::learn(new PositionGroups([], [], false), true, 1.0, $comfort, null),
+            LinksNeeded::fit([], []),
+            Effect::assumed(.8),
+        );
+        foreach ([.7, .5, .25, .1] as $chance) {
+            $difficulty = $models->difficultyAt($chance, 10);
+            self::assertNotNull($difficulty);
+            self::assertEqualsWithDelta($chance, .8 * $models->positions->chances($difficulty, Ground::none())->upTo(10), 1e-9);
+        }
+        self::assertNull($models->difficultyAt(.79, 10), 'No difficulty from 0 on is that easy.');
+        self::assertNull($models->difficultyAt(1e-6, 10), 'None up to 100 is that hard.');
     }
 
     public function test_a_tactic_is_read_as_it_is_written(): void

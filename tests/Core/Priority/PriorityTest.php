@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Priority;
 
 use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Clicks\FeatureClicks;
 use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Comparison\Movement;
 use GreaterReach\Core\Comparison\Ranking;
@@ -22,7 +23,9 @@ use GreaterReach\Core\Priority\MeasuredClicks;
 use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Opportunity;
 use GreaterReach\Core\Priority\OpportunityOrder;
+use GreaterReach\Core\Priority\ScoreCell;
 use GreaterReach\Core\Priority\Scores;
+use GreaterReach\Core\Priority\ScoreStyle;
 use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\TacticRule;
@@ -30,26 +33,81 @@ use GreaterReach\Core\Priority\Weigher;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\ComfortDifficulty;
+use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\LinksNeeded;
-use GreaterReach\Core\Winning\WinModel;
-use GreaterReach\Core\Winning\WinObservations;
+use GreaterReach\Core\Winning\PositionGroups;
+use GreaterReach\Core\Winning\PositionModel;
+use GreaterReach\Core\Winning\Prospect;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 final class PriorityTest extends TestCase
 {
-    public function test_rising_bands_give_a_point_per_bound_reached(): void
+    public function test_stepped_scores_are_whole_points(): void
     {
         $bands = Bands::of([10, 50, 200, 1000, 5000]);
-        self::assertSame([0, 1, 1, 2, 5, 5, null], array_map($bands->rising(...), [9.9, 10.0, 49.0, 50.0, 5000.0, 1e9, null]));
+        $rising = static fn(?float $value): ?float => $bands->rising($value, ScoreStyle::Stepped);
+        self::assertSame([0.0, 1.0, 1.0, 2.0, 5.0, 5.0, null], array_map($rising, [9.9, 10.0, 49.0, 50.0, 5000.0, 1e9, null]));
+        $ease = Bands::ofEase([10, 20, 35, 50, 70]);
+        $falling = static fn(?float $value): ?float => $ease->falling($value, ScoreStyle::Stepped);
+        self::assertSame([5.0, 5.0, 4.0, 3.0, 2.0, 1.0, 0.0, null], array_map($falling, [0.0, 10.0, 10.1, 35.0, 50.0, 70.0, 70.1, null]));
+        self::assertSame(1.0, $rising(9.999_999_999_9), 'What differs in the tenth decimal is alike.');
     }
 
-    public function test_falling_bands_take_a_point_per_bound_passed(): void
+    public function test_smooth_scores_rise_with_the_logarithm_between_the_bounds(): void
     {
-        $bands = Bands::of([10, 20, 35, 50, 70]);
-        self::assertSame([5, 5, 4, 3, 2, 1, 0, null], array_map($bands->falling(...), [0.0, 10.0, 10.1, 35.0, 50.0, 70.0, 70.1, null]));
+        $bands = Bands::of([10, 50, 200, 1000, 5000]);
+        $rising = static fn(?float $value): ?float => $bands->rising($value, ScoreStyle::Smooth);
+        self::assertSame([0.0, .5, 1.0, 2.0, 5.0, 5.0, null], array_map($rising, [0.0, 5.0, 10.0, 50.0, 5000.0, 9000.0, null]));
+        self::assertEqualsWithDelta([1.5, 2.5], array_map($rising, [sqrt(10 * 50), 100.0]), 1e-12);
+    }
+
+    public function test_bounds_of_one_value_count_together_and_from_0_the_score_rises_on_a_line(): void
+    {
+        $bands = Bands::of([0, 0, 4, 4, 9]);
+        $rising = static fn(?float $value): ?float => $bands->rising($value, ScoreStyle::Smooth);
+        self::assertEqualsWithDelta([2.0, 2.25, 4.0, 4.5], array_map($rising, [0.0, 1.0, 4.0, 6.0]), 1e-12);
+    }
+
+    public function test_the_priority_of_every_row_of_a_cell_lies_between_its_bounds(): void
+    {
+        mt_srand(12);
+        for ($try = 0; $try < 500; ++$try) {
+            $scores = Scores::inOrder(
+                ...array_map(static fn(): ?float => mt_rand(0, 4) === 0 ? null : mt_rand(0, 5000) / 1000, Criterion::names()),
+            );
+            $drawn = array_map(static fn(): float => (float) mt_rand(0, 3), array_flip(Criterion::names()));
+            $weights = Weights::of([...$drawn, 'gain' => 1.0]);
+            [$low, $high] = ScoreCell::priorities(ScoreCell::of($scores), $weights);
+            $priority = $weights->priorityOf($scores);
+            if ($priority === null) {
+                self::assertSame([-1.0, -1.0], [$low, $high]);
+            } else {
+                self::assertGreaterThanOrEqual($low - 1e-12, $priority);
+                self::assertLessThanOrEqual($high + 1e-12, $priority);
+            }
+        }
+    }
+
+    public function test_ease_falls_on_straight_lines_to_0_at_100(): void
+    {
+        $bands = Bands::ofEase([10, 20, 35, 50, 70]);
+        $falling = static fn(?float $value): ?float => $bands->falling($value, ScoreStyle::Smooth);
+        self::assertSame([5.0, 5.0, 4.0, 3.0, 1.0, .5, 0.0, null], array_map($falling, [0.0, 10.0, 20.0, 35.0, 70.0, 85.0, 100.0, null]));
+        self::assertSame(4.5, $falling(15.0));
+    }
+
+    /** @param list<float> $bounds */
+    #[TestWith([[10.0, 10.0, 35.0, 50.0, 70.0]])]
+    #[TestWith([[10.0, 20.0, 35.0, 50.0, 100.0]])]
+    public function test_bounds_of_ease_rise_and_stay_below_100(array $bounds): void
+    {
+        $this->expectException(InvalidValue::class);
+        Bands::ofEase($bounds);
     }
 
     public function test_bands_of_a_study_stand_at_its_percentiles(): void
@@ -66,17 +124,17 @@ final class PriorityTest extends TestCase
     public function test_more_volume_never_lowers_the_score(): void
     {
         $bands = Bands::of([10, 50, 200, 1000, 5000]);
-        for ($volume = 0, $score = 0; $volume < 6000; $volume += 7) {
-            self::assertGreaterThanOrEqual($score, $score = $bands->rising($volume));
+        for ($volume = 0, $score = 0.0; $volume < 6000; $volume += 7) {
+            self::assertGreaterThanOrEqual($score, $score = $bands->rising($volume, ScoreStyle::Smooth));
         }
     }
 
     public function test_priority_is_the_weighted_mean_of_what_is_known(): void
     {
         $weights = Weights::parse('volume:1, ease:2,gain:1');
-        self::assertSame(3.25, $weights->priorityOf(self::scores(5, 3, 2, null, null, null)));
-        self::assertSame(3.0, $weights->priorityOf(self::scores(null, 3, null, 5, 5, 5)));
-        self::assertNull($weights->priorityOf(self::scores(null, null, null, 5, 5, 5)));
+        self::assertSame(3.25, $weights->priorityOf(self::scores(null, 5, 3, 2, null, null, null)));
+        self::assertSame(3.0, $weights->priorityOf(self::scores(null, null, 3, null, 5, 5, 5)));
+        self::assertNull($weights->priorityOf(self::scores(null, null, null, null, 5, 5, 5)));
         self::assertSame('volume:1,ease:2,gain:1', (string) $weights);
     }
 
@@ -119,17 +177,26 @@ final class PriorityTest extends TestCase
     {
         yield 'in striking distance within comfort' => [6, 30.0, Horizon::QuickWin];
         yield 'at the far end' => [20, 30.0, Horizon::QuickWin];
-        yield 'in striking distance beyond comfort, page one' => [6, 31.0, Horizon::ShortTerm];
+        yield 'in striking distance beyond comfort' => [6, 31.0, Horizon::ShortTerm];
         yield 'better than striking distance' => [5, 10.0, Horizon::ShortTerm];
         yield 'absent and easy' => [null, 30.0, Horizon::ShortTerm];
         yield 'absent and hard' => [null, 80.0, Horizon::LongTerm];
-        yield 'unknown difficulty, though the chance is 1' => [6, null, null];
+        yield 'near but too hard' => [18, 80.0, Horizon::LongTerm];
+        yield 'unknown difficulty, though we are near' => [6, null, null];
     }
 
     #[DataProvider('horizons')]
     public function test_the_horizon_follows_position_and_difficulty(?int $position, ?float $difficulty, ?Horizon $horizon): void
     {
-        self::assertSame($horizon, $this->weigh($this->candidate($position, new Metrics(100, $difficulty)))->horizon);
+        self::assertSame($horizon, $this->weigh($this->candidate($position, new Metrics(1000, $difficulty)))->horizon);
+    }
+
+    public function test_a_quick_win_is_worth_it(): void
+    {
+        $gain = fn(int $volume): Opportunity => $this->weigh($this->candidate(9, new Metrics($volume, 20.0)));
+        self::assertSame([Horizon::ShortTerm, Horizon::QuickWin], [$gain(113)->horizon, $gain(114)->horizon]);
+        self::assertGreaterThan(9.9, $gain(113)->clicks->gain);
+        self::assertNotSame(Horizon::QuickWin, $this->weigh($this->candidate(9, new Metrics(null, 20.0)))->horizon);
     }
 
     /** @return iterable<string, array{Candidate, Tactic}> */
@@ -159,15 +226,16 @@ final class PriorityTest extends TestCase
         self::assertSame($tactic, (new TacticRule(CtrCurve::default()))->of($candidate));
     }
 
-    public function test_links_stand_beside_the_tactic_when_the_chance_is_known_to_be_low(): void
+    public function test_links_stand_beside_the_tactic_when_the_page_is_known_not_to_reach_far(): void
     {
+        $rule = new TacticRule(CtrCurve::default());
         self::assertSame(
             [true, false, false, false],
             [
-                TacticRule::needsLinks(1, 0.34),
-                TacticRule::needsLinks(1, 0.35),
-                TacticRule::needsLinks(0, 0.1),
-                TacticRule::needsLinks(1, null),
+                $rule->needsLinks(1, 0.24),
+                $rule->needsLinks(1, 0.25),
+                $rule->needsLinks(0, 0.1),
+                $rule->needsLinks(1, null),
             ],
         );
         self::assertSame('new page + links', $this->weigh($this->candidate(null, new Metrics(100, 80.0)))->tacticLabel()->__toString());
@@ -186,7 +254,7 @@ final class PriorityTest extends TestCase
     {
         $opportunity = $this->weigh($this->candidate(null, new Metrics(1000, 20.0), judgement: new Judgement(1, 4, Intent::Buy)));
         self::assertSame(
-            [1, Intent::Buy, 4, 5],
+            [1, Intent::Buy, 4.0, 5.0],
             [
                 $opportunity->clicks->target,
                 $opportunity->intent,
@@ -196,16 +264,35 @@ final class PriorityTest extends TestCase
         );
     }
 
-    public function test_expected_gain_is_chance_times_gain(): void
+    public function test_what_the_features_of_the_results_page_take_is_missing_everywhere(): void
     {
-        $opportunity = $this->weigh($this->candidate(null, new Metrics(1000, 30.0)));
-        self::assertEqualsWithDelta([.5, 57.0], [$opportunity->winChance, $opportunity->expectedGain], 1e-12);
-        self::assertNull($this->weigh($this->candidate(null, new Metrics(null, 30.0)))->expectedGain);
+        $rulebook = Rulebook::fromTexts(['feature_clicks' => 'answer:.5, video:.8']);
+        $whole = $this->weigh($this->candidate(8, new Metrics(1000, 30.0)));
+        $less = $this->weigh($this->candidate(8, new Metrics(1000, 30.0), features: ['answer', 'map', 'video']), $rulebook);
+        self::assertEqualsWithDelta(
+            array_map(static fn(?float $figure): float => .4 * $figure, [
+                $whole->clicks->visitsNow,
+                $whole->clicks->potential,
+                $whole->clicks->gain,
+                $whole->prospect->expectedGain,
+            ]),
+            [$less->clicks->visitsNow, $less->clicks->potential, $less->clicks->gain, $less->prospect->expectedGain],
+            1e-12,
+        );
+        self::assertSame($whole->prospect->winChance, $less->prospect->winChance);
+    }
+
+    public function test_features_are_read_trimmed_in_lower_case_and_each_once(): void
+    {
+        self::assertSame(['answer', 'map', 'video'], FeatureClicks::together(['Video; answer ;', null, ' MAP;video']));
+        self::assertSame([], FeatureClicks::together([null, ';']));
+        self::assertSame(1.0, (new FeatureClicks())->shareLeft(['answer']));
     }
 
     public function test_the_order_puts_unknown_gain_last_and_breaks_ties_as_stated(): void
     {
         $list = [
+            // Neither gain nor expected gain; a gain alone; all the others both.
             'e' => $this->weigh($this->candidate(null, new Metrics(null, 5.0), keyword: 'e')),
             'd' => $this->weigh($this->candidate(null, new Metrics(100, null), keyword: 'd')),
             'c' => $this->weigh($this->candidate(null, new Metrics(100, 60.0), keyword: 'c')),
@@ -213,8 +300,8 @@ final class PriorityTest extends TestCase
             'a' => $this->weigh($this->candidate(null, new Metrics(100, 55.0), keyword: 'a')),
             'f' => $this->weigh($this->candidate(null, new Metrics(120, 55.0), keyword: 'f')),
         ];
-        uasort($list, (new OpportunityOrder(Weights::plain()))->compare(...));
-        self::assertSame(['d', 'f', 'a', 'b', 'c', 'e'], array_keys($list));
+        uasort($list, (new OpportunityOrder(Weights::preset('plain')))->compare(...));
+        self::assertSame(['f', 'a', 'b', 'c', 'd', 'e'], array_keys($list));
     }
 
     public function test_steadiness_tells_a_safe_choice_from_an_artefact(): void
@@ -223,7 +310,7 @@ final class PriorityTest extends TestCase
             $this->candidate(null, new Metrics(9000, 5.0, 7.0), judgement: new Judgement(fit: 5, intent: Intent::Buy), keyword: 'safe'),
         );
         $poor = $this->weigh($this->candidate(null, new Metrics(5, 90.0, 0.1), judgement: new Judgement(fit: 0), keyword: 'poor'));
-        self::assertSame([1.0, 0.0], Steadiness::of([$safe, $poor], 100, 1, 1));
+        self::assertSame([1.0, 0.0], Steadiness::of([$safe, $poor], Weights::preset('even'), 100, 1, 1));
     }
 
     /**
@@ -236,8 +323,7 @@ final class PriorityTest extends TestCase
         $with = static fn(Scores $scores): Opportunity => new Opportunity(
             $base->candidate,
             $base->clicks,
-            $base->winChance,
-            $base->expectedGain,
+            $base->prospect,
             $base->linksToEarn,
             $base->intent,
             $base->horizon,
@@ -247,27 +333,41 @@ final class PriorityTest extends TestCase
             0,
             true,
         );
-        $shares = Steadiness::of([$with(self::scores(5, 0, 0, 0, 0, 0)), $with(self::scores(0, 0, 5, 0, 0, 0))], 4000, 1, 3);
+        $shares = Steadiness::of(
+            [$with(self::scores(0, 5, 0, 0, 0, 0, 0)), $with(self::scores(0, 0, 0, 5, 0, 0, 0))],
+            Weights::preset('even'),
+            4000,
+            1,
+            3,
+        );
         self::assertEqualsWithDelta(0.5, $shares[0], 5 * sqrt(0.25 / 4000));
         self::assertEqualsWithDelta(1.0, array_sum($shares), 1e-12);
     }
 
-    /** The order itself, drawn and sorted in full for each draw, on random scores with many ties. */
-    public function test_steadiness_by_groups_is_that_of_sorting_every_draw(): void
+    /**
+     * The order itself, drawn and sorted in full for each draw: on scores with many ties, and on smooth ones that are hardly ever alike.
+     */
+    #[TestWith(['reach', true])]
+    #[TestWith(['even', true])]
+    #[TestWith(['even', false])]
+    public function test_steadiness_of_the_leaders_is_that_of_sorting_every_draw(string $preset, bool $hasTies): void
     {
         mt_srand(5);
         $base = $this->weigh($this->candidate(null, new Metrics(100, 55.0)));
         $list = [];
-        for ($number = 0; $number < 60; ++$number) {
+        for ($number = 0; $number < 90; ++$number) {
             $weighed = $this->weigh(
                 $this->candidate(null, new Metrics(mt_rand(0, 5) === 0 ? null : 10 * mt_rand(1, 4), 55.0), keyword: 'k'.$number),
             );
-            $score = static fn(string $criterion): ?int => [null, 1, 2, 3][mt_rand(0, 3)];
+            $score = static fn(string $criterion): ?float => match (true) {
+                mt_rand(0, 5) === 0 => null,
+                $hasTies => (float) mt_rand(1, 3),
+                default => mt_rand(0, 5000) / 1000,
+            };
             $list[] = new Opportunity(
                 $weighed->candidate,
                 $weighed->clicks,
-                $base->winChance,
-                null,
+                new Prospect(null, null, mt_rand(0, 8) === 0 ? null : $weighed->prospect->expectedGain),
                 null,
                 $base->intent,
                 null,
@@ -278,41 +378,51 @@ final class PriorityTest extends TestCase
                 true,
             );
         }
+        $weights = Weights::preset($preset);
+        $criteria = array_map(static fn(Criterion $one): string => $one->value, $weights->criteria());
         $random = new Randomizer(new Mt19937(9));
-        $stays = array_fill(0, 60, 0);
+        $stays = array_fill(0, 90, 0);
         for ($draw = 0; $draw < 200; ++$draw) {
-            $exponential = array_map(static fn(): float => -log(($random->getInt(0, (1 << 52) - 1) + 0.5) / 2 ** 52), Criterion::names());
+            $exponential = array_map(static fn(): float => -log(($random->getInt(0, (1 << 52) - 1) + 0.5) / 2 ** 52), $criteria);
             $order = new OpportunityOrder(
                 Weights::of(
-                    array_combine(
-                        Criterion::names(),
-                        array_map(static fn(float $part): float => $part / array_sum($exponential), $exponential),
-                    ),
+                    array_combine($criteria, array_map(static fn(float $part): float => $part / array_sum($exponential), $exponential)),
                 ),
             );
-            $numbers = range(0, 59);
+            $numbers = range(0, 89);
             usort($numbers, static fn(int $a, int $b): int => $order->compare($list[$a], $list[$b]));
             foreach (\array_slice($numbers, 0, 8) as $number) {
                 ++$stays[$number];
             }
         }
-        self::assertSame(array_map(static fn(int $times): float => $times / 200, $stays), Steadiness::of($list, 200, 8, 9));
+        self::assertSame(
+            array_map(static fn(int $times): float => $times / 200, $stays),
+            Steadiness::of($list, $weights, 200, 8, 9),
+        );
     }
 
-    private function weigh(Candidate $candidate): Opportunity
+    private function weigh(Candidate $candidate, ?Rulebook $rulebook = null): Opportunity
     {
         $comfort = ComfortDifficulty::fromDifficulties([]);
         $models = new Models(
             CtrCurve::default(),
             $comfort,
-            WinModel::fit(new WinObservations([]), [[]], 1.0, $comfort),
+            PositionModel::learn(new PositionGroups([], [], false), true, 1.0, $comfort, null),
             LinksNeeded::fit([], []),
+            Effect::assumed(.5),
         );
 
-        return (new Weigher(Rulebook::standard()->weighing(), $models, BrandMatcher::of([['quillfair'], ['ink moor']])))->weigh($candidate);
+        return (new Weigher(
+            ($rulebook ?? Rulebook::standard())->weighing(),
+            $models,
+            BrandMatcher::of([['quillfair'], ['ink moor']]),
+        ))->weigh($candidate);
     }
 
-    /** @param ?list<Ranking> $rankings */
+    /**
+     * @param ?list<Ranking> $rankings
+     * @param list<string>   $features
+     */
     private static function candidate(
         ?int $position,
         Metrics $metrics = new Metrics(100, 20.0),
@@ -323,6 +433,7 @@ final class PriorityTest extends TestCase
         Judgement $judgement = new Judgement(),
         string $keyword = 'k',
         Standing $standing = Standing::Behind,
+        array $features = [],
     ): Candidate {
         $rankings ??= $position === null ? [] : [new Ranking($keyword, $position, 'https://a.example/x')];
         $row = new ComparisonRow(
@@ -339,11 +450,11 @@ final class PriorityTest extends TestCase
             Movement::between($previous, $position),
         );
 
-        return new Candidate($row, $metrics, $judgement, null, 0, $measured, $topicHasOwnPage);
+        return new Candidate($row, $metrics, $judgement, Ground::none(), null, 0, $measured, $topicHasOwnPage, features: $features);
     }
 
     /** The first scores in the order of `Criterion`; those that are not named are unknown. */
-    private static function scores(?int ...$first): Scores
+    private static function scores(?float ...$first): Scores
     {
         return Scores::inOrder(...array_pad(array_values($first), \count(Criterion::cases()), null));
     }

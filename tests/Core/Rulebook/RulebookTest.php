@@ -7,6 +7,7 @@ namespace Tests\Core\Rulebook;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Rulebook\Settings;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -37,9 +38,15 @@ final class RulebookTest extends TestCase
         yield 'conversion rate' => ['conversion_rate', '0.02'];
         yield 'volume of comfort' => ['comfort_volume', '100'];
         yield 'comparable authority' => ['peer_band', '5'];
-        yield 'penalty of the win model' => ['win_lambda', '1'];
-        yield 'head start on page two' => ['head_start_11_20', '0.35'];
-        yield 'head start down to 50' => ['head_start_21_50', '0.1'];
+        yield 'penalty of the position model' => ['model_lambda', '1'];
+        yield 'effect of work' => ['effect', '0.5'];
+        yield 'effect learnt' => ['effect_learnt', 'yes'];
+        yield 'scores' => ['scores', 'smooth'];
+        yield 'bands of expected gain' => ['expected_bands', '2,10,40,150,600'];
+        yield 'weights' => ['weights', 'expected:2,ease:1,gain:1'];
+        yield 'gain of a quick win' => ['quick_win_gain', '10'];
+        yield 'features that take clicks' => ['feature_clicks', ''];
+        yield 'conversion rates' => ['conversion_rates', ''];
         yield 'evidence for a topic' => ['topic_evidence', '2'];
         yield 'bands of volume' => ['volume_bands', '10,50,200,1000,5000'];
         yield 'bands of ease' => ['ease_bands', '10,20,35,50,70'];
@@ -47,7 +54,7 @@ final class RulebookTest extends TestCase
         yield 'bands of value' => ['value_bands', '0.25,0.75,1.5,3,6'];
         yield 'draws for steadiness' => ['steadiness_draws', '500'];
         yield 'places that count as steady' => ['steadiness_top', '20'];
-        yield 'chance of the short term' => ['short_term_chance', '0.35'];
+        yield 'reach of the short term' => ['short_term_chance', '0.25'];
         yield 'clicks that ask for another title' => ['title_ctr_ratio', '0.7'];
         yield 'days for a new page' => ['effort_new', '3'];
         yield 'days to extend' => ['effort_extend', '1.5'];
@@ -64,6 +71,19 @@ final class RulebookTest extends TestCase
         yield 'until a title pays' => ['ramp_title', '1'];
         yield 'draws of a forecast' => ['forecast_draws', '2000'];
         yield 'scatter of volume' => ['forecast_sigma', '0.3'];
+    }
+
+    public function test_shares_are_given_by_name(): void
+    {
+        $rulebook = Rulebook::fromTexts([
+            'feature_clicks' => ' Answer : .6,video:80 %',
+            'conversion_rates' => 'buy:.05',
+            'model_lambda' => '.001',
+        ]);
+        self::assertSame(['answer' => .6, 'video' => .8], $rulebook->shares('feature_clicks'));
+        self::assertSame('answer:0.6,video:0.8', $rulebook->spelt('feature_clicks'));
+        self::assertSame([.05, .02, .02], array_map($rulebook->conversionRate(...), [Intent::Buy, Intent::Learn, null]));
+        self::assertSame([], $rulebook->with(['feature_clicks' => ''])->shares('feature_clicks'));
     }
 
     #[DataProvider('agreed')]
@@ -90,7 +110,14 @@ final class RulebookTest extends TestCase
         yield 'too few bands' => ['ease_bands', '10,20', 'five numbers'];
         yield 'an exponent' => ['curve_prior', '1e3', 'a number from'];
         yield 'weights all zero' => ['weights', 'volume:0', 'all zero'];
-        yield 'a curve that rises' => ['curve_own', '.1,'.implode(',', array_fill(0, 99, '0.2')), 'is not allowed'];
+        yield 'a share above 1' => ['feature_clicks', 'answer:1.1', 'name:share pairs'];
+        yield 'a share without a name' => ['feature_clicks', ':.5', 'name:share pairs'];
+        yield 'a name twice' => ['feature_clicks', 'map:.5,MAP:.6', 'name:share pairs'];
+        yield 'an intent that is none' => ['conversion_rates', 'wish:.5', 'buy, compare, learn, open:share pairs'];
+        yield 'bands of ease that do not rise' => ['ease_bands', '10,10,35,50,70', 'each above the one before and below 100'];
+        yield 'bands of ease up to 100' => ['ease_bands', '10,20,35,50,100', 'each above the one before and below 100'];
+        yield 'too little penalty' => ['model_lambda', '0.0009', 'from 0.001 to 1000'];
+        yield 'a curve that rises' => ['curve_own', 'x1,'.implode(',', array_fill(0, 99, '0.2')), 'is not allowed'];
         yield 'a curve that rises, well written' => ['curve_own', '0.1,'.implode(',', array_fill(0, 99, '0.2')), 'never rises'];
         yield 'a curve of one\'s own that is not there' => ['curve', 'own', 'needs 100 numbers'];
         yield 'striking distance turned round' => ['striking_from', '30', 'must not be worse'];

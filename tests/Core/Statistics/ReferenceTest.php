@@ -8,11 +8,17 @@ use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Statistics\IsotonicRegression;
 use GreaterReach\Core\Statistics\LeastSquares;
 use GreaterReach\Core\Statistics\LinearSystem;
-use GreaterReach\Core\Statistics\LogisticRegression;
+use GreaterReach\Core\Statistics\OddsTable;
+use GreaterReach\Core\Statistics\ProportionalOdds;
 use GreaterReach\Core\Statistics\Quantile;
+use GreaterReach\Core\Statistics\Scale;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** Source: R's isoreg(), quantile(), glm() and lm() on data sets that R ships; reference.R made reference.json. */
+/**
+ * Source: R's isoreg(), quantile(), glm(), lm(), optim() and, of package MASS, polr() on data sets that R ships; reference.R made
+ * reference.json.
+ */
 final class ReferenceTest extends TestCase
 {
     public function test_isotonic_regression_agrees_with_isoreg(): void
@@ -49,58 +55,100 @@ final class ReferenceTest extends TestCase
         }
     }
 
-    public function test_logistic_regression_agrees_with_glm_on_the_o_ring_data(): void
+    /** With two classes it is logistic regression: glm() on the O-ring data. */
+    public function test_two_classes_agree_with_glm_on_the_o_ring_data(): void
     {
         $reference = self::reference('oring');
-        $fit = LogisticRegression::fit(
-            array_map(static fn(float $x): array => [$x], $reference['x']),
-            array_fill(0, \count($reference['x']), 1),
-            array_map(intval(...), $reference['y']),
-            0.0,
-        );
-        self::assertEqualsWithDelta($reference['fit'], $fit, 1e-6);
+        $fit = ProportionalOdds::fit(self::table(self::single($reference['y'], $reference['x'])), 0.0);
+        self::assertEqualsWithDelta($reference['fit'], [$fit['thresholds'][0], $fit['slopes'][0]], 1e-6);
         // Dalal, Fowlkes and Hoadley 1989 (from memory).
-        self::assertEqualsWithDelta([15.0429, -0.2322], $fit, 5e-5);
+        self::assertEqualsWithDelta([15.0429, -0.2322], [$fit['thresholds'][0], $fit['slopes'][0]], 5e-5);
     }
 
-    public function test_logistic_regression_agrees_with_glm_on_two_features(): void
+    public function test_two_classes_agree_with_glm_on_two_features(): void
     {
         $reference = self::reference('mtcars');
-        $features = array_map(static fn(float $a, float $b): array => [$a, $b], $reference['x1'], $reference['x2']);
-        self::assertEqualsWithDelta(
-            $reference['fit'],
-            LogisticRegression::fit($features, array_fill(0, \count($features), 1), array_map(intval(...), $reference['y']), 0.0),
-            1e-5,
+        $fit = ProportionalOdds::fit(self::table(self::single($reference['y'], $reference['x1'], $reference['x2'])), 0.0);
+        self::assertEqualsWithDelta($reference['fit'], [...$fit['thresholds'], ...$fit['slopes']], 1e-5);
+    }
+
+    /** polr() of package MASS without a penalty, and optim() on the same likelihood with λ = 1: the housing data, and random groups. */
+    #[TestWith(['housing', 3])]
+    #[TestWith(['grouped', 4])]
+    public function test_proportional_odds_agree_with_polr_and_optim(string $name, int $classes): void
+    {
+        $reference = self::tables($name);
+        $rows = array_map(
+            static fn(array $x, array $counts): array => [$x, array_map(intval(...), $counts)],
+            $reference['x'],
+            $reference['counts'],
         );
+        foreach (['fit' => 0.0, 'penalised' => 1.0] as $values => $lambda) {
+            $fit = ProportionalOdds::fit(self::table($rows), $lambda);
+            self::assertCount($classes - 1, $fit['thresholds']);
+            self::assertEqualsWithDelta($reference[$values][0], [...$fit['thresholds'], ...$fit['slopes']], 2e-6, $values);
+        }
+    }
+
+    /** Venables and Ripley, Modern Applied Statistics with S, 4th ed., 7.3, print the thresholds −0.4961 and 0.6907. */
+    public function test_the_housing_data_have_the_published_thresholds(): void
+    {
+        self::assertEqualsWithDelta([-0.4961, 0.6907], \array_slice(self::tables('housing')['fit'][0], 0, 2), 5e-5);
     }
 
     public function test_groups_count_like_their_single_rows(): void
     {
-        $single = LogisticRegression::fit([[1.0], [1.0], [1.0], [2.0], [2.0]], [1, 1, 1, 1, 1], [1, 0, 1, 0, 0], 1.0);
-        self::assertEqualsWithDelta($single, LogisticRegression::fit([[1.0], [2.0]], [3, 2], [2, 0], 1.0), 1e-9);
+        $single = ProportionalOdds::fit(
+            self::table([[[1.0], [0, 1]], [[1.0], [1, 0]], [[1.0], [0, 1]], [[2.0], [1, 0]], [[2.0], [1, 0]]]),
+            1.0,
+        );
+        self::assertEqualsWithDelta($single, ProportionalOdds::fit(self::table([[[1.0], [1, 2]], [[2.0], [2, 0]]]), 1.0), 1e-9);
     }
 
-    public function test_the_penalty_leaves_the_intercept_free(): void
+    public function test_the_penalty_leaves_the_thresholds_free(): void
     {
-        [$intercept, $slope] = LogisticRegression::fit([[-1.0], [1.0]], [100, 100], [90, 70], 1e9);
-        self::assertEqualsWithDelta(0.0, $slope, 1e-6);
-        self::assertEqualsWithDelta(log(.8 / .2), $intercept, 1e-6);
-    }
-
-    public function test_the_gradient_vanishes_at_the_penalised_optimum(): void
-    {
-        [$intercept, $slope] = LogisticRegression::fit([[0.0], [1.0], [3.0]], [10, 10, 10], [2, 5, 9], 1.0);
-        $error = 0.0;
-        foreach ([[0.0, 2], [1.0, 5], [3.0, 9]] as [$x, $wins]) {
-            $error += (10 * LogisticRegression::sigmoid($intercept + $slope * $x) - $wins) * $x;
-        }
-        self::assertEqualsWithDelta(0.0, $error + $slope, 1e-8);
+        $fit = ProportionalOdds::fit(self::table([[[-1.0], [90, 6, 4]], [[1.0], [70, 14, 16]]]), 1e9);
+        self::assertEqualsWithDelta(0.0, $fit['slopes'][0], 1e-6);
+        self::assertEqualsWithDelta([log(.8 / .2), log(.9 / .1)], $fit['thresholds'], 1e-6);
     }
 
     public function test_separated_classes_stay_finite_with_a_penalty(): void
     {
-        [$intercept, $slope] = LogisticRegression::fit([[1.0], [2.0]], [50, 50], [0, 50], 1.0);
-        self::assertTrue(is_finite($intercept) && is_finite($slope) && $slope > 0);
+        $fit = ProportionalOdds::fit(self::table([[[1.0], [0, 50]], [[2.0], [50, 0]]]), 1.0);
+        self::assertTrue(is_finite($fit['thresholds'][0]) && is_finite($fit['slopes'][0]) && $fit['slopes'][0] > 0);
+    }
+
+    public function test_wherever_it_begins_it_comes_to_the_same(): void
+    {
+        $table = self::table([[[0.0], [5, 9, 2]], [[1.0], [8, 3, 4]], [[3.0], [9, 2, 1]]]);
+        $fit = ProportionalOdds::fit($table, 1.0);
+        self::assertEqualsWithDelta($fit, ProportionalOdds::fit($table, 1.0, ['thresholds' => [-3.0, 4.0], 'slopes' => [2.0]]), 1e-7);
+    }
+
+    public function test_one_class_or_an_empty_one_is_a_misuse(): void
+    {
+        foreach ([[[[1.0], [3]]], [[[1.0], [3, 0]]]] as $rows) {
+            try {
+                ProportionalOdds::fit(self::table($rows), 1.0);
+                self::fail('It was fitted.');
+            } catch (Misuse $misuse) {
+                self::assertStringContainsString('two classes', $misuse->getMessage());
+            }
+        }
+    }
+
+    public function test_a_scale_has_mean_and_population_deviation_of_single_rows(): void
+    {
+        $scale = new Scale();
+        foreach ([[2.0, 3], [5.0, 1], [8.0, 2]] as [$value, $rows]) {
+            $scale->add($value, $rows);
+        }
+        self::assertEqualsWithDelta([4.5, sqrt(43.5 / 6), 2.0, 8.0], [$scale->mean(), $scale->deviation(), ...$scale->range()], 1e-12);
+        self::assertTrue($scale->varies());
+        $alike = new Scale();
+        $alike->add(7.0, 2);
+        $alike->add(7.0, 1);
+        self::assertFalse($alike->varies());
     }
 
     public function test_least_squares_agree_with_lm(): void
@@ -127,6 +175,50 @@ final class ReferenceTest extends TestCase
     {
         $this->expectException(Misuse::class);
         Quantile::median([]);
+    }
+
+    /** @param list<array{list<float>, list<int>}> $rows */
+    private static function table(array $rows): OddsTable
+    {
+        $table = new OddsTable(\count($rows[0][0]), \count($rows[0][1]));
+        foreach ($rows as [$x, $counts]) {
+            $table->add($x, $counts);
+        }
+
+        return $table;
+    }
+
+    /**
+     * @param list<float> $y           1 for what is counted as the first class
+     * @param list<float> ...$features
+     *
+     * @return list<array{list<float>, list<int>}>
+     */
+    private static function single(array $y, array ...$features): array
+    {
+        return array_map(
+            static fn(float $one, float ...$x): array => [array_values($x), $one > 0 ? [1, 0] : [0, 1]],
+            $y,
+            ...array_values($features),
+        );
+    }
+
+    /** @return array{x: list<list<float>>, counts: list<list<float>>, fit: list<list<float>>, penalised: list<list<float>>} */
+    private static function tables(string $name): array
+    {
+        /** @var array<string, array{x: list<list<float|int>>, counts: list<list<int>>, fit: list<float>, penalised: list<float>}> $all */
+        $all = json_decode((string) file_get_contents(__DIR__.'/reference.json'), true, 16, JSON_THROW_ON_ERROR);
+        $floats = static fn(array $rows): array => array_values(
+            array_map(static fn(array $row): array => array_values(array_map(floatval(...), $row)), $rows),
+        );
+        $one = $all[$name];
+
+        return [
+            'x' => $floats($one['x']),
+            'counts' => $floats($one['counts']),
+            'fit' => $floats([$one['fit']]),
+            'penalised' => $floats([$one['penalised']]),
+        ];
     }
 
     /** @return array<string, list<float>> */

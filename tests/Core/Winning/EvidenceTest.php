@@ -7,6 +7,7 @@ namespace Tests\Core\Winning;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\Evidence;
 use GreaterReach\Core\Winning\EvidenceFact;
+use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\PageOneResult;
 use GreaterReach\Core\Winning\Peer;
 use PHPUnit\Framework\TestCase;
@@ -24,8 +25,8 @@ final class EvidenceTest extends TestCase
     public function test_each_fact_has_its_numbers_in_a_sentence(): void
     {
         $pageOne = [
-            new PageOneResult(1, 'https://a.example/', 80, 60, 40),
-            new PageOneResult(2, 'https://b.example/', 20, 20, 0),
+            new PageOneResult(1, 'https://a.example/', 80, 60, 40, 'Blue Ink Bottles for Pens'),
+            new PageOneResult(2, 'https://b.example/', 20, 20, 0, 'All about ink'),
             new PageOneResult(3, 'https://c.example/'),
         ];
         $facts = (new Evidence(
@@ -38,18 +39,23 @@ final class EvidenceTest extends TestCase
                 'p90' => null,
             ]),
             53.0,
-        ))->of(28.04, self::COMPETITORS, $pageOne);
+        ))->of('ink bottles', 28.04, Ground::held(5, 9), 'https://peer.example/guide', self::COMPETITORS, $pageOne);
         self::assertSame(
             [
                 'peers' => '1 of 2 competitors of comparable authority (53 ± 5) are in the top 10.',
                 'weaker_site' => 'small.example, with an authority of 12 against our 53, is at position 10.',
                 'difficulty' => 'A difficulty of 28 is within our comfort of 34.',
+                'ground' => 'We stand within 20 for 5 of the 9 other keywords of the page that leads here, https://peer.example/guide.',
                 'pages_without_links' => '1 of 3 pages on page one have no referring domains.',
                 'weak_pages' => '1 of 3 pages on page one have a strength of 20 or less.',
+                'off_topic_titles' => '1 of the 2 known titles on page one lack a word of the keyword.',
             ],
             array_column(array_map(static fn(EvidenceFact $fact): array => [$fact->code, $fact->sentence], $facts), 1, 0),
         );
-        self::assertSame([true, true, true, true, true], array_map(static fn(EvidenceFact $fact): bool => $fact->isEncouraging, $facts));
+        self::assertSame(
+            array_fill(0, 7, true),
+            array_map(static fn(EvidenceFact $fact): bool => $fact->isEncouraging, $facts),
+        );
     }
 
     /** Common practice: an authority of 53 keeps 48 to 58 as peers. */
@@ -63,8 +69,9 @@ final class EvidenceTest extends TestCase
 
     public function test_what_is_not_known_is_not_said(): void
     {
-        self::assertSame([], (new Evidence(ComfortDifficulty::fromDifficulties([]), null))->of(null, self::COMPETITORS, []));
-        $facts = (new Evidence(ComfortDifficulty::fromDifficulties([]), 53.0))->of(60.0, [], []);
+        $unknown = new Evidence(ComfortDifficulty::fromDifficulties([]), null);
+        self::assertSame([], $unknown->of('k', null, Ground::none(), null, self::COMPETITORS, []));
+        $facts = (new Evidence(ComfortDifficulty::fromDifficulties([]), 53.0))->of('k', 60.0, Ground::held(0, 0), null, [], []);
         self::assertSame(
             ['A difficulty of 60 is beyond our comfort of 30 (assumed).'],
             array_map(static fn(EvidenceFact $fact): string => $fact->sentence, $facts),

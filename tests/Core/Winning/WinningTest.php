@@ -6,9 +6,6 @@ namespace Tests\Core\Winning;
 
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\LinksNeeded;
-use GreaterReach\Core\Winning\WinChance;
-use GreaterReach\Core\Winning\WinModel;
-use GreaterReach\Core\Winning\WinObservations;
 use PHPUnit\Framework\TestCase;
 
 final class WinningTest extends TestCase
@@ -35,129 +32,6 @@ final class WinningTest extends TestCase
         self::assertFalse(ComfortDifficulty::counts(1, null, 100));
     }
 
-    public function test_with_too_little_to_learn_the_curve_stands_around_the_comfort(): void
-    {
-        $comfort = ComfortDifficulty::fromDifficulties([]);
-        $model = WinModel::fit(new WinObservations([0]), [[]], 1.0, $comfort);
-        self::assertTrue($model->isAssumed);
-        self::assertEqualsWithDelta(.5, $model->chanceAt(30.0), 1e-12);
-        self::assertEqualsWithDelta(1 / (1 + exp(1)), $model->chanceAt(38.0), 1e-12);
-    }
-
-    public function test_one_class_alone_teaches_nothing(): void
-    {
-        $always = $this->observations(static fn(): bool => true);
-        $model = WinModel::fit($always, self::authorities(40.0, 60.0), 1.0, ComfortDifficulty::fromDifficulties([]));
-        self::assertTrue($model->isAssumed);
-        self::assertSame(400, $model->rows);
-    }
-
-    public function test_the_model_learns_difficulty_and_authority(): void
-    {
-        $model = WinModel::fit(
-            $this->observations(
-                static fn(int $domain, float $difficulty): bool => fmod($difficulty * 7.3, 40) > $difficulty - 30 * $domain,
-            ),
-            self::authorities(40.0, 60.0),
-            1.0,
-            ComfortDifficulty::fromDifficulties([]),
-        );
-        self::assertLessThan(0, $model->difficultySlope);
-        self::assertGreaterThan(0, $model->slopes['authority']);
-        self::assertGreaterThan($model->chanceAt(80.0), $model->chanceAt(10.0));
-        self::assertSame(400, array_sum(array_column($model->calibration, 'rows')));
-        self::assertLessThan(.25, $model->brierScore);
-    }
-
-    public function test_authority_is_left_out_when_one_domain_has_none_or_all_are_alike(): void
-    {
-        foreach ([[40.0, null], [40.0, 40.0]] as $authorities) {
-            $model = WinModel::fit(
-                $this->observations(static fn(int $domain, float $difficulty): bool => $difficulty < 50),
-                self::authorities(...$authorities),
-                1.0,
-                ComfortDifficulty::fromDifficulties([]),
-            );
-            self::assertNull($model->slopes['authority']);
-        }
-    }
-
-    public function test_the_order_of_observations_changes_nothing(): void
-    {
-        $rows = array_map(static fn(int $number): array => [(float) ($number % 83), [$number % 3 === 0 ? 5 : null]], range(1, 300));
-        $fit = static function (array $rows): WinModel {
-            $observations = new WinObservations([0]);
-            foreach ($rows as [$difficulty, $positions]) {
-                $observations->add($difficulty, $positions);
-            }
-
-            return WinModel::fit($observations, self::authorities(50.0), 1.0, ComfortDifficulty::fromDifficulties([]));
-        };
-        self::assertEquals($fit($rows), $fit(array_reverse($rows)));
-    }
-
-    public function test_the_difficulty_at_a_chance_is_where_the_chance_is_just_that(): void
-    {
-        $model = self::model(1.5, -.06, .02, 38.0);
-        foreach ([.9, .5, .25, .1] as $chance) {
-            $difficulty = $model->difficultyAt($chance);
-            self::assertNotNull($difficulty);
-            self::assertEqualsWithDelta($chance, $model->chanceAt($difficulty), 1e-12);
-        }
-        self::assertNull($model->difficultyAt(.999), 'No difficulty from 0 on is that easy.');
-        self::assertNull($model->difficultyAt(.001), 'None up to 100 is that hard.');
-        self::assertNull(self::model(0.0, 0.0, null, null)->difficultyAt(.5), 'A chance that does not depend on it passes nothing.');
-    }
-
-    public function test_the_easiest_and_the_hardest_difficulty_still_count(): void
-    {
-        foreach ([[0.0, 0.0], [12.5, 100.0]] as [$intercept, $expected]) {
-            $difficulty = self::model($intercept, -.125, null, null)->difficultyAt(.5);
-            self::assertNotNull($difficulty);
-            self::assertSame($expected, abs($difficulty));
-        }
-    }
-
-    public function test_fifty_rows_are_enough_to_learn_from_and_one_fewer_is_not(): void
-    {
-        foreach ([49 => true, 50 => false] as $rows => $isAssumed) {
-            $observations = new WinObservations([0]);
-            foreach (range(1, $rows) as $number) {
-                $observations->add((float) $number, [$number % 3 === 0 ? 4 : 40]);
-            }
-            $model = WinModel::fit($observations, [[]], 1.0, ComfortDifficulty::fromDifficulties([]));
-            self::assertSame([$rows, $isAssumed], [$model->rows, $model->isAssumed]);
-        }
-    }
-
-    private static function model(float $intercept, float $difficulty, ?float $authority, ?float $own): WinModel
-    {
-        return WinModel::fromArray(
-            [
-                'intercept' => $intercept,
-                'difficulty' => $difficulty,
-                'authority' => $authority,
-                'rows' => 500,
-                'brier_score' => null,
-                'calibration' => [],
-                'assumed' => false,
-            ],
-            ['authority' => $own],
-        );
-    }
-
-    public function test_a_head_start_lifts_the_chance(): void
-    {
-        $chance = new WinChance(WinModel::fit(new WinObservations([0]), [[]], 1.0, ComfortDifficulty::fromDifficulties([])));
-        self::assertSame(1.0, $chance->of(10, null));
-        self::assertNull($chance->of(11, null));
-        self::assertEqualsWithDelta(
-            [1.0, 1 - 0.5 * 0.65, 1 - 0.5 * 0.9, 0.5, 0.5],
-            array_map(static fn(?int $position): ?float => $chance->of($position, 30.0), [1, 20, 50, 51, null]),
-            1e-12,
-        );
-    }
-
     public function test_links_come_from_page_one_then_from_the_fit_then_from_an_assumption(): void
     {
         $assumed = LinksNeeded::fit([10.0], [5.0]);
@@ -172,24 +46,5 @@ final class WinningTest extends TestCase
             array_map(static fn(float $difficulty): float => exp(0.5 + 0.04 * $difficulty) - 1, $difficulties),
         );
         self::assertEqualsWithDelta([0.5, 0.04], [$fitted->intercept, $fitted->slope], 1e-9);
-    }
-
-    /** @param \Closure(int, float): bool $wins */
-    private function observations(\Closure $wins): WinObservations
-    {
-        $observations = new WinObservations([0, 1]);
-        foreach (range(0, 199) as $number) {
-            $difficulty = (float) ($number % 97);
-            $observations->add($difficulty, [$wins(0, $difficulty) ? 10 : 11, $wins(1, $difficulty) ? 1 : null]);
-        }
-        $observations->add(null, [1, 1]);
-
-        return $observations;
-    }
-
-    /** @return list<array<string, ?float>> the figures of domains with these authorities */
-    private static function authorities(?float ...$authorities): array
-    {
-        return array_map(static fn(?float $authority): array => ['authority' => $authority], array_values($authorities));
     }
 }

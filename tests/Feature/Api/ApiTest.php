@@ -8,6 +8,7 @@ use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Study;
 use GreaterReach\Core\Explanation\Explanation;
+use GreaterReach\Core\Priority\Criterion;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -280,14 +281,15 @@ final class ApiTest extends TestCase
             ->getJson("/api/v1/studies/{$study->slug}/opportunities?weights=ease:1")
             ->assertOk();
         self::assertSame(
-            ['fountain pen', 'ink bottles blue', 'blotting paper', 'ink bottle'],
+            ['ink bottles blue', 'fountain pen', 'blotting paper', 'ink bottle'],
             array_column($list->json('rows'), 'keyword'),
         );
+        self::assertSame(Criterion::names(), array_keys($list->json('rows.1.scores')));
         self::assertEquals(
-            ['volume' => 4, 'ease' => 4, 'gain' => 3, 'value' => null, 'intent' => 2, 'fit' => null],
-            array_intersect_key($list->json('rows.0.scores'), array_flip(['volume', 'ease', 'gain', 'value', 'intent', 'fit'])),
+            ['ease' => 4, 'value' => null, 'intent' => 2, 'fit' => null],
+            array_intersect_key($list->json('rows.1.scores'), array_flip(['ease', 'value', 'intent', 'fit'])),
         );
-        self::assertEquals(4, $list->json('rows.0.priority'));
+        self::assertEquals(4, $list->json('rows.1.priority'));
     }
 
     public function test_a_mark_is_kept_can_be_undone_and_survives_new_data(): void
@@ -326,10 +328,14 @@ final class ApiTest extends TestCase
             'a gain of '.Explanation::number($dossier->json('gain')).'.',
             (string) $dossier->json('why.gain.steps.2'),
         );
-        self::assertStringEndsWith(
-            '= '.Explanation::number($dossier->json('win_chance')).'.',
-            (string) $dossier->json('why.win_chance.steps.1'),
+        self::assertStringContainsString(
+            '= '.Explanation::percent($dossier->json('win_chance')).';',
+            (string) $dossier->json('why.win_chance.steps.2'),
         );
+        self::assertEqualsWithDelta(1.0, array_sum(array_column($dossier->json('places.classes'), 'chance')), 1e-9);
+        self::assertSame(1, array_sum(array_map(intval(...), array_column($dossier->json('places.classes'), 'holds_us'))));
+        self::assertEqualsWithDelta($dossier->json('win_chance'), $dossier->json('places.targets.2.win_chance'), 1e-12);
+        self::assertIsString($dossier->json('why.priority.steps.0'));
         self::assertStringContainsString('rankings of', (string) $dossier->json('why.gain.inputs.0.source'));
         self::assertSame('1 of 1 competitors of comparable authority (53 ± 5) are in the top 10.', $dossier->json('evidence.0.sentence'));
     }

@@ -117,15 +117,15 @@ final class PlanApiTest extends TestCase
         self::assertNull($proposed['dear nib'] ?? null, 'What may bring nothing is not proposed.');
     }
 
-    /** @return iterable<string, array{int, int}> our position → shares that reached page one */
+    /** @return iterable<string, array{int, int}> our position → shares that reached their target, which is 3 */
     public static function ends(): iterable
     {
-        yield 'the last of page one' => [10, 1];
-        yield 'the first of page two' => [11, 0];
+        yield 'at the target' => [3, 1];
+        yield 'one short of it' => [4, 0];
     }
 
     #[DataProvider('ends')]
-    public function test_what_stands_on_page_one_has_reached_it(int $position, int $happened): void
+    public function test_what_stands_at_its_target_has_reached_it(int $position, int $happened): void
     {
         Carbon::setTestNow('2026-11-20');
         $study = $this->weighed();

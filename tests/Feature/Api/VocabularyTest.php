@@ -64,7 +64,7 @@ final class VocabularyTest extends TestCase
             ->getJson('/api/v1/vocabulary')
             ->assertOk()
             ->assertJsonPath('clauses.0.name', 'standing')
-            ->assertJsonPath('criteria.0.name', 'volume');
+            ->assertJsonPath('criteria.0.name', 'expected');
     }
 
     /** @return list<ClauseKind> */

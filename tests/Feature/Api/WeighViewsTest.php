@@ -7,9 +7,15 @@ namespace Tests\Feature\Api;
 use App\Actions\Bench\ReadSteadiness;
 use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
+use App\Actions\Work\PerformTask;
 use App\Models\Comparison;
 use App\Models\Study;
+use App\Models\Task;
 use App\Support\Catalogue\RowCatalogue;
+use App\Support\Catalogue\WeighedRow;
+use App\Support\Database\Figures;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\RankedRow;
 use App\Support\Rows\RankedRows;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Criterion;
@@ -18,7 +24,7 @@ use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
-use GreaterReach\Core\Winning\WinChance;
+use GreaterReach\Core\Winning\Ground;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
@@ -62,8 +68,8 @@ final class WeighViewsTest extends TestCase
         self::assertGreaterThan(0, $open);
     }
 
-    /** From the best scores downwards comes to the same as sorting all rows, whatever the weights. */
-    public function test_the_top_of_the_list_is_that_of_sorting_everything(): void
+    /** The pages of the list, one after the other, against the rule of the core on the same rows, whatever the weights. */
+    public function test_the_list_is_in_the_order_of_the_core(): void
     {
         [$study, $rows, $comparison] = $this->weighed();
         $random = new Randomizer(new Mt19937(5));
@@ -72,12 +78,12 @@ final class WeighViewsTest extends TestCase
                 $this->postJson("/api/v1/studies/{$study->slug}/decisions", [
                     'keywords' => [$keyword],
                     'fit' => $number % 6,
-                    ...$number % 20 === 0 ? ['pinned' => true] : [],
                 ])->assertOk();
             }
         }
-        $seen = 0;
-        foreach (range(1, 40) as $round) {
+        $told = 0;
+        $all = ComparisonRows::read($comparison->table()->query()->where('is_listed', true));
+        foreach (range(1, 25) as $round) {
             $weights = Weights::of([
                 ...array_map(
                     static fn(): float => $random->getInt(0, 3) * 0.5,
@@ -85,18 +91,59 @@ final class WeighViewsTest extends TestCase
                 ),
                 'gain' => 1.0,
             ]);
-            $list = new RankedRows(
-                $comparison,
-                Sentence::parse(['', 'standing=gap,behind', 'volume>=100;difficulty<=60'][$round % 3]),
-                $round % 5 === 0 ? Rulebook::fromTexts(['min_fit' => '2'])->fitGate() : FitGate::open(),
-                $round % 2 === 0,
-            );
-            [$offset, $limit] = [$random->getInt(0, 40), $random->getInt(1, 60)];
-            $sorted = $list->sorted($weights, $offset, $limit);
-            $seen += \count($sorted);
-            self::assertEquals($sorted, $list->fromTheTop($weights, $offset, $limit), "{$weights}, from {$offset}");
+            $compare = static fn(WeighedRow $a, WeighedRow $b): int => self::place($a, $weights) <=> self::place($b, $weights);
+            usort($all, $compare);
+            $list = new RankedRows($comparison, Sentence::parse(''), FitGate::open(), false);
+            $top = $list->fromCells($weights, 0, 5);
+            $told += $top === null ? 0 : 1;
+            $found = [];
+            for ($offset = 0, $limit = $random->getInt(7, 60); $offset < \count($all); $offset += $limit) {
+                array_push($found, ...$list->page($weights, $offset, $limit));
+            }
+            $keywords = array_map(static fn(WeighedRow $row): string => $row->keyword, $all);
+            self::assertSame($keywords, array_map(static fn(RankedRow $row): string => $row->row->keyword, $found), (string) $weights);
+            if ($top !== null) {
+                self::assertEquals(\array_slice($found, 0, 5), $top, 'Some cells of scores are enough.');
+            }
+            foreach ($found as $row) {
+                self::assertEqualsWithDelta($weights->priorityOf($row->row->scores ?? Scores::inOrder()), $row->priority, 1e-12);
+            }
         }
-        self::assertGreaterThan(400, $seen);
+        self::assertGreaterThan(5, $told);
+    }
+
+    /** @return list<int|float|string> what the core's order goes by, the smallest first */
+    private static function place(WeighedRow $row, Weights $weights): array
+    {
+        $last = static fn(?float $figure, int $sign): array => [$figure === null ? 1 : 0, $sign * round($figure ?? 0.0, 9)];
+        $part = $row->expectedGain !== null ? 0 : ($row->gain !== null ? 1 : 2);
+        $priority = $row->scores === null ? null : $weights->priorityOf($row->scores);
+
+        return [$part, ...$last($priority, -1), ...$last($row->gain, -1), ...$last($row->difficulty, 1), $row->keyword];
+    }
+
+    public function test_what_is_pinned_stands_above_the_order_and_any_column_can_be_gone_by(): void
+    {
+        [$study, $rows] = $this->weighed();
+        $last = (string) $rows->sortBy('gain')->firstOrFail()->keyword;
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => [$last], 'pinned' => true])->assertOk();
+        $list = fn(string $query): array => $this->getJson("/api/v1/studies/{$study->slug}/opportunities?{$query}")
+            ->assertOk()
+            ->json('rows');
+        $known = static fn(array $rows, string $column): array => array_values(
+            array_filter(array_column($rows, $column), static fn(mixed $value): bool => $value !== null),
+        );
+        self::assertSame($last, $list('')[0]['keyword']);
+        $sorts = ['gain' => 'gain', 'expected' => 'expected_gain', 'chance' => 'win_chance', 'difficulty' => 'difficulty'];
+        foreach ($sorts as $sort => $column) {
+            $down = $known($list("sort={$sort}"), $column);
+            $sorted = $down;
+            rsort($sorted);
+            self::assertSame($sorted, $down, $sort);
+            self::assertNotSame([], $down);
+            self::assertSame(end($sorted), $known($list("sort={$sort}&dir=asc"), $column)[0], $sort);
+        }
+        $this->getJson("/api/v1/studies/{$study->slug}/opportunities?sort=luck")->assertUnprocessable();
     }
 
     public function test_the_length_of_the_list_follows_decisions_and_their_undoing(): void
@@ -137,10 +184,11 @@ final class WeighViewsTest extends TestCase
             \count($map['points']) + $map['left_out'],
         );
         self::assertNotSame([], $map['contours']);
-        $model = $comparison->models()?->winModel;
-        self::assertNotNull($model);
+        $models = $comparison->models();
+        self::assertNotNull($models);
         foreach ($map['contours'] as $contour) {
-            self::assertEqualsWithDelta($contour['chance'], (new WinChance($model))->of(null, $contour['difficulty']), 1e-9);
+            $reached = $models->positions->chances((float) $contour['difficulty'], Ground::none())->upTo(3);
+            self::assertEqualsWithDelta($contour['chance'], $models->effect->share * $reached, 1e-9);
         }
     }
 
@@ -148,12 +196,13 @@ final class WeighViewsTest extends TestCase
     {
         [$study, $rows, $comparison] = $this->weighed();
         $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['steadiness_draws=60', 'steadiness_top=5']]);
-        $read = (new ReadSteadiness())->execute($comparison, Sentence::parse(''), $study->refresh()->rulebook());
+        $weights = Weights::preset('reach');
+        $read = (new ReadSteadiness())->execute($comparison, Sentence::parse(''), $study->refresh()->rulebook(), $weights);
         self::assertSame([5, 60], [$read['top'], $read['draws']]);
         $shares = array_map(static fn(array $one): float => $one['share'], $read['shares']);
         self::assertEqualsWithDelta(5.0, array_sum($shares), 1e-9, 'Five places are given in each draw.');
         $ordered = $rows
-            ->whereNotNull('gain')
+            ->whereNotNull('expected_gain')
             ->sort(
                 static fn(\stdClass $a, \stdClass $b): int => $b->gain <=> $a->gain ?:
                 ($a->difficulty ?? INF) <=> ($b->difficulty ?? INF) ?:
@@ -163,15 +212,30 @@ final class WeighViewsTest extends TestCase
         $scores = $ordered
             ->map(
                 static fn(\stdClass $row): Scores => Scores::inOrder(
-                    ...array_map(static fn(string $column): ?int => $row->{$column}, RowCatalogue::scores()),
+                    ...array_map(static fn(string $column): ?float => Figures::float($row->{$column}), RowCatalogue::scores()),
                 ),
             )
             ->all();
-        $all = array_combine($ordered->pluck('keyword')->all(), Steadiness::ofScores(array_values($scores), 60, 5, 1));
-        self::assertEquals(array_filter($all), $shares);
+        $all = Steadiness::ofScores(array_combine($ordered->pluck('keyword')->all(), $scores), $weights->criteria(), 60, 5, 1);
+        self::assertEquals($all, $shares);
         foreach ($read['shares'] as ['share' => $share, 'meaning' => $meaning]) {
             self::assertSame(Steadiness::meaning($share), $meaning);
         }
+    }
+
+    public function test_the_steadiness_of_a_long_list_is_reckoned_in_the_background_once(): void
+    {
+        [$study] = $this->weighed();
+        $path = "/api/v1/studies/{$study->slug}/opportunities/steadiness?weights=ease:1,gain:1";
+        $atOnce = $this->getJson($path)->assertOk()->json();
+        config(['reach.steadiness_at_once' => 10, 'queue.default' => 'database']);
+        $task = $this->getJson($path)->assertStatus(202)->assertJsonPath('status', 'waiting')->json('id');
+        self::assertSame($task, $this->getJson($path)->assertStatus(202)->json('id'), 'It is not started twice.');
+        app(PerformTask::class)->execute(Task::query()->where('id', $task)->firstOrFail());
+        self::assertEquals($atOnce, $this->getJson($path)->assertOk()->json());
+        $this->getJson("/api/v1/studies/{$study->slug}/tasks/{$task}")->assertOk()->assertJsonPath('kind', 'steadiness');
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['word1'], 'mark' => 'set aside'])->assertOk();
+        self::assertNotSame($task, $this->getJson($path)->assertStatus(202)->json('id'), 'What was decided since may change it.');
     }
 
     public function test_weights_are_kept_in_the_study_for_all_its_people(): void
@@ -202,12 +266,15 @@ final class WeighViewsTest extends TestCase
         $this->getJson($path)->assertExactJson([]);
     }
 
-    public function test_the_model_tells_by_what_ten_points_multiply_the_odds(): void
+    public function test_the_comparison_tells_what_was_learnt(): void
     {
         [$study, , $comparison] = $this->weighed();
-        $slope = (float) $comparison->models()?->winModel->difficultySlope;
-        $odds = $this->getJson("/api/v1/studies/{$study->slug}/comparison")->assertOk()->json('comparison.summary.odds.difficulty');
-        self::assertEqualsWithDelta(\M_E ** (10 * $slope), $odds, 1e-12);
+        $fit = $comparison->models()?->positions->fit;
+        $told = $this->getJson("/api/v1/studies/{$study->slug}/comparison")->assertOk()->json('comparison.summary');
+        self::assertEqualsWithDelta($fit?->betas['difficulty'], $told['position_model']['fit']['betas']['difficulty'], 1e-12);
+        self::assertSame($fit?->rows, array_sum($told['position_model']['classes']));
+        self::assertSame([3, 10, 20], array_column($told['position_model']['calibration'], 'bound'));
+        self::assertSame(['share' => 0.5, 'items' => 0, 'learnt' => false], $told['effect']);
     }
 
     public function test_a_preview_of_the_rulebook_comes_to_what_the_saved_one_does(): void
@@ -221,7 +288,10 @@ final class WeighViewsTest extends TestCase
             'curve' => '2006',
             'ease_bands' => '5,10,15,20,25',
             'weights' => 'ease:3,gain:1,fit:2',
-            'head_start_21_50' => '0.3',
+            'effect' => '0.8',
+            'scores' => 'stepped',
+            'quick_win_gain' => '40',
+            'feature_clicks' => 'map:.5',
         ];
         $preview = $this->postJson("/api/v1/studies/{$study->slug}/rulebook/preview", ['settings' => $settings])
             ->assertOk()
@@ -360,7 +430,7 @@ final class WeighViewsTest extends TestCase
             ->where('keyword', $row->keyword)
             ->first();
         self::assertNotNull($now);
-        self::assertSame([1.0, 5], [(float) $now->difficulty, $now->score_ease]);
+        self::assertSame([1.0, 5.0], [(float) $now->difficulty, (float) $now->score_ease]);
         self::assertGreaterThan($row->win_chance, $now->win_chance);
         $this->postJson("/api/v1/studies/{$study->slug}/decisions", [
             'keywords' => [$row->keyword],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Commands;
 
 use App\Models\Study;
+use GreaterReach\Core\Clicks\CtrCurve;
 use Tests\TestCase;
 
 /** A small study whose exports were worked out by hand, cell by cell. */
@@ -90,7 +91,7 @@ final class ExportsByHandTest extends TestCase
         self::assertSame(0, $code);
         $rows = self::readCsv($csv);
         // Left out: ink moor pens (a competitor's brand), quillfair shop (we are first), seal stamp (unclaimed).
-        self::assertSame(['fountain pen', 'ink bottle', 'blotting paper'], array_column($rows, 'keyword'));
+        self::assertSame(['fountain pen', 'blotting paper', 'ink bottle'], array_column($rows, 'keyword'));
         $this->assertRow($rows[0], [
             'rank' => 1,
             'standing' => 'behind',
@@ -101,11 +102,11 @@ final class ExportsByHandTest extends TestCase
             'visits_now' => 1100 * 0.008,
             'potential' => 1100 * 0.325,
             'gain' => 1100 * (0.114 - 0.008),
-            // Ten observations are too few for a model: the assumed curve around the assumed comfort of 30, and the head start of page two.
-            'win_chance' => 1 - (1 - 1 / (1 + exp(-10 / 8))) * 0.65,
-            'expected_gain' => (1 - (1 - 1 / (1 + exp(-10 / 8))) * 0.65) * 1100 * 0.106,
-            // Volume reaches 1000: 4 points; ease up to 20: 4; gain 116.6 reaches 75: 3.
-            'priority' => 11 / 3,
+            // A dozen rows are too few for a model: the assumed line around the assumed comfort of 30, and the assumed effect of one half.
+            'win_chance' => 0.5 * self::upTo(3, 20) / self::upTo(12, 20),
+            'expected_gain' => $expected = 0.5 * 1100 * self::ratesWon(12, 20),
+            // Expected between 40 and 150: 3 and a part; ease at 20: 4; gain 116.6 between 75 and 250: 3 and a part.
+            'priority' => (2 * (3 + log($expected / 40) / log(150 / 40)) + 4 + 3 + log(116.6 / 75) / log(250 / 75)) / 4,
             'horizon' => 'quick win',
             // Two pages of ours within 50 stand in each other's way. Links: e^(.06 · 20) − 1 = 2.32, rounded up.
             'tactic' => 'merge pages',
@@ -115,6 +116,28 @@ final class ExportsByHandTest extends TestCase
         ]);
         $this->assertRow($rows[1], [
             'rank' => 2,
+            'standing' => 'gap',
+            'own_position' => '',
+            'target' => 3,
+            'volume' => 250,
+            'difficulty' => 60,
+            // Nobody else ranks with nibhouse's page, of which it is the only keyword: (0 + 1) ÷ (0 + 4).
+            'ground' => 0.25,
+            'visits_now' => 0,
+            'potential' => 81.25,
+            'gain' => 28.5,
+            'win_chance' => 0.5 * self::upTo(3, 60),
+            'expected_gain' => $expected = 0.5 * 250 * self::ratesWon(null, 60),
+            // Expected below 2; ease halfway between 50 and 70; gain between 20 and 75.
+            'priority' => (2 * $expected / 2 + 1.5 + 2 + log(28.5 / 20) / log(75 / 20)) / 4,
+            'horizon' => 'long term',
+            'tactic' => 'new page + links',
+            'links_to_earn' => 36,
+            'intent' => 'open',
+            'topic' => 'blotting paper',
+        ]);
+        $this->assertRow($rows[2], [
+            'rank' => 3,
             'standing' => 'level',
             'own_position' => 8,
             'target' => 3,
@@ -123,40 +146,54 @@ final class ExportsByHandTest extends TestCase
             'visits_now' => 12.4,
             'potential' => 130,
             'gain' => 33.2,
-            'win_chance' => 1,
-            'expected_gain' => 33.2,
-            'priority' => (3 + 2) / 2,
+            'win_chance' => '',
+            'expected_gain' => '',
+            'priority' => 2 + log(33.2 / 20) / log(75 / 20),
             'horizon' => '',
             'tactic' => 'improve page',
             'links_to_earn' => '',
             'intent' => 'open',
             'topic' => 'ink bottle',
         ]);
-        $this->assertRow($rows[2], [
-            'rank' => 3,
-            'standing' => 'gap',
-            'own_position' => '',
-            'target' => 3,
-            'volume' => 250,
-            'difficulty' => 60,
-            'visits_now' => 0,
-            'potential' => 81.25,
-            'gain' => 28.5,
-            'win_chance' => 1 / (1 + exp(30 / 8)),
-            'expected_gain' => 28.5 / (1 + exp(30 / 8)),
-            'priority' => (3 + 1 + 2) / 3,
-            'horizon' => 'long term',
-            'tactic' => 'new page + links',
-            'links_to_earn' => 36,
-            'intent' => 'open',
-            'topic' => 'blotting paper',
-        ]);
+    }
+
+    /** The assumed chance to stand at a place or better: straight lines between the bounds 1, 3, 5, 10, 20, 50 and 100. */
+    private static function upTo(int $place, float $difficulty): float
+    {
+        $bounds = [0 => null, 1 => -2.9, 3 => -1.7, 5 => -1.05, 10 => 0.0, 20 => 0.95, 50 => 1.9, 100 => 2.3];
+        $chance = static fn(?float $alpha): float => $alpha === null ? 0.0 : 1 / (1 + exp(-((30 - $difficulty) / 8 + $alpha)));
+        $low = $high = 0;
+        foreach (array_keys($bounds) as $bound) {
+            if ($high < $place) {
+                [$low, $high] = [$high, $bound];
+            }
+        }
+        $part = ($place - $low) / max(1, $high - $low);
+
+        return $chance($bounds[$low]) + $part * ($chance($bounds[$high]) - $chance($bounds[$low]));
+    }
+
+    /** Σ P(t | no worse than now) · (ctr(t) − ctr(now)). */
+    private static function ratesWon(?int $position, float $difficulty): float
+    {
+        $curve = CtrCurve::default();
+        $sum = 0.0;
+        for ($place = 1; $place <= ($position ?? 100); ++$place) {
+            $chance = self::upTo($place, $difficulty) - self::upTo($place - 1, $difficulty);
+            $sum += $chance * ($curve->at($place) - ($position === null ? 0.0 : $curve->at($position)));
+        }
+
+        return $sum / ($position === null ? 1.0 : self::upTo($position, $difficulty));
     }
 
     public function test_weights_of_the_command_reorder_the_list(): void
     {
         [, $csv] = $this->command('reach:weigh', ['slug' => $this->study()->slug, '--weights' => 'gain:1']);
-        self::assertSame(['3', '2', '2'], array_column(self::readCsv($csv), 'priority'));
+        self::assertEqualsWithDelta(
+            [3 + log(116.6 / 75) / log(250 / 75), 2 + log(28.5 / 20) / log(75 / 20), 2 + log(33.2 / 20) / log(75 / 20)],
+            array_map(floatval(...), array_column(self::readCsv($csv), 'priority')),
+            1e-9,
+        );
     }
 
     public function test_json_carries_the_same_names_and_null_for_unknown(): void

@@ -41,6 +41,7 @@ final class IndependentCalculationTest extends TestCase
                     'own' => self::OWN,
                     'competitors' => self::RIVALS,
                     'files' => $files,
+                    'rulebook' => $this->rulebook($study, $seed),
                     'stems' => (new PostgresStemmer('en'))->stems($words),
                 ],
                 JSON_THROW_ON_ERROR,
@@ -58,6 +59,7 @@ final class IndependentCalculationTest extends TestCase
             $expected['weigh'],
             array_map(static fn(array $row): array => \array_slice($row, 1), $this->exported('reach:weigh', $study)),
         );
+        self::assertSameTable($expected['model'], $this->exported('reach:model', $study));
         $topics = array_column($this->exported('reach:topics', $study), 0, 1);
         ksort($topics, SORT_STRING);
         ksort($expected['topics'], SORT_STRING);
@@ -70,6 +72,21 @@ final class IndependentCalculationTest extends TestCase
         foreach (range(1, 8) as $seed) {
             yield 'seed '.$seed => [$seed];
         }
+    }
+
+    /** @return array<string, float|string|array<string, float>> what the study sets other than by default, some in every third one */
+    private function rulebook(Study $study, int $seed): array
+    {
+        if ($seed % 3 !== 1) {
+            return [];
+        }
+        [$code, $said] = $this->command('reach:rulebook', [
+            'slug' => $study->slug,
+            '--set' => ['feature_clicks=answer:.6,video:.8', 'scores=stepped', 'effect=.3', 'model_lambda=10'],
+        ]);
+        self::assertSame(0, $code, $said);
+
+        return ['feature_clicks' => ['answer' => .6, 'video' => .8], 'scores' => 'stepped', 'effect' => .3, 'model_lambda' => 10.0];
     }
 
     /** @return list<array{kind: string, file: string, date: string, domain?: string}> */
@@ -89,7 +106,7 @@ final class IndependentCalculationTest extends TestCase
                 $files[] = ['kind' => 'rankings', 'file' => "{$domain}-{$date}.csv", 'date' => $date, 'domain' => $domain];
                 self::save(
                     $folder."/{$domain}-{$date}.csv",
-                    ['keyword', 'position', 'url', 'volume', 'difficulty', 'cpc'],
+                    ['keyword', 'position', 'url', 'volume', 'difficulty', 'cpc', 'features'],
                     $this->rankings($keywords, $domain),
                 );
             }
@@ -153,6 +170,7 @@ final class IndependentCalculationTest extends TestCase
                     self::maybe(mt_rand(0, 300) * 10),
                     self::maybe(mt_rand(0, 1000) / 10),
                     self::maybe(mt_rand(0, 700) / 100),
+                    ['', '', '', 'Answer', 'video; answer ;', 'map'][mt_rand(0, 5)],
                 ];
             }
         }

@@ -11,19 +11,19 @@ use Tests\TestCase;
 /** Data that gives the models nothing to learn from still gives defined results, with what was assumed named. */
 final class OddDataTest extends TestCase
 {
-    /** @return iterable<string, array{string, string, bool}> ours, theirs, whether the win model is assumed */
+    /** @return iterable<string, array{string, string, bool}> ours, theirs, whether the position model is assumed */
     public static function oddities(): iterable
     {
         $many = static fn(\Closure $row): string => "keyword,position,volume,difficulty\n".
-            implode('', array_map(static fn(int $number): string => $row($number)."\n", range(1, 80)));
+            implode('', array_map(static fn(int $number): string => $row($number)."\n", range(1, 110)));
         yield 'nobody on page one' => [
-            $many(static fn(int $number): string => "k{$number},50,100,{$number}"),
-            $many(static fn(int $number): string => "k{$number},60,100,{$number}"),
-            true,
+            $many(static fn(int $number): string => "k{$number},50,100,".($number % 100)),
+            $many(static fn(int $number): string => "k{$number},60,100,".($number % 100)),
+            false,
         ];
         yield 'everybody on page one' => [
-            $many(static fn(int $number): string => "k{$number},2,100,{$number}"),
-            $many(static fn(int $number): string => "k{$number},3,100,{$number}"),
+            $many(static fn(int $number): string => "k{$number},2,100,".($number % 100)),
+            $many(static fn(int $number): string => "k{$number},3,100,".($number % 100)),
             true,
         ];
         yield 'every difficulty unknown' => [
@@ -37,8 +37,8 @@ final class OddDataTest extends TestCase
             false,
         ];
         yield 'every volume zero' => [
-            $many(static fn(int $number): string => "k{$number},12,0,{$number}"),
-            $many(static fn(int $number): string => "k{$number},".(($number % 30) + 1).",0,{$number}"),
+            $many(static fn(int $number): string => "k{$number},12,0,".($number % 100)),
+            $many(static fn(int $number): string => "k{$number},".(($number % 30) + 1).",0,".($number % 100)),
             false,
         ];
         yield 'one keyword' => ["keyword,position,volume,difficulty\nk,12,100,20\n", "keyword,position\nk,3\n", true];
@@ -62,7 +62,34 @@ final class OddDataTest extends TestCase
             self::assertTrue($row['gain'] === '' || (float) $row['gain'] >= 0);
         }
         self::assertSame(0, $this->command('reach:plan', ['slug' => $study->slug])[0]);
-        self::assertSame($isAssumed, Study::query()->findOrFail($study->id)->comparison?->models()?->winModel->isAssumed);
+        [$code, $model] = $this->command('reach:model', ['slug' => $study->slug]);
+        self::assertSame(0, $code);
+        self::assertStringNotContainsString('NAN', strtoupper($model));
+        self::assertSame($isAssumed, Study::query()->findOrFail($study->id)->comparison?->models()?->positions->fit->isAssumed);
+    }
+
+    /** @return iterable<string, array{string, float}> */
+    public static function effects(): iterable
+    {
+        yield 'no work moves anything' => ['0', 0.0];
+        yield 'all work does' => ['1', 1.0];
+    }
+
+    #[DataProvider('effects')]
+    public function test_an_effect_of_nothing_and_of_everything_are_defined(string $effect, float $share): void
+    {
+        $study = $this->makeStudy(['inkmoor.example']);
+        $this->import($study, "keyword,position,volume,difficulty\npen,12,100,20\n", options: ['--domain' => 'quillfair.example']);
+        $this->import($study, "keyword,position\npen,3\nnib,2\n", options: ['--domain' => 'inkmoor.example']);
+        $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ["effect={$effect}"]]);
+        [, $csv] = $this->command('reach:weigh', ['slug' => $study->slug]);
+        $row = self::readCsv($csv)[0];
+        // The assumed line at a difficulty of 20: F(3) ÷ F(12).
+        $upTo = static fn(float $alpha): float => 1 / (1 + exp(-(10 / 8 + $alpha)));
+        $reach = $upTo(-1.7) / ($upTo(0.0) + .2 * ($upTo(.95) - $upTo(0.0)));
+        self::assertEqualsWithDelta($share * $reach, (float) $row['win_chance'], 1e-12);
+        self::assertSame($share > 0, (float) $row['expected_gain'] > 0);
+        self::assertSame('quick win', $row['horizon'], 'The horizon goes by the reach, whatever the effect.');
     }
 
     public function test_one_domain_alone_is_a_study_too(): void

@@ -44,7 +44,7 @@ final class ComparisonPartsTest extends TestCase
         }
         $rows = array_column(self::rows($this->made($study, 2)), null, 'keyword');
         foreach (['pen 003', 'pen 111', 'pen 198'] as $keyword) {
-            self::assertSame(
+            self::assertEquals(
                 [0, 'buy', 1, 'chosen'],
                 [$rows[$keyword]['score_fit'], $rows[$keyword]['intent'], $rows[$keyword]['target'], $rows[$keyword]['topic']],
             );

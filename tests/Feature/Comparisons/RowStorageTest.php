@@ -49,7 +49,7 @@ final class RowStorageTest extends TestCase
                 'topic' => 'writing',
             ])->assertOk();
             $row = $comparison->table()->query()->where('keyword', 'pen')->first();
-            self::assertSame([4, 'writing'], [$row?->score_fit, $row?->topic]);
+            self::assertEquals([4, 'writing'], [$row?->score_fit, $row?->topic]);
         }
     }
 

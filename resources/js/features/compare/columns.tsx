@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { Row, Vocabulary } from '../../api/schema';
 import type { Column } from '../../shared/Bench';
 import { decimal, estimate, pathOf, percent, position, unknown, whole } from '../../shared/format';
+import { shortChance } from '../keyword/chance';
 import { MarkSign } from '../decisions/MarkSign';
 import { LaneScale } from '../keyword/LaneScale';
 import { RankLane } from '../keyword/RankLane';
@@ -50,7 +51,7 @@ const drawn: Record<string, Drawn> = {
   peak: { cell: (row) => (row.peak === null ? unknown : (months[row.peak - 1] ?? unknown)) },
   topic: { track: '140px', cell: (row) => <span title={row.topic ?? ''}>{row.topic ?? unknown}</span> },
   visits_now: { track: '78px' },
-  win_chance: { key: 'chance', track: '90px' },
+  win_chance: { key: 'chance', track: '96px', cell: (row) => shortChance(row.win_chance, row.target) },
 };
 
 /** Every column the list of keywords can have, mark and keyword first: those of the catalogue, and what people or pictures add to them. */

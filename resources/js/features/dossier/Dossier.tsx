@@ -8,9 +8,10 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { keywordQuery } from './queries';
 import type { Comparison, KeywordDossier, Mark, Study } from '../../api/schema';
+import { chanceWords } from '../keyword/chance';
 import { DomainSaidLines } from '../keyword/DomainSaidLines';
 import { domainLetter, DomainShape } from '../keyword/DomainShape';
-import { decimal, estimate, pathOf, percent, position, whole } from '../../shared/format';
+import { decimal, estimate, pathOf, position, whole } from '../../shared/format';
 import { Failed, Waiting } from '../../shared/Notice';
 import { besideList } from '../../shared/layout';
 import { StandingWord } from '../keyword/StandingWord';
@@ -18,6 +19,7 @@ import type { useDecisions } from '../decisions/useDecisions';
 import { HistoryChart } from './HistoryChart';
 import { JudgementPart } from './JudgementPart';
 import { MonthBars } from './MonthBars';
+import { PlacesPart } from './PlacesPart';
 import { Part } from './Part';
 import { Why } from '../keyword/Why';
 
@@ -25,14 +27,16 @@ interface Props {
   study: Study;
   comparison: Comparison;
   keyword: string;
+  /** What the priority is told by; the rulebook's where none are given. */
+  weights?: string;
   onClose: () => void;
   decisions: ReturnType<typeof useDecisions>;
   onTopic: (topic: string) => void;
 }
 
 /** Everything about one keyword, to the right of the list. */
-export function Dossier({ study, comparison, keyword, onClose, decisions, onTopic }: Props) {
-  const dossier = useQuery(keywordQuery(study.slug, comparison.id, keyword));
+export function Dossier({ study, comparison, keyword, weights = '', onClose, decisions, onTopic }: Props) {
+  const dossier = useQuery(keywordQuery(study.slug, comparison.id, keyword, weights));
   return (
     <Box component="aside" aria-label="Dossier" sx={{ ...besideList, width: { xs: '100%', md: 400 }, pb: 3 }}>
       <Box sx={{ display: 'flex', alignItems: 'start', px: 2, pt: 1.5 }}>
@@ -49,6 +53,7 @@ export function Dossier({ study, comparison, keyword, onClose, decisions, onTopi
         <>
           <Marks dossier={dossier.data} mayEdit={study.may_edit} onMark={(mark) => decisions.mark([keyword], mark)} />
           <Figures dossier={dossier.data} currency={study.currency} />
+          <PlacesPart dossier={dossier.data} />
           <JudgementPart key={keyword} dossier={dossier.data} mayEdit={study.may_edit} decisions={decisions} />
           <EvidencePart dossier={dossier.data} />
           <Positions dossier={dossier.data} comparison={comparison} />
@@ -97,7 +102,7 @@ function figuresOf(dossier: KeywordDossier, currency: string): Figure[] {
     { name: 'Visits now', value: estimate(dossier.visits_now), why: 'visits_now' },
     { name: 'Potential', value: estimate(dossier.potential), why: 'potential' },
     { name: `Gain at position ${position(dossier.target)}`, value: estimate(dossier.gain), why: 'gain' },
-    { name: 'Win chance', value: percent(dossier.win_chance), why: 'win_chance' },
+    { name: 'Win chance', value: chanceWords(dossier.win_chance, dossier.target), why: 'win_chance' },
     { name: 'Expected gain', value: estimate(dossier.expected_gain), why: 'expected_gain' },
     { name: `Value of the gain, ${currency}`, value: estimate(dossier.money.gain_value ?? null), why: 'gain_value' },
     { name: 'Conversions gained', value: estimate(dossier.money.conversions ?? null), why: 'conversions' },
@@ -105,6 +110,7 @@ function figuresOf(dossier: KeywordDossier, currency: string): Figure[] {
       ? []
       : [{ name: `Revenue gained, ${currency}`, value: estimate(dossier.money.revenue ?? null), why: 'revenue' }]),
     { name: 'Links to earn', value: whole(dossier.links_to_earn), why: 'links_to_earn' },
+    { name: 'Priority, 0–5', value: decimal(dossier.priority, 2), why: 'priority' },
     { name: 'Horizon', value: dossier.horizon ?? '·', why: 'horizon' },
     { name: 'Tactic', value: dossier.tactic ?? '·', why: 'tactic' },
   ];
@@ -286,7 +292,9 @@ function PageOne({ dossier }: { dossier: KeywordDossier }) {
                 sx={{ color: result.is_weak ? 'warning.main' : 'inherit', fontWeight: result.is_weak ? 700 : 400 }}
               >
                 <td>{result.position}</td>
-                <td title={result.url}>{result.url.replace(/^https?:\/\//, '')}</td>
+                <td title={result.title === null ? result.url : `${result.title}\n${result.url}`}>
+                  {result.url.replace(/^https?:\/\//, '')}
+                </td>
                 <td>{decimal(result.authority, 0)}</td>
                 <td>{decimal(result.page_strength, 0)}</td>
                 <td>{whole(result.referring_domains)}</td>

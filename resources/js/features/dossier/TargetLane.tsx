@@ -3,6 +3,7 @@ import Link from '@mui/material/Link';
 import { useRef, useState, type PointerEvent } from 'react';
 import type { KeywordDossier } from '../../api/schema';
 import { estimate, position } from '../../shared/format';
+import { chanceWords } from '../keyword/chance';
 import { placeOf, positionAt, worstPosition } from '../keyword/lane.logic';
 
 const width = 360;
@@ -14,12 +15,16 @@ interface Props {
   onTarget: (target: number | null) => void;
 }
 
-/** Our lane with the position aimed at: drag the ring or press the arrow keys, and the gain follows. */
+/** Our lane with the position aimed at: drag the ring or press the arrow keys, and gain and chance follow. */
 export function TargetLane({ dossier, mayEdit, onTarget }: Props) {
   const [dragged, setDragged] = useState<number | null>(null);
   const lane = useRef<SVGSVGElement>(null);
   const target = dragged ?? dossier.target ?? 3;
   const own = dossier.positions[0] ?? null;
+  const tried = dragged === null ? undefined : dossier.places?.targets.find((one) => one.target === target);
+  const [gain, chance] = tried === undefined ? [dossier.gain, dossier.win_chance] : [tried.gain, tried.win_chance];
+  const isKnown = dragged === null || tried !== undefined;
+  const words = isKnown ? `${estimate(gain)} visits a month, ${chanceWords(chance, target)}` : 'to be worked out';
   const at = (event: PointerEvent) => {
     const box = lane.current?.getBoundingClientRect();
     return box === undefined ? target : positionAt(((event.clientX - box.left) * width) / box.width, width);
@@ -28,7 +33,7 @@ export function TargetLane({ dossier, mayEdit, onTarget }: Props) {
   return (
     <Box>
       <Box sx={{ fontSize: '0.86rem' }}>
-        Aim: position {target}, gain {dragged === null ? estimate(dossier.gain) : '…'} visits a month{' '}
+        Aim: position {target}; gain {words}{' '}
         {dossier.wanted_target !== null && mayEdit && (
           <Link component="button" type="button" onClick={() => onTarget(null)} sx={{ minHeight: 24 }}>
             back to the rulebook’s
@@ -45,7 +50,7 @@ export function TargetLane({ dossier, mayEdit, onTarget }: Props) {
         aria-valuemin={1}
         aria-valuemax={worstPosition}
         aria-valuenow={target}
-        aria-valuetext={`position ${target}, gain ${estimate(dossier.gain)} visits a month`}
+        aria-valuetext={`position ${target}, gain ${words}`}
         aria-disabled={!mayEdit}
         onPointerDown={(event) => {
           if (mayEdit) {

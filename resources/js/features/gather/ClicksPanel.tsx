@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { curveQuery } from '../keyword/queries';
 import type { Study } from '../../api/schema';
+import { CurveOffer } from '../keyword/CurveOffer';
 import { CurveChart } from '../keyword/CurveChart';
 import { percent, whole } from '../../shared/format';
 import { Failed, Waiting } from '../../shared/Notice';
@@ -31,6 +32,7 @@ export function ClicksPanel({ study, title, onClose }: Props) {
               : `${whole(impressions)} impressions at positions 1 to 20, searches for our own name left out. The dots are what was ` +
                 `measured; the fitted curve leans on the default where there is little.`}
           </Typography>
+          <CurveOffer study={study} />
           <CurveChart curve={curve.data} />
           <CurveChoice study={study} curve={curve.data} />
           {impressions > 0 && (

@@ -15,6 +15,14 @@ export const curveQuery = (slug: string) =>
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/curve', { params: { path: { slug } }, signal })),
   });
 
+/** What the curve fitted to our own clicks would change. */
+export const fittedQuery = (slug: string, comparison: number) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'preview', comparison, 'fitted'),
+    queryFn: ({ signal }) =>
+      told(api.POST('/studies/{slug}/rulebook/preview', { params: { path: { slug } }, body: { settings: { curve: 'fitted' } }, signal })),
+  });
+
 /** Counts of what a sentence shows. */
 export const summaryQuery = (slug: string, comparison: number, show: string) =>
   queryOptions({

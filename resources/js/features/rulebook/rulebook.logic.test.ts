@@ -40,10 +40,12 @@ describe('other rulebooks', () => {
       settings: [{ key: 'target', from: null, to: '5' }],
       restores: { target: '3' },
     };
-    expect(others([target, curve], [change]).map((other) => other.settings)).toEqual([
+    expect(others([target, curve, { ...setting('effect'), value: 0.5, default: 0.5 }], [change]).map((other) => other.settings)).toEqual([
       { target: '3', curve: 'default' },
       { curve: 'default' },
       { curve: 'fitted' },
+      { effect: '0.25', effect_learnt: 'no' },
+      { effect: '0.75', effect_learnt: 'no' },
       { target: '3' },
     ]);
     expect(others([setting('target')], []).map((other) => other.title)).not.toContain('the rulebook as it comes');

@@ -2,10 +2,10 @@ import type { RulebookChange, Setting } from '../../api/schema';
 
 const titles: [string, RegExp][] = [
   ['What is compared', /^(within|striking_|topic_|negatives|metric_|volume_sources|difficulty_sources|cpc_sources|authority_sources)/],
-  ['Visits and value', /^(curve|target|conversion|value_per)/],
-  ['What can be won', /^(comfort|peer|win_|head_|short_term|title_)/],
+  ['Visits and value', /^(curve|target|feature_clicks|conversion|value_per)/],
+  ['What can be won', /^(comfort|peer|model_|effect|quick_win|short_term|title_)/],
   ['Intent', /^intent_/],
-  ['Priority', /_bands$|^(weights|fit_rules|min_fit|steadiness)/],
+  ['Priority', /_bands$|^(scores|weights|fit_rules|min_fit|steadiness)/],
   ['Effort and time to pay', /^(effort_|ramp_)/],
   ['Forecast', /^(forecast|seed)/],
 ];
@@ -44,7 +44,9 @@ export interface Other {
 /** Rulebooks that this one can be held against: as it comes, with another curve, and as it stood before each change. */
 export function others(settings: Setting[], history: RulebookChange[]): Other[] {
   const own = settings.filter((setting) => spelt(setting.value) !== spelt(setting.default));
-  const curve = spelt(settings.find((setting) => setting.key === 'curve')?.value);
+  const valueOf = (key: string) => spelt(settings.find((setting) => setting.key === key)?.value);
+  const curve = valueOf('curve');
+  const effect = Number(valueOf('effect'));
   return [
     ...(own.length === 0
       ? []
@@ -52,6 +54,9 @@ export function others(settings: Setting[], history: RulebookChange[]): Other[] 
     ...['default', '2006', 'fitted']
       .filter((other) => other !== curve)
       .map((other) => ({ title: `this one with the ${other} CTR curve`, settings: { curve: other } })),
+    ...[0.25, 0.5, 0.75]
+      .filter((other) => other !== effect)
+      .map((other) => ({ title: `this one with an effect of ${other}`, settings: { effect: String(other), effect_learnt: 'no' } })),
     ...history.map((change) => ({
       title:
         `as it stood before ${change.when.slice(0, 16).replace('T', ' ')} ` +

@@ -6,6 +6,7 @@ import { trackQuery } from './queries';
 import type { TrackItem } from '../../api/schema';
 import { decimal, estimate, percent, position } from '../../shared/format';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
+import { chanceWords, shortChance } from '../keyword/chance';
 import { OtherSides } from '../keyword/OtherSides';
 import { PlainTable } from '../../shared/PlainTable';
 import { useStudy } from '../study';
@@ -51,7 +52,7 @@ export function TrackPage() {
           <Typography sx={{ mb: 1 }}>
             {calibration === null
               ? `Measured against the rankings of ${newest ?? 'no day yet'}. Nothing has had its full time yet.`
-              : `Of ${calibration.items} items that had their full time, ${percent(calibration.happened)} are on page one; ` +
+              : `Of ${calibration.items} items that had their full time, ${percent(calibration.happened)} are at their target; ` +
                 `${percent(calibration.said)} was said. ${percent(calibration.inside)} lie inside their band; eight of ten should, if ` +
                 `the model is right.`}
           </Typography>
@@ -86,7 +87,7 @@ function Line({ item }: { item: TrackItem }) {
         <td>
           <PositionLine history={item.history} done={item.done_month} />
         </td>
-        <td>{percent(item.win_chance)}</td>
+        <td title={chanceWords(item.win_chance, item.target)}>{shortChance(item.win_chance, item.target)}</td>
         <td>{decimal(item.added, 1)}</td>
         <td>
           <MeasuredClicks item={item} />

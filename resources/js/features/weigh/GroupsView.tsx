@@ -16,7 +16,7 @@ const columns: { key: Figure; name: string; draw: (group: OpportunityGroup) => s
   { key: 'gain', name: 'Gain', draw: (group) => estimate(group.gain) },
   { key: 'expected_gain', name: 'Expected gain', draw: (group) => estimate(group.expected_gain) },
   { key: 'difficulty', name: 'Mean difficulty', draw: (group) => decimal(group.difficulty) },
-  { key: 'win_chance', name: 'Mean win chance', draw: (group) => percent(group.win_chance) },
+  { key: 'win_chance', name: 'Mean chance of target', draw: (group) => percent(group.win_chance) },
   { key: 'links_to_earn', name: 'Links to earn', draw: (group) => whole(group.links_to_earn) },
 ];
 

@@ -77,8 +77,8 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
       <Box component="p" sx={{ m: 0, fontSize: '0.82rem', color: 'text.secondary' }}>
         Areas go with the volume. Draw a line round some to choose them; press one to open it.{' '}
         {map.data.left_out > 0 && `${whole(map.data.left_out)} with less expected gain are left out.`}
-        {picture === 'difficulty' &&
-          ' The win chances drawn are without a head start: who is on page two or further already has a better one.'}
+        {plot.lines.some((line) => !line.isStrong) &&
+          ' The chances drawn are those to reach the target where we are absent and no page leads; who stands near has a better one.'}
       </Box>
     </Box>
   );

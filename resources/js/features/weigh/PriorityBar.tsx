@@ -25,7 +25,7 @@ const bar = { flex: 1, height: 11, display: 'flex', borderBottom: '1px solid var
 /** A priority with its parts visible: one stretch per criterion, its length weight times score. */
 export function PriorityBar({ priority, scores, weights }: { priority: number | null; scores: Scores; weights: Weights }) {
   const parts = partsOf(scores, weights);
-  const spelt = parts.map((part) => `${part.name} ${part.score} of 5`).join(', ');
+  const spelt = parts.map((part) => `${part.name} ${Number(part.score.toFixed(1))} of 5`).join(', ');
   return (
     <div style={frame} title={spelt}>
       <span style={figure}>{decimal(priority, 2)}</span>

@@ -4,7 +4,8 @@ import { useInfiniteQuery } from '@tanstack/react-query';
 import { address } from '../../api/client';
 import { opportunitiesQuery } from './queries';
 import type { Comparison, Study } from '../../api/schema';
-import { decimal, estimate, percent, position, whole } from '../../shared/format';
+import { decimal, estimate, position, whole } from '../../shared/format';
+import { chanceWords, shortChance } from '../keyword/chance';
 import { KeywordButton } from '../keyword/KeywordButton';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
@@ -81,7 +82,7 @@ export function ShortlistView({ study, comparison, weights, onKeyword, onTake, o
             <td>{whole(row.volume)}</td>
             <td>{decimal(row.difficulty)}</td>
             <td>{estimate(row.gain)}</td>
-            <td>{percent(row.win_chance)}</td>
+            <td title={chanceWords(row.win_chance, row.target)}>{shortChance(row.win_chance, row.target)}</td>
             <td>{row.tactic ?? '·'}</td>
             <td>
               {study.may_edit && (

@@ -1,18 +1,24 @@
-import type { Steadiness } from '../../api/schema';
+import type { Steadiness, Task } from '../../api/schema';
 import { percent } from '../../shared/format';
 
 const frame = { display: 'inline-block', width: 40, height: 11, border: '1px solid currentColor', verticalAlign: '-1px' } as const;
 
 interface Props {
-  /** Undefined while it is reckoned. */
-  steadiness: Steadiness | undefined;
+  /** Undefined while it is asked for, a task while it is reckoned. */
+  steadiness: Steadiness | Task | undefined;
   keyword: string;
+}
+
+function waiting(task: Task): string {
+  return task.message !== '' || task.total === null || task.done === 0
+    ? `Being reckoned. ${task.message}`
+    : `Being reckoned: ${percent(task.done / task.total)}.`;
 }
 
 /** How solid a place is: the fuller the box, the less it depends on the weights. */
 export function SteadySign({ steadiness, keyword }: Props) {
-  if (steadiness === undefined) {
-    return <span>·</span>;
+  if (steadiness === undefined || 'status' in steadiness) {
+    return <span title={steadiness === undefined ? '' : waiting(steadiness)}>·</span>;
   }
   const { share, meaning } = steadiness.shares[keyword] ?? { share: 0, meaning: steadiness.otherwise };
   const spelt = `In the top ${steadiness.top} in ${percent(share)} of all draws of weights: ${meaning}.`;

@@ -17,6 +17,7 @@ import { ViewSwitch } from '../../shared/ViewSwitch';
 import { useDecisions } from '../decisions/useDecisions';
 import { useUrlState } from '../sentence/useUrlState';
 import { Dossier } from '../dossier';
+import { CurveOffer } from '../keyword/CurveOffer';
 import { useStudy } from '../study';
 import { Balance } from './Balance';
 import { opportunityColumns } from './columns';
@@ -26,7 +27,7 @@ import { ModelView } from './ModelView';
 import { ShortlistView } from './ShortlistView';
 import { spellWeights, type Weights } from './weights.logic';
 
-const views = { list: 'List', map: 'Map', groups: 'Groups', shortlist: 'Shortlist', 'page-one': 'Page one', model: 'Win model' };
+const views = { list: 'List', map: 'Map', groups: 'Groups', shortlist: 'Shortlist', 'page-one': 'Page one', model: 'Model' };
 const startSentence = 'mark=kept';
 const none: Weights = {};
 
@@ -45,8 +46,10 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const view = params.get('view') ?? 'list';
   const keyword = params.get('keyword');
   const isOpen = params.get('dossier') === 'open';
-  const list = useInfiniteQuery(opportunitiesQuery(study.slug, comparison.id, show, asked));
-  const steadiness = useQuery(steadinessQuery(study.slug, comparison.id, show));
+  const sort = params.get('sort') ?? 'priority';
+  const dir = params.get('dir') === 'asc' ? 'asc' : 'desc';
+  const list = useInfiniteQuery(opportunitiesQuery(study.slug, comparison.id, show, asked, sort, dir));
+  const steadiness = useQuery(steadinessQuery(study.slug, comparison.id, show, asked)).data;
   const decisions = useDecisions(study.slug);
   const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
   const first = list.data?.pages[0];
@@ -54,7 +57,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const total = first?.total;
   const domains = comparison.domains.map((domain) => domain.entry);
   const current = rows.find((row) => row.keyword === keyword);
-  const columns = useMemo(() => opportunityColumns(weights, steadiness.data), [weights, steadiness.data]);
+  const columns = useMemo(() => opportunityColumns(weights, steadiness), [weights, steadiness]);
   const setWeights = (next: Weights) => change({ weights: spellWeights(next) });
   const { fetchNextPage, hasNextPage, isFetchingNextPage } = list;
   const more = useCallback(() => {
@@ -133,7 +136,8 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
               onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)}
             />
           )}
-          {view === 'model' && <ModelView comparison={comparison} />}
+          {view === 'model' && <ModelView study={study} comparison={comparison} />}
+          {view === 'list' && <CurveOffer study={study} />}
           {view === 'list' && list.isPending && <Waiting what="Ranking the opportunities" />}
           {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
           {view === 'list' && list.isSuccess && rows.length === 0 && (
@@ -152,6 +156,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
               onSelect={(row) => change({ keyword: row.keyword }, true)}
               onOpen={(row) => change({ keyword: row.keyword, dossier: 'open' }, isOpen)}
               onEnd={more}
+              sort={{ by: sort, dir, onChange: (by, direction) => change({ sort: by === 'priority' ? null : by, dir: direction }) }}
               isMuted={(row) => row.mark === 'set aside'}
             />
           )}
@@ -161,6 +166,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
             study={study}
             comparison={comparison}
             keyword={keyword}
+            weights={asked}
             onClose={() => change({ dossier: null }, true)}
             decisions={decisions}
             onTopic={(topic) => change({ show: spell([{ name: 'topic', operator: '=', value: topic }]) })}

@@ -1,16 +1,17 @@
-import type { Opportunity, Steadiness } from '../../api/schema';
+import type { Opportunity, Steadiness, Task } from '../../api/schema';
 import type { Column } from '../../shared/Bench';
-import { decimal, estimate, percent, position, whole } from '../../shared/format';
+import { decimal, estimate, position, whole } from '../../shared/format';
+import { chanceWords, shortChance } from '../keyword/chance';
 import { MarkSign } from '../decisions/MarkSign';
 import { PriorityBar } from './PriorityBar';
 import { SteadySign } from './SteadySign';
 import type { Weights } from './weights.logic';
 
 /** What stays longest where there is little room. */
-const dearest = ['priority', 'gain', 'volume', 'move', 'difficulty', 'chance', 'tactic', 'horizon', 'steady'];
+const dearest = ['priority', 'expected', 'gain', 'chance', 'volume', 'move', 'difficulty', 'tactic', 'horizon', 'steady'];
 
 /** Columns of the ranked list, each with how early it goes where there is little room. */
-export function opportunityColumns(weights: Weights, steadiness: Steadiness | undefined): Column<Opportunity>[] {
+export function opportunityColumns(weights: Weights, steadiness: Steadiness | Task | undefined): Column<Opportunity>[] {
   const all: Column<Opportunity>[] = [
     {
       key: 'rank',
@@ -19,28 +20,61 @@ export function opportunityColumns(weights: Weights, steadiness: Steadiness | un
       isNumber: true,
       cell: (row) => (row.pinned ? <strong title="Pinned above the order">pin</strong> : whole(row.rank)),
     },
-    { key: 'mark', heading: '', track: '36px', cell: (row) => <MarkSign mark={row.mark} /> },
-    { key: 'keyword', heading: 'Keyword', track: 'minmax(146px, 1fr)', cell: (row) => <span title={row.keyword}>{row.keyword}</span> },
+    { key: 'mark', heading: '', track: '30px', cell: (row) => <MarkSign mark={row.mark} /> },
+    {
+      key: 'keyword',
+      sort: 'keyword',
+      startsAscending: true,
+      heading: 'Keyword',
+      track: 'minmax(140px, 1fr)',
+      cell: (row) => <span title={row.keyword}>{row.keyword}</span>,
+    },
     {
       key: 'priority',
+      sort: 'priority',
       heading: 'Priority, 0–5',
-      track: '150px',
+      track: '132px',
       cell: (row) => <PriorityBar priority={row.priority} scores={row.scores} weights={weights} />,
     },
     { key: 'steady', heading: 'Steady', track: '58px', cell: (row) => <SteadySign steadiness={steadiness} keyword={row.keyword} /> },
     {
       key: 'move',
+      sort: 'own',
+      startsAscending: true,
       heading: 'We → target',
-      track: '84px',
+      track: '80px',
       isNumber: true,
       cell: (row) => `${position(row.positions[0])} → ${position(row.target)}`,
     },
-    { key: 'volume', heading: 'Volume', track: '66px', isNumber: true, cell: (row) => whole(row.volume) },
-    { key: 'difficulty', heading: 'Difficulty', track: '72px', isNumber: true, cell: (row) => decimal(row.difficulty) },
-    { key: 'gain', heading: 'Gain', track: '60px', isNumber: true, cell: (row) => estimate(row.gain) },
-    { key: 'chance', heading: 'Chance', track: '58px', isNumber: true, cell: (row) => percent(row.win_chance) },
+    { key: 'volume', sort: 'volume', heading: 'Volume', track: '66px', isNumber: true, cell: (row) => whole(row.volume) },
+    {
+      key: 'difficulty',
+      sort: 'difficulty',
+      startsAscending: true,
+      heading: 'Difficulty',
+      track: '72px',
+      isNumber: true,
+      cell: (row) => decimal(row.difficulty),
+    },
+    { key: 'gain', sort: 'gain', heading: 'Gain', track: '60px', isNumber: true, cell: (row) => estimate(row.gain) },
+    {
+      key: 'chance',
+      sort: 'chance',
+      heading: 'Chance',
+      track: '92px',
+      isNumber: true,
+      cell: (row) => <span title={chanceWords(row.win_chance, row.target)}>{shortChance(row.win_chance, row.target)}</span>,
+    },
+    {
+      key: 'expected',
+      sort: 'expected',
+      heading: 'Expected',
+      track: '74px',
+      isNumber: true,
+      cell: (row) => <span title="Visits a month to expect, over all places it may come to">{estimate(row.expected_gain)}</span>,
+    },
     { key: 'horizon', heading: 'Horizon', track: '84px', cell: (row) => row.horizon ?? '·' },
-    { key: 'tactic', heading: 'Tactic', track: '144px', cell: (row) => row.tactic ?? '·' },
+    { key: 'tactic', heading: 'Tactic', track: '148px', cell: (row) => row.tactic ?? '·' },
   ];
   return all.map((column) => (dearest.includes(column.key) ? { ...column, rank: dearest.indexOf(column.key) } : column));
 }

@@ -1,16 +1,17 @@
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
+import type { Steadiness, Task } from '../../api/schema';
 
 const pageSize = 300;
 
-export const opportunitiesQuery = (slug: string, comparison: number, show: string, weights: string) =>
+export const opportunitiesQuery = (slug: string, comparison: number, show: string, weights: string, sort = 'priority', dir = 'desc') =>
   infiniteQueryOptions({
-    queryKey: keys.part(slug, 'opportunities', comparison, show, weights),
+    queryKey: keys.part(slug, 'opportunities', comparison, show, weights, sort, dir),
     queryFn: ({ pageParam, signal }) =>
       told(
         api.GET('/studies/{slug}/opportunities', {
-          params: { path: { slug }, query: { show, weights, cursor: pageParam, limit: pageSize } },
+          params: { path: { slug }, query: { show, weights, sort, dir, cursor: pageParam, limit: pageSize } },
           signal,
         }),
       ),
@@ -37,16 +38,27 @@ export const mapQuery = (slug: string, comparison: number, show: string, weights
     placeholderData: (before) => before,
   });
 
-export const steadinessQuery = (slug: string, comparison: number, show: string) =>
+const isUnderWay = (answer: Steadiness | Task | undefined) =>
+  answer !== undefined && 'status' in answer && ['waiting', 'running'].includes(answer.status);
+
+export const steadinessQuery = (slug: string, comparison: number, show: string, weights: string) =>
   queryOptions({
-    queryKey: keys.part(slug, 'steadiness', comparison, show),
+    queryKey: keys.part(slug, 'steadiness', comparison, show, weights),
     queryFn: ({ signal }) =>
-      told(api.GET('/studies/{slug}/opportunities/steadiness', { params: { path: { slug }, query: { show } }, signal })),
+      told(api.GET('/studies/{slug}/opportunities/steadiness', { params: { path: { slug }, query: { show, weights } }, signal })),
     placeholderData: (before) => before,
+    // A long list is reckoned in the background.
+    refetchInterval: (query) => (isUnderWay(query.state.data) ? 1500 : false),
   });
 
 export const weightPresetsQuery = (slug: string) =>
   queryOptions({
     queryKey: keys.part(slug, 'weight-presets'),
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/weight-presets', { params: { path: { slug } }, signal })),
+  });
+
+export const effectQuery = (slug: string) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'effect'),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/effect', { params: { path: { slug } }, signal })),
   });

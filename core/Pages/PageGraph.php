@@ -2,16 +2,21 @@
 
 declare(strict_types=1);
 
-namespace GreaterReach\Core\Meaning\Internal;
+namespace GreaterReach\Core\Pages;
+
+use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Site\UrlKey;
 
 /**
- * Which pages rank for which keywords, both numbered from 0, in flat lists, most of them of four-byte numbers in a
- * string: an edge takes 20 bytes, a page 25 and, until the graph is closed, its URL; so millions of edges fit into memory.
- *
- * @internal
+ * Which pages rank within the top 20 for which keywords, both numbered from 0, home pages left out. Held in flat lists, most of them of
+ * four-byte numbers in a string: an edge takes 20 bytes, a page 25 and, until the graph is closed, its URL; so millions of edges fit into
+ * memory.
  */
 final class PageGraph
 {
+    /** Beyond this position a page is too far to serve a keyword. */
+    public const TOP = 20;
+
     private const NUMBER = 'V';
     private const BYTES = 4;
 
@@ -36,30 +41,88 @@ final class PageGraph
     /** Page → where its keywords begin in `keywords`. */
     private string $keywordsFrom = '';
 
+    /** @var array<int, true> */
+    private array $domainsWithPages = [];
+
+    /** Rankings within the top, and those of them that bear a page. */
+    private int $ranked = 0;
+
+    private int $told = 0;
+
     public function __construct()
     {
         $this->pagesFrom = pack(self::NUMBER, 0);
     }
 
-    /** @param int $domain 0…255 */
-    public function addEdge(int $domain, string $url): void
+    /**
+     * Adds the pages of the next keyword.
+     *
+     * @param list<list<Ranking>> $rankings of every domain its pages, the best first, at whatever position; at most 256 domains
+     */
+    public function add(array $rankings): KeywordPages
+    {
+        $pages = $best = [];
+        foreach ($rankings as $domain => $ofDomain) {
+            $best[] = isset($ofDomain[0]) && self::counts($ofDomain[0]->url, $ofDomain[0]->position)
+                ? $this->numberOf($domain, (string) $ofDomain[0]->url)
+                : null;
+            foreach ($ofDomain as $ranking) {
+                $this->seeAddress($domain, $ranking);
+                if (self::counts($ranking->url, $ranking->position)) {
+                    $pages[$this->numberOf($domain, (string) $ranking->url)] = true;
+                }
+            }
+        }
+        foreach ($pages as $page => $one) {
+            ++$this->degrees[$page];
+            $this->pages .= pack(self::NUMBER, $page);
+        }
+        $this->pagesFrom .= pack(self::NUMBER, intdiv(\strlen($this->pages), self::BYTES));
+
+        return new KeywordPages(array_keys($pages), $best);
+    }
+
+    /** How many of the domains name any page of theirs, at whatever position. */
+    public function domainsWithPages(): int
+    {
+        return \count($this->domainsWithPages);
+    }
+
+    /** Whether enough is known of who ranks with which page: at least half of the rankings within the top 20 bear one. */
+    public function isTold(): bool
+    {
+        return 2 * $this->told >= $this->ranked;
+    }
+
+    /** Whether a page at a position is one of the graph: known, near enough and no home page. */
+    public static function counts(?string $url, int $position): bool
+    {
+        return $url !== null && $position <= self::TOP && ! UrlKey::isHomePage($url);
+    }
+
+    private function numberOf(int $domain, string $url): int
     {
         $page = $this->numbers[$domain][$url] ??= \count($this->degrees);
         if (! isset($this->degrees[$page])) {
             $this->domains .= \chr($domain);
             $this->degrees[] = 0;
         }
-        ++$this->degrees[$page];
-        $this->pages .= pack(self::NUMBER, $page);
+
+        return $page;
     }
 
-    /** The edges added since the last call are those of the next keyword. */
-    public function endKeyword(): void
+    private function seeAddress(int $domain, Ranking $ranking): void
     {
-        $this->pagesFrom .= pack(self::NUMBER, intdiv(\strlen($this->pages), self::BYTES));
+        if ($ranking->url !== null) {
+            $this->domainsWithPages[$domain] = true;
+        }
+        if ($ranking->position <= self::TOP) {
+            ++$this->ranked;
+            $this->told += $ranking->url === null ? 0 : 1;
+        }
     }
 
-    /** Turns the lists round, so that a page knows its keywords. No edge may be added any more. */
+    /** Turns the lists round, so that a page knows its keywords. No keyword may be added any more. */
     public function close(): void
     {
         $this->numbers = $next = [];
@@ -117,6 +180,14 @@ final class PageGraph
         $this->degrees[$page] = \count($free);
 
         return $free;
+    }
+
+    /** Gives the memory back. */
+    public function forget(): void
+    {
+        $this->domains = $this->pages = $this->keywordsFrom = '';
+        $this->pagesFrom = pack(self::NUMBER, 0);
+        $this->degrees = $this->keywords = $this->numbers = [];
     }
 
     private static function number(string $numbers, int $place): int

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Comparisons;
+
+use App\Models\PlanItem;
+use App\Models\Snapshot;
+use App\Models\Study;
+use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\Outcome;
+use GreaterReach\Core\Rulebook\Rulebook;
+use GreaterReach\Core\Winning\Effect;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What finished items teach of how many pages move at all when they are worked on.
+ *
+ * @phpstan-type Finished array{keyword: string, done_month: string, target: int, position: ?int, reach: float, reached: bool}
+ */
+final class LearnEffect
+{
+    public function execute(Study $study): Effect
+    {
+        return $this->by($study, $study->rulebook());
+    }
+
+    /** By another rulebook than the study has. */
+    public function by(Study $study, Rulebook $rulebook): Effect
+    {
+        $assumed = $rulebook->float('effect');
+        $items = $this->finished($study);
+
+        return $rulebook->text('effect_learnt') === 'yes' ? Effect::learn($items, $assumed) : Effect::assumed($assumed, \count($items));
+    }
+
+    /** @return list<Finished> items past their ramp of which it is known what was said when they were planned */
+    public function finished(Study $study): array
+    {
+        /** @var ?string $newest */
+        $newest = Snapshot::query()->where('domain_id', $study->ownDomain()->id)->where('channel', Snapshot::ORGANIC)->max('day');
+        if ($newest === null) {
+            return [];
+        }
+        $now = Month::parse(substr($newest, 0, 7));
+        $effort = $study->rulebook()->effort();
+        /** @var list<PlanItem> $items */
+        $items = PlanItem::of($study)->where('status', 'done')->orderBy('id')->get()->all();
+        $items = array_filter(
+            $items,
+            static fn(PlanItem $item): bool => ($item->said['reach'] ?? 0.0) > 0.0 &&
+                $item->done_month !== null &&
+                Outcome::isRipe(Month::parse($item->done_month), $now, $effort->ramp($item->tacticLabel()->tactic)),
+        );
+        $positions = self::positions($study, $newest, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
+
+        return array_values(
+            array_map(
+                static fn(PlanItem $item): array => [
+                    'keyword' => $item->keyword,
+                    'done_month' => (string) $item->done_month,
+                    'target' => $item->said['target'] ?? 0,
+                    'position' => $positions[$item->keyword] ?? null,
+                    'reach' => $item->said['reach'] ?? 0.0,
+                    'reached' => ($positions[$item->keyword] ?? PHP_INT_MAX) <= ($item->said['target'] ?? 0),
+                ],
+                $items,
+            ),
+        );
+    }
+
+    /**
+     * @param array<int, string> $keywords
+     *
+     * @return array<string, int> keyword → our best position on that day
+     */
+    private static function positions(Study $study, string $day, array $keywords): array
+    {
+        /** @var array<string, int> */
+        return DB::table('rankings')
+            ->join('live_snapshots', 'live_snapshots.id', '=', 'snapshot_id')
+            ->where('rankings.study_id', $study->id)
+            ->where('domain_id', $study->ownDomain()->id)
+            ->where('channel', Snapshot::ORGANIC)
+            ->where('day', $day)
+            ->where('ordinal', 1)
+            ->whereIn('keyword', $keywords)
+            ->pluck('position', 'keyword')
+            ->all();
+    }
+}

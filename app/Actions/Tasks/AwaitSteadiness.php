@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Tasks;
+
+use App\Models\Comparison;
+use App\Models\Study;
+use App\Models\Task;
+use App\Models\TaskKind;
+use App\Support\Rows\RankedRows;
+use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Priority\Weights;
+use Illuminate\Support\Facades\DB;
+
+/** The steadiness of a long list is reckoned in the background, once for each list as it stands. */
+final readonly class AwaitSteadiness
+{
+    public function __construct(private StartTask $start, private ReadTasks $tasks)
+    {
+    }
+
+    /** @return ?Task null where the list is short enough to be answered for at once */
+    public function execute(Study $study, Comparison $comparison, Sentence $sentence, Weights $weights, ?int $user): ?Task
+    {
+        $rows = (new RankedRows($comparison, $sentence, $study->rulebook()->fitGate(), false))->count();
+        if ($rows <= config()->integer('reach.steadiness_at_once')) {
+            return null;
+        }
+        $order = ['comparison' => $comparison->id, 'show' => (string) $sentence, 'weights' => (string) $weights, 'rows' => $rows];
+        $order['key'] = hash('sha256', json_encode([$order, self::state($study)], JSON_THROW_ON_ERROR));
+        /** @var ?Task $task */
+        $task = Task::query()
+            ->where('study_id', $study->id)
+            ->where('kind', TaskKind::Steadiness)
+            ->whereRaw('payload @> ?::jsonb', [json_encode(['key' => $order['key']], JSON_THROW_ON_ERROR)])
+            ->latest('id')
+            ->first();
+
+        return $task === null
+            ? $this->start->execute($study, $user, TaskKind::Steadiness, 'How steady the first places are', $order)
+            : $this->tasks->looked($task);
+    }
+
+    /** @return list<int|string> what a decision or another rulebook changes */
+    private static function state(Study $study): array
+    {
+        /** @var object{newest: int, undone: int} $changes */
+        $changes = DB::selectOne('SELECT coalesce(max(id), 0) AS newest, count(undone_at) AS undone FROM changes WHERE study_id = ?', [
+            $study->id,
+        ]);
+
+        return [$changes->newest, $changes->undone, $study->data_version];
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Work;
+
+use App\Actions\Bench\ReadSteadiness;
+use App\Exceptions\Refused;
+use App\Models\Comparison;
+use App\Models\Study;
+use App\Models\Task;
+use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Priority\Weights;
+
+/** Draws weights at random for a list that is too long to be answered for at once. */
+final readonly class SteadinessTask implements TaskHandler
+{
+    public function __construct(private ReadSteadiness $read)
+    {
+    }
+
+    public function run(Task $task, Progress $progress): array
+    {
+        /** @var array{comparison: int, show: string, weights: string, rows: int} $order */
+        $order = $task->payload;
+        $study = Study::query()->findOrFail($task->study_id);
+        $comparison =
+            Comparison::query()->where('study_id', $study->id)->find($order['comparison']) ??
+            throw Refused::because('comparison', 'There is a newer comparison meanwhile.');
+
+        return [
+            'steadiness' => $this->read->execute(
+                $comparison,
+                Sentence::parse($order['show']),
+                $study->rulebook(),
+                Weights::parse($order['weights']),
+                static fn(int $read) => $progress->tell('reading scores', $read, $order['rows']),
+            ),
+        ];
+    }
+
+    public function changesData(): bool
+    {
+        return false;
+    }
+}

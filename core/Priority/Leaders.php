@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Priority;
+
+/**
+ * Who can come to the top under any weights at all: whoever has fewer others beside or above it in every criterion than there are places.
+ * Items of which different criteria are known are not compared with each other.
+ */
+final class Leaders
+{
+    /** Kept items are looked through for who stays each time they have doubled. */
+    private const LOOKED_THROUGH_FROM = 512;
+
+    /** @var array<string, array{known: list<int>, items: array<int, list<float>>, sums: array<int, float>, enough: int}> */
+    private array $groups = [];
+
+    /**
+     * @param list<Criterion> $criteria that count
+     * @param int             $places   that count as the top
+     */
+    public function __construct(private readonly array $criteria, private readonly int $places)
+    {
+    }
+
+    /** @param int $number where it stands when priorities are equal: the lower first */
+    public function add(int $number, Scores $scores): void
+    {
+        $known = $values = [];
+        foreach ($this->criteria as $place => $criterion) {
+            $score = $scores->at($criterion);
+            if ($score !== null) {
+                $known[] = $place;
+                $values[] = $score;
+            }
+        }
+        $key = implode(' ', $known);
+        $this->groups[$key] ??= ['known' => $known, 'items' => [], 'sums' => [], 'enough' => self::LOOKED_THROUGH_FROM];
+        $this->groups[$key]['items'][$number] = $values;
+        $this->groups[$key]['sums'][$number] = array_sum($values);
+        if (\count($this->groups[$key]['items']) >= $this->groups[$key]['enough']) {
+            $this->lookThrough($key);
+        }
+    }
+
+    /**
+     * @return list<array{known: list<int>, items: array<int, list<float>>}> criteria known, and number → scores of those who can come up
+     */
+    public function groups(): array
+    {
+        foreach (array_keys($this->groups) as $key) {
+            $this->lookThrough((string) $key);
+        }
+
+        return array_values(
+            array_map(static fn(array $group): array => ['known' => $group['known'], 'items' => $group['items']], $this->groups),
+        );
+    }
+
+    /** Leaves those out who have as many others before them in every criterion as there are places. */
+    private function lookThrough(string $key): void
+    {
+        ['items' => $items, 'sums' => $sums] = $this->groups[$key];
+        // Nobody with a smaller sum is before anybody in every criterion.
+        $numbers = array_keys($items);
+        array_multisort($sums, SORT_DESC, SORT_NUMERIC, $numbers, SORT_ASC, SORT_NUMERIC);
+        $staying = $kept = [];
+        foreach ($numbers as $place => $number) {
+            if (! $this->isBehind($items[$number], $number, $staying)) {
+                $staying[$number] = $items[$number];
+                $kept[$number] = $sums[$place];
+            }
+        }
+        $enough = max(self::LOOKED_THROUGH_FROM, 2 * \count($staying));
+        $this->groups[$key] = ['known' => $this->groups[$key]['known'], 'items' => $staying, 'sums' => $kept, 'enough' => $enough];
+    }
+
+    /**
+     * @param list<float>             $scores
+     * @param array<int, list<float>> $others
+     */
+    private function isBehind(array $scores, int $number, array $others): bool
+    {
+        $before = 0;
+        foreach ($others as $other => $theirs) {
+            if (self::isBefore($theirs, $scores, $other < $number) && ++$before >= $this->places) {
+                return true;
+            }
+        }
+
+        return $before >= $this->places;
+    }
+
+    /**
+     * @param list<float> $one
+     * @param list<float> $other
+     */
+    private static function isBefore(array $one, array $other, bool $standsFirst): bool
+    {
+        $isAbove = $standsFirst;
+        foreach ($one as $place => $score) {
+            if ($score < $other[$place]) {
+                return false;
+            }
+            $isAbove = $isAbove || $score > $other[$place];
+        }
+
+        return $isAbove;
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Winning;
+
+/** What the position model looks at, in the order in which it names them. */
+enum PositionFeature: string
+{
+    case Difficulty = 'difficulty';
+    case Authority = 'authority';
+    case Ground = 'ground';
+
+    /** The sign that a slope must not have: harder keywords are held worse, stronger domains and more ground better. */
+    public function isAgainstItsMeaning(float $slope): bool
+    {
+        return $this === self::Difficulty ? $slope > 0 : $slope < 0;
+    }
+
+    /** What a slope against its meaning would say, in words. */
+    public function oddity(): string
+    {
+        return match ($this) {
+            self::Difficulty => 'harder keywords are held better',
+            self::Authority => 'domains of less authority stand better',
+            self::Ground => 'who holds less of a page’s keywords stands better',
+        };
+    }
+}

@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest';
+import type { PositionModel } from '../../api/schema';
+import { doubts, featureWords } from './model.logic';
+
+const model = (fit: Partial<PositionModel['fit']>, calibration: PositionModel['calibration'] = []): PositionModel => ({
+  fit: {
+    alphas: [-3, -2, -1, 0, 1, 2, 3],
+    betas: { difficulty: -0.05, authority: null, ground: null },
+    rows: 5000,
+    assumed: false,
+    odd: [],
+    ranges: { difficulty: [2, 96] },
+    ...fit,
+  },
+  classes: [1, 2, 3, 4, 5, 6, 7, 8],
+  authority: 38,
+  calibration,
+});
+
+describe('what a model learnt, in words', () => {
+  it('tells a slope by what a step does to the odds', () => {
+    expect(featureWords(model({}), 'difficulty', -0.05)).toBe('each 10 points more multiplies the odds to stand better by 0.61');
+    // From a fifth to a half the odds grow fourfold.
+    expect(featureWords(model({}), 'ground', 0.5)).toContain('by 2.00');
+  });
+
+  it('tells why a feature is left out', () => {
+    expect(featureWords(model({ odd: ['ground'] }), 'ground', null)).toContain('against its meaning');
+    expect(featureWords(model({}), 'authority', null)).toContain('not every compared domain');
+    expect(featureWords(model({ assumed: true }), 'authority', null)).toContain('assumed line');
+  });
+});
+
+describe('when not to trust it', () => {
+  it('has nothing to say of many rows over a wide range that tell more than a share', () => {
+    expect(doubts(model({}, [{ bound: 10, bins: [], brier: 0.1, base: 0.2 }]), 6)).toEqual([]);
+  });
+
+  it('names few rows, a slope against its meaning, a narrow range and a score no better than the share', () => {
+    const told = doubts(
+      model({ rows: 240, odd: ['difficulty'], ranges: { difficulty: [20, 41] } }, [{ bound: 3, bins: [], brier: 0.2, base: 0.2 }]),
+      4,
+    );
+    expect(told).toHaveLength(4);
+    expect(told[0]).toContain('240 rows of 4 domains');
+    expect(told[1]).toContain('harder keywords are held better');
+    expect(told[2]).toContain('from 20 to 41');
+    expect(told[3]).toContain('position 3 or better');
+  });
+
+  it('says that nothing was learnt', () => {
+    expect(doubts(model({ assumed: true, ranges: [] }), 2)[0]).toContain('Nothing was learnt');
+  });
+});

@@ -1,0 +1,267 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Winning;
+
+use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Pages\PageGraph;
+use GreaterReach\Core\Statistics\LinearSystem;
+use GreaterReach\Core\Winning\ComfortDifficulty;
+use GreaterReach\Core\Winning\Ground;
+use GreaterReach\Core\Winning\GroundBook;
+use GreaterReach\Core\Winning\PlaceClass;
+use GreaterReach\Core\Winning\PositionFeature;
+use GreaterReach\Core\Winning\PositionFit;
+use GreaterReach\Core\Winning\PositionGroups;
+use GreaterReach\Core\Winning\PositionModel;
+use GreaterReach\Core\Winning\PositionObservations;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class PositionModelTest extends TestCase
+{
+    private const TRUE_ALPHAS = [-1.0, -.1, .5, 1.4, 2.2, 3.1, 3.6];
+    private const TRUE_BETAS = ['difficulty' => -.05, 'authority' => .03, 'ground' => .7];
+
+    /** The check value of CRC-32 (IEEE 802.3) is 0xCBF43926 for the digits 1 to 9; that of nothing is 0. */
+    public function test_folds_go_by_crc_32(): void
+    {
+        self::assertSame(0xCBF43926 % 5, PositionObservations::foldOf('123456789'));
+        self::assertSame(0, PositionObservations::foldOf(''));
+    }
+
+    public function test_with_too_little_to_learn_a_line_stands_around_the_comfort(): void
+    {
+        $comfort = ComfortDifficulty::fromDifficulties([]);
+        $fit = PositionFit::of(self::drawn(199, 1), null, true, 1.0, $comfort);
+        self::assertTrue($fit->isAssumed);
+        self::assertSame(199, $fit->rows);
+        self::assertEqualsWithDelta(.5, $fit->chances(30.0, null, 25)->upTo(10), 1e-12);
+        self::assertEqualsWithDelta(1 / (1 + exp(2.9 + 1)), $fit->chances(38.0, null, 25)->upTo(1), 1e-12);
+        self::assertFalse(PositionFit::of(self::drawn(200, 1), null, true, 1.0, $comfort)->isAssumed);
+    }
+
+    public function test_one_class_alone_teaches_nothing(): void
+    {
+        $groups = new PositionGroups([10.0, 60.0], [0.0], false);
+        for ($row = 0; $row < 300; ++$row) {
+            $groups->add($row % 2, 0, 25, PlaceClass::ABSENT, $row % 5);
+        }
+        self::assertTrue(PositionFit::of($groups, null, true, 1.0, ComfortDifficulty::fromDifficulties([]))->isAssumed);
+    }
+
+    /**
+     * Rankings drawn from the model itself: every coefficient is met within four of its standard errors, taken from the curvature of the
+     * plain
+     * likelihood at the fit; nine in ten bins of the calibration lie within three of theirs.
+     */
+    #[TestWith([1])]
+    #[TestWith([2])]
+    #[TestWith([3])]
+    public function test_a_simulated_truth_is_recovered(int $seed): void
+    {
+        $groups = self::drawn(6000, $seed);
+        $model = PositionModel::learn($groups, true, .001, ComfortDifficulty::fromDifficulties([]), 40.0);
+        $found = array_map(floatval(...), [...$model->fit->alphas, ...array_values($model->fit->betas)]);
+        $errors = self::standardErrors($groups, $found);
+        foreach ([...self::TRUE_ALPHAS, ...array_values(self::TRUE_BETAS)] as $number => $true) {
+            self::assertLessThan(4 * $errors[$number], abs($found[$number] - $true), "coefficient {$number}");
+        }
+        $within = $all = 0;
+        foreach ($model->judged($groups, true, .001, ComfortDifficulty::fromDifficulties([]))->calibration as $calibration) {
+            self::assertLessThan($calibration->base, $calibration->brier);
+            foreach ($calibration->bins as $bin) {
+                if ($bin['rows'] > 0) {
+                    ++$all;
+                    $error = sqrt($bin['predicted'] * (1 - $bin['predicted']) / $bin['rows']);
+                    $within += abs($bin['predicted'] - $bin['observed']) <= 3 * $error ? 1 : 0;
+                }
+            }
+        }
+        self::assertGreaterThanOrEqual(.9, $within / $all);
+    }
+
+    public function test_a_slope_against_its_meaning_is_left_out_and_named(): void
+    {
+        // Harder keywords are held better here, and who holds more stands worse.
+        $groups = self::drawn(3000, 4, ['difficulty' => .05, 'authority' => .03, 'ground' => -.7]);
+        $fit = PositionFit::of($groups, null, true, 1.0, ComfortDifficulty::fromDifficulties([]));
+        self::assertSame([PositionFeature::Difficulty, PositionFeature::Ground], $fit->odd);
+        self::assertNull($fit->betas['difficulty']);
+        self::assertNull($fit->betas['ground']);
+        self::assertGreaterThan(0, $fit->betas['authority']);
+    }
+
+    public function test_what_is_alike_or_unknown_is_left_out(): void
+    {
+        $groups = new PositionGroups([40.0], [0.0], false);
+        mt_srand(3);
+        for ($row = 0; $row < 400; ++$row) {
+            $groups->add(0, 0, 25, mt_rand(0, 7), $row % 5);
+        }
+        $fit = PositionFit::of($groups, null, true, 1.0, ComfortDifficulty::fromDifficulties([]));
+        self::assertSame(['difficulty' => null, 'authority' => null, 'ground' => null], $fit->betas);
+        self::assertSame([], $fit->odd);
+        $byClass = $groups->rowsByClass();
+        self::assertEqualsWithDelta($byClass[0] / 400, $fit->chances(90.0, null, 50)->upTo(1), 1e-9, 'It tells the shares there are.');
+        $unknown = PositionFit::of(self::drawn(400, 5), null, false, 1.0, ComfortDifficulty::fromDifficulties([]));
+        self::assertNull($unknown->betas['ground']);
+    }
+
+    public function test_empty_classes_share_a_bound_or_cannot_be(): void
+    {
+        $groups = new PositionGroups([20.0, 50.0], [0.0], false);
+        for ($row = 0; $row < 400; ++$row) {
+            // Nobody at 1, nobody at 6–10, nobody absent or beyond 50.
+            $groups->add($row % 2, 0, 25, [1, 2, 4, 5][$row % 3 + ($row % 2)], $row % 5);
+        }
+        $fit = PositionFit::of($groups, null, true, 1.0, ComfortDifficulty::fromDifficulties([]));
+        self::assertSame([-INF, INF, INF], [$fit->alphas[0], $fit->alphas[5], $fit->alphas[6]]);
+        self::assertSame($fit->alphas[2], $fit->alphas[3]);
+        $places = $fit->chances(30.0, null, 25);
+        self::assertSame([0.0, 1.0, 0.0], [$places->upTo(1), $places->upTo(50), $places->byClass()[PlaceClass::ABSENT]]);
+        self::assertStringContainsString('"-inf"', (string) json_encode($fit->toArray()));
+        self::assertEquals($fit, PositionFit::fromArray($fit->toArray()));
+    }
+
+    public function test_the_order_of_domains_and_keywords_changes_nothing(): void
+    {
+        $rows = [];
+        mt_srand(8);
+        for ($number = 0; $number < 150; ++$number) {
+            // No two domains at one place, since a tie of pages goes to whoever is listed first.
+            $rows[] = ['key '.$number, mt_rand(0, 100) / 1.0, [3 * mt_rand(0, 36) + 1, 3 * mt_rand(0, 36) + 2, 3 * mt_rand(0, 36) + 3]];
+        }
+        /**
+         * @param list<array{string, float, list<int>}> $rows
+         * @param list<int>                            $order
+         */
+        $fit = static function (array $rows, array $order): PositionModel {
+            $authorities = [20.0, 45.0, 70.0];
+            $inOrder = array_values(array_map(static fn(int $domain): float => $authorities[$domain], $order));
+            $observations = new PositionObservations($inOrder, [0, 1, 2]);
+            $graph = new PageGraph();
+            $book = new GroundBook(3);
+            foreach ($rows as [$keyword, $difficulty, $all]) {
+                $kept = static fn(int $domain): ?int => $all[$domain] > 100 ? null : $all[$domain];
+                $positions = array_values(array_map($kept, $order));
+                $rankings = array_map(
+                    static fn(?int $position, int $domain): array => $position === null
+                        ? []
+                        : [new Ranking($keyword, $position, "https://d{$domain}.example/".(int) $keyword[-1])],
+                    $positions,
+                    $order,
+                );
+                $book->add($graph->add($rankings), $positions);
+                $observations->add($keyword, $difficulty, $positions, false);
+            }
+            $groups = $observations->groups($book, static fn(Ground $ground): null => null);
+            $comfort = ComfortDifficulty::fromDifficulties([]);
+
+            return PositionModel::learn($groups, true, 1.0, $comfort, 45.0)->judged($groups, true, 1.0, $comfort);
+        };
+        $model = $fit($rows, [0, 1, 2]);
+        self::assertFalse($model->fit->isAssumed);
+        self::assertEquals($model, $fit(array_reverse($rows), [0, 1, 2]));
+        self::assertEquals($model, $fit($rows, [1, 2, 0]));
+    }
+
+    public function test_keywords_without_a_difficulty_or_with_a_brand_do_not_count(): void
+    {
+        $observations = new PositionObservations([30.0, null], [0, 1]);
+        $graph = new PageGraph();
+        $book = new GroundBook(2);
+        foreach ([[40.0, false], [null, false], [40.0, true]] as $number => [$difficulty, $isBranded]) {
+            $book->add($graph->add([[], []]), [1, null]);
+            $observations->add("k{$number}", $difficulty, [1, null], $isBranded);
+        }
+        $grounds = [];
+        $groups = $observations->groups($book, static function (Ground $ground) use (&$grounds): void {
+            $grounds[] = $ground;
+        });
+        self::assertSame([1, 0, 0, 0, 0, 0, 0, 1], $groups->rowsByClass());
+        self::assertFalse($groups->hasAuthority);
+        self::assertCount(3, $grounds, 'Ours is told for every keyword.');
+    }
+
+    public function test_without_rows_there_is_no_score(): void
+    {
+        $groups = new PositionGroups([], [], true);
+        $comfort = ComfortDifficulty::fromDifficulties([]);
+        foreach (PositionModel::learn($groups, true, 1.0, $comfort, null)->judged($groups, true, 1.0, $comfort)->calibration as $one) {
+            self::assertSame([null, null], [$one->brier, $one->base]);
+            self::assertSame(0, array_sum(array_column($one->bins, 'rows')));
+        }
+    }
+
+    /** @param array<string, float> $betas */
+    private static function drawn(int $rows, int $seed, array $betas = self::TRUE_BETAS): PositionGroups
+    {
+        mt_srand($seed);
+        $difficulties = array_map(floatval(...), range(0, 100, 4));
+        $authorities = [20.0, 30.0, 40.0, 50.0, 60.0, 70.0, 80.0];
+        $groups = new PositionGroups($difficulties, $authorities, true);
+        for ($row = 0; $row < $rows; ++$row) {
+            [$difficulty, $authority, $ground] = [mt_rand(0, 25), mt_rand(0, 6), mt_rand(2, 90)];
+            $eta = $betas['difficulty'] * $difficulties[$difficulty] + $betas['authority'] * $authorities[$authority]
+                + $betas['ground'] * Ground::logOdds($ground);
+            $drawn = mt_rand(1, 999_999) / 1_000_000;
+            $class = 0;
+            while ($class < PlaceClass::ABSENT && $drawn > 1 / (1 + exp(-(self::TRUE_ALPHAS[$class] + $eta)))) {
+                ++$class;
+            }
+            $groups->add($difficulty, $authority, $ground, $class, mt_rand(0, 4));
+        }
+
+        return $groups;
+    }
+
+    /**
+     * From the curvature of the plain likelihood, Σ −ln(F(class) − F(class before)), by differences.
+     *
+     * @param list<float> $at α, then β
+     *
+     * @return list<float>
+     */
+    private static function standardErrors(PositionGroups $groups, array $at): array
+    {
+        $all = iterator_to_array($groups->each(), false);
+        $loss = static function (array $p) use ($all): float {
+            $sum = 0.0;
+            foreach ($all as [$difficulty, $authority, $ground, $counts]) {
+                $eta = $p[7] * $difficulty + $p[8] * $authority + $p[9] * Ground::logOdds($ground);
+                $before = 0.0;
+                foreach ($counts as $class => $count) {
+                    $upTo = $class === PlaceClass::ABSENT ? 1.0 : 1 / (1 + exp(-($p[$class] + $eta)));
+                    $sum -= $count === 0 ? 0.0 : $count * log($upTo - $before);
+                    $before = $upTo;
+                }
+            }
+
+            return $sum;
+        };
+        $steps = [...array_fill(0, 7, 1e-3), 1e-5, 1e-5, 1e-3];
+        $moved = static function (array $p, int $number, float $sign) use ($steps): array {
+            $p[$number] += $sign * $steps[$number];
+
+            return $p;
+        };
+        $hessian = [];
+        for ($i = 0; $i < 10; ++$i) {
+            for ($j = 0; $j < 10; ++$j) {
+                $hessian[$i][$j] = (
+                    $loss($moved($moved($at, $i, 1), $j, 1)) - $loss($moved($moved($at, $i, 1), $j, -1))
+                    - $loss($moved($moved($at, $i, -1), $j, 1)) + $loss($moved($moved($at, $i, -1), $j, -1))
+                ) / (4 * $steps[$i] * $steps[$j]);
+            }
+        }
+
+        return array_map(static function (int $number) use ($hessian): float {
+            $unit = array_fill(0, 10, 0.0);
+            $unit[$number] = 1.0;
+
+            return sqrt((LinearSystem::solve($hessian, $unit) ?? [])[$number] ?? 0.0);
+        }, range(0, 9));
+    }
+}
