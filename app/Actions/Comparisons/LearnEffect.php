@@ -29,13 +29,13 @@ final class LearnEffect
     public function by(Study $study, Rulebook $rulebook): Effect
     {
         $assumed = $rulebook->float('effect');
-        $items = $this->finished($study);
+        $items = $this->finished($study, $rulebook);
 
         return $rulebook->text('effect_learnt') === 'yes' ? Effect::learn($items, $assumed) : Effect::assumed($assumed, \count($items));
     }
 
-    /** @return list<Finished> items past their ramp of which it is known what was said when they were planned */
-    public function finished(Study $study): array
+    /** @return list<Finished> items past the ramp of that rulebook, of which it is known what was said when they were planned */
+    public function finished(Study $study, Rulebook $rulebook): array
     {
         /** @var ?string $newest */
         $newest = Snapshot::query()->where('domain_id', $study->ownDomain()->id)->where('channel', Snapshot::ORGANIC)->max('day');
@@ -43,7 +43,7 @@ final class LearnEffect
             return [];
         }
         $now = Month::parse(substr($newest, 0, 7));
-        $effort = $study->rulebook()->effort();
+        $effort = $rulebook->effort();
         /** @var list<PlanItem> $items */
         $items = PlanItem::of($study)->where('status', 'done')->orderBy('id')->get()->all();
         $items = array_filter(

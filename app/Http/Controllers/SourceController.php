@@ -22,7 +22,7 @@ final class SourceController extends Controller
     {
         $study->load('domains');
 
-        return new JsonResponse([...$learn->execute($study)->toArray(), 'finished' => $learn->finished($study)]);
+        return new JsonResponse([...$learn->execute($study)->toArray(), 'finished' => $learn->finished($study, $study->rulebook())]);
     }
 
     public function curve(Study $study, ReadCurve $read): JsonResponse

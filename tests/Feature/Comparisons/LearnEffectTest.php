@@ -56,6 +56,16 @@ final class LearnEffectTest extends TestCase
         self::assertSame(0, app(LearnEffect::class)->execute($study->refresh()->load('domains'))->items);
     }
 
+    public function test_another_rulebook_is_asked_with_its_own_ramps(): void
+    {
+        $study = $this->planned();
+        $this->finish($study, '2026-07');
+        $study->refresh()->load('domains');
+        $longer = $study->rulebook()->with(array_fill_keys(['ramp_new', 'ramp_extend', 'ramp_improve', 'ramp_refresh', 'ramp_merge'], '12'));
+        self::assertSame(0, app(LearnEffect::class)->by($study, $longer)->items);
+        self::assertSame(6, app(LearnEffect::class)->by($study, $study->rulebook())->items);
+    }
+
     public function test_a_finished_item_makes_the_comparison_anew_once_it_changes_the_effect(): void
     {
         $study = $this->planned();
