@@ -61,7 +61,8 @@ final class LearnEffectTest extends TestCase
         $study = $this->planned();
         $this->finish($study, '2026-07');
         $study->refresh()->load('domains');
-        $longer = $study->rulebook()->with(array_fill_keys(['ramp_new', 'ramp_extend', 'ramp_improve', 'ramp_refresh', 'ramp_merge'], '12'));
+        $ramps = ['ramp_new', 'ramp_extend', 'ramp_improve', 'ramp_refresh', 'ramp_merge'];
+        $longer = $study->rulebook()->with(array_fill_keys($ramps, '12'));
         self::assertSame(0, app(LearnEffect::class)->by($study, $longer)->items);
         self::assertSame(6, app(LearnEffect::class)->by($study, $study->rulebook())->items);
     }
