@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Comparison\Comparator;
-use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Keyword\Stemmer;
 use GreaterReach\Core\Meaning\BrandMatcher;
@@ -15,21 +13,16 @@ use GreaterReach\Core\Plan\AutoPlan;
 use GreaterReach\Core\Plan\WorkItem;
 use GreaterReach\Core\Priority\Candidate;
 use GreaterReach\Core\Priority\Judgement;
-use GreaterReach\Core\Priority\Criterion;
-use GreaterReach\Core\Priority\Models;
-use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Priority\Weigher;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\ComfortDifficulty;
-use GreaterReach\Core\Winning\Effect;
 use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\GroundBook;
-use GreaterReach\Core\Winning\LinksNeeded;
-use GreaterReach\Core\Winning\PositionGroups;
 use GreaterReach\Core\Winning\PositionModel;
 use GreaterReach\Core\Winning\PositionObservations;
+use Tests\Core\Priority\UnlearntModels;
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -81,17 +74,9 @@ $compare = static function () use ($streams, $none): void {
     }
 };
 $weigh = static function () use ($streams, $none, $metrics): void {
-    $comfort = ComfortDifficulty::fromDifficulties([]);
-    $models = new Models(
-        CtrCurve::default(),
-        $comfort,
-        PositionModel::learn(new PositionGroups([], [], false), true, 1.0, $comfort, null),
-        LinksNeeded::fit([], []),
-        Effect::assumed(.5),
-    );
     $weigher = new Weigher(
         Rulebook::standard()->weighing(),
-        $models,
+        UnlearntModels::of(),
         BrandMatcher::of([['our own'], ['brand one'], ['brand two'], ['three'], ['four'], ['five']]),
     );
     $judgement = new Judgement();
@@ -144,12 +129,13 @@ $learn = static function () use ($count, $metrics, &$stopped): void {
 };
 $steady = static function () use ($count): void {
     $score = static fn (string $what, int $number): float => crc32("{$what} {$number}") % 50_001 / 10_000;
-    $scores = (static function () use ($count, $score): Generator {
+    $criteria = array_column(Weights::standard()->criteria(), 'value');
+    $scores = (static function () use ($count, $score, $criteria): Generator {
         for ($number = 0; $number < $count; ++$number) {
-            yield Scores::inOrder(...array_map(static fn (string $name): float => $score($name, $number), Criterion::names()));
+            yield array_map(static fn (string $name): float => $score($name, $number), $criteria);
         }
     })();
-    Steadiness::ofScores($scores, Weights::standard()->criteria(), 500, 20, 1);
+    Steadiness::ofScores($scores, count($criteria), 500, 20, 1);
 };
 $plan = static function () use ($count): void {
     $items = [];

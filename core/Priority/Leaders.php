@@ -13,30 +13,35 @@ final class Leaders
     /** Kept items are looked through for who stays each time they have doubled. */
     private const LOOKED_THROUGH_FROM = 512;
 
-    /** @var array<string, array{known: list<int>, items: array<int, list<float>>, sums: array<int, float>, enough: int}> */
+    /**
+     * @var array<string, array{known: list<int>, items: array<int, list<float>>, sums: array<int, float>, enough: int, floor: list<float>}>
+     */
     private array $groups = [];
 
-    /**
-     * @param list<Criterion> $criteria that count
-     * @param int             $places   that count as the top
-     */
-    public function __construct(private readonly array $criteria, private readonly int $places)
+    /** @param int $places that count as the top */
+    public function __construct(private readonly int $places)
     {
     }
 
-    /** @param int $number where it stands when priorities are equal: the lower first */
-    public function add(int $number, Scores $scores): void
+    /**
+     * @param int          $number where it stands when priorities are equal: the lower first
+     * @param list<?float> $scores by the criteria that count, always in the same order; null is unknown
+     */
+    public function add(int $number, array $scores): void
     {
-        $known = $values = [];
-        foreach ($this->criteria as $place => $criterion) {
-            $score = $scores->at($criterion);
+        $values = $known = [];
+        foreach ($scores as $place => $score) {
             if ($score !== null) {
                 $known[] = $place;
                 $values[] = $score;
             }
         }
         $key = implode(' ', $known);
-        $this->groups[$key] ??= ['known' => $known, 'items' => [], 'sums' => [], 'enough' => self::LOOKED_THROUGH_FROM];
+        $this->groups[$key] ??=
+            ['known' => $known, 'items' => [], 'sums' => [], 'enough' => self::LOOKED_THROUGH_FROM, 'floor' => []];
+        if (self::isBelow($values, $this->groups[$key]['floor'])) {
+            return;
+        }
         $this->groups[$key]['items'][$number] = $values;
         $this->groups[$key]['sums'][$number] = array_sum($values);
         if (\count($this->groups[$key]['items']) >= $this->groups[$key]['enough']) {
@@ -73,7 +78,47 @@ final class Leaders
             }
         }
         $enough = max(self::LOOKED_THROUGH_FROM, 2 * \count($staying));
-        $this->groups[$key] = ['known' => $this->groups[$key]['known'], 'items' => $staying, 'sums' => $kept, 'enough' => $enough];
+        $this->groups[$key] = [
+            'known' => $this->groups[$key]['known'],
+            'items' => $staying,
+            'sums' => $kept,
+            'enough' => $enough,
+            'floor' => $this->floor($staying),
+        ];
+    }
+
+    /**
+     * What as many as there are places reach in every criterion: whoever is below it in all of them never comes up.
+     *
+     * @param array<int, list<float>> $staying best sums first
+     *
+     * @return list<float> empty where they are too few
+     */
+    private function floor(array $staying): array
+    {
+        $floor = [];
+        foreach (\count($staying) < $this->places ? [] : \array_slice($staying, 0, $this->places) as $scores) {
+            foreach ($scores as $place => $score) {
+                $floor[$place] = min($score, $floor[$place] ?? $score);
+            }
+        }
+
+        return array_values($floor);
+    }
+
+    /**
+     * @param list<float> $scores
+     * @param list<float> $floor
+     */
+    private static function isBelow(array $scores, array $floor): bool
+    {
+        foreach ($floor as $place => $bound) {
+            if ($scores[$place] >= $bound) {
+                return false;
+            }
+        }
+
+        return $floor !== [];
     }
 
     /**

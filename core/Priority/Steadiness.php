@@ -46,10 +46,10 @@ final class Steadiness
             $here = [];
             foreach ($numbers as $number) {
                 if (OpportunityOrder::part($opportunities[$number]) === $part) {
-                    $here[$number] = $opportunities[$number]->scores;
+                    $here[$number] = array_map($opportunities[$number]->scores->at(...), $weights->criteria());
                 }
             }
-            $found = self::ofScores($here, $weights->criteria(), $draws, $places, $seed);
+            $found = self::ofScores($here, \count($weights->criteria()), $draws, $places, $seed);
             $shares = array_replace($shares, $found);
             $places -= \count($found);
         }
@@ -60,14 +60,15 @@ final class Steadiness
     /**
      * @template Name of array-key
      *
-     * @param iterable<Name, Scores> $scores   of opportunities of one part of the order, as they stand where priorities are equal
-     * @param list<Criterion>        $criteria that count
+     * @param iterable<Name, list<?float>> $scores   by the criteria that count, of opportunities of one part of the order, as they stand
+     *     where priorities are equal; null is unknown
+     * @param int                          $criteria how many count
      *
      * @return array<Name, float> share above 0 and up to 1; who is not there never comes to the top
      */
-    public static function ofScores(iterable $scores, array $criteria, int $draws, int $top, int $seed): array
+    public static function ofScores(iterable $scores, int $criteria, int $draws, int $top, int $seed): array
     {
-        $leaders = new Leaders($criteria, $top);
+        $leaders = new Leaders($top);
         $names = [];
         foreach ($scores as $name => $score) {
             $leaders->add(\count($names), $score);
@@ -77,7 +78,7 @@ final class Steadiness
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
         $stays = [];
         for ($draw = 0; $draw < $draws; ++$draw) {
-            foreach (self::leading($groups, self::simplex($random, \count($criteria)), $top) as $number) {
+            foreach (self::leading($groups, self::simplex($random, $criteria), $top) as $number) {
                 $stays[$number] = ($stays[$number] ?? 0) + 1;
             }
         }

@@ -18,8 +18,8 @@ final class OddsTable
     public const BELOW_SHIFT = self::AT_BITS;
     public const ROWS_SHIFT = self::AT_BITS + self::COUNT_BITS;
 
-    /** @var list<list<float>> feature → its value in every group */
-    public array $columns;
+    /** @var list<float> the features of every group, one group after the other */
+    public array $values = [];
 
     /** @var list<int> rows, rows below and number of the threshold in one number each, group by group */
     public array $entries = [];
@@ -34,9 +34,8 @@ final class OddsTable
      * @param int $features how many each group has
      * @param int $classes  2…128
      */
-    public function __construct(int $features, private readonly int $classes)
+    public function __construct(public int $features, private readonly int $classes)
     {
-        $this->columns = array_fill(0, $features, []);
         $this->totals = array_fill(0, $classes, 0);
     }
 
@@ -46,8 +45,8 @@ final class OddsTable
      */
     public function add(array $x, array $counts): void
     {
-        foreach ($x as $feature => $value) {
-            $this->columns[$feature][] = $value;
+        foreach ($x as $value) {
+            $this->values[] = $value;
         }
         $below = $counts[0];
         $this->totals[0] += $below;
@@ -70,13 +69,12 @@ final class OddsTable
     public function standardised(array $scales): self
     {
         $table = clone $this;
-        $table->columns = [];
-        foreach ($scales as $feature => ['mean' => $mean, 'sd' => $sd]) {
-            $column = $this->columns[$feature];
-            foreach ($column as $group => $value) {
-                $column[$group] = ($value - $mean) / $sd;
+        $table->features = \count($scales);
+        $table->values = [];
+        for ($from = 0, $end = \count($this->values); $from < $end; $from += $this->features) {
+            foreach ($scales as $feature => $scale) {
+                $table->values[] = ($this->values[$from + $feature] - $scale['mean']) / $scale['sd'];
             }
-            $table->columns[] = $column;
         }
 
         return $table;

@@ -72,7 +72,7 @@ final class ProportionalOdds
             $thresholds[] = log($below / ($all - $below));
         }
 
-        return [...$thresholds, ...array_fill(0, \count($this->table->columns), 0.0)];
+        return [...$thresholds, ...array_fill(0, $this->table->features, 0.0)];
     }
 
     /**

@@ -38,14 +38,14 @@ final readonly class Calibration
         $tallies = array_map(static fn(int $bound): CalibrationTally => new CalibrationTally($bound), self::BOUNDS);
         foreach (array_keys($fits) as $fold) {
             $inFold = $groups->rowsByClass(null, $fold);
-            foreach ($tallies as $tally) {
-                $tally->tellOthers($fold, array_map(static fn(int $all, int $here): int => $all - $here, $whole, $inFold));
-            }
+            $others = array_map(static fn(int $all, int $here): int => $all - $here, $whole, $inFold);
+            array_walk($tallies, static fn(CalibrationTally $tally) => $tally->addBase($inFold, $others));
         }
         foreach ($groups->eachFold() as [$difficulty, $authority, $hundredths, $folds]) {
             foreach ($folds as $fold => $counts) {
+                $score = $fits[$fold]->score($difficulty, $authority, $hundredths);
                 foreach ($tallies as $tally) {
-                    $tally->add($fold, $fits[$fold]->chanceOf($tally->class, $difficulty, $authority, $hundredths), $counts);
+                    $tally->add($fits[$fold]->chanceUpTo($tally->class, $score), $counts);
                 }
             }
         }

@@ -27,9 +27,6 @@ final class CalibrationTally
 
     private float $baseError = 0.0;
 
-    /** @var array<int, float> fold → the share seen in the others, which it is judged by */
-    private array $elsewhere = [];
-
     public function __construct(public readonly int $bound)
     {
         $this->class = PlaceClass::of($bound);
@@ -37,25 +34,32 @@ final class CalibrationTally
         $this->said = array_fill(0, Calibration::BINS, 0.0);
     }
 
-    /** @param list<int> $others rows by class of the other folds */
-    public function tellOthers(int $fold, array $others): void
+    /**
+     * What always saying the share of the other folds would have cost in this one.
+     *
+     * @param list<int> $inFold rows by class
+     * @param list<int> $others rows by class of the other folds
+     */
+    public function addBase(array $inFold, array $others): void
     {
-        $rows = array_sum($others);
-        $this->elsewhere[$fold] = $rows === 0 ? 0.0 : $this->within($others) / $rows;
+        $elsewhere = array_sum($others) === 0 ? 0.0 : $this->within($others) / array_sum($others);
+        $within = $this->within($inFold);
+        $this->baseError += $within * (1 - $elsewhere) ** 2 + (array_sum($inFold) - $within) * $elsewhere ** 2;
     }
 
-    /** @param list<int> $counts rows by class, all told the same chance */
-    public function add(int $fold, float $chance, array $counts): void
+    /** @param array<int, int> $counts class → rows, all told the same chance */
+    public function add(float $chance, array $counts): void
     {
-        $elsewhere = $this->elsewhere[$fold];
-        $rows = array_sum($counts);
-        $within = $this->within($counts);
-        $bin = min(Calibration::BINS - 1, (int) floor($chance * Calibration::BINS));
+        $rows = $within = 0;
+        foreach ($counts as $class => $count) {
+            $rows += $count;
+            $within += $class <= $this->class ? $count : 0;
+        }
+        $bin = min(Calibration::BINS - 1, (int) ($chance * Calibration::BINS));
         $this->rows[$bin] += $rows;
         $this->said[$bin] += $rows * $chance;
         $this->seen[$bin] += $within;
         $this->error += $within * (1 - $chance) ** 2 + ($rows - $within) * $chance ** 2;
-        $this->baseError += $within * (1 - $elsewhere) ** 2 + ($rows - $within) * $elsewhere ** 2;
     }
 
     /** @return list<Bin> */

@@ -26,4 +26,15 @@ enum PositionFeature: string
             self::Ground => 'who holds less of a page’s keywords stands better',
         };
     }
+
+    /** By how much a step makes it more, on the scale of its slope: ten points, or from a fifth of a page's keywords held to a half. */
+    public function step(): float
+    {
+        return $this === self::Ground ? Ground::logOdds(50) - Ground::logOdds(20) : 10.0;
+    }
+
+    public function stepInWords(): string
+    {
+        return $this === self::Ground ? 'half of a page’s keywords held instead of a fifth' : 'each 10 points more';
+    }
 }

@@ -123,14 +123,25 @@ final readonly class PositionFit
         return new PlaceChances($upTo);
     }
 
-    /** @param int $class number of a bound */
-    public function chanceOf(int $class, float $difficulty, ?float $authority, int $hundredths): float
+    /**
+     * @param int   $class number of a bound
+     * @param float $score β·x
+     */
+    public function chanceUpTo(int $class, float $score): float
     {
-        return ProportionalOdds::sigmoid($this->alphas[$class] + $this->score($difficulty, $authority, $hundredths));
+        return ProportionalOdds::sigmoid($this->alphas[$class] + $score);
+    }
+
+    /** By how much a step of a feature multiplies the odds to stand better; null where it was left out. */
+    public function oddsOfStep(PositionFeature $feature): ?float
+    {
+        $slope = $this->betas[$feature->value] ?? null;
+
+        return $slope === null ? null : exp($slope * $feature->step());
     }
 
     /** β·x. */
-    private function score(float $difficulty, ?float $authority, int $hundredths): float
+    public function score(float $difficulty, ?float $authority, int $hundredths): float
     {
         return ($this->betas['difficulty'] ?? 0.0) * $difficulty
             + ($this->betas['authority'] ?? 0.0) * ($authority ?? 0.0)

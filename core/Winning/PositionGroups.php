@@ -6,7 +6,8 @@ namespace GreaterReach\Core\Winning;
 
 /**
  * The rows of the position model, counted by difficulty, authority and ground, and in each of these groups by class and fold: millions of
- * rows fit into some hundred thousand groups of 160 bytes.
+ * rows fit into some hundred thousand groups of 160 bytes. As soon as they are read none is added any more, and only the cells that
+ * have rows are kept: number of the cell and rows, a byte each, where 255 says that the rows follow in four bytes of their own.
  */
 final class PositionGroups
 {
@@ -14,6 +15,7 @@ final class PositionGroups
     private const FORMAT = 'V';
     private const BYTES = 4;
     private const GROUNDS = 100;
+    private const LARGE = "\xff";
 
     /** @var array<int, int> difficulty, authority and ground in one number → group */
     private array $groups = [];
@@ -23,7 +25,8 @@ final class PositionGroups
     /** @var array<int, int> class and fold → rows */
     private array $totals;
 
-    private bool $isInOrder = false;
+    /** Once they are in order: of each group the number of cells that have rows, and these. */
+    private ?string $cells = null;
 
     /**
      * @param list<float> $difficulties that occur, each once
@@ -57,17 +60,29 @@ final class PositionGroups
      *
      * @param ?int $without fold left out
      *
-     * @return \Generator<int, array{float, float, int, list<int>}> difficulty, authority, ground in hundredths, rows by class; groups
-     *     without a row are left out
+     * @return \Generator<int, array{float, float, int, array<int, int>, int}> difficulty, authority, ground in hundredths, rows by
+     *     class, all rows; groups without a row are left out
      */
     public function each(?int $without = null): \Generator
     {
+        $cells = $this->inOrder();
         $all = \count($this->difficulties);
-        foreach ($this->inOrder() as $key => $group) {
-            $counts = $this->countsOf($group, $without);
-            if (array_sum($counts) > 0) {
+        $none = array_fill(0, PlaceClass::COUNT, 0);
+        $at = 0;
+        foreach ($this->groups as $key => $group) {
+            $counts = $none;
+            $rows = 0;
+            for ($left = \ord($cells[$at++]); $left > 0; --$left) {
+                $cell = \ord($cells[$at++]);
+                $count = self::read($cells, $at);
+                if ($cell % PositionObservations::FOLDS !== $without) {
+                    $counts[intdiv($cell, PositionObservations::FOLDS)] += $count;
+                    $rows += $count;
+                }
+            }
+            if ($rows > 0) {
                 $rest = intdiv($key, self::GROUNDS);
-                yield [$this->difficulties[$rest % $all], $this->authorities[intdiv($rest, $all)], $key % self::GROUNDS, $counts];
+                yield [$this->difficulties[$rest % $all], $this->authorities[intdiv($rest, $all)], $key % self::GROUNDS, $counts, $rows];
             }
         }
     }
@@ -75,23 +90,19 @@ final class PositionGroups
     /**
      * Every group with its rows of every fold, in the same order.
      *
-     * @return \Generator<int, array{float, float, int, array<int, list<int>>}> difficulty, authority, ground in hundredths, fold → rows by
-     *     class; folds without a row are left out
+     * @return \Generator<int, array{float, float, int, array<int, array<int, int>>}> difficulty, authority, ground in hundredths,
+     *     fold → class → rows; what has no row is left out
      */
     public function eachFold(): \Generator
     {
+        $cells = $this->inOrder();
         $all = \count($this->difficulties);
-        foreach ($this->inOrder() as $key => $group) {
-            $cells = $this->cellsOf($group);
+        $at = 0;
+        foreach ($this->groups as $key => $group) {
             $folds = [];
-            for ($fold = 0; $fold < PositionObservations::FOLDS; ++$fold) {
-                $counts = [];
-                for ($class = 0; $class < PlaceClass::COUNT; ++$class) {
-                    $counts[] = $cells[1 + $class * PositionObservations::FOLDS + $fold];
-                }
-                if (array_sum($counts) > 0) {
-                    $folds[$fold] = $counts;
-                }
+            for ($left = \ord($cells[$at++]); $left > 0; --$left) {
+                $cell = \ord($cells[$at++]);
+                $folds[$cell % PositionObservations::FOLDS][intdiv($cell, PositionObservations::FOLDS)] = self::read($cells, $at);
             }
             $rest = intdiv($key, self::GROUNDS);
             yield [$this->difficulties[$rest % $all], $this->authorities[intdiv($rest, $all)], $key % self::GROUNDS, $folds];
@@ -106,11 +117,11 @@ final class PositionGroups
         }, array_chunk($this->totals, PositionObservations::FOLDS));
     }
 
-    /** @return array<int, int> key → group, by authority, difficulty and ground */
-    private function inOrder(): array
+    /** @return string the cells of the groups, by authority, difficulty and ground */
+    private function inOrder(): string
     {
-        if ($this->isInOrder) {
-            return $this->groups;
+        if ($this->cells !== null) {
+            return $this->cells;
         }
         $authorities = self::ranks($this->authorities);
         $difficulties = self::ranks($this->difficulties);
@@ -124,9 +135,14 @@ final class PositionGroups
         ksort($groups, SORT_NUMERIC);
         sort($this->authorities, SORT_NUMERIC);
         sort($this->difficulties, SORT_NUMERIC);
-        $this->isInOrder = true;
+        $this->groups = $groups;
+        $this->cells = '';
+        foreach ($groups as $group) {
+            $this->cells .= $this->cellsOf($group);
+        }
+        $this->counts = '';
 
-        return $this->groups = $groups;
+        return $this->cells;
     }
 
     /**
@@ -141,26 +157,36 @@ final class PositionGroups
         return array_flip(array_keys($values));
     }
 
-    /** @return list<int> by class */
-    private function countsOf(int $group, ?int $without): array
+    /** The cells of a group that have rows, with their number before them. */
+    private function cellsOf(int $group): string
     {
-        $cells = $this->cellsOf($group);
-        $counts = [];
-        for ($class = 0, $cell = 1; $class < PlaceClass::COUNT; ++$class, $cell += PositionObservations::FOLDS) {
-            $counts[] = $cells[$cell] + $cells[$cell + 1] + $cells[$cell + 2] + $cells[$cell + 3] + $cells[$cell + 4] -
-                ($without === null ? 0 : $cells[$cell + $without]);
+        $from = self::BYTES * self::CELLS * $group;
+        $end = $from + self::BYTES * self::CELLS;
+        $number = 0;
+        $cells = '';
+        for ($at = $from; ($at += strspn($this->counts, "\0", $at, $end - $at)) < $end; $at = $from + self::BYTES * ($cell + 1)) {
+            $cell = intdiv($at - $from, self::BYTES);
+            $bytes = substr($this->counts, $from + self::BYTES * $cell, self::BYTES);
+            $isSmall = substr($bytes, 1) === "\0\0\0" && $bytes[0] !== self::LARGE;
+            $cells .= \chr($cell).($isSmall ? $bytes[0] : self::LARGE.$bytes);
+            ++$number;
         }
 
-        return $counts;
+        return \chr($number).$cells;
     }
 
-    /** @return array<int, int> by class and fold, from 1 */
-    private function cellsOf(int $group): array
+    /** The rows that begin at this place, which moves on behind them. */
+    private static function read(string $cells, int &$at): int
     {
-        /** @var array<int, int> $cells */
-        $cells = unpack(self::FORMAT.self::CELLS, $this->counts, self::BYTES * self::CELLS * $group);
+        $rows = $cells[$at++];
+        if ($rows !== self::LARGE) {
+            return \ord($rows);
+        }
+        /** @var array{1: int} $whole */
+        $whole = unpack(self::FORMAT, $cells, $at);
+        $at += self::BYTES;
 
-        return $cells;
+        return $whole[1];
     }
 
     /** Adds one to the little-endian number at that place. */

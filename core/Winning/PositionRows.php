@@ -30,14 +30,13 @@ final readonly class PositionRows
         $table = new OddsTable(\count($scales), \count($classes));
         $isWhole = \count($classes) === PlaceClass::COUNT;
         $wanted = array_flip($classes);
-        foreach ($groups->each($without) as [$difficulty, $authority, $hundredths, $counts]) {
-            $rows = array_sum($counts);
+        foreach ($groups->each($without) as [$difficulty, $authority, $hundredths, $counts, $rows]) {
             $x = [];
             foreach ($scales as $name => $scale) {
                 $x[] = $value = self::feature($name, $difficulty, $authority, $hundredths);
                 $scale->add($value, $rows);
             }
-            $table->add($x, $isWhole ? $counts : array_values(array_intersect_key($counts, $wanted)));
+            $table->add($x, array_values($isWhole ? $counts : array_intersect_key($counts, $wanted)));
         }
 
         return new self($table, $scales);

@@ -13,7 +13,6 @@ use App\Support\Rows\PrioritySql;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\OpportunityOrder;
-use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
@@ -46,7 +45,7 @@ final class ReadSteadiness
             $here = DB::transaction(
                 static fn(): array => Steadiness::ofScores(
                     self::scores($listed, $part, $weights->criteria(), $tell),
-                    $weights->criteria(),
+                    \count($weights->criteria()),
                     $draws,
                     $places,
                     $rulebook->int('seed'),
@@ -65,7 +64,7 @@ final class ReadSteadiness
      * @param list<Criterion>      $criteria that count
      * @param ?\Closure(int): void $tell     told the number of rows read, now and then
      *
-     * @return \Generator<string, Scores> of one part of the order, as they stand where priorities are equal
+     * @return \Generator<string, list<?float>> scores of one part of the order, as they stand where priorities are equal
      */
     private static function scores(Builder $listed, int $part, array $criteria, ?\Closure $tell): \Generator
     {
@@ -75,14 +74,13 @@ final class ReadSteadiness
             ->select(['comparison_rows.keyword', ...array_map(RowCatalogue::score(...), $names)])
             ->whereRaw(PrioritySql::PART.' = '.$part)
             ->orderByRaw(PrioritySql::BEYOND);
-        $unknown = array_fill_keys(Criterion::names(), null);
         $read = 0;
         foreach (RowStream::ofQuery($query) as $row) {
             if (++$read % self::TOLD_EVERY === 0 && $tell !== null) {
                 $tell($read);
             }
             $keyword = (string) array_shift($row);
-            yield $keyword => Scores::of([...$unknown, ...array_combine($names, array_map(Figures::float(...), $row))]);
+            yield $keyword => array_map(Figures::float(...), $row);
         }
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\Comparison;
+use GreaterReach\Core\Winning\PositionFeature;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -21,7 +22,20 @@ final class ComparisonResource extends JsonResource
             'as_of' => $this->resource->as_of?->toDateString(),
             'domains' => $this->resource->domains,
             'summary' => $this->resource->summary->toArray(),
+            'model_steps' => $this->modelSteps(),
             'made_at' => $this->resource->created_at->toIso8601ZuluString(),
         ];
+    }
+
+    /** @return list<array{feature: string, words: string, odds: ?float}> what each feature does to the odds to stand better */
+    private function modelSteps(): array
+    {
+        $fit = $this->resource->summary->models?->positions->fit;
+
+        return $fit === null ? [] : array_map(static fn(PositionFeature $one): array => [
+            'feature' => $one->value,
+            'words' => $one->stepInWords(),
+            'odds' => $fit->oddsOfStep($one),
+        ], PositionFeature::cases());
     }
 }

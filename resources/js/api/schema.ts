@@ -1486,6 +1486,13 @@ export interface components {
             channel: string;
             domains: components["schemas"]["ComparedDomain"][];
             id: number;
+            /** @description By how much a step of each feature multiplies the odds to stand better; empty where nothing was weighed */
+            model_steps: {
+                feature: components["schemas"]["PositionFeature"];
+                words: string;
+                /** @description Null where the feature was left out */
+                odds: number | null;
+            }[];
             made_at: string;
             summary: components["schemas"]["ComparisonSummary"];
             within: number;

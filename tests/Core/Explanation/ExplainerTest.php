@@ -18,9 +18,9 @@ use GreaterReach\Core\Winning\Effect;
 use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\LinksNeeded;
 use GreaterReach\Core\Winning\PositionFit;
-use GreaterReach\Core\Winning\PositionGroups;
 use GreaterReach\Core\Winning\PositionModel;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Priority\UnlearntModels;
 
 final class ExplainerTest extends TestCase
 {
@@ -156,7 +156,7 @@ final class ExplainerTest extends TestCase
             CtrCurve::default(),
             'default',
             $comfort,
-            $positions ?? PositionModel::learn(new PositionGroups([], [], false), true, 1.0, $comfort, null),
+            $positions ?? UnlearntModels::positions(),
             Effect::assumed(0.5),
             Ground::held(3, 8),
             'https://inkmoor.example/guide',

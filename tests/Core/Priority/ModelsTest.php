@@ -42,14 +42,7 @@ final class ModelsTest extends TestCase
 
     public function test_the_difficulty_at_a_chance_is_where_the_chance_is_just_that(): void
     {
-        $comfort = ComfortDifficulty::fromDifficulties([]);
-        $models = new Models(
-            CtrCurve::default(),
-            $comfort,
-            PositionModel::learn(new PositionGroups([], [], false), true, 1.0, $comfort, null),
-            LinksNeeded::fit([], []),
-            Effect::assumed(.8),
-        );
+        $models = UnlearntModels::of(.8);
         foreach ([.7, .5, .25, .1] as $chance) {
             $difficulty = $models->difficultyAt($chance, 10);
             self::assertNotNull($difficulty);

@@ -20,7 +20,6 @@ use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\MeasuredClicks;
-use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Opportunity;
 use GreaterReach\Core\Priority\OpportunityOrder;
 use GreaterReach\Core\Priority\ScoreCell;
@@ -32,12 +31,7 @@ use GreaterReach\Core\Priority\TacticRule;
 use GreaterReach\Core\Priority\Weigher;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
-use GreaterReach\Core\Winning\ComfortDifficulty;
-use GreaterReach\Core\Winning\Effect;
 use GreaterReach\Core\Winning\Ground;
-use GreaterReach\Core\Winning\LinksNeeded;
-use GreaterReach\Core\Winning\PositionGroups;
-use GreaterReach\Core\Winning\PositionModel;
 use GreaterReach\Core\Winning\Prospect;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -403,18 +397,9 @@ final class PriorityTest extends TestCase
 
     private function weigh(Candidate $candidate, ?Rulebook $rulebook = null): Opportunity
     {
-        $comfort = ComfortDifficulty::fromDifficulties([]);
-        $models = new Models(
-            CtrCurve::default(),
-            $comfort,
-            PositionModel::learn(new PositionGroups([], [], false), true, 1.0, $comfort, null),
-            LinksNeeded::fit([], []),
-            Effect::assumed(.5),
-        );
-
         return (new Weigher(
             ($rulebook ?? Rulebook::standard())->weighing(),
-            $models,
+            UnlearntModels::of(),
             BrandMatcher::of([['quillfair'], ['ink moor']]),
         ))->weigh($candidate);
     }

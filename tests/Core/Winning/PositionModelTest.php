@@ -51,6 +51,40 @@ final class PositionModelTest extends TestCase
         self::assertTrue(PositionFit::of($groups, null, true, 1.0, ComfortDifficulty::fromDifficulties([]))->isAssumed);
     }
 
+    public function test_a_step_of_a_feature_multiplies_the_odds_by_the_power_of_its_slope(): void
+    {
+        $fit = PositionFit::of(self::drawn(2000, 4), null, true, 1.0, ComfortDifficulty::fromDifficulties([]));
+        $steps = [[20.0, 30.0, 40.0, 40.0, 25, 25], [20.0, 20.0, 40.0, 50.0, 25, 25], [20.0, 20.0, 40.0, 40.0, 20, 50]];
+        foreach ($steps as $number => [$easy, $hard, $weak, $strong, $little, $much]) {
+            $odds = static fn(float $chance): float => $chance / (1 - $chance);
+            $before = $odds($fit->chances($easy, $weak, $little)->upTo(10));
+            $after = $odds($fit->chances($hard, $strong, $much)->upTo(10));
+            self::assertEqualsWithDelta($after / $before, $fit->oddsOfStep(PositionFeature::cases()[$number]), 1e-9);
+        }
+        $assumed = PositionFit::of(new PositionGroups([], [], true), null, true, 1.0, ComfortDifficulty::fromDifficulties([]));
+        self::assertNull($assumed->oddsOfStep(PositionFeature::Ground));
+    }
+
+    public function test_however_many_rows_are_alike_they_are_counted(): void
+    {
+        $groups = new PositionGroups([60.0, 10.0], [0.0], false);
+        $counts = [1, 254, 255, 256, 65_535, 65_536, 70_001, 0];
+        foreach ($counts as $class => $count) {
+            for ($row = 0; $row < $count; ++$row) {
+                $groups->add($class % 2, 0, 25, $class, 3);
+            }
+        }
+        $odd = static fn(int $rows, int $class): int => $class % 2 === 1 ? $rows : 0;
+        $even = static fn(int $rows, int $class): int => $class % 2 === 0 ? $rows : 0;
+        [$low, $high] = [array_map($odd, $counts, array_keys($counts)), array_map($even, $counts, array_keys($counts))];
+        self::assertSame(
+            [[10.0, 0.0, 25, $low, array_sum($low)], [60.0, 0.0, 25, $high, array_sum($high)]],
+            iterator_to_array($groups->each(), false),
+        );
+        self::assertSame([], iterator_to_array($groups->each(3), false));
+        self::assertSame([[3 => array_filter($low)], [3 => array_filter($high)]], array_column(iterator_to_array($groups->eachFold()), 3));
+    }
+
     /**
      * Rankings drawn from the model itself: every coefficient is met within four of its standard errors, taken from the curvature of the
      * plain

@@ -211,12 +211,13 @@ final class WeighViewsTest extends TestCase
             ->values();
         $scores = $ordered
             ->map(
-                static fn(\stdClass $row): Scores => Scores::inOrder(
-                    ...array_map(static fn(string $column): ?float => Figures::float($row->{$column}), RowCatalogue::scores()),
+                static fn(\stdClass $row): array => array_map(
+                    static fn(Criterion $one): ?float => Figures::float($row->{RowCatalogue::score($one->value)}),
+                    $weights->criteria(),
                 ),
             )
             ->all();
-        $all = Steadiness::ofScores(array_combine($ordered->pluck('keyword')->all(), $scores), $weights->criteria(), 60, 5, 1);
+        $all = Steadiness::ofScores(array_combine($ordered->pluck('keyword')->all(), $scores), \count($weights->criteria()), 60, 5, 1);
         self::assertEquals($all, $shares);
         foreach ($read['shares'] as ['share' => $share, 'meaning' => $meaning]) {
             self::assertSame(Steadiness::meaning($share), $meaning);

@@ -63,7 +63,6 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
   }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
   useListKeys({
     current: rows.find((row) => row.keyword === keyword),
-    mayEdit: study.may_edit,
     onMark: mark,
     onUndo: decisions.undo,
     onClose: () => change({ dossier: null }, true),

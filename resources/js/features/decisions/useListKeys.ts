@@ -5,7 +5,6 @@ import { useHotkeys } from '../../shared/useHotkeys';
 
 interface ListKeys {
   current: Row | undefined;
-  mayEdit: boolean;
   onMark: (keywords: string[], mark: Mark | null) => void;
   onUndo: () => void;
   onClose: () => void;
@@ -13,11 +12,14 @@ interface ListKeys {
   more?: Record<string, () => void>;
 }
 
-/** The keys that every list of keywords answers to: shortlist, set aside, undo, close the dossier. */
-export function useListKeys({ current, mayEdit, onMark, onUndo, onClose, onChoose, more }: ListKeys): void {
+/**
+ * The keys that every list of keywords answers to: shortlist, set aside, undo, close the dossier. Whoever may only read is
+ * told so by the server: a key that does nothing and says nothing looks broken.
+ */
+export function useListKeys({ current, onMark, onUndo, onClose, onChoose, more }: ListKeys): void {
   const last = useRef<MarkPress | null>(null);
   const flip = (mark: Mark) => {
-    if (current === undefined || !mayEdit) {
+    if (current === undefined) {
       return;
     }
     const press = { keyword: current.keyword, mark, at: performance.now() };

@@ -6,7 +6,7 @@ import { decimal, percent, unknown, whole } from '../../shared/format';
 import { Empty } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 import { CalibrationPart } from './CalibrationPart';
-import { doubts, featureWords, places, scoreWords, slopes } from './model.logic';
+import { doubts, featureWords, places, scoreWords } from './model.logic';
 import { effectQuery } from './queries';
 
 /** What this study has taught: who stands where, how well that tells what it has not seen, and when not to trust it. */
@@ -31,7 +31,7 @@ export function ModelView({ study, comparison }: { study: Study; comparison: Com
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 5, rowGap: 1, mt: 1 }}>
         <Box sx={{ flex: '1 1 380px' }}>
-          <Learnt model={model} />
+          <Learnt comparison={comparison} model={model} />
           <Doubts comparison={comparison} model={model} />
           <EffectPart study={study} comparison={comparison} />
         </Box>
@@ -44,18 +44,23 @@ export function ModelView({ study, comparison }: { study: Study; comparison: Com
   );
 }
 
-function Learnt({ model }: { model: PositionModel }) {
+function slopeOf(model: PositionModel, feature: string): string {
+  const slope = model.fit.betas[feature] ?? null;
+  return slope === null ? unknown : decimal(slope, 4);
+}
+
+function Learnt({ comparison, model }: { comparison: Comparison; model: PositionModel }) {
   return (
     <>
       <Typography variant="h3" sx={{ mt: 2 }}>
         What it learnt
       </Typography>
       <PlainTable label="What the model learnt" headings={['', 'Slope', 'What it says']} numbers={[1]}>
-        {slopes(model).map(([name, slope]) => (
-          <tr key={name}>
-            <td>{name}</td>
-            <td>{slope === null ? unknown : decimal(slope, 4)}</td>
-            <td>{featureWords(model, name, slope)}</td>
+        {comparison.model_steps.map((step) => (
+          <tr key={step.feature}>
+            <td>{step.feature}</td>
+            <td>{slopeOf(model, step.feature)}</td>
+            <td>{featureWords(model, step)}</td>
           </tr>
         ))}
       </PlainTable>

@@ -67,12 +67,11 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
   useListKeys({
     current,
-    mayEdit: study.may_edit,
     onMark: decisions.mark,
     onUndo: decisions.undo,
     onClose: () => change({ dossier: null }, true),
     more: {
-      p: () => current !== undefined && study.may_edit && decisions.decide({ keywords: [current.keyword] }, { pinned: !current.pinned }),
+      p: () => current !== undefined && decisions.decide({ keywords: [current.keyword] }, { pinned: !current.pinned }),
       d: () => setWeights({ ...weights, ease: (weights.ease ?? 0) > 0 ? 0 : 1 }),
     },
   });

@@ -19,15 +19,16 @@ const model = (fit: Partial<PositionModel['fit']>, calibration: PositionModel['c
 
 describe('what a model learnt, in words', () => {
   it('tells a slope by what a step does to the odds', () => {
-    expect(featureWords(model({}), 'difficulty', -0.05)).toBe('each 10 points more multiplies the odds to stand better by 0.61');
-    // From a fifth to a half the odds grow fourfold.
-    expect(featureWords(model({}), 'ground', 0.5)).toContain('by 2.00');
+    expect(featureWords(model({}), { feature: 'difficulty', words: 'each 10 points more', odds: 0.6065 })).toBe(
+      'each 10 points more multiplies the odds to stand better by 0.61',
+    );
   });
 
   it('tells why a feature is left out', () => {
-    expect(featureWords(model({ odd: ['ground'] }), 'ground', null)).toContain('against its meaning');
-    expect(featureWords(model({}), 'authority', null)).toContain('not every compared domain');
-    expect(featureWords(model({ assumed: true }), 'authority', null)).toContain('assumed line');
+    const without = (feature: 'authority' | 'ground') => ({ feature, words: 'more', odds: null });
+    expect(featureWords(model({ odd: ['ground'] }), without('ground'))).toContain('against its meaning');
+    expect(featureWords(model({}), without('authority'))).toContain('not every compared domain');
+    expect(featureWords(model({ assumed: true }), without('authority'))).toContain('assumed line');
   });
 });
 

@@ -1,41 +1,32 @@
-import type { PositionModel } from '../../api/schema';
+import type { Comparison, PositionModel } from '../../api/schema';
 import { decimal, whole } from '../../shared/format';
 
 /** The classes of places, the best first. */
 export const places = ['1', '2–3', '4–5', '6–10', '11–20', '21–50', '51–100', 'absent'];
 
+type Step = Comparison['model_steps'][number];
+
 /** Rows below which a model is told to be young. */
 const few = 2000;
 
-/** By how much a step of a feature multiplies the odds to stand better, and what such a step is. */
-const steps: Record<string, { by: number; words: string }> = {
-  difficulty: { by: 10, words: 'each 10 points more' },
-  authority: { by: 10, words: 'each 10 points more' },
-  ground: { by: Math.log(0.5 / 0.5) - Math.log(0.2 / 0.8), words: 'half of a page’s keywords held instead of a fifth' },
-};
-
-/** The slopes, the feature that is known of most keywords first. */
-export function slopes(model: PositionModel): [string, number | null][] {
-  return Object.keys(steps).map((name) => [name, model.fit.betas[name] ?? null]);
-}
-
-/** What the slope of a feature says. */
-export function featureWords(model: PositionModel, name: string, slope: number | null): string {
-  if (slope !== null) {
-    const step = steps[name] ?? { by: 1, words: 'each point more' };
-    return `${step.words} multiplies the odds to stand better by ${decimal(Math.exp(slope * step.by), 2)}`;
+/** What a feature does to the odds to stand better, or why it was left out. */
+export function featureWords(model: PositionModel, step: Step): string {
+  if (step.odds !== null) {
+    return `${step.words} multiplies the odds to stand better by ${decimal(step.odds, 2)}`;
   }
   if (model.fit.assumed) {
     return 'not looked at by the assumed line';
   }
-  return model.fit.odd.some((odd) => odd === name)
+  return model.fit.odd.some((odd) => odd === step.feature)
     ? 'left out: by these data it works against its meaning'
-    : name === 'authority'
-      ? 'left out: it is all alike, or not every compared domain has one'
-      : name === 'ground'
-        ? 'left out: it is all alike, or too few rankings bear a page'
-        : 'left out: it is all alike';
+    : whyLeftOut[step.feature];
 }
+
+const whyLeftOut: Record<Step['feature'], string> = {
+  difficulty: 'left out: it is all alike',
+  authority: 'left out: it is all alike, or not every compared domain has one',
+  ground: 'left out: it is all alike, or too few rankings bear a page',
+};
 
 /** What of these data asks for caution. */
 export function doubts(model: PositionModel, domains: number): string[] {
