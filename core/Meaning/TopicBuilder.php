@@ -6,7 +6,6 @@ namespace GreaterReach\Core\Meaning;
 
 use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Keyword\Stemmer;
-use GreaterReach\Core\Keyword\Words;
 use GreaterReach\Core\Pages\PageGraph;
 
 /**
@@ -14,8 +13,8 @@ use GreaterReach\Core\Pages\PageGraph;
  * page, for both within the top 20; the evidence is the number of domains that do.
  *
  * Keywords are taken by falling volume, unknown last, ties in key order. Each one not yet assigned becomes a primary
- * keyword and takes every unassigned keyword with enough evidence to it; then a primary that took nobody joins the
- * first primary, in taking order, with the same set of word stems.
+ * keyword and takes every unassigned keyword with enough evidence to it, or with any evidence and alike in wording; then a
+ * primary that took nobody joins the first primary, in taking order, with the same set of word stems.
  *
  * Holds the whole graph, in flat lists: some 350 bytes for each keyword with three pages.
  */
@@ -25,9 +24,6 @@ final class TopicBuilder
 
     /** A keyword's number fits into so many bits. */
     private const NUMBER_BITS = 31;
-
-    /** Keywords whose words are stemmed at a time, so that their vocabulary stays small. */
-    private const STEMMED_AT_ONCE = 50_000;
 
     /** @var list<string> */
     private array $keywords = [];
@@ -70,17 +66,18 @@ final class TopicBuilder
         $this->graph->close();
         $needed = $this->graph->domainsWithPages() < 2 ? 1 : $this->evidence;
         $this->primaryOf = array_fill(0, \count($this->keywords), self::UNASSIGNED);
+        $stems = StemSets::of($this->keywords, $this->stemmer);
         $primaries = [];
         $hasTaken = '';
         foreach ($this->takingOrder() as $number) {
             if ($this->primaryOf[$number] === self::UNASSIGNED) {
                 $this->primaryOf[$number] = $number;
                 $primaries[] = $number;
-                $hasTaken .= $this->take($number, $needed) > 0 ? '1' : '0';
+                $hasTaken .= $this->take($number, $needed, $stems) > 0 ? '1' : '0';
             }
         }
         $this->graph->forget();
-        $staying = $this->joinByStems($primaries, $hasTaken);
+        $staying = $this->joinByStems($primaries, $hasTaken, $stems);
 
         return new Topics($this->keywords, $this->primaryOf, $staying);
     }
@@ -110,7 +107,7 @@ final class TopicBuilder
     }
 
     /** @return int keywords taken */
-    private function take(int $primary, int $needed): int
+    private function take(int $primary, int $needed, StemSets $stems): int
     {
         $domains = [];
         foreach ($this->graph->pagesOf($primary) as $page) {
@@ -121,7 +118,8 @@ final class TopicBuilder
         }
         $taken = 0;
         foreach ($domains as $number => $mask) {
-            if (substr_count(decbin($mask), '1') >= $needed) {
+            $evidence = ($mask & $mask - 1) === 0 ? 1 : substr_count(decbin($mask), '1');
+            if ($evidence >= $needed || $stems->areAlike($primary, $number)) {
                 $this->primaryOf[$number] = $primary;
                 ++$taken;
             }
@@ -136,14 +134,11 @@ final class TopicBuilder
      *
      * @return list<int> the primaries that stay, in taking order
      */
-    private function joinByStems(array $primaries, string $hasTaken): array
+    private function joinByStems(array $primaries, string $hasTaken, StemSets $stems): array
     {
-        $firstWith = $staying = $stems = [];
+        $firstWith = $staying = [];
         foreach ($primaries as $place => $primary) {
-            if ($place % self::STEMMED_AT_ONCE === 0) {
-                $stems = $this->stemsOf(\array_slice($primaries, $place, self::STEMMED_AT_ONCE));
-            }
-            $set = $this->stemSet($primary, $stems);
+            $set = $stems->at($primary);
             $first = $set === '' ? $primary : ($firstWith[$set] ??= $primary);
             if ($first === $primary || $hasTaken[$place] === '1') {
                 $staying[] = $primary;
@@ -153,31 +148,5 @@ final class TopicBuilder
         }
 
         return $staying;
-    }
-
-    /**
-     * @param list<int> $numbers
-     *
-     * @return array<string, string> word → stem, for all words of some keywords
-     */
-    private function stemsOf(array $numbers): array
-    {
-        $vocabulary = [];
-        foreach ($numbers as $number) {
-            foreach (Words::of($this->keywords[$number]) as $word) {
-                $vocabulary[$word] = true;
-            }
-        }
-
-        return $this->stemmer->stems(array_map(strval(...), array_keys($vocabulary)));
-    }
-
-    /** @param array<string, string> $stems */
-    private function stemSet(int $number, array $stems): string
-    {
-        $set = array_unique(array_map(static fn(string $word): string => $stems[$word], Words::of($this->keywords[$number])));
-        sort($set, SORT_STRING);
-
-        return implode(' ', $set);
     }
 }

@@ -265,6 +265,8 @@ def links(keyword, difficulty, url):
 # Topics: evidence between every pair
 stem = plan['stems']
 pages = {k: {(d, u) for d in domains for p, none, u, _ in now[d].get(k, []) if u and p <= 20 and not re.fullmatch(r'https://[^/]+/', u)} for k in universe}
+def stems(keyword):
+    return frozenset(stem[w] for w in words(keyword.replace('’', "'")))
 needed = 2 if sum(any(u for ranks in now[d].values() for _, _, u, _ in ranks) for d in domains) >= 2 else 1
 order = sorted(universe, key=lambda k: (-(metric(k, 'volume') if metric(k, 'volume') is not None else -1), k.encode()))
 topic, taken = {}, {}
@@ -272,12 +274,12 @@ for k in order:
     if k in topic:
         continue
     topic[k] = k
-    taken[k] = [o for o in universe if o not in topic and len({d for d, u in pages[k] & pages[o]}) >= needed]
+    shared = {o: len({d for d, u in pages[k] & pages[o]}) for o in universe if o not in topic}
+    taken[k] = [o for o, n in shared.items() if n >= needed or n and 2 * len(stems(k) & stems(o)) >= len(stems(k) | stems(o)) > 0]
     topic.update({o: k for o in taken[k]})
 first = {}
 for k in list(taken):
-    stems = frozenset(stem[w] for w in words(k))
-    home = first.setdefault(stems, k)
+    home = first.setdefault(stems(k) or k, k)
     if not taken[k] and home != k:
         topic[k] = home
 

@@ -27,6 +27,35 @@ final class TopicBuilderTest extends TestCase
         self::assertSame(['bee hive' => ['bee box'], 'hive stand' => [], 'honey' => []], $topics);
     }
 
+    public function test_a_head_term_takes_what_is_alike_in_wording_with_one_domain_alone(): void
+    {
+        $topics = $this->topics([
+            'bee hive' => [900, [[0, '/hive', 1], [1, '/other', 2]]],
+            // Half of the stems of both together are shared.
+            'bee hives kit wood' => [50, [[0, '/hive', 3]]],
+            // Two of five.
+            'bee hive kit for garden' => [40, [[0, '/hive', 4]]],
+            // Alike, but no page is shared.
+            'hives for bees' => [30, [[1, '/hives', 1]]],
+        ]);
+        self::assertSame(
+            ['bee hive' => ['bee hives kit wood'], 'bee hive kit for garden' => [], 'hives for bees' => []],
+            $topics,
+        );
+    }
+
+    public function test_an_apostrophe_is_one_however_it_is_written(): void
+    {
+        $pages = [[0, '/a', 1]];
+        $topics = $this->topics([
+            "bee's smoker" => [9, [...$pages, [1, '/b', 1]]],
+            'bee’s smoker' => [8, []],
+            '!!' => [7, $pages],
+            '??' => [6, []],
+        ]);
+        self::assertSame(["bee's smoker" => ['bee’s smoker'], '!!' => [], '??' => []], $topics);
+    }
+
     public function test_one_domain_is_enough_when_only_one_has_urls(): void
     {
         self::assertSame(['a' => ['b']], $this->topics(['a' => [9, [[0, '/x', 1]]], 'b' => [8, [[0, '/x', 20]]]]));
@@ -80,13 +109,16 @@ final class TopicBuilderTest extends TestCase
             for ($count = mt_rand(0, 5); $count > 0; --$count) {
                 $pages[] = [mt_rand(0, 3), ['/', '/a', '/b', '/c', '/d?x=1'][mt_rand(0, 4)], mt_rand(1, 25)];
             }
-            $universe[sprintf('word%02d thing%s', $number, mt_rand(0, 1) === 1 ? 's' : '')] = [
+            $words = ['hive', 'hives', 'bee', 'bees', 'box', 'kit', "bee's", 'wood'];
+            shuffle($words);
+            $universe[implode(' ', [...\array_slice($words, 0, mt_rand(0, 4)), mt_rand(0, 2) > 0 ? str_repeat('!', $number + 1) : 'n'.$number])] = [
                 mt_rand(0, 3) === 0 ? null : mt_rand(0, 5) * 10,
                 $pages,
             ];
         }
         $topics = $this->topics($universe, 2);
         self::assertSame(self::plain($universe, 2), $topics);
+        self::assertSame(self::plain($universe, 3), $this->topics($universe, 3));
         self::assertSame(\count($universe), \count($topics) + array_sum(array_map('count', $topics)), 'Topics partition the universe.');
     }
 
@@ -156,7 +188,11 @@ final class TopicBuilderTest extends TestCase
             $topics[$primary] = array_values(
                 array_filter(
                     array_keys($free),
-                    static fn(string $other): bool => self::evidence($universe[$primary][1], $universe[$other][1]) >= $evidence,
+                    static function (string $other) use ($universe, $primary, $evidence): bool {
+                        $found = self::evidence($universe[$primary][1], $universe[$other][1]);
+
+                        return $found >= $evidence || ($found >= 1 && self::areAlike($primary, $other));
+                    },
                 ),
             );
             $free = array_diff_key($free, array_flip($topics[$primary]));
@@ -164,9 +200,8 @@ final class TopicBuilderTest extends TestCase
         }
         $first = [];
         foreach ($topics as $primary => $others) {
-            $stems = array_unique(array_values(self::stemmer()->stems(Words::of($primary))));
-            sort($stems);
-            $home = $first[implode(' ', $stems)] ??= $primary;
+            $stems = self::stems($primary);
+            $home = $stems === [] ? $primary : $first[implode(' ', $stems)] ??= $primary;
             if ($others === [] && $home !== $primary) {
                 unset($topics[$primary]);
                 $topics[$home][] = $primary;
@@ -175,6 +210,23 @@ final class TopicBuilderTest extends TestCase
         }
 
         return $topics;
+    }
+
+    /** @return list<string> */
+    private static function stems(string $keyword): array
+    {
+        $stems = array_unique(array_values(self::stemmer()->stems(Words::of(strtr($keyword, ['’' => "'"])))));
+        sort($stems);
+
+        return $stems;
+    }
+
+    private static function areAlike(string $one, string $other): bool
+    {
+        $all = array_unique([...self::stems($one), ...self::stems($other)]);
+        $shared = array_intersect(self::stems($one), self::stems($other));
+
+        return $shared !== [] && \count($shared) / \count($all) >= .5;
     }
 
     /**
