@@ -10,7 +10,7 @@ use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Priority\Steadiness;
-use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Priority\TacticLabel;
 
 /** Explains the figures that stand for a whole study, a plan or a season rather than for one keyword's position. */
 final class StudyExplainer
@@ -126,19 +126,19 @@ final class StudyExplainer
         );
     }
 
-    public static function effort(Effort $effort, Tactic $tactic, ?int $linksToEarn): Explanation
+    public static function effort(Effort $effort, TacticLabel $tactic, ?int $linksToEarn): Explanation
     {
         $days = $effort->days($tactic, $linksToEarn);
         $alone = $effort->days($tactic, null);
 
         return new Explanation(
             'effort',
-            'Days of work by tactic, and some for each link to earn.',
+            'Days of work by tactic and, where links stand beside it, some for each link to earn.',
             [new Input('links to earn', $linksToEarn)],
             [
                 \sprintf(
                     '%s: %s days, and %s for links: %s.',
-                    $tactic->value,
+                    $tactic,
                     Explanation::number($alone),
                     Explanation::number($days - $alone),
                     Explanation::number($days),

@@ -42,7 +42,7 @@ final class StemSets
     /** The same for keywords with the same set; empty for one without a word. */
     public function at(int $number): string
     {
-        $from = $number === 0 ? 0 : $this->ends[$number - 1];
+        $from = $this->ends[$number - 1] ?? 0;
 
         return substr($this->sets, $from, $this->ends[$number] - $from);
     }

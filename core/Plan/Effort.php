@@ -6,6 +6,7 @@ namespace GreaterReach\Core\Plan;
 
 use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Priority\TacticLabel;
 
 /** Days of work and months of ramp by tactic. */
 final readonly class Effort
@@ -34,10 +35,10 @@ final readonly class Effort
         return new self($days, $perLink, $ramps);
     }
 
-    /** Days: the tactic's and some for each link to earn. */
-    public function days(Tactic $tactic, ?int $linksToEarn): float
+    /** Days: the tactic's and, where links stand beside it, some for each link to earn. */
+    public function days(TacticLabel $tactic, ?int $linksToEarn): float
     {
-        return $this->days[$tactic->value] + ($linksToEarn ?? 0) * $this->perLink;
+        return $this->days[$tactic->tactic->value] + ($tactic->withLinks ? ($linksToEarn ?? 0) * $this->perLink : 0.0);
     }
 
     /** Months until an item of this tactic pays in full. */

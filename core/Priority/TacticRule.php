@@ -14,7 +14,7 @@ use GreaterReach\Core\Results\PageOne;
 final readonly class TacticRule
 {
     /** Beyond this position a page of ours does not count as ranking for the choice of a tactic. */
-    private const OWN_PAGE_WITHIN = 50;
+    public const OWN_PAGE_WITHIN = 50;
     private const SLIPPED_BY = 3;
 
     public function __construct(

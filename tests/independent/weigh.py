@@ -1,4 +1,4 @@
-"""Computes the exports of compare, weigh and topics a second time, from the same files, sharing no code with the application.
+"""Computes the exports of compare, weigh (by keyword and by topic), topics and model a second time, from the same files, sharing no code with the application.
 
 Plain Python, one keyword at a time. Reads a folder with files.json (what was imported, in order) and prints JSON.
 """
@@ -300,7 +300,7 @@ def ease(x):
         return 5 - passed
     return 6 - passed - (x - bounds[passed - 1]) / (bounds[passed] - bounds[passed - 1])
 
-compare, weigh = [], []
+compare, weigh, fees = [], [], {}
 for k in universe:
     ranks = [position(d, k) for d in domains]
     p0, others = ranks[0], [(p, i) for i, p in enumerate(ranks) if i and p]
@@ -339,9 +339,44 @@ for k in universe:
     clicks, seen = performance.get(k, (0, 0))
     tactic = 'merge pages' if len(near) > 1 else ('extend page' if any(o != k and topic[o] == topic[k] and (position(own, o) or 101) <= 50 for o in universe) else 'new page') if p0 is None or p0 > 50 else 'test title' if p0 <= 10 and seen >= 100 and round(clicks / seen, 9) < round(.7 * phi * ctr(p0), 9) else 'refresh page' if old and p0 - old >= 3 else 'improve page'
     tactic += ' + links' if earn and reach is not None and round(reach, 9) < .25 else ''
+    fees[k] = cpc
     weigh.append([k, standing, p0, target, volume, difficulty, held / 100, visits, None if volume is None else volume * phi * ctr(1), gain, win, expected, priority, horizon, tactic, earn, intent(k), topic[k]])
 last = lambda value, sign: (value is None, 0 if value is None else sign * round(value, 9))
 weigh.sort(key=lambda r: (0 if r[11] is not None else 1 if r[9] is not None else 2, last(r[12], -1), last(r[9], -1), last(r[5], 1), r[0].encode()))
+
+# A topic is a page: sums over what is open of it, the rest its lead's
+DAYS = {'new page': 3, 'extend page': 1.5, 'improve page': 1, 'refresh page': 1.5, 'merge pages': 1, 'test title': .5}
+def total(values):
+    known = [v for v in values if v is not None]
+    return sum(known) if known else None
+def own_page(name):
+    found = {}
+    for k in (k for k in universe if topic[k] == name):
+        seen_features = {f.strip().lower() for d in domains for r in now[d].get(k, []) for f in r[3].split(';') if f.strip()}
+        phi = math.prod(book['feature_clicks'].get(f, 1.0) for f in seen_features)
+        for u in {r[2] for r in now[own].get(k, []) if r[2]}:
+            place = min(r[0] for r in now[own][k] if r[2] == u)
+            found.setdefault(u, []).append((place, (metric(k, 'volume') or 0) * phi * ctr(place)))
+    near = [(-round(sum(v for _, v in f), 9), min(p for p, _ in f), u) for u, f in found.items() if min(p for p, _ in f) <= 50]
+    return min(near)[2] if near else None
+by_topic = {}
+for r in weigh:
+    if r[0] not in plan['set_aside']:
+        by_topic.setdefault(r[17], []).append(r)
+pages_weighed = []
+for name, rows in by_topic.items():
+    rows.sort(key=lambda r: r[0].encode())
+    lead = next((r for r in rows if r[0] == name), None) or min(rows, key=lambda r: (r[9] is None, -round(r[9] or 0, 9), r[0].encode()))
+    volume, visits, potential, gain, expected = (total(r[i] for r in rows) for i in (4, 7, 8, 9, 11))
+    paid = [(r[9], fees[r[0]]) for r in rows if r[9] is not None and fees[r[0]] is not None]
+    wanted = max(('buy', 'compare', 'learn', 'open'), key=lambda i: round(sum(r[9] or 0 for r in rows if r[16] == i), 9) if any(r[16] == i for r in rows) else -1)
+    horizon = lead[13] and ('quick win' if lead[2] and 6 <= lead[2] <= 20 and round(lead[5], 9) <= round(comfort, 9) and gain is not None and round(gain, 9) >= 10 else lead[13])
+    scores = {'expected': score(expected, (2, 10, 40, 150, 600)), 'ease': ease(lead[5]), 'gain': score(gain, (5, 20, 75, 250, 1000))}
+    known = [(w, scores[c]) for c, w in (('expected', 2), ('ease', 1), ('gain', 1)) if scores[c] is not None]
+    priority = sum(w * x for w, x in known) / sum(w for w, _ in known) if known else None
+    effort = DAYS[lead[14].replace(' + links', '')] + (.25 * lead[15] if ' + links' in lead[14] else 0)
+    pages_weighed.append([name, lead[0], len(rows), own_page(name), lead[2], lead[3], volume, lead[5], visits, potential, gain, lead[10], expected, priority, horizon, lead[14], effort, None if expected is None else expected / effort, lead[15], wanted])
+pages_weighed.sort(key=lambda r: (0 if r[12] is not None else 1 if r[10] is not None else 2, last(r[13], -1), last(r[10], -1), last(r[7], 1), r[0].encode()))
 spell = lambda x: 'inf' if x == math.inf else '-inf' if x == -math.inf else x
 told_model = [['rows', model['rows']], ['assumed', model['assumed']], ['effect', book['effect']], ['effect_items', 0]]
 told_model += [['alpha_%d' % c, spell(x)] for c, x in zip(BOUNDS, model['alpha'])]
@@ -349,4 +384,4 @@ told_model += [['beta_' + f, model['beta'].get(f)] for f in ('difficulty', 'auth
 for bound in (3, 10, 20):
     told_model += [['brier_%d' % bound, brier[bound][0]], ['brier_%d_base' % bound, brier[bound][1]]]
 told_model += [['links_a', a], ['links_b', b], ['links_n', len(pairs)], ['comfort', comfort], ['comfort_n', len(shown)]]
-json.dump({'compare': compare, 'weigh': weigh, 'topics': topic, 'model': told_model}, sys.stdout)
+json.dump({'compare': compare, 'weigh': weigh, 'topics': topic, 'pages': pages_weighed, 'model': told_model}, sys.stdout)

@@ -24,8 +24,12 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class EnsureComparison
 {
-    public function __construct(private LearnModels $learn, private RowStorage $storage, private CountShown $count)
-    {
+    public function __construct(
+        private LearnModels $learn,
+        private RowStorage $storage,
+        private CountShown $count,
+        private WeighTopics $topics,
+    ) {
     }
 
     /** @param ?\Closure(int): void $progress told the number of keywords done, now and then */
@@ -101,6 +105,7 @@ final readonly class EnsureComparison
                 ? $this->weighInto($order, $snapshots, $comparison, $tell)
                 : $this->compareInto($order, $snapshots, $comparison, $tell),
         ]);
+        $this->topics->execute($study, $comparison);
 
         return $comparison;
     }

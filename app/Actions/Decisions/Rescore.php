@@ -6,6 +6,7 @@ namespace App\Actions\Decisions;
 
 use App\Actions\Comparisons\CountShown;
 use App\Actions\Comparisons\KeywordStreams;
+use App\Actions\Comparisons\WeighTopics;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Catalogue\RowCatalogue;
@@ -28,10 +29,13 @@ final readonly class Rescore
     private const CHUNK = 1000;
     private const FOLLOWED = ['fit', 'intent', 'target', 'topic'];
 
+    /** What changes the figures of the topics of the keywords. */
+    private const OF_TOPICS = ['mark', ...self::FOLLOWED];
+
     /** What can take a row out of what the stages show, or bring it back. */
     private const COUNTED = ['mark', 'fit', 'topic'];
 
-    public function __construct(private CountShown $count)
+    public function __construct(private CountShown $count, private WeighTopics $topics)
     {
     }
 
@@ -41,7 +45,15 @@ final readonly class Rescore
      */
     public function execute(Study $study, array $keywords, array $columns): void
     {
+        $comparison = $study->comparison;
+        $touched = $comparison !== null && array_intersect($columns, self::OF_TOPICS) !== [];
+        $topics = $touched ? self::topicsOf($comparison, $keywords) : [];
         $this->follow($study, $keywords, $columns);
+        if ($touched) {
+            // Those that were left, and those that were joined.
+            $joined = \in_array('topic', $columns, true) ? self::topicsOf($comparison, $keywords) : [];
+            $this->topics->again($study, $comparison, array_values(array_unique([...$topics, ...$joined])));
+        }
         if ($study->comparison !== null && array_intersect($columns, self::COUNTED) !== []) {
             $this->count->execute($study->comparison, $study->rulebook());
         }
@@ -70,6 +82,22 @@ final readonly class Rescore
         foreach (array_chunk($keywords, self::CHUNK) as $chunk) {
             $this->chunk($comparison, $weigher, $chunk);
         }
+    }
+
+    /**
+     * @param list<string> $keywords
+     *
+     * @return list<string> each once
+     */
+    private static function topicsOf(Comparison $comparison, array $keywords): array
+    {
+        $topics = [];
+        foreach (array_chunk($keywords, self::CHUNK) as $chunk) {
+            $here = $comparison->table()->query()->whereIn('keyword', $chunk)->whereNotNull('topic')->distinct()->pluck('topic')->all();
+            array_push($topics, ...array_map(static fn(mixed $topic): string => (string) Figures::text($topic), $here));
+        }
+
+        return array_values(array_unique($topics));
     }
 
     /**

@@ -65,7 +65,7 @@ final readonly class ChangePlan
                 'domain_id' => $study->ownDomain()->id,
                 'keyword' => $keyword,
                 'tactic' => (string) $row->tactic,
-                'effort_days' => $facts->effort()->days($row->tactic->tactic, $row->linksToEarn),
+                'effort_days' => $facts->effort()->days($row->tactic, $row->linksToEarn),
                 'links_to_earn' => $row->linksToEarn,
                 'said' => json_encode($facts->said($keyword), JSON_THROW_ON_ERROR),
                 'updated_by' => $user,

@@ -44,7 +44,7 @@ final readonly class PlanOpportunities
         $items = array_map(
             static fn(WeighedRow $row): WorkItem => new WorkItem(
                 $row->keyword,
-                $effort->days(self::tactic($row), $row->linksToEarn),
+                $effort->days($row->tactic ?? throw new \LogicException('Only weighed rows are planned.'), $row->linksToEarn),
                 (float) $row->expectedGain,
             ),
             $rows,

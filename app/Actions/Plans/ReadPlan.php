@@ -228,7 +228,7 @@ final class ReadPlan
             'own_url' => $row?->ownUrl,
             'set_aside' => $facts->setAside($item->keyword),
             'why' => [
-                'effort' => StudyExplainer::effort($facts->effort(), $item->tacticLabel()->tactic, $item->links_to_earn),
+                'effort' => StudyExplainer::effort($facts->effort(), $item->tacticLabel(), $item->links_to_earn),
                 'season' => StudyExplainer::season($facts->season($item->keyword)),
             ],
             'publish_by' => $publishBy,

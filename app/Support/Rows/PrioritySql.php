@@ -17,7 +17,9 @@ use GreaterReach\Core\Results\Compared;
 final class PrioritySql
 {
     /** What decides where priorities are equal. */
-    public const BEYOND = 'round(gain * 1e9) DESC NULLS LAST, difficulty ASC NULLS LAST, comparison_rows.keyword';
+    public const BEYOND = self::BEFORE_NAME.self::KEYWORD;
+    public const KEYWORD = 'comparison_rows.keyword';
+    private const BEFORE_NAME = 'round(gain * 1e9) DESC NULLS LAST, difficulty ASC NULLS LAST, ';
 
     /** 0 where the expected gain is known, 1 where the gain alone is, else 2. */
     public const PART = 'CASE WHEN expected_gain IS NOT NULL THEN 0 WHEN gain IS NOT NULL THEN 1 ELSE 2 END';
@@ -38,15 +40,16 @@ final class PrioritySql
         return '(('.implode(' + ', $sum).') / nullif('.implode(' + ', $total).', 0))';
     }
 
-    public static function order(Weights $weights): string
+    /** @param string $name column that decides where all else is equal: the keyword, or the topic */
+    public static function order(Weights $weights, string $name = self::KEYWORD): string
     {
-        return self::orderBy(self::expression($weights));
+        return self::orderBy(self::expression($weights), $name);
     }
 
     /** The same with a priority that has a name already. */
-    public static function orderBy(string $priority): string
+    public static function orderBy(string $priority, string $name = self::KEYWORD): string
     {
-        return self::PART.', '.self::compared($priority).' DESC NULLS LAST, '.self::BEYOND;
+        return self::PART.', '.self::compared($priority).' DESC NULLS LAST, '.self::BEFORE_NAME.$name;
     }
 
     /** A figure as it is compared: what differs in the tenth decimal is alike. */

@@ -12,6 +12,7 @@ use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Priority\TacticLabel;
 use GreaterReach\Core\Rulebook\Rulebook;
 use PHPUnit\Framework\TestCase;
 
@@ -65,8 +66,8 @@ final class StudyExplainerTest extends TestCase
     public function test_effort_is_told_by_its_parts(): void
     {
         self::assertSame(
-            ['new page: 3 days, and 1 for links: 4.'],
-            StudyExplainer::effort(Rulebook::standard()->effort(), Tactic::NewPage, 4)->steps,
+            ['new page + links: 3 days, and 1 for links: 4.'],
+            StudyExplainer::effort(Rulebook::standard()->effort(), TacticLabel::of(Tactic::NewPage, true), 4)->steps,
         );
     }
 

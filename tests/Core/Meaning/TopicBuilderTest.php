@@ -111,7 +111,8 @@ final class TopicBuilderTest extends TestCase
             }
             $words = ['hive', 'hives', 'bee', 'bees', 'box', 'kit', "bee's", 'wood'];
             shuffle($words);
-            $universe[implode(' ', [...\array_slice($words, 0, mt_rand(0, 4)), mt_rand(0, 2) > 0 ? str_repeat('!', $number + 1) : 'n'.$number])] = [
+            $last = mt_rand(0, 2) > 0 ? str_repeat('!', $number + 1) : 'n'.$number;
+            $universe[implode(' ', [...\array_slice($words, 0, mt_rand(0, 4)), $last])] = [
                 mt_rand(0, 3) === 0 ? null : mt_rand(0, 5) * 10,
                 $pages,
             ];

@@ -18,6 +18,7 @@ use GreaterReach\Core\Plan\Placement;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Plan\WorkItem;
 use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Priority\TacticLabel;
 use GreaterReach\Core\Rulebook\Rulebook;
 use PHPUnit\Framework\TestCase;
 
@@ -94,9 +95,13 @@ final class PlanTest extends TestCase
         self::assertSame(
             [3.0, 2.0, 1.0, 1.5, 1.0, 0.5],
             array_map(
-                static fn(Tactic $tactic): float => $effort->days($tactic, $tactic === Tactic::ExtendPage ? 2 : null),
+                static fn(Tactic $tactic): float => $effort->days(
+                    TacticLabel::of($tactic, $tactic === Tactic::ExtendPage),
+                    $tactic === Tactic::ExtendPage ? 2 : 7,
+                ),
                 Tactic::cases(),
             ),
+            'Links count where they stand beside the tactic.',
         );
         self::assertSame([4, 3, 2, 2, 2, 1], array_map($effort->ramp(...), Tactic::cases()));
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Commands;
 
+use App\Actions\Decisions\Decide;
+use App\Actions\Decisions\DecisionOrder;
 use App\Models\Study;
 use App\Support\PostgresStemmer;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -29,6 +31,7 @@ final class IndependentCalculationTest extends TestCase
         mkdir($folder);
         $study = $this->makeStudy(self::RIVALS, self::OWN);
         $files = $this->writeFiles($folder, $seed);
+        $setAside = self::some(self::keywords(), 60);
         foreach ($files as $file) {
             $options = array_filter(['--domain' => $file['domain'] ?? null, '--date' => $file['date']]);
             $this->import($study, (string) file_get_contents($folder.'/'.$file['file']), $file['kind'], $options);
@@ -41,6 +44,7 @@ final class IndependentCalculationTest extends TestCase
                     'own' => self::OWN,
                     'competitors' => self::RIVALS,
                     'files' => $files,
+                    'set_aside' => $setAside,
                     'rulebook' => $this->rulebook($study, $seed),
                     'stems' => (new PostgresStemmer('en'))->stems($words),
                 ],
@@ -54,10 +58,24 @@ final class IndependentCalculationTest extends TestCase
             JSON_THROW_ON_ERROR,
         );
 
+        if ($seed % 2 === 0) {
+            $this->setAside($study, $setAside);
+        }
         self::assertSameTable($expected['compare'], $this->exported('reach:compare', $study));
+        if ($seed % 2 === 1) {
+            // Corrected where the keywords are, instead of made anew.
+            $this->setAside($study, $setAside);
+        }
         self::assertSameTable(
             $expected['weigh'],
             array_map(static fn(array $row): array => \array_slice($row, 1), $this->exported('reach:weigh', $study)),
+        );
+        self::assertSameTable(
+            $expected['pages'],
+            array_map(
+                static fn(array $row): array => \array_slice($row, 1),
+                $this->exported('reach:weigh', $study, ['--by' => 'topic']),
+            ),
         );
         self::assertSameTable($expected['model'], $this->exported('reach:model', $study));
         $topics = array_column($this->exported('reach:topics', $study), 0, 1);
@@ -89,8 +107,15 @@ final class IndependentCalculationTest extends TestCase
         return ['feature_clicks' => ['answer' => .6, 'video' => .8], 'scores' => 'stepped', 'effect' => .3, 'model_lambda' => 10.0];
     }
 
-    /** @return list<array{kind: string, file: string, date: string, domain?: string}> */
-    private function writeFiles(string $folder, int $seed): array
+    /** @param list<string> $keywords */
+    private function setAside(Study $study, array $keywords): void
+    {
+        $order = new DecisionOrder($keywords, ['mark' => 'set aside', 'reason' => null]);
+        app(Decide::class)->execute($study->refresh(), $order, $this->makeEditor($study)->id);
+    }
+
+    /** @return list<string> */
+    private static function keywords(): array
     {
         $keywords = [];
         foreach (self::FIRST as $first) {
@@ -100,6 +125,14 @@ final class IndependentCalculationTest extends TestCase
                 }
             }
         }
+
+        return $keywords;
+    }
+
+    /** @return list<array{kind: string, file: string, date: string, domain?: string}> */
+    private function writeFiles(string $folder, int $seed): array
+    {
+        $keywords = self::keywords();
         $files = [];
         foreach ([self::OWN, ...self::RIVALS] as $domain) {
             foreach (['2026-10-01', '2026-11-01'] as $date) {
@@ -231,10 +264,14 @@ final class IndependentCalculationTest extends TestCase
         fclose($file);
     }
 
-    /** @return list<list<mixed>> */
-    private function exported(string $command, Study $study): array
+    /**
+     * @param array<string, string> $options
+     *
+     * @return list<list<mixed>>
+     */
+    private function exported(string $command, Study $study, array $options = []): array
     {
-        [$code, $json] = $this->command($command, ['slug' => $study->slug, '--format' => 'json']);
+        [$code, $json] = $this->command($command, ['slug' => $study->slug, '--format' => 'json', ...$options]);
         self::assertSame(0, $code, $json);
 
         return array_values(array_map(array_values(...), json_decode($json, true, 16, JSON_THROW_ON_ERROR)));

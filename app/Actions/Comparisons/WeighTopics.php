@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Comparisons;
+
+use App\Models\Comparison;
+use App\Models\Snapshot;
+use App\Models\Study;
+use App\Support\Database\Figures;
+use App\Support\Database\KeyedStream;
+use App\Support\Database\RowStream;
+use App\Support\Rows\ListedRows;
+use App\Support\Rows\TopicRows;
+use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Meaning\Intent;
+use GreaterReach\Core\Plan\OpenKeyword;
+use GreaterReach\Core\Plan\TopicWeigher;
+use GreaterReach\Core\Priority\Horizon;
+use GreaterReach\Core\Priority\TacticLabel;
+use GreaterReach\Core\Priority\TacticRule;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Weighs the topics of a comparison by its weighed rows: those of the list that were not set aside are open. Topics without an open
+ * keyword are left out.
+ */
+final class WeighTopics
+{
+    private const COLUMNS = 'r.topic, r.keyword, r.volume, r.own_position, r.target, r.difficulty, r.cpc, r.visits_now, r.potential, '
+        .'r.gain, r.win_chance, r.expected_gain, r.horizon, r.tactic, r.links_to_earn, r.intent, r.score_fit';
+    private const DECIMALS = '1e9';
+
+    /** All of them, in a transaction of the caller's, once the rows are complete. */
+    public function execute(Study $study, Comparison $comparison): void
+    {
+        $this->write($study, $comparison, null);
+    }
+
+    /**
+     * Some of them anew, after a decision about some of their keywords.
+     *
+     * @param list<string> $topics
+     */
+    public function again(Study $study, Comparison $comparison, array $topics): void
+    {
+        if ($topics === []) {
+            return;
+        }
+        DB::transaction(function () use ($study, $comparison, $topics): void {
+            $named = json_encode($topics, JSON_THROW_ON_ERROR);
+            DB::delete(
+                'DELETE FROM '.TopicRows::TABLE.' WHERE comparison_id = ? AND topic IN (SELECT json_array_elements_text(?::json))',
+                [$comparison->id, $named],
+            );
+            $this->write($study, $comparison, $named);
+        });
+    }
+
+    /** @param ?string $named JSON of the topics that are wanted; null for all */
+    private function write(Study $study, Comparison $comparison, ?string $named): void
+    {
+        $models = $comparison->models();
+        if ($models === null) {
+            return;
+        }
+        $rulebook = $study->rulebook();
+        $weigher = new TopicWeigher($rulebook->weighing(), $models->comfort, $rulebook->effort());
+        $pages = new KeyedStream(self::ownPages($comparison, $models->curve, $named));
+        $writer = TopicRows::writer();
+        /** @var iterable<non-empty-list<string|int|float|bool|null>> $keywords */
+        $keywords = self::keywords($study, $comparison, $named);
+        foreach (KeyedStream::grouped($keywords) as $topic => $rows) {
+            $open = array_values(array_filter($rows, static fn(array $row): bool => $row[17] === true));
+            if ($open !== []) {
+                $writer->write(
+                    TopicRows::cells(
+                        $comparison,
+                        $weigher->weigh($topic, self::primary($topic, $rows), array_map(self::keyword(...), $open), $pages->at($topic)),
+                    ),
+                );
+            }
+        }
+        $writer->flush();
+    }
+
+    /** @return \Generator<int, list<string|int|float|bool|null>> by topic, then keyword */
+    private static function keywords(Study $study, Comparison $comparison, ?string $named): \Generator
+    {
+        $columns = self::COLUMNS;
+        $listed = ListedRows::condition($study->rulebook()->fitGate());
+        $wanted = $named === null ? '' : 'AND r.topic IN (SELECT json_array_elements_text(?::json))';
+
+        return RowStream::of(<<<SQL
+            SELECT {$columns}, {$listed} AND NOT EXISTS (
+                SELECT 1 FROM decisions d WHERE d.study_id = ? AND d.keyword = r.keyword AND d.mark = 'set aside'
+            ) AS is_open
+            FROM {$comparison->table()->from('r')} WHERE r.topic IS NOT NULL {$wanted} ORDER BY r.topic, r.keyword
+            SQL, [$study->id, ...$named === null ? [] : [$named]]);
+    }
+
+    /**
+     * The keyword that bears the name of the topic or, where people gave it a name of its own, the one with the most volume.
+     *
+     * @param non-empty-list<list<string|int|float|bool|null>> $rows in key order
+     */
+    private static function primary(string $topic, array $rows): string
+    {
+        $most = $rows[0];
+        foreach ($rows as $row) {
+            if ((string) $row[1] === $topic) {
+                return $topic;
+            }
+            if ($row[2] !== null && ($most[2] === null || (int) $row[2] > (int) $most[2])) {
+                $most = $row;
+            }
+        }
+
+        return (string) $most[1];
+    }
+
+    /** @param list<string|int|float|bool|null> $row */
+    private static function keyword(array $row): OpenKeyword
+    {
+        return new OpenKeyword(
+            (string) $row[1],
+            Figures::int($row[3]),
+            (int) $row[4],
+            Figures::int($row[2]),
+            Figures::float($row[5]),
+            Figures::float($row[6]),
+            Figures::float($row[7]),
+            Figures::float($row[8]),
+            Figures::float($row[9]),
+            Figures::float($row[10]),
+            Figures::float($row[11]),
+            $row[12] === null ? null : Horizon::from((string) $row[12]),
+            TacticLabel::parse((string) $row[13]),
+            Figures::int($row[14]),
+            Intent::from((string) $row[15]),
+            Figures::float($row[16]),
+        );
+    }
+
+    /**
+     * Of our URLs near the top for any keyword of a topic the one that brings most visits now with all its keywords.
+     *
+     * @return \Generator<string, string> topic → URL key, by topic
+     */
+    private static function ownPages(Comparison $comparison, CtrCurve $curve, ?string $named): \Generator
+    {
+        $snapshot = self::ownSnapshot($comparison);
+        if ($snapshot === null) {
+            return;
+        }
+        $first = $curve->at(1);
+        $shares = array_map(static fn(float $rate): float => $first > 0.0 ? $rate / $first : 0.0, $curve->rates());
+        $decimals = self::DECIMALS;
+        $near = TacticRule::OWN_PAGE_WITHIN;
+        $wanted = $named === null ? '' : 'AND r.topic IN (SELECT json_array_elements_text(?::json))';
+        // The potential holds volume and clicks left; the curve's share of the first place makes visits of it.
+        $rows = RowStream::of(<<<SQL
+            SELECT DISTINCT ON (topic) topic, url FROM (
+                SELECT r.topic, k.url, min(k.position) AS best,
+                    round(sum(coalesce(r.potential, 0) * (?::float8[])[k.position]) * {$decimals}) AS visits
+                FROM {$comparison->table()->from('r')} JOIN (
+                    SELECT keyword, url, min(position) AS position FROM rankings
+                    WHERE study_id = ? AND snapshot_id = ? AND url IS NOT NULL GROUP BY keyword, url
+                ) k ON k.keyword = r.keyword
+                WHERE r.topic IS NOT NULL {$wanted} GROUP BY r.topic, k.url HAVING min(k.position) <= {$near}
+            ) pages ORDER BY topic, visits DESC, best, url
+            SQL, [
+            '{'.implode(',', array_map(Figures::exact(...), $shares)).'}',
+            $comparison->study_id,
+            $snapshot,
+            ...$named === null ? [] : [$named],
+        ]);
+        foreach ($rows as [$topic, $url]) {
+            yield (string) $topic => (string) $url;
+        }
+    }
+
+    /** The snapshot of ours that was compared; null where there was none, or it is no more. */
+    private static function ownSnapshot(Comparison $comparison): ?int
+    {
+        $own = $comparison->domains[0];
+
+        return $own['snapshot'] === null ? null : Figures::int(
+            Snapshot::query()->where('domain_id', $own['id'])->where('channel', $comparison->channel)->where('day', $own['snapshot'])
+                ->value('id'),
+        );
+    }
+}

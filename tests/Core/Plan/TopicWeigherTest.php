@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Plan;
+
+use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Meaning\Intent;
+use GreaterReach\Core\Plan\OpenKeyword;
+use GreaterReach\Core\Plan\TopicWeigher;
+use GreaterReach\Core\Plan\WeighedTopic;
+use GreaterReach\Core\Priority\Criterion;
+use GreaterReach\Core\Priority\Horizon;
+use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Priority\TacticLabel;
+use GreaterReach\Core\Rulebook\Rulebook;
+use GreaterReach\Core\Winning\ComfortDifficulty;
+use PHPUnit\Framework\TestCase;
+
+final class TopicWeigherTest extends TestCase
+{
+    public function test_what_a_page_brings_is_the_sum_of_what_is_known_of_its_keywords(): void
+    {
+        $topic = $this->weigh('ink', [
+            self::keyword('blue ink', volume: 90, gain: 12.0, expected: 3.0, visits: 1.0, potential: 30.0),
+            self::keyword('ink', volume: 500, gain: 40.0, expected: 20.0, visits: 5.0, potential: 160.0),
+            self::keyword('ink pot', volume: null, gain: null, expected: null, visits: null, potential: null),
+        ]);
+        self::assertSame(
+            ['ink', 3, 590, 6.0, 190.0, 52.0, 23.0],
+            [
+                $topic->lead->keyword, $topic->keywords, $topic->volume, $topic->visitsNow, $topic->potential, $topic->gain,
+                $topic->expectedGain,
+            ],
+        );
+        self::assertSame(23.0 / 1.0, $topic->worth);
+        self::assertNull($this->weigh('ink', [self::keyword('ink', volume: null, gain: null, expected: null)])->worth);
+    }
+
+    public function test_who_leads_is_the_primary_keyword_or_else_who_gains_most(): void
+    {
+        $others = [self::keyword('a ink', gain: null), self::keyword('b ink', gain: 7.0), self::keyword('c ink', gain: 7.0)];
+        self::assertSame('b ink', $this->weigh('ink', $others)->lead->keyword, 'Of equal ones the first.');
+        self::assertSame('ink', $this->weigh('ink', [...$others, self::keyword('ink', gain: 0.0)])->lead->keyword);
+        self::assertSame('a ink', $this->weigh('ink', [self::keyword('a ink', gain: null)])->lead->keyword);
+        $this->expectException(Misuse::class);
+        $this->weigh('ink', []);
+    }
+
+    public function test_what_a_click_is_worth_is_weighted_by_what_is_gained(): void
+    {
+        $topic = $this->weigh('ink', [
+            self::keyword('a', gain: 30.0, cpc: 1.0),
+            self::keyword('b', gain: 10.0, cpc: 3.0),
+            self::keyword('c', gain: 99.0, cpc: null),
+            self::keyword('d', gain: null, cpc: 50.0),
+        ]);
+        self::assertSame(1.5, $topic->cpc);
+        self::assertNull($this->weigh('ink', [self::keyword('a', gain: 0.0, cpc: 2.0)])->cpc, 'Nothing is gained.');
+    }
+
+    public function test_the_intent_is_that_of_the_keywords_that_gain_most(): void
+    {
+        $intent = fn(OpenKeyword ...$open): Intent => $this->weigh('ink', array_values($open))->intent;
+        self::assertSame(Intent::Learn, $intent(
+            self::keyword('a', gain: 9.0, intent: Intent::Buy),
+            self::keyword('b', gain: 5.0, intent: Intent::Learn),
+            self::keyword('c', gain: 5.0, intent: Intent::Learn),
+        ));
+        self::assertSame(Intent::Compare, $intent(
+            self::keyword('a', gain: 5.0, intent: Intent::Open),
+            self::keyword('b', gain: 5.0, intent: Intent::Compare),
+        ), 'Of equal ones the nearer to a purchase.');
+        self::assertSame(Intent::Learn, $intent(self::keyword('a', gain: null, intent: Intent::Learn)), 'Only those that occur.');
+    }
+
+    public function test_a_quick_win_counts_what_the_whole_page_gains(): void
+    {
+        $small = ['gain' => 6.0, 'position' => 9, 'difficulty' => 20.0, 'horizon' => Horizon::LongTerm];
+        $one = self::keyword('a', ...$small);
+        self::assertSame(Horizon::LongTerm, $this->weigh('a', [$one])->horizon);
+        self::assertSame(Horizon::QuickWin, $this->weigh('a', [$one, self::keyword('b', gain: 6.0)])->horizon);
+        $hard = self::keyword('a', ...[...$small, 'difficulty' => 31.0]);
+        self::assertSame(Horizon::LongTerm, $this->weigh('a', [$hard, self::keyword('b', gain: 60.0)])->horizon, 'Beyond comfort.');
+        $unknown = self::keyword('a', ...[...$small, 'difficulty' => null, 'horizon' => null]);
+        self::assertNull($this->weigh('a', [$unknown, self::keyword('b', gain: 60.0)])->horizon);
+    }
+
+    public function test_the_work_is_the_leads_and_done_once(): void
+    {
+        $links = TacticLabel::of(Tactic::ImprovePage, true);
+        $topic = $this->weigh('a', [
+            self::keyword('a', expected: 6.0, tactic: $links, links: 4),
+            self::keyword('b', expected: 4.0, tactic: TacticLabel::of(Tactic::NewPage, true), links: 30),
+        ]);
+        self::assertSame([2.0, 5.0], [$topic->effortDays, $topic->worth]);
+    }
+
+    public function test_scores_are_those_of_the_pages_figures(): void
+    {
+        $topic = $this->weigh('a', [
+            self::keyword('a', volume: 600, gain: 40.0, expected: 6.0, difficulty: 35.0, fit: 2.0),
+            self::keyword('b', volume: 400, gain: 35.0, expected: 4.0, difficulty: 90.0, fit: 4.0),
+        ]);
+        $at = static fn(Criterion $one): ?float => $topic->scores->at($one);
+        self::assertSame([2.0, 4.0, 3.0, 3.0, 4.0], array_map($at, [
+            Criterion::Expected, Criterion::Volume, Criterion::Ease, Criterion::Gain, Criterion::Fit,
+        ]), '10 visits expected, 1,000 searches, difficulty 35, 75 visits, the largest fit.');
+    }
+
+    /** @param list<OpenKeyword> $open */
+    private function weigh(string $primary, array $open): WeighedTopic
+    {
+        $rulebook = Rulebook::standard();
+
+        return (new TopicWeigher($rulebook->weighing(), ComfortDifficulty::fromDifficulties([]), $rulebook->effort()))
+            ->weigh('the topic', $primary, $open, null);
+    }
+
+    private static function keyword(
+        string $keyword,
+        ?int $volume = 100,
+        ?float $gain = 1.0,
+        ?float $expected = .5,
+        ?float $visits = 0.0,
+        ?float $potential = 30.0,
+        ?float $cpc = null,
+        ?float $difficulty = 40.0,
+        ?int $position = 30,
+        ?Horizon $horizon = Horizon::LongTerm,
+        ?TacticLabel $tactic = null,
+        ?int $links = 0,
+        Intent $intent = Intent::Open,
+        ?float $fit = null,
+    ): OpenKeyword {
+        return new OpenKeyword(
+            $keyword,
+            $position,
+            3,
+            $volume,
+            $difficulty,
+            $cpc,
+            $visits,
+            $potential,
+            $gain,
+            .2,
+            $expected,
+            $horizon,
+            $tactic ?? TacticLabel::of(Tactic::ImprovePage, false),
+            $links,
+            $intent,
+            $fit,
+        );
+    }
+}
