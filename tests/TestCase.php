@@ -11,7 +11,6 @@ use App\Models\User;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Http;
-use Symfony\Component\Console\Output\BufferedOutput;
 
 /** Feature tests run on a real PostgreSQL that is made anew for each run; every test has studies of its own. */
 abstract class TestCase extends BaseTestCase
@@ -97,10 +96,22 @@ abstract class TestCase extends BaseTestCase
      */
     protected function command(string $name, array $arguments = []): array
     {
-        $output = new BufferedOutput();
+        [$code, $printed, $told] = $this->commandApart($name, $arguments);
+
+        return [$code, $code === 0 ? $printed : $printed.$told];
+    }
+
+    /**
+     * @param array<string, mixed> $arguments
+     *
+     * @return array{int, string, string} exit code, standard output, standard error
+     */
+    protected function commandApart(string $name, array $arguments = []): array
+    {
+        $output = new TwoOutputs();
         $code = Artisan::call($name, $arguments, $output);
 
-        return [$code, $output->fetch()];
+        return [$code, $output->fetch(), $output->told->fetch()];
     }
 
     /** @param array<string, mixed> $options */

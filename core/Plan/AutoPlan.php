@@ -8,18 +8,18 @@ use GreaterReach\Core\Exception\Misuse;
 
 /**
  * Fills months with work in order: pinned items first, then in each month the exact best choice by expected gain of
- * what is not placed yet and fits (a knapsack over half days). An item larger than a whole month takes a free month
- * whole and what is left of it from the months that follow, and is placed only if it ends within the plan.
+ * what is not placed yet and fits (a knapsack over half days). An item over a whole month's capacity is never chosen; a pinned one
+ * takes what is left of a month and of those that follow, and is placed only if it ends within the plan.
  */
 final class AutoPlan
 {
     public const UNITS_PER_DAY = 2;
 
+    /** So many items with the most worth are candidates. */
+    public const MOST_CANDIDATES = 500;
+
     /** @var array<int, int> month → half days still free */
     private array $free;
-
-    /** @var list<Placement> */
-    private array $placements = [];
 
     private readonly int $capacity;
 
@@ -32,130 +32,97 @@ final class AutoPlan
         if ($months < 1 || $capacity < 0) {
             throw Misuse::because('A plan needs at least one month and no negative capacity.');
         }
-        $this->capacity = (int) floor($capacity * self::UNITS_PER_DAY);
+        $this->capacity = (int) floor(round($capacity * self::UNITS_PER_DAY, 9));
         $this->free = array_fill(0, $months, $this->capacity);
     }
 
     /**
-     * @param list<WorkItem> $items
+     * @param list<WorkItem> $items in the order of their rank
      *
-     * @return list<Placement> by month, then by expected gain, then by keyword
+     * @return list<Placement> by month, then by rank
      */
     public function place(array $items): array
     {
-        $items = $this->worthPlacing($items);
-        usort($items, self::byGain(...));
-        $waiting = [];
-        foreach ($items as $item) {
-            if (! $item->isPinned || ! $this->placePinned($item)) {
-                $waiting[] = $item;
+        $this->free = array_fill(0, $this->months, $this->capacity);
+        $placed = [];
+        foreach ($items as $rank => $item) {
+            $placement = $item->isPinned ? $this->placePinned($item) : null;
+            if ($placement !== null) {
+                $placed[$rank] = $placement;
             }
         }
-        for ($month = 0; $month < $this->months; ++$month) {
-            $waiting = $this->fill($month, $waiting);
+        $waiting = array_diff_key($this->candidates($items), $placed);
+        for ($month = 0; $month < $this->months && $waiting !== []; ++$month) {
+            foreach ($this->choice($month, $waiting) as $rank) {
+                $placed[$rank] = $this->put($waiting[$rank], $month);
+                unset($waiting[$rank]);
+            }
         }
-        usort(
-            $this->placements,
-            static fn(Placement $a, Placement $b): int => $a->begins <=> $b->begins ?:
-            $b->item->expectedGain <=> $a->item->expectedGain ?:
-            strcmp($a->item->keyword, $b->item->keyword),
+        ksort($placed);
+        // Sorting is stable: within a month the order of the ranks stays.
+        usort($placed, static fn(Placement $a, Placement $b): int => $a->begins <=> $b->begins);
+
+        return $placed;
+    }
+
+    /**
+     * Those that are too large to be chosen.
+     *
+     * @param list<WorkItem> $items
+     *
+     * @return list<WorkItem>
+     */
+    public function leftOut(array $items): array
+    {
+        return array_values(
+            array_filter($items, fn(WorkItem $item): bool => ! $item->isPinned && $item->units() > $this->capacity),
         );
-
-        return $this->placements;
-    }
-
-    /**
-     * Of items that take the same half days only as many can ever be placed as fit into all months; the best of them are
-     * enough. Pinned items are all kept.
-     *
-     * @param list<WorkItem> $items
-     *
-     * @return list<WorkItem>
-     */
-    private function worthPlacing(array $items): array
-    {
-        $kept = [];
-        $bySize = [];
-        foreach ($items as $item) {
-            $size = $item->units();
-            if ($item->isPinned || $size === 0) {
-                $kept[] = $item;
-                continue;
-            }
-            $bySize[$size][] = $item;
-            $most = $this->months * max(1, intdiv($this->capacity, $size));
-            if (\count($bySize[$size]) > 2 * $most + 100) {
-                $bySize[$size] = self::best($bySize[$size], $most);
-            }
-        }
-
-        return array_merge($kept, ...array_values($bySize));
     }
 
     /**
      * @param list<WorkItem> $items
      *
-     * @return list<WorkItem>
+     * @return array<int, WorkItem> rank → item, by rank
      */
-    private static function best(array $items, int $most): array
+    private function candidates(array $items): array
     {
-        usort($items, self::byGain(...));
+        $fitting = array_filter($items, fn(WorkItem $item): bool => $item->units() <= $this->capacity && $item->expectedGain > 0);
+        $worth = array_map(static fn(WorkItem $item): float => $item->worth(), $fitting);
+        arsort($worth, SORT_NUMERIC);
+        $chosen = array_intersect_key($fitting, \array_slice($worth, 0, self::MOST_CANDIDATES, true));
+        ksort($chosen);
 
-        return \array_slice($items, 0, $most);
+        return $chosen;
     }
 
-    private static function byGain(WorkItem $a, WorkItem $b): int
+    private function placePinned(WorkItem $item): ?Placement
     {
-        return $b->expectedGain <=> $a->expectedGain ?: strcmp($a->keyword, $b->keyword);
-    }
-
-    private function placePinned(WorkItem $item): bool
-    {
+        $isLarge = $item->units() > $this->capacity;
         for ($month = 0; $month < $this->months; ++$month) {
-            if ($this->fits($item, $month)) {
-                $this->put($item, $month);
-
-                return true;
+            $room = $isLarge ? array_sum(\array_slice($this->free, $month)) : $this->free[$month];
+            if ($item->units() <= $room && (! $isLarge || $this->free[$month] > 0)) {
+                return $this->put($item, $month);
             }
         }
 
-        return false;
+        return null;
     }
 
     /**
-     * @param list<WorkItem> $waiting
+     * @param array<int, WorkItem> $waiting rank → item
      *
-     * @return list<WorkItem> what still waits
+     * @return list<int> ranks
      */
-    private function fill(int $month, array $waiting): array
+    private function choice(int $month, array $waiting): array
     {
-        $weights = $values = [];
-        foreach ($waiting as $number => $item) {
-            if ($this->fits($item, $month)) {
-                $weights[$number] = min($item->units(), $this->capacity);
-                $values[$number] = $item->expectedGain;
-            }
-        }
-        foreach (Knapsack::solve($weights, $values, $this->free[$month]) as $number) {
-            $this->put($waiting[$number], $month);
-            unset($waiting[$number]);
-        }
-
-        return array_values($waiting);
+        return Knapsack::solve(
+            array_map(static fn(WorkItem $item): int => $item->units(), $waiting),
+            array_map(static fn(WorkItem $item): float => $item->expectedGain, $waiting),
+            $this->free[$month],
+        );
     }
 
-    private function fits(WorkItem $item, int $month): bool
-    {
-        if ($item->units() <= $this->capacity) {
-            return $item->units() <= $this->free[$month];
-        }
-
-        return $this->capacity > 0 &&
-            $this->free[$month] === $this->capacity &&
-            $item->units() <= array_sum(\array_slice($this->free, $month));
-    }
-
-    private function put(WorkItem $item, int $month): void
+    private function put(WorkItem $item, int $month): Placement
     {
         $left = $item->units();
         $ends = $month;
@@ -165,6 +132,7 @@ final class AutoPlan
             $left -= $used;
             $ends = $used > 0 ? $at : $ends;
         }
-        $this->placements[] = new Placement($item, $month, $ends);
+
+        return new Placement($item, $month, $ends);
     }
 }

@@ -7,17 +7,21 @@ namespace GreaterReach\Core\Plan;
 use GreaterReach\Core\Statistics\Quantile;
 
 /**
- * What a plan adds month by month, by seeded draws: each item is won or not with its win chance, and its volume is
- * lognormal with median 1 and spread sigma. Both are drawn once per item and draw, and hold for all months.
+ * What a plan adds month by month, by seeded draws. In each an item moves with the effect's probability or not at all; if it does, one
+ * number gives all its keywords their places. Its volume is lognormal with mean 1. All this is drawn once per item and draw, holds for all
+ * months, and is the same for an item in whatever plan it stands.
  */
-final readonly class Forecast
+final class Forecast
 {
+    /** @var array<string, list<float>> item → what it gains in each draw, at a mean month and paying in full */
+    private array $drawn = [];
+
     public function __construct(
         /** Draws, ≥ 1. */
-        private int $draws,
+        private readonly int $draws,
         /** Sigma of the logarithm of the volume, ≥ 0. */
-        private float $sigma,
-        private int $seed,
+        private readonly float $sigma,
+        private readonly int $seed,
     ) {
     }
 
@@ -29,26 +33,16 @@ final readonly class Forecast
      */
     public function bands(array $items, array $months): array
     {
-        $visits = array_map(
-            static fn(Month $month): array => array_map(static fn(ForecastItem $item): float => $item->visitsIn($month), $items),
-            $months,
-        );
-        $random = new \Random\Randomizer(new \Random\Engine\Mt19937($this->seed));
-        $totals = array_fill(0, \count($months), []);
-        for ($draw = 0; $draw < $this->draws; ++$draw) {
-            $factors = array_map(fn(ForecastItem $item): float => $this->factor($item, $random), $items);
-            foreach ($visits as $number => $ofMonth) {
-                $totals[$number][] = self::sum($factors, $ofMonth);
-            }
-        }
+        $means = $this->means($items, $months);
         $bands = [];
-        foreach ($totals as $number => $drawn) {
+        foreach ($months as $number => $month) {
+            $drawn = $this->totals($items, $month);
             sort($drawn);
             $bands[] = new Band(
                 Quantile::ofSorted($drawn, 0.1),
                 Quantile::ofSorted($drawn, 0.5),
                 Quantile::ofSorted($drawn, 0.9),
-                $this->mean($items, $visits[$number]),
+                $means[$number],
             );
         }
 
@@ -56,7 +50,27 @@ final readonly class Forecast
     }
 
     /**
-     * The exact means without any draws.
+     * What all items add together in a month, in each draw.
+     *
+     * @param list<ForecastItem> $items
+     *
+     * @return list<float>
+     */
+    public function totals(array $items, Month $month): array
+    {
+        $totals = array_fill(0, $this->draws, 0.0);
+        foreach ($items as $item) {
+            $share = $item->shareIn($month);
+            foreach ($share > 0.0 ? $this->drawn($item) : [] as $draw => $gain) {
+                $totals[$draw] += $share * $gain;
+            }
+        }
+
+        return array_values($totals);
+    }
+
+    /**
+     * The exact means over all draws there could be: Σ expected gain · season · ramp.
      *
      * @param list<ForecastItem> $items
      * @param list<Month>        $months
@@ -65,56 +79,42 @@ final readonly class Forecast
      */
     public function means(array $items, array $months): array
     {
-        return array_map(
-            fn(Month $month): float => $this->mean(
-                $items,
-                array_map(static fn(ForecastItem $item): float => $item->visitsIn($month), $items),
-            ),
-            $months,
-        );
+        $expected = array_map(static fn(ForecastItem $item): float => $item->expectedGain(), $items);
+
+        return array_map(static function (Month $month) use ($items, $expected): float {
+            $sum = 0.0;
+            foreach ($items as $number => $item) {
+                $sum += $expected[$number] * $item->shareIn($month);
+            }
+
+            return $sum;
+        }, $months);
     }
 
-    /**
-     * The mean over all draws there could be: Σ win chance · visits · e^(sigma² ÷ 2), the mean of a lognormal.
-     *
-     * @param list<ForecastItem> $items
-     * @param list<float>        $visits
-     */
-    private function mean(array $items, array $visits): float
+    /** @return list<float> one per draw */
+    private function drawn(ForecastItem $item): array
     {
-        $sum = 0.0;
-        foreach ($items as $number => $item) {
-            $sum += $item->winChance * $visits[$number];
+        return $this->drawn[$item->name] ??= $this->draw($item);
+    }
+
+    /** @return list<float> */
+    private function draw(ForecastItem $item): array
+    {
+        $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar(hash('sha256', $this->seed."\n".$item->name, true)));
+        $gains = [];
+        for ($draw = 0; $draw < $this->draws; ++$draw) {
+            $moves = self::uniform($random) < $item->effect;
+            $place = self::uniform($random);
+            // Box and Muller 1958.
+            $normal = sqrt(-2 * log(self::uniform($random))) * cos(2 * M_PI * self::uniform($random));
+            $gains[] = $moves ? $item->gains->at($place) * exp($this->sigma * $normal - $this->sigma ** 2 / 2) : 0.0;
         }
 
-        return $sum * exp($this->sigma ** 2 / 2);
-    }
-
-    private function factor(ForecastItem $item, \Random\Randomizer $random): float
-    {
-        $isWon = self::uniform($random) < $item->winChance;
-        // Box and Muller 1958.
-        $normal = sqrt(-2 * log(self::uniform($random))) * cos(2 * M_PI * self::uniform($random));
-
-        return $isWon ? exp($this->sigma * $normal) : 0.0;
+        return $gains;
     }
 
     private static function uniform(\Random\Randomizer $random): float
     {
         return ($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52;
-    }
-
-    /**
-     * @param list<float> $factors
-     * @param list<float> $visits
-     */
-    private static function sum(array $factors, array $visits): float
-    {
-        $sum = 0.0;
-        foreach ($factors as $number => $factor) {
-            $sum += $factor * $visits[$number];
-        }
-
-        return $sum;
     }
 }

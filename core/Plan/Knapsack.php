@@ -7,13 +7,16 @@ namespace GreaterReach\Core\Plan;
 /**
  * The exact 0/1 knapsack: which items of a list bring the most within a capacity of whole units.
  *
- * Dynamic programming over the capacity (Martello and Toth 1990). Among items of one weight only the best ⌊capacity ÷
- * weight⌋ can matter, so that a long list costs hardly more than reading it once. Ties go to the item listed first.
+ * Dynamic programming over the capacity (Martello and Toth 1990). Of choices that bring alike the one is taken that holds the item listed
+ * first, then the next.
  */
 final class Knapsack
 {
+    /** Sums within this share of the largest count as equal. */
+    private const ALIKE = 1e-9;
+
     /**
-     * @param array<int, int>   $weights  item → whole units ≥ 0
+     * @param array<int, int>   $weights  item → whole units ≥ 0, in the order of preference
      * @param array<int, float> $values   item → value ≥ 0
      * @param int               $capacity whole units ≥ 0
      *
@@ -21,64 +24,67 @@ final class Knapsack
      */
     public static function solve(array $weights, array $values, int $capacity): array
     {
-        $candidates = self::candidates($weights, $values, $capacity);
-        $best = array_fill(0, $capacity + 1, 0.0);
-        $taken = [];
-        foreach ($candidates as $place => $item) {
-            $weight = $weights[$item];
-            for ($room = $capacity; $room >= $weight; --$room) {
-                $with = $best[$room - $weight] + $values[$item];
-                if ($with > $best[$room]) {
-                    $best[$room] = $with;
-                    $taken[$place][$room] = true;
-                }
+        $items = [];
+        foreach ($weights as $item => $weight) {
+            if ($weight <= $capacity && $values[$item] > 0) {
+                $items[] = $item;
             }
         }
+        $all = array_sum(array_map(static fn(int $item): int => $weights[$item], $items));
+        if ($all <= $capacity) {
+            return $items;
+        }
+        $best = self::fromHere($items, $weights, $values, $capacity);
 
-        return self::trace($candidates, $weights, $taken, $capacity);
+        return self::preferred($items, $weights, $values, $capacity, $best);
     }
 
     /**
+     * @param list<int>         $items
      * @param array<int, int>   $weights
      * @param array<int, float> $values
      *
-     * @return list<int>
+     * @return array<int, array<int, float>> place → room → the most that the items from there on can bring
      */
-    private static function candidates(array $weights, array $values, int $capacity): array
+    private static function fromHere(array $items, array $weights, array $values, int $capacity): array
     {
-        $byWeight = [];
-        foreach ($weights as $item => $weight) {
-            if ($weight <= $capacity && $values[$item] > 0) {
-                $byWeight[$weight][] = $item;
+        $most = array_fill(0, $capacity + 1, 0.0);
+        $best = [\count($items) => $most];
+        for ($place = \count($items) - 1; $place >= 0; --$place) {
+            [$weight, $value] = [$weights[$items[$place]], $values[$items[$place]]];
+            for ($room = $capacity; $room >= $weight; --$room) {
+                $with = $most[$room - $weight] + $value;
+                if ($with > $most[$room]) {
+                    $most[$room] = $with;
+                }
             }
+            $best[$place] = $most;
         }
-        $candidates = [];
-        foreach ($byWeight as $weight => $items) {
-            usort($items, static fn(int $a, int $b): int => $values[$b] <=> $values[$a] ?: $a <=> $b);
-            array_push($candidates, ...($weight === 0 ? $items : \array_slice($items, 0, intdiv($capacity, $weight))));
-        }
-        usort($candidates, static fn(int $a, int $b): int => $values[$b] <=> $values[$a] ?: $a <=> $b);
 
-        return $candidates;
+        return $best;
     }
 
     /**
-     * @param list<int>                     $candidates
+     * @param list<int>                     $items
      * @param array<int, int>               $weights
-     * @param array<int, array<int, true>>  $taken      place → room in which it was taken
+     * @param array<int, float>             $values
+     * @param array<int, array<int, float>> $best
      *
      * @return list<int>
      */
-    private static function trace(array $candidates, array $weights, array $taken, int $room): array
+    private static function preferred(array $items, array $weights, array $values, int $room, array $best): array
     {
+        $needed = $best[0][$room] * (1 - self::ALIKE);
+        $taken = 0.0;
         $chosen = [];
-        for ($place = \count($candidates) - 1; $place >= 0; --$place) {
-            if (isset($taken[$place][$room])) {
-                $chosen[] = $candidates[$place];
-                $room -= $weights[$candidates[$place]];
+        foreach ($items as $place => $item) {
+            $weight = $weights[$item];
+            if ($weight <= $room && $taken + $values[$item] + $best[$place + 1][$room - $weight] >= $needed) {
+                $chosen[] = $item;
+                $taken += $values[$item];
+                $room -= $weight;
             }
         }
-        sort($chosen);
 
         return $chosen;
     }

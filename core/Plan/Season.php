@@ -34,6 +34,26 @@ final readonly class Season
         return new self(array_map(static fn(?int $volume): float => (int) $volume / $mean, $monthly));
     }
 
+    /**
+     * Of several keywords together: their monthly volumes are summed, of those of which all twelve are known.
+     *
+     * @param iterable<Metrics> $all
+     */
+    public static function together(iterable $all): self
+    {
+        $sums = null;
+        foreach ($all as $metrics) {
+            if ($metrics->monthly !== null && $metrics->hasWholeYear()) {
+                $sums ??= array_fill(0, Metrics::MONTHS, 0);
+                foreach ($metrics->monthly as $month => $volume) {
+                    $sums[$month] += (int) $volume;
+                }
+            }
+        }
+
+        return $sums === null ? self::steady() : self::of(new Metrics(monthly: array_values($sums)));
+    }
+
     /** @param int $month 1…12 */
     public function index(int $month): float
     {

@@ -10,7 +10,8 @@ use GreaterReach\Core\Exception\Misuse;
 final readonly class WorkItem
 {
     public function __construct(
-        public string $keyword,
+        /** The topic, or the keyword, that it serves. */
+        public string $name,
         /** Days of work. */
         public float $effort,
         /** Visits a month, win chance included. */
@@ -18,9 +19,15 @@ final readonly class WorkItem
         public bool $isPinned = false,
     ) {
         Misuse::unless(
-            $keyword !== '' && $effort >= 0 && is_finite($effort) && $expectedGain >= 0,
-            'Work has a keyword, and neither its effort nor what it brings is less than 0.',
+            $name !== '' && $effort >= 0 && is_finite($effort) && $expectedGain >= 0,
+            'Work has a name, and neither its effort nor what it brings is less than 0.',
         );
+    }
+
+    /** Visits a month to expect for a day of work. */
+    public function worth(): float
+    {
+        return $this->effort > 0.0 ? $this->expectedGain / $this->effort : INF;
     }
 
     /** Half days, rounded up. */

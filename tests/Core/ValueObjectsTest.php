@@ -10,6 +10,7 @@ use GreaterReach\Core\Metrics\DomainFigures;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\ForecastItem;
 use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\PlaceGains;
 use GreaterReach\Core\Plan\Placement;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Plan\WorkItem;
@@ -46,9 +47,8 @@ final class ValueObjectsTest extends TestCase
         yield 'less than no work' => [static fn(): WorkItem => new WorkItem('pen', -0.5, 1)];
         yield 'work without end' => [static fn(): WorkItem => new WorkItem('pen', INF, 1)];
         yield 'work that costs visits' => [static fn(): WorkItem => new WorkItem('pen', 1, -1)];
-        yield 'a chance above 1' => [static fn(): ForecastItem => self::promise(chance: 1.01)];
+        yield 'an effect above 1' => [static fn(): ForecastItem => self::promise(effect: 1.01)];
         yield 'a ramp of no month' => [static fn(): ForecastItem => self::promise(ramp: 0)];
-        yield 'a promise of less than nothing' => [static fn(): ForecastItem => self::promise(gain: -1)];
         yield 'work before the plan' => [static fn(): Placement => new Placement(new WorkItem('pen', 1, 1), -1, 0)];
         yield 'work that ends before it begins' => [static fn(): Placement => new Placement(new WorkItem('pen', 1, 1), 2, 1)];
     }
@@ -75,15 +75,17 @@ final class ValueObjectsTest extends TestCase
             new Judgement(1, 0, difficulty: 0),
             new Judgement(100, 5, difficulty: 100),
             new WorkItem('pen', 0, 0),
-            self::promise(0, 0),
-            self::promise(1, 1),
+            self::promise(0),
+            self::promise(1),
             new Placement(new WorkItem('pen', 1, 1), 0, 0),
         ];
         self::assertCount(14, $made);
     }
 
-    private static function promise(float $gain = 1, float $chance = 1, int $ramp = 1): ForecastItem
+    private static function promise(float $effect = 1, int $ramp = 1): ForecastItem
     {
-        return new ForecastItem($gain, $chance, Season::of(Metrics::unknown()), Month::parse('2026-12'), $ramp);
+        $gains = PlaceGains::allOrNothing(1.0, .5);
+
+        return new ForecastItem('pen', $gains, $effect, Season::of(Metrics::unknown()), Month::parse('2026-12'), $ramp);
     }
 }

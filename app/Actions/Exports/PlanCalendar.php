@@ -11,8 +11,8 @@ use App\Support\Calendar\IcsCalendar;
 final class PlanCalendar
 {
     /**
-     * @param list<array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float,
-     *     win_chance: float, publish_by: ?string}> $plan
+     * @param list<array{month: string, item: string, lead: string, tactic: string, effort_days: float, expected_gain: float,
+     *     publish_by: ?string, ...}> $plan
      */
     public static function of(Study $study, array $plan, \DateTimeImmutable $now): IcsCalendar
     {
@@ -23,8 +23,8 @@ final class PlanCalendar
                 new \DateTimeImmutable(($item['publish_by'] ?? $item['month']).'-01', new \DateTimeZone('UTC')),
                 ucfirst($item['tactic']).': '.$item['item'],
                 sprintf(
-                    "Topic: %s\nPlanned for %s, %s days of work\nExpected gain: %s visits a month",
-                    $item['topic'],
+                    "Leads: %s\nPlanned for %s, %s days of work\nExpected gain: %s visits a month",
+                    $item['lead'],
                     $item['month'],
                     $item['effort_days'],
                     round($item['expected_gain']),

@@ -39,7 +39,7 @@ final readonly class RoadmapExport
     }
 
     /**
-     * @return list<array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float,
+     * @return list<array{month: string, item: string, lead: string, tactic: string, effort_days: float, expected_gain: float,
      *     win_chance: float, publish_by: ?string}> items that have a month and are not dropped
      */
     public function planned(Study $study): array
@@ -54,7 +54,7 @@ final readonly class RoadmapExport
                 static fn(array $item): array => [
                     'month' => $item['month'],
                     'item' => $item['keyword'],
-                    'topic' => $item['topic'] ?? $item['keyword'],
+                    'lead' => $item['keyword'],
                     'tactic' => $item['tactic'],
                     'effort_days' => $item['effort_days'],
                     'expected_gain' => $item['expected_gain'] ?? 0.0,

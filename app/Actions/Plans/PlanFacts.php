@@ -12,6 +12,7 @@ use App\Support\Catalogue\WeighedRow;
 use App\Support\Rows\ComparisonRows;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\Effort;
+use GreaterReach\Core\Plan\PlaceGains;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Priority\Models;
 use Illuminate\Support\Facades\DB;
@@ -34,6 +35,7 @@ final readonly class PlanFacts
         private Effort $effort,
         private array $setAside,
         private ?Models $models,
+        private ?Promises $promises,
     ) {
     }
 
@@ -59,6 +61,7 @@ final readonly class PlanFacts
             $study->rulebook()->effort(),
             $setAside,
             $isOurs ? $comparison->models() : null,
+            $isOurs && $comparison->models() !== null ? new Promises($study, $comparison->models()) : null,
         );
     }
 
@@ -93,6 +96,20 @@ final readonly class PlanFacts
     public function winChance(string $keyword): float
     {
         return $this->rows[$keyword]->winChance ?? 0.0;
+    }
+
+    /** What work on a keyword promises; nothing while nothing is known. */
+    public function gains(string $keyword): PlaceGains
+    {
+        $row = $this->rows[$keyword] ?? null;
+
+        return $row === null || $this->promises === null ? PlaceGains::allOrNothing(0.0, 0.0) : $this->promises->gains([$row]);
+    }
+
+    /** Chance that a page moves at all when worked on. */
+    public function effect(): float
+    {
+        return $this->models->effect->share ?? 0.0;
     }
 
     /** @return Said what is said of a keyword now, to be held against what comes of it */

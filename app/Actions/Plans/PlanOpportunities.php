@@ -4,109 +4,104 @@ declare(strict_types=1);
 
 namespace App\Actions\Plans;
 
-use App\Actions\Comparisons\MetricsStream;
+use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Models\Study;
-use App\Support\Catalogue\WeighedRow;
-use App\Support\Rows\ComparisonRows;
-use App\Support\Rows\ListedRows;
-use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\AutoPlan;
 use GreaterReach\Core\Plan\Effort;
+use GreaterReach\Core\Plan\Goal;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Placement;
-use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Plan\WorkItem;
-use GreaterReach\Core\Priority\Tactic;
-use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Facades\DB;
 
 /**
- * Proposes what to do in which month: the opportunities that bring most within the capacity, or of the shortlist if there is one.
+ * Proposes what to do in which month: the pages, or single keywords, that bring most within the capacity, or of the shortlist if there
+ * is one.
  *
- * @phpstan-type PlannedRow array{month: string, item: string, topic: string, tactic: string, effort_days: float,
- *     expected_gain: float, win_chance: float, publish_by: ?string}
+ * @phpstan-import-type PlannedRow from ProposedPlan
  */
 final readonly class PlanOpportunities
 {
-    public const HEADINGS = ['month', 'item', 'topic', 'tactic', 'effort_days', 'expected_gain', 'win_chance', 'publish_by'];
+    private const MOST_MONTHS = 60;
+
+    /** @param float $capacity days of work in each month */
+    public function execute(Study $study, Comparison $comparison, int $months, float $capacity, Month $start, bool $isByTopic): ProposedPlan
+    {
+        $units = new PlanUnits($study, $comparison, $isByTopic);
+        $work = $units->work();
+        $plan = new AutoPlan($months, $capacity);
+        $placements = $plan->place($work);
+
+        return new ProposedPlan(self::rows($study, $units, $placements, $start), self::names($plan->leftOut($work)), null);
+    }
+
+    /** @throws Refused when the goal lies before the start, or nothing was weighed */
+    public function towards(Goal $goal, Study $study, Comparison $comparison, Month $start, bool $isByTopic): ProposedPlan
+    {
+        if ($start->until($goal->until) < 0) {
+            throw Refused::because('until', "The goal is for {$goal->until}, before the plan's start in {$start}.");
+        }
+        if ($start->until($goal->until) >= self::MOST_MONTHS) {
+            throw Refused::because('until', 'A plan runs for at most '.self::MOST_MONTHS.' months.');
+        }
+        $models = $comparison->models() ?? throw Refused::because('comparison', 'Nothing was weighed yet; compare first.');
+        $units = new PlanUnits($study, $comparison, $isByTopic);
+        $work = $units->work();
+        $promises = new UnitPromises($study, $units, new Promises($study, $models), $start);
+        $answer = $goal->search($work, $start, Promises::forecast($study), $promises->of(...));
+        $plan = new AutoPlan($start->until($goal->until) + 1, $answer->capacity);
+
+        return new ProposedPlan(self::rows($study, $units, $answer->placements, $start), self::names($plan->leftOut($work)), $answer);
+    }
 
     /**
-     * @param float $capacity days of work in each month
+     * @param list<Placement> $placements
      *
      * @return list<PlannedRow>
      */
-    public function execute(Study $study, Comparison $comparison, int $months, float $capacity, Month $start): array
+    private static function rows(Study $study, PlanUnits $units, array $placements, Month $start): array
     {
         $effort = $study->rulebook()->effort();
-        $rows = $this->opportunities($study, $comparison);
-        $items = array_map(
-            static fn(WeighedRow $row): WorkItem => new WorkItem(
-                $row->keyword,
-                $effort->days($row->tactic ?? throw new \LogicException('Only weighed rows are planned.'), $row->linksToEarn),
-                (float) $row->expectedGain,
-            ),
-            $rows,
-        );
-        $placements = (new AutoPlan($months, $capacity))->place(array_values($items));
-        $metrics = MetricsStream::known(
-            $study,
-            array_map(static fn(Placement $placement): string => $placement->item->keyword, $placements),
-        );
+        $known = $units->units(array_map(static fn(Placement $one): string => $one->item->name, $placements));
+        $metrics = UnitPromises::metrics($study, $known);
 
         return array_map(
-            static fn(Placement $placement): array => self::describe(
-                $placement,
-                $rows[$placement->item->keyword],
-                $effort,
-                $start,
-                $metrics[$placement->item->keyword],
-            ),
+            static fn(Placement $one): array => self::describe($one, $known[$one->item->name], $effort, $start, $metrics),
             $placements,
         );
     }
 
-    /** @return array<string, WeighedRow> keyword → row */
-    private function opportunities(Study $study, Comparison $comparison): array
-    {
-        $hasShortlist = DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->exists();
-        $marked = static fn(string $mark): \Closure => static fn(Builder $query) => $query
-            ->select('keyword')
-            ->from('decisions')
-            ->where('study_id', $study->id)
-            ->where('mark', $mark);
-        $rows = ListedRows::of($comparison, Sentence::parse(''), $study->rulebook()->fitGate())
-            ->where('expected_gain', '>', 0)
-            ->when(
-                $hasShortlist,
-                static fn(Builder $query) => $query->whereIn('keyword', $marked('shortlisted')),
-                static fn(Builder $query) => $query->whereNotIn('keyword', $marked('set aside')),
-            );
-
-        return array_column(ComparisonRows::read($rows), null, 'keyword');
-    }
-
     /**
-     * @return array{month: string, item: string, topic: string, tactic: string, effort_days: float, expected_gain: float,
-     *     win_chance: float, publish_by: ?string}
+     * @param array<string, Metrics> $metrics
+     *
+     * @return PlannedRow
      */
-    private static function describe(Placement $placement, WeighedRow $row, Effort $effort, Month $start, Metrics $metrics): array
+    private static function describe(Placement $placement, PlanUnit $unit, Effort $effort, Month $start, array $metrics): array
     {
+        $season = UnitPromises::season($unit, $metrics);
+
         return [
             'month' => (string) $start->plus($placement->begins),
-            'item' => $row->keyword,
-            'topic' => (string) $row->topic,
-            'tactic' => (string) $row->tactic,
+            'item' => $unit->name,
+            'lead' => $unit->lead,
+            'keywords' => \count($unit->open),
+            'own_url' => $unit->ownUrl,
+            'tactic' => (string) $unit->tactic,
             'effort_days' => $placement->item->effort,
             'expected_gain' => $placement->item->expectedGain,
-            'win_chance' => (float) $row->winChance,
-            'publish_by' => Season::of($metrics)->publishBy($start, $effort->ramp(self::tactic($row)))?->__toString(),
+            'win_chance' => $unit->winChance,
+            'publish_by' => $season->publishBy($start, $effort->ramp($unit->tactic->tactic))?->__toString(),
         ];
     }
 
-    private static function tactic(WeighedRow $row): Tactic
+    /**
+     * @param list<WorkItem> $items
+     *
+     * @return list<string>
+     */
+    private static function names(array $items): array
     {
-        return $row->tactic->tactic ?? throw new \LogicException('Only weighed rows are planned.');
+        return array_map(static fn(WorkItem $item): string => $item->name, $items);
     }
 }

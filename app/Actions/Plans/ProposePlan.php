@@ -64,7 +64,7 @@ final readonly class ProposePlan
                 'effort_days' => $row['effort_days'],
                 'expected_gain' => $row['expected_gain'],
             ],
-            $this->make->execute($study, $comparison, $frame->months, $frame->capacity, $frame->start),
+            $this->make->execute($study, $comparison, $frame->months, $frame->capacity, $frame->start, false)->rows,
         );
     }
 
@@ -78,7 +78,7 @@ final readonly class ProposePlan
         return array_map(static fn(PlanItem $item): Work => new Work(
             $item->keyword,
             $item->effort_days,
-            $facts->gain($item->keyword) * $facts->winChance($item->keyword),
+            $facts->row($item->keyword)->expectedGain ?? 0.0,
             $item->is_pinned,
         ), $items);
     }
@@ -93,7 +93,7 @@ final readonly class ProposePlan
     {
         $months = [];
         foreach ((new AutoPlan($frame->months, $frame->capacity))->place($work) as $placement) {
-            $months[$placement->item->keyword] = (string) $frame->start->plus($placement->begins);
+            $months[$placement->item->name] = (string) $frame->start->plus($placement->begins);
         }
         $changes = [];
         foreach ($items as $number => $item) {

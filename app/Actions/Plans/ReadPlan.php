@@ -14,6 +14,7 @@ use GreaterReach\Core\Plan\Forecast;
 use GreaterReach\Core\Plan\ForecastItem;
 use GreaterReach\Core\Plan\ItemStatus;
 use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\PlaceGains;
 use GreaterReach\Core\Plan\Workload;
 use GreaterReach\Core\Rulebook\Rulebook;
 
@@ -54,7 +55,7 @@ final class ReadPlan
             $facts,
             $work,
         );
-        $bands = self::forecast($study)->bands($promises, $months);
+        $bands = Promises::forecast($study)->bands($promises, $months);
 
         return [
             'start' => (string) $frame->start,
@@ -106,30 +107,25 @@ final class ReadPlan
     private static function assumptions(Rulebook $rulebook): array
     {
         return [
-            'Items are won independently of each other.',
-            'A win brings the visits of the position aimed at.',
+            'Items move independently of each other.',
+            'An item that moves comes to a place that the position model draws; one that does not stays where it is.',
             'Work larger than a month pays from the end of its last month.',
             sprintf('Volumes scatter by a sigma of %s; %d draws.', $rulebook->float('forecast_sigma'), $rulebook->int('forecast_draws')),
         ];
-    }
-
-    public static function forecast(Study $study): Forecast
-    {
-        $rulebook = $study->rulebook();
-
-        return new Forecast($rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'), $rulebook->int('seed'));
     }
 
     /** @param ?Month $ends month at whose end the work is done; null takes the month it was done in */
     public static function promise(PlanItem $item, PlanFacts $facts, ?Month $ends = null): ForecastItem
     {
         $done = $item->done_month === null ? $ends ?? Month::parse((string) $item->month) : Month::parse($item->done_month);
-        $gain = $item->promise['gain'] ?? $facts->gain($item->keyword);
-        $chance = $item->promise['win_chance'] ?? $facts->winChance($item->keyword);
+        [$gain, $chance] = [$item->promise['gain'] ?? null, $item->promise['win_chance'] ?? null];
+        // Of what is done the target and the chance to reach it were kept.
+        $isKept = $gain !== null && $chance !== null;
 
         return new ForecastItem(
-            $gain,
-            $chance,
+            $item->keyword,
+            $isKept ? PlaceGains::allOrNothing($gain, 1.0) : $facts->gains($item->keyword),
+            $isKept ? $chance : $facts->effect(),
             $facts->season($item->keyword),
             $done,
             $facts->effort()->ramp($item->tacticLabel()->tactic),
@@ -168,7 +164,7 @@ final class ReadPlan
             'items' => \count($promises),
             'days' => array_sum($work->loads()),
             'last' => (string) $last,
-            'visits' => self::forecast($study)->means($promises, [$last])[0],
+            'visits' => Promises::forecast($study)->means($promises, [$last])[0],
         ];
     }
 

@@ -70,7 +70,7 @@ final class ReadTrack
         $around = ClicksAround::of($measured, $done);
         [$band, $outcome] = [null, null];
         if ($now !== null) {
-            $band = ReadPlan::forecast($study)->bands([ReadPlan::promise($item, $facts)], [$now])[0];
+            $band = Promises::forecast($study)->bands([ReadPlan::promise($item, $facts)], [$now])[0];
             $outcome = Outcome::of($added, $band, $done, $now, $ramp);
         }
 

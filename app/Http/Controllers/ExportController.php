@@ -39,16 +39,16 @@ final class ExportController extends Controller
     /** `csv`, `json`, `xlsx` or `ics`: what the plan command proposes, as a file or as a calendar. */
     public function plan(PlanRequest $request, Study $study, string $format, PlanOpportunities $make): Response
     {
-        $plan = $make->execute($study->load('domains'), $this->shown($study), $request->months(), $request->capacity(), $request->start());
+        $plan = $request->proposed($make, $study->load('domains'), $this->shown($study));
         if ($format === 'ics') {
-            return response((string) PlanCalendar::of($study, $plan, now('UTC')->toDateTimeImmutable()), 200, [
+            return response((string) PlanCalendar::of($study, $plan->rows, now('UTC')->toDateTimeImmutable()), 200, [
                 'Content-Type' => 'text/calendar; charset=UTF-8',
                 'Content-Disposition' => 'attachment; filename="'.$study->slug.'-plan.ics"',
             ]);
         }
 
         return $this->download(
-            new Table(PlanOpportunities::HEADINGS, array_map(array_values(...), $plan)),
+            $plan->table(),
             $format,
             $study->slug.'-plan.'.$format,
             $request->boolean('guard', true),

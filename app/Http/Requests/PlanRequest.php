@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Actions\Plans\PlanOpportunities;
+use App\Actions\Plans\ProposedPlan;
+use App\Models\Comparison;
+use App\Models\Study;
+use GreaterReach\Core\Plan\Goal;
 use GreaterReach\Core\Plan\Month;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -23,6 +28,10 @@ final class PlanRequest extends FormRequest
             'months' => ['sometimes', $whole, 'min:1', 'max:60'],
             'capacity' => ['sometimes', 'numeric', 'min:0', 'max:9999'],
             'start' => ['sometimes', 'date_format:Y-m'],
+            'by' => ['sometimes', 'in:topic,keyword'],
+            'goal' => ['sometimes', 'numeric', 'gt:0', 'max:1000000000'],
+            'until' => ['required_with:goal', 'date_format:Y-m'],
+            'odds' => ['sometimes', 'numeric', 'gt:0', 'lt:1'],
         ];
     }
 
@@ -37,8 +46,27 @@ final class PlanRequest extends FormRequest
         return $this->float('capacity', self::CAPACITY);
     }
 
+    /** The coming month where none is asked for. */
     public function start(): Month
     {
-        return Month::parse($this->string('start')->value() ?: now('UTC')->format('Y-m'));
+        return $this->has('start') ? Month::parse($this->string('start')->value()) : Month::parse(now('UTC')->format('Y-m'))->plus(1);
+    }
+
+    /** What is asked for: the plan of a capacity, or of the smallest one that reaches a goal. */
+    public function proposed(PlanOpportunities $make, Study $study, Comparison $comparison): ProposedPlan
+    {
+        $isByTopic = $this->string('by')->value() !== 'keyword';
+        if (! $this->has('goal')) {
+            return $make->execute($study, $comparison, $this->months(), $this->capacity(), $this->start(), $isByTopic);
+        }
+        $until = Month::parse($this->string('until')->value());
+
+        return $make->towards(
+            new Goal($this->float('goal'), $until, $this->float('odds', Goal::ODDS)),
+            $study,
+            $comparison,
+            $this->start(),
+            $isByTopic,
+        );
     }
 }

@@ -14,6 +14,7 @@ use GreaterReach\Core\Plan\ForecastItem;
 use GreaterReach\Core\Plan\Knapsack;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
+use GreaterReach\Core\Plan\PlaceGains;
 use GreaterReach\Core\Plan\Placement;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Plan\WorkItem;
@@ -42,14 +43,11 @@ final class PlanTest extends TestCase
         for ($instance = 0; $instance < 200; ++$instance) {
             $count = mt_rand(1, 11);
             $weights = array_map(static fn(): int => mt_rand(0, 9), range(1, $count));
-            $values = array_map(static fn(): float => mt_rand(0, 50) / 4, range(1, $count));
+            // Few different values, so that many choices bring alike.
+            $values = array_map(static fn(): float => mt_rand(0, $instance % 2 === 0 ? 50 : 4) / 4, range(1, $count));
             $capacity = mt_rand(0, 25);
             $chosen = Knapsack::solve($weights, $values, $capacity);
-            self::assertLessThanOrEqual($capacity, array_sum(array_map(static fn(int $item): int => $weights[$item], $chosen)));
-            self::assertSame(
-                self::bruteForce($weights, $values, $capacity),
-                (float) array_sum(array_map(static fn(int $item): float => $values[$item], $chosen)),
-            );
+            self::assertSame(self::bruteForce($weights, $values, $capacity), $chosen);
         }
     }
 
@@ -118,14 +116,12 @@ final class PlanTest extends TestCase
         self::assertSame(['b' => [0, 0], 'a' => [1, 1]], self::plan(2, 1, [['a', 1, 10], ['b', 1, 1, true]]));
     }
 
-    public function test_an_item_over_a_month_is_spread_and_ends_later(): void
+    public function test_an_item_over_a_month_is_left_out_and_named(): void
     {
-        self::assertSame(['big' => [0, 2], 'small' => [2, 2]], self::plan(3, 2, [['big', 5, 100], ['small', 1, 5]]));
-        self::assertSame(
-            ['small' => [0, 0]],
-            self::plan(2, 2, [['big', 5, 100], ['small', 1, 5]]),
-            'What cannot end within the plan is left out.',
-        );
+        $items = [['big', 2.5, 100], ['small', 1, 5], ['fixed', 3, 1, true]];
+        self::assertSame(['fixed' => [0, 1], 'small' => [1, 1]], self::plan(2, 2, $items));
+        $leftOut = (new AutoPlan(2, 2))->leftOut(self::items($items));
+        self::assertSame(['big'], array_map(static fn(WorkItem $item): string => $item->name, $leftOut));
     }
 
     public function test_a_pinned_item_over_a_month_takes_the_first_months_whatever_it_brings(): void
@@ -141,14 +137,14 @@ final class PlanTest extends TestCase
 
     public function test_an_item_that_just_ends_within_the_plan_is_placed(): void
     {
-        self::assertSame(['big' => [0, 1]], self::plan(2, 2, [['big', 4, 100]]));
-        self::assertSame([], self::plan(2, 2, [['big', 4.5, 100]]));
+        self::assertSame(['big' => [0, 1]], self::plan(2, 2, [['big', 4, 100, true]]));
+        self::assertSame([], self::plan(2, 2, [['big', 4.5, 100, true]]));
     }
 
     public function test_a_pinned_item_is_kept_however_many_bring_more(): void
     {
         $items = [['pinned', 1, 1, true], ...array_map(static fn(int $number): array => ['k'.$number, 1, 100 + $number], range(1, 300))];
-        self::assertSame(['k300', 'pinned'], array_keys(self::plan(1, 2, $items)));
+        self::assertSame(['pinned', 'k300'], array_keys(self::plan(1, 2, $items)));
     }
 
     public function test_capacity_0_and_nothing_to_do_are_empty_plans(): void
@@ -176,12 +172,18 @@ final class PlanTest extends TestCase
         }
     }
 
-    public function test_a_long_list_is_planned_like_a_short_one_of_its_best(): void
+    public function test_within_a_month_the_better_rank_comes_first_and_is_chosen_first(): void
     {
-        $items = array_map(static fn(int $number): array => ['k'.$number, 1 + $number % 3 / 2, $number * 7919 % 1009], range(1, 3000));
-        $best = $items;
-        usort($best, static fn(array $a, array $b): int => $b[2] <=> $a[2] ?: strcmp($a[0], $b[0]));
-        self::assertSame(self::plan(3, 4, \array_slice($best, 0, 400)), self::plan(3, 4, $items));
+        self::assertSame(['b' => [0, 0], 'a' => [0, 0], 'c' => [1, 1]], self::plan(2, 2, [['b', 1, 5], ['a', 1, 5], ['c', 1, 5]]));
+        self::assertSame(['a' => [0, 0]], self::plan(1, 1.5, [['a', 1.5, 10], ['b', .5, 4], ['c', 1, 6]]), 'Equal sums: the first.');
+    }
+
+    public function test_the_five_hundred_of_most_worth_are_candidates(): void
+    {
+        $short = array_map(static fn(int $number): array => ['k'.$number, 1, 10], range(1, 499));
+        $long = ['long', 1.5, 14];
+        self::assertSame(['long'], array_keys(self::plan(1, 1.5, [$long, ...$short])));
+        self::assertSame(['k0'], array_keys(self::plan(1, 1.5, [['k0', 1, 10], $long, ...$short])));
     }
 
     public function test_a_plan_needs_a_month(): void
@@ -192,10 +194,10 @@ final class PlanTest extends TestCase
 
     public function test_an_item_pays_by_its_ramp_and_season(): void
     {
-        $item = new ForecastItem(100, 0.5, Season::steady(), Month::parse('2026-11'), 4);
+        $item = self::promise(100, 1.0, .5, ramp: 4);
         self::assertSame(
-            [0.0, 25.0, 100.0, 100.0],
-            array_map(static fn(string $month): float => $item->visitsIn(Month::parse($month)), [
+            [0.0, .25, 1.0, 1.0],
+            array_map(static fn(string $month): float => $item->shareIn(Month::parse($month)), [
                 '2026-11',
                 '2026-12',
                 '2027-03',
@@ -204,53 +206,52 @@ final class PlanTest extends TestCase
         );
     }
 
-    /** Closed forms: mean p·g·e^(σ²/2), variance g²(p·e^(2σ²) − p²·e^(σ²)); the mean of the draws within four standard errors. */
+    /**
+     * Closed forms, with p = effect · chance: mean p·g, variance g²(p·e^(σ²) − p²), as the volume is lognormal with mean 1; the mean of the
+     * draws within four standard errors.
+     */
     public function test_the_forecast_agrees_with_its_closed_form(): void
     {
         $month = Month::parse('2027-06');
-        $items = array_map(
-            static fn(int $number): ForecastItem => new ForecastItem(
-                10.0 * $number,
-                $number / 12,
-                Season::steady(),
-                Month::parse('2026-11'),
-                2,
-            ),
-            range(1, 10),
-        );
-        $variance = 0.0;
-        foreach ($items as $item) {
-            $variance += $item->gain ** 2 * ($item->winChance * exp(2 * 0.3 ** 2) - $item->winChance ** 2 * exp(0.3 ** 2));
+        $items = array_map(static fn(int $number): ForecastItem => self::promise(10.0 * $number, $number / 12, .5), range(1, 10));
+        $mean = $variance = 0.0;
+        foreach (range(1, 10) as $number) {
+            $chance = .5 * $number / 12;
+            $mean += $chance * 10 * $number;
+            $variance += (10 * $number) ** 2 * ($chance * exp(.3 ** 2) - $chance ** 2);
         }
-        $band = (new Forecast(4000, 0.3, 1))->bands($items, [$month])[0];
-        $sum = array_sum(array_map(static fn(ForecastItem $item): float => $item->winChance * $item->gain, $items));
-        self::assertEqualsWithDelta($sum * exp(0.045), $band->mean, 1e-9);
-        self::assertEqualsWithDelta(
-            $band->mean,
-            $band->p50,
-            4 * sqrt($variance / 4000) + 0.1 * sqrt($variance),
-            'The sum of ten is nearly symmetric.',
-        );
-        // A sum of ten independent parts is close to normal: its 10–90 band is 2 · 1.2816 standard deviations wide, within a tenth.
-        self::assertEqualsWithDelta(2 * 1.2816 * sqrt($variance), $band->p90 - $band->p10, 0.25 * sqrt($variance));
+        $forecast = new Forecast(20_000, 0.3, 1);
+        $drawn = $forecast->totals($items, $month);
+        self::assertEqualsWithDelta($mean, $forecast->means($items, [$month])[0], 1e-9);
+        self::assertEqualsWithDelta($mean, array_sum($drawn) / 20_000, 4 * sqrt($variance / 20_000));
+        $squares = array_sum(array_map(static fn(float $total): float => ($total - $mean) ** 2, $drawn)) / 20_000;
+        self::assertEqualsWithDelta($variance, $squares, .1 * $variance);
+        $band = $forecast->bands($items, [$month])[0];
+        self::assertEqualsWithDelta($mean, $band->mean, 1e-9);
+        $below = array_filter($drawn, static fn(float $total): bool => $total < $band->p10);
+        self::assertEqualsWithDelta(.1, \count($below) / 20_000, .001);
     }
 
     public function test_a_certain_item_without_spread_has_no_band(): void
     {
-        $bands = (new Forecast(50, 0.0, 1))->bands(
-            [new ForecastItem(80, 1.0, Season::steady(), Month::parse('2026-11'), 1)],
-            [Month::parse('2027-01')],
-        );
+        $bands = (new Forecast(50, 0.0, 1))->bands([self::promise(80, 1.0, 1.0, ramp: 1)], [Month::parse('2027-01')]);
         self::assertEquals([new Band(80.0, 80.0, 80.0, 80.0)], $bands);
     }
 
-    public function test_the_same_seed_draws_the_same_forecast(): void
+    public function test_an_item_draws_the_same_in_every_plan(): void
     {
-        $items = [new ForecastItem(80, 0.4, Season::steady(), Month::parse('2026-11'), 1)];
-        self::assertEquals(
-            (new Forecast(200, 0.3, 7))->bands($items, [Month::parse('2027-01')]),
-            (new Forecast(200, 0.3, 7))->bands($items, [Month::parse('2027-01')]),
+        [$one, $other] = [self::promise(80, .4, .5), self::promise(30, .4, .5)];
+        $month = Month::parse('2027-09');
+        $both = (new Forecast(200, 0.3, 7))->totals([$other, $one], $month);
+        $alone = (new Forecast(200, 0.3, 7))->totals([$one], $month);
+        $rest = (new Forecast(200, 0.3, 7))->totals([$other], $month);
+        self::assertEqualsWithDelta(
+            $both,
+            array_map(static fn(float $a, float $b): float => $a + $b, $alone, $rest),
+            1e-9,
+            'One on or off.',
         );
+        self::assertNotEquals($alone, (new Forecast(200, 0.3, 8))->totals([$one], $month), 'Another seed draws others.');
     }
 
     public function test_an_outcome_waits_for_the_ramp(): void
@@ -273,7 +274,7 @@ final class PlanTest extends TestCase
         $placements = (new AutoPlan($months, $capacity))->place(self::items($items));
 
         return array_combine(
-            array_map(static fn(Placement $placement): string => $placement->item->keyword, $placements),
+            array_map(static fn(Placement $placement): string => $placement->item->name, $placements),
             array_map(static fn(Placement $placement): array => [$placement->begins, $placement->ends], $placements),
         );
     }
@@ -291,24 +292,39 @@ final class PlanTest extends TestCase
         );
     }
 
+    /** All or nothing, done in November 2026. */
+    private static function promise(float $gain, float $chance, float $effect, int $ramp = 2): ForecastItem
+    {
+        $gains = PlaceGains::allOrNothing($gain, $chance);
+
+        return new ForecastItem("brings {$gain}", $gains, $effect, Season::steady(), Month::parse('2026-11'), $ramp);
+    }
+
     /**
      * @param list<int>   $weights
      * @param list<float> $values
+     *
+     * @return list<int> of all choices that bring most the one that holds the first item, then the next; nothing that brings nothing
      */
-    private static function bruteForce(array $weights, array $values, int $capacity): float
+    private static function bruteForce(array $weights, array $values, int $capacity): array
     {
         $best = 0.0;
+        $chosen = [];
         for ($mask = 0; $mask < 1 << \count($weights); ++$mask) {
-            $weight = $value = 0;
-            foreach ($weights as $item => $units) {
-                if (($mask >> $item & 1) === 1) {
-                    $weight += $units;
-                    $value += $values[$item];
-                }
+            $items = array_values(array_filter(array_keys($weights), static fn(int $item): bool => ($mask >> $item & 1) === 1));
+            $weight = array_sum(array_map(static fn(int $item): int => $weights[$item], $items));
+            $value = (float) array_sum(array_map(static fn(int $item): float => $values[$item], $items));
+            $isIdle = array_filter($items, static fn(int $item): bool => $values[$item] <= 0.0) !== [];
+            if ($weight > $capacity || $isIdle || $value < $best) {
+                continue;
             }
-            $best = $weight <= $capacity ? max($best, (float) $value) : $best;
+            // Held as a word of letters: the earlier an item the earlier its letter, and none sorts last.
+            $word = static fn(array $list): string => implode('', array_map(static fn(int $item): string => \chr(97 + $item), $list)).'~';
+            if ($value > $best || strcmp($word($items), $word($chosen)) < 0) {
+                [$best, $chosen] = [$value, $items];
+            }
         }
 
-        return $best;
+        return $chosen;
     }
 }

@@ -80,7 +80,7 @@ final class WorkloadTest extends TestCase
             static fn(int $number): WorkItem => new WorkItem('keyword '.$number, mt_rand(1, 16) / 2, (float) mt_rand(1, 900)),
             range(1, 12),
         );
-        $items[] = new WorkItem('large', 13, 5000);
+        $items[] = new WorkItem('large', 13, 5000, true);
         $placements = (new AutoPlan(6, 5))->place($items);
         $start = Month::parse('2026-11');
         $work = Workload::of(
@@ -94,7 +94,7 @@ final class WorkloadTest extends TestCase
         foreach ($placements as $number => $placement) {
             self::assertEqualsWithDelta($placement->item->effort, array_sum($work->partsOf($number)), 1e-9);
         }
-        $large = array_search('large', array_map(static fn($placement): string => $placement->item->keyword, $placements), true);
+        $large = array_search('large', array_map(static fn($placement): string => $placement->item->name, $placements), true);
         self::assertIsInt($large);
         self::assertSame((string) $start->plus($placements[$large]->ends), (string) $work->endOf($large));
     }

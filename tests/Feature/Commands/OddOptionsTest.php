@@ -92,9 +92,9 @@ final class OddOptionsTest extends TestCase
             'reach:study' => ['name', 'domain', 'competitor', 'country', 'language', 'device'],
             'reach:import' => ['kind', 'domain', 'date', 'channel', 'map', 'allow-errors'],
             'reach:compare' => ['date', 'within', 'channel', 'format'],
-            'reach:weigh' => ['preset', 'weights', 'format'],
+            'reach:weigh' => ['by', 'preset', 'weights', 'format'],
             'reach:topics' => ['format'],
-            'reach:plan' => ['months', 'capacity', 'start', 'format'],
+            'reach:plan' => ['months', 'capacity', 'start', 'by', 'goal', 'until', 'odds', 'format'],
             'reach:rulebook' => ['set'],
             'reach:pull' => ['source', 'date', 'snapshots', 'domain'],
         ];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Commands;
 
+use App\Actions\Decisions\Decide;
+use App\Actions\Decisions\DecisionOrder;
 use App\Models\Study;
 use Tests\TestCase;
 
@@ -49,28 +51,83 @@ final class PlanAndTopicsTest extends TestCase
         $study = $this->study();
         $months = implode(',', array_map(static fn(int $month): string => 'm'.$month, range(1, 12)));
         $this->import($study, "keyword,{$months}\nbee hive,0,0,0,900,900,0,0,0,0,0,0,0\n", 'keywords');
-        [$code, $csv] = $this->command('reach:plan', [
-            'slug' => $study->slug,
-            '--months' => '2',
-            '--capacity' => '2',
-            '--start' => '2026-12',
-        ]);
+        $options = ['slug' => $study->slug, '--months' => '2', '--capacity' => '2', '--start' => '2026-12'];
+        [$code, $csv] = $this->command('reach:plan', $options);
         self::assertSame(0, $code);
+        [, $weighed] = $this->command('reach:weigh', ['slug' => $study->slug, '--by' => 'topic']);
+        $topics = array_column(self::readCsv($weighed), null, 'topic');
         $rows = self::readCsv($csv);
-        [, $weighed] = $this->command('reach:weigh', ['slug' => $study->slug]);
-        $gains = array_column(self::readCsv($weighed), 'expected_gain', 'keyword');
-        // "bee hive": e^(.06·20) − 1 = 2.3, so 3 links and 1.75 days; "bee suit" needs 6 links, 2.5 days, and is spread; "hive kit" 1 link.
+        // The page of "bee hive" serves three open keywords, of which one has all its months.
         self::assertSame(
-            [['2026-12', 'bee hive', '1.75', '2027-02']],
-            array_map(
-                static fn(array $row): array => [$row['month'], $row['item'], $row['effort_days'], $row['publish_by']],
-                array_slice($rows, 0, 1),
-            ),
+            ['2026-12', 'bee hive', 'bee hive', '3', 'https://quillfair.example/hives', '2027-02'],
+            [$rows[0]['month'], $rows[0]['item'], $rows[0]['lead'], $rows[0]['keywords'], $rows[0]['own_url'], $rows[0]['publish_by']],
         );
         foreach ($rows as $row) {
-            self::assertSame($gains[$row['item']], $row['expected_gain']);
-            self::assertLessThanOrEqual(4.0, (float) $row['effort_days']);
+            self::assertSame(
+                [$topics[$row['item']]['expected_gain'], $topics[$row['item']]['effort_days'], $topics[$row['item']]['tactic']],
+                [$row['expected_gain'], $row['effort_days'], $row['tactic']],
+            );
+            self::assertLessThanOrEqual(2.0, (float) $row['effort_days']);
         }
+        $single = self::readCsv($this->command('reach:plan', [...$options, '--by' => 'keyword'])[1]);
+        self::assertSame(['bee hive', 'hive kit'], [$single[0]['item'], $single[1]['item']]);
+        self::assertSame(['1', '1'], array_column(\array_slice($single, 0, 2), 'keywords'));
+    }
+
+    public function test_a_shortlist_is_what_is_planned_by_the_pages_it_names(): void
+    {
+        $study = $this->study();
+        $this->command('reach:weigh', ['slug' => $study->slug]);
+        app(Decide::class)->execute(
+            $study->refresh(),
+            new DecisionOrder(['hive kit'], ['mark' => 'shortlisted']),
+            $this->makeEditor($study)->id,
+        );
+        $options = ['slug' => $study->slug, '--start' => '2026-12'];
+        self::assertSame(['bee hive'], array_column(self::readCsv($this->command('reach:plan', $options)[1]), 'item'));
+        $single = self::readCsv($this->command('reach:plan', [...$options, '--by' => 'keyword'])[1]);
+        self::assertSame(['hive kit'], array_column($single, 'item'));
+    }
+
+    public function test_a_goal_is_answered_with_the_capacity_it_takes(): void
+    {
+        $slug = $this->study()->slug;
+        $options = ['slug' => $slug, '--start' => '2026-12', '--until' => '2027-06', '--odds' => '.3'];
+        [$code, $plan, $told] = $this->commandApart('reach:plan', [...$options, '--goal' => '5']);
+        self::assertSame(0, $code);
+        self::assertMatchesRegularExpression(
+            '/^The goal takes [\d.]+ days a month: [\d.]+ % of the draws reach it, and with these odds [\d.]+ visits a month are reached\.$/m',
+            $told,
+        );
+        self::assertStringStartsWith('month,item,lead,', $plan);
+        [, , $told] = $this->commandApart('reach:plan', [...$options, '--goal' => '5', '--format' => 'json']);
+        $lines = array_values(array_filter(explode("\n", $told), static fn(string $line): bool => str_contains($line, 'goal')));
+        /** @var array{goal: array{capacity: float, share: float, visits: float, reached: bool}} $goal */
+        $goal = json_decode($lines[0], true, 4, JSON_THROW_ON_ERROR);
+        self::assertTrue($goal['goal']['reached']);
+        self::assertGreaterThanOrEqual(.3, $goal['goal']['share']);
+        self::assertGreaterThanOrEqual(5.0, $goal['goal']['visits']);
+        // With half a day less it is not reached.
+        $capacity = (string) $goal['goal']['capacity'];
+        $asPlanned = $this->command('reach:plan', ['slug' => $slug, '--start' => '2026-12', '--months' => '7', '--capacity' => $capacity])[1];
+        self::assertStringContainsString($plan, $asPlanned);
+        self::assertStringContainsString(
+            'not to be reached: with 60 days a month 0 % of the draws',
+            $this->commandApart('reach:plan', [...$options, '--goal' => '99999'])[2],
+        );
+    }
+
+    public function test_a_goal_that_is_none_is_refused(): void
+    {
+        $slug = $this->study()->slug;
+        $ask = fn(array $options): array => $this->command('reach:plan', ['slug' => $slug, '--start' => '2026-12', ...$options]);
+        self::assertSame(1, $ask(['--goal' => '0', '--until' => '2027-06'])[0]);
+        self::assertSame(1, $ask(['--goal' => '10', '--until' => '2026-11'])[0]);
+        self::assertSame(1, $ask(['--goal' => '10', '--until' => '2126-11'])[0]);
+        self::assertSame(2, $ask(['--goal' => '10'])[0]);
+        self::assertSame(2, $ask(['--goal' => 'much', '--until' => '2027-06'])[0]);
+        self::assertSame(2, $ask(['--goal' => '10', '--until' => '2027-06', '--odds' => '1'])[0]);
+        self::assertSame(2, $ask(['--until' => '2027-06'])[0]);
     }
 
     public function test_a_wrong_month_or_capacity_is_refused(): void
@@ -80,7 +137,7 @@ final class PlanAndTopicsTest extends TestCase
         self::assertSame(2, $this->command('reach:plan', ['slug' => $slug, '--capacity' => 'much'])[0]);
         self::assertSame(2, $this->command('reach:plan', ['slug' => $slug, '--months' => '0'])[0]);
         self::assertSame(
-            "month,item,topic,tactic,effort_days,expected_gain,win_chance,publish_by\r\n",
+            "month,item,lead,keywords,own_url,tactic,effort_days,expected_gain,win_chance,publish_by\r\n",
             $this->command('reach:plan', ['slug' => $slug, '--capacity' => '0'])[1],
         );
     }

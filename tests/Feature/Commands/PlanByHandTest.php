@@ -6,6 +6,7 @@ namespace Tests\Feature\Commands;
 
 use App\Models\Study;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\TestCase;
@@ -34,6 +35,8 @@ final class PlanByHandTest extends TestCase
     ];
     private const DAYS_PER_LINK = 0.25;
 
+    private string $by = 'topic';
+
     /** So few that every set of them can be tried. */
     private const KEYWORDS = 12;
 
@@ -54,6 +57,7 @@ final class PlanByHandTest extends TestCase
     #[DataProvider('plans')]
     public function test_every_month_holds_the_best_set_that_fits(int $seed, int $months, float $capacity): void
     {
+        $this->by = $seed % 2 === 0 ? 'topic' : 'keyword';
         $study = $this->filled($seed);
         $left = $this->opportunities($study);
         self::assertGreaterThan(6, \count($left));
@@ -66,6 +70,7 @@ final class PlanByHandTest extends TestCase
         for ($step = 0; $step < $months; ++$step) {
             $chosen = $planned[self::month($step)] ?? [];
             $keywords = array_column($chosen, 'item');
+            self::assertSame(array_values(array_intersect(array_map(strval(...), array_keys($left)), $keywords)), $keywords, 'By rank.');
             self::assertSame([], array_diff($keywords, array_keys($left)), 'Nothing is planned twice, or without being an opportunity.');
             self::assertLessThanOrEqual(
                 (int) (2 * $capacity),
@@ -86,8 +91,11 @@ final class PlanByHandTest extends TestCase
         );
     }
 
-    public function test_days_and_chances_are_those_of_the_weighing(): void
+    #[TestWith(['keyword'])]
+    #[TestWith(['topic'])]
+    public function test_days_and_chances_are_those_of_the_weighing(string $by): void
     {
+        $this->by = $by;
         $study = $this->filled(7);
         $opportunities = $this->opportunities($study);
         $rows = array_merge(...array_values($this->planned($study, 6, 30.0)));
@@ -96,8 +104,8 @@ final class PlanByHandTest extends TestCase
             $weighed = $opportunities[$row['item']];
             self::assertSame(self::days($weighed), (float) $row['effort_days'], $row['item']);
             self::assertSame(
-                [$weighed['tactic'], $weighed['topic'], $weighed['expected_gain'], $weighed['win_chance']],
-                [$row['tactic'], $row['topic'], $row['expected_gain'], $row['win_chance']],
+                [$weighed['tactic'], $weighed['lead'] ?? $row['item'], $weighed['keywords'] ?? '1', $weighed['expected_gain'], $weighed['win_chance']],
+                [$row['tactic'], $row['lead'], $row['keywords'], $row['expected_gain'], $row['win_chance']],
             );
         }
     }
@@ -152,7 +160,9 @@ final class PlanByHandTest extends TestCase
     /** @param array<string, string> $row of the weighing */
     private static function days(array $row): float
     {
-        return self::DAYS[str_replace(' + links', '', $row['tactic'])] + self::DAYS_PER_LINK * (int) $row['links_to_earn'];
+        $tactic = str_replace(' + links', '', $row['tactic']);
+
+        return self::DAYS[$tactic] + ($tactic === $row['tactic'] ? 0.0 : self::DAYS_PER_LINK * (int) $row['links_to_earn']);
     }
 
     /** @param array<string, string> $row */
@@ -190,9 +200,9 @@ final class PlanByHandTest extends TestCase
     /** @return array<array-key, array<string, string>> keyword → row of the weighing that something can be gained from */
     private function opportunities(Study $study): array
     {
-        $rows = self::readCsv($this->command('reach:weigh', ['slug' => $study->slug])[1]);
+        $rows = self::readCsv($this->command('reach:weigh', ['slug' => $study->slug, '--by' => $this->by])[1]);
 
-        return array_filter(array_column($rows, null, 'keyword'), static fn(array $row): bool => (float) $row['expected_gain'] > 0);
+        return array_filter(array_column($rows, null, $this->by), static fn(array $row): bool => (float) $row['expected_gain'] > 0);
     }
 
     /** @return array<string, list<array<string, string>>> month → rows of the plan */
@@ -203,6 +213,7 @@ final class PlanByHandTest extends TestCase
             '--months' => (string) $months,
             '--capacity' => (string) $capacity,
             '--start' => '2026-12',
+            '--by' => $this->by,
         ]);
         self::assertSame(0, $code, $csv);
         $planned = [];

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Plan;
+
+use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Plan\AutoPlan;
+use GreaterReach\Core\Plan\Forecast;
+use GreaterReach\Core\Plan\ForecastItem;
+use GreaterReach\Core\Plan\Goal;
+use GreaterReach\Core\Plan\GoalAnswer;
+use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\PlaceGains;
+use GreaterReach\Core\Plan\Placement;
+use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Plan\WorkItem;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+final class GoalTest extends TestCase
+{
+    private const DRAWS = 400;
+
+    #[TestWith([20.0])]
+    #[TestWith([150.0])]
+    #[TestWith([400.0])]
+    public function test_the_smallest_capacity_is_found_that_reaches_it(float $visits): void
+    {
+        $answer = self::search($visits);
+        self::assertTrue($answer->isReached);
+        self::assertGreaterThanOrEqual(.8, $answer->share);
+        self::assertGreaterThanOrEqual($visits, $answer->reached);
+        for ($capacity = .5; $capacity < $answer->capacity; $capacity += .5) {
+            self::assertLessThan(.8, self::shareAt($capacity, $visits), "With {$capacity} days it was reached before.");
+        }
+        self::assertSame($answer->share, self::shareAt($answer->capacity, $visits));
+    }
+
+    public function test_what_is_out_of_reach_is_told_with_what_can_be_reached(): void
+    {
+        $answer = self::search(1e6);
+        self::assertFalse($answer->isReached);
+        self::assertSame([60.0, 0.0], [$answer->capacity, $answer->share]);
+        self::assertGreaterThan(0.0, $answer->reached);
+        self::assertTrue(self::search($answer->reached)->isReached, 'What it says can be reached can be.');
+    }
+
+    public function test_without_work_nothing_is_reached(): void
+    {
+        $answer = (new Goal(5, Month::parse('2027-03')))->search([], Month::parse('2026-12'), self::forecast(), static fn(): array => []);
+        self::assertEquals(new GoalAnswer(60.0, [], 0.0, 0.0, false), $answer);
+    }
+
+    #[TestWith([0.0, .8])]
+    #[TestWith([5.0, 0.0])]
+    #[TestWith([5.0, 1.0])]
+    public function test_a_goal_must_be_one(float $visits, float $odds): void
+    {
+        $this->expectException(Misuse::class);
+        new Goal($visits, Month::parse('2027-03'), $odds);
+    }
+
+    public function test_a_goal_does_not_lie_before_the_plan(): void
+    {
+        $this->expectException(Misuse::class);
+        (new Goal(5, Month::parse('2026-11')))->search(self::work(), Month::parse('2026-12'), self::forecast(), self::promise(...));
+    }
+
+    private static function search(float $visits): GoalAnswer
+    {
+        return (new Goal($visits, Month::parse('2027-05')))
+            ->search(self::work(), Month::parse('2026-12'), self::forecast(), self::promise(...));
+    }
+
+    private static function shareAt(float $capacity, float $visits): float
+    {
+        $placements = (new AutoPlan(6, $capacity))->place(self::work());
+        $totals = self::forecast()->totals(self::promise($placements), Month::parse('2027-05'));
+
+        return \count(array_filter($totals, static fn(float $total): bool => $total >= $visits)) / self::DRAWS;
+    }
+
+    /** @return list<WorkItem> */
+    private static function work(): array
+    {
+        return array_map(static fn(int $number): WorkItem => new WorkItem("page {$number}", 1 + $number % 4, 5.0 + $number), range(1, 60));
+    }
+
+    /**
+     * @param list<Placement> $placements
+     *
+     * @return list<ForecastItem>
+     */
+    private static function promise(array $placements): array
+    {
+        return array_map(static fn(Placement $one): ForecastItem => new ForecastItem(
+            $one->item->name,
+            PlaceGains::allOrNothing(4 * $one->item->expectedGain, .5),
+            .5,
+            Season::steady(),
+            Month::parse('2026-12')->plus($one->ends),
+            2,
+        ), $placements);
+    }
+
+    private static function forecast(): Forecast
+    {
+        return new Forecast(self::DRAWS, .3, 5);
+    }
+}
