@@ -1,4 +1,4 @@
-"""Computes the exports of compare, weigh (by keyword and by topic), topics and model a second time, from the same files, sharing no code with the application.
+"""Computes the exports of compare, weigh (by keyword and by topic), topics, plan and model a second time, from the same files, sharing no code with the application.
 
 Plain Python, one keyword at a time. Reads a folder with files.json (what was imported, in order) and prints JSON.
 """
@@ -377,6 +377,49 @@ for name, rows in by_topic.items():
     effort = DAYS[lead[14].replace(' + links', '')] + (.25 * lead[15] if ' + links' in lead[14] else 0)
     pages_weighed.append([name, lead[0], len(rows), own_page(name), lead[2], lead[3], volume, lead[5], visits, potential, gain, lead[10], expected, priority, horizon, lead[14], effort, None if expected is None else expected / effort, lead[15], wanted])
 pages_weighed.sort(key=lambda r: (0 if r[12] is not None else 1 if r[10] is not None else 2, last(r[13], -1), last(r[10], -1), last(r[7], 1), r[0].encode()))
+
+# The plan: in each month the best choice of what fits, of equal ones the one that takes the better rank first
+def seasonal(name):
+    year = [0] * 12
+    for r in by_topic[name]:
+        months = plan['months'].get(r[0])
+        if months:
+            year = [a + b for a, b in zip(year, months)]
+    return year
+def publish_by(year, ramp, start):
+    mean = sum(year) / 12
+    if not mean or max(year) / mean < 1.5:
+        return None
+    peak = year.index(max(year))
+    month = next(m for m in range(start, start + 36) if (m + ramp) % 12 == peak)
+    return '%04d-%02d' % (month // 12, month % 12 + 1)
+def choose(items, room):
+    best = [[0] * (room + 1) for _ in range(len(items) + 1)]
+    for i in range(len(items) - 1, -1, -1):
+        for c in range(room + 1):
+            best[i][c] = max(best[i + 1][c], items[i][2] + best[i + 1][c - items[i][1]] if items[i][1] <= c else -1)
+    chosen, sofar, floor = [], 0, best[0][room] * (1 - 1e-9)
+    for i, (name, units, value) in enumerate(items):
+        if units <= room and sofar + value + best[i + 1][room - units] >= floor:
+            chosen.append(name)
+            sofar, room = sofar + value, room - units
+    return chosen
+RAMPS = {'new page': 4, 'extend page': 3, 'improve page': 2, 'refresh page': 2, 'merge pages': 2, 'test title': 1}
+row_of = {r[0]: r for r in pages_weighed}
+START, CAPACITY = 12 * 2026 + 11, 12
+waiting = [(r[0], math.ceil(round(2 * r[16], 9)), r[12]) for r in pages_weighed if r[12] is not None and r[12] > 0]
+left_out = [w[0] for w in waiting if w[1] > CAPACITY]
+waiting = [w for w in waiting if w[1] <= CAPACITY]
+top = sorted(waiting, key=lambda w: -w[2] / row_of[w[0]][16])[:500]
+waiting = [w for w in waiting if w in top]
+planned = []
+for month in range(4):
+    chosen = choose(waiting, CAPACITY)
+    waiting = [w for w in waiting if w[0] not in chosen]
+    for name in chosen:
+        r = row_of[name]
+        ramp = RAMPS[r[15].replace(' + links', '')]
+        planned.append(['%04d-%02d' % ((START + month) // 12, (START + month) % 12 + 1), name, r[1], r[2], r[3], r[15], r[16], r[12], r[11], publish_by(seasonal(name), ramp, START)])
 spell = lambda x: 'inf' if x == math.inf else '-inf' if x == -math.inf else x
 told_model = [['rows', model['rows']], ['assumed', model['assumed']], ['effect', book['effect']], ['effect_items', 0]]
 told_model += [['alpha_%d' % c, spell(x)] for c, x in zip(BOUNDS, model['alpha'])]
@@ -384,4 +427,4 @@ told_model += [['beta_' + f, model['beta'].get(f)] for f in ('difficulty', 'auth
 for bound in (3, 10, 20):
     told_model += [['brier_%d' % bound, brier[bound][0]], ['brier_%d_base' % bound, brier[bound][1]]]
 told_model += [['links_a', a], ['links_b', b], ['links_n', len(pairs)], ['comfort', comfort], ['comfort_n', len(shown)]]
-json.dump({'compare': compare, 'weigh': weigh, 'topics': topic, 'pages': pages_weighed, 'model': told_model}, sys.stdout)
+json.dump({'compare': compare, 'weigh': weigh, 'topics': topic, 'pages': pages_weighed, 'plan': planned, 'left_out': left_out, 'model': told_model}, sys.stdout)

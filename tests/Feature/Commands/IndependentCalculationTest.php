@@ -45,6 +45,7 @@ final class IndependentCalculationTest extends TestCase
                     'competitors' => self::RIVALS,
                     'files' => $files,
                     'set_aside' => $setAside,
+                    'months' => self::monthsIn($folder.'/months.csv'),
                     'rulebook' => $this->rulebook($study, $seed),
                     'stems' => (new PostgresStemmer('en'))->stems($words),
                 ],
@@ -77,6 +78,10 @@ final class IndependentCalculationTest extends TestCase
                 $this->exported('reach:weigh', $study, ['--by' => 'topic']),
             ),
         );
+        $planned = ['--start' => '2026-12', '--months' => '4', '--capacity' => '6'];
+        self::assertSameTable($expected['plan'], $this->exported('reach:plan', $study, $planned));
+        $told = $this->commandApart('reach:plan', ['slug' => $study->slug, '--format' => 'json', ...$planned])[2];
+        self::assertSame($expected['left_out'], $told === '' ? [] : json_decode($told, true, 8, JSON_THROW_ON_ERROR)['left_out']);
         self::assertSameTable($expected['model'], $this->exported('reach:model', $study));
         $topics = array_column($this->exported('reach:topics', $study), 0, 1);
         ksort($topics, SORT_STRING);
@@ -105,6 +110,18 @@ final class IndependentCalculationTest extends TestCase
         self::assertSame(0, $code, $said);
 
         return ['feature_clicks' => ['answer' => .6, 'video' => .8], 'scores' => 'stepped', 'effect' => .3, 'model_lambda' => 10.0];
+    }
+
+    /** @return array<string, list<int>> keyword → its monthly volumes */
+    private static function monthsIn(string $path): array
+    {
+        $months = [];
+        foreach (\array_slice(file($path, FILE_IGNORE_NEW_LINES) ?: [], 1) as $line) {
+            $cells = str_getcsv($line, ',', '"', '');
+            $months[(string) $cells[0]] = array_map(intval(...), \array_slice($cells, 4));
+        }
+
+        return $months;
     }
 
     /** @param list<string> $keywords */
@@ -151,6 +168,15 @@ final class IndependentCalculationTest extends TestCase
             array_map(
                 fn(string $keyword): array => [$keyword, self::maybe(mt_rand(0, 900) * 10), self::maybe(mt_rand(0, 1000) / 10), ''],
                 self::some($keywords, 40),
+            ),
+        );
+        $files[] = ['kind' => 'keywords', 'file' => 'months.csv', 'date' => '2026-09-02'];
+        self::save(
+            $folder.'/months.csv',
+            ['keyword', 'volume', 'difficulty', 'cpc', ...array_map(static fn(int $month): string => 'm'.$month, range(1, 12))],
+            array_map(
+                static fn(string $keyword): array => [$keyword, mt_rand(1, 900) * 10, '', '', ...array_map(static fn(): int => mt_rand(0, 99), range(1, 12))],
+                self::some($keywords, 80),
             ),
         );
         $authorities = array_map(
