@@ -128,9 +128,13 @@ final class OddInputTest extends TestCase
 
     public function test_every_clause_stands_any_value(): void
     {
-        foreach (self::CLAUSES as $name) {
-            foreach (['=', '>=', '<='] as $operator) {
-                foreach (self::VALUES as $value) {
+        foreach (self::CLAUSES as $place => $name) {
+            foreach (['=', '>=', '<='] as $turn => $operator) {
+                foreach (self::VALUES as $number => $value) {
+                    // Every value with the first operator; a third of them, another one for each clause, with the others.
+                    if ($turn > 0 && ($place + $turn + $number) % 3 > 0) {
+                        continue;
+                    }
                     $clause = $name.$operator.$value;
                     $answer = $this->getJson("/api/v1/studies/{$this->study->slug}/bench?".http_build_query(['show' => $clause]));
                     self::assertContains($answer->getStatusCode(), [200, 422], $clause.': '.substr((string) $answer->getContent(), 0, 300));
