@@ -32,45 +32,60 @@ final class AccessibilityTest extends BrowserTestCase
         $this->find('[name="email"]');
         $this->check('sign-in');
         $this->signIn($this->makeEditor($study)->email, 'correct horse');
-        foreach (['light', 'dark'] as $scheme) {
-            $this->browser->executeScript('localStorage.setItem("mui-mode", arguments[0])', [$scheme]);
-            $views = [
-                '' => 'Studies and what waits',
-                'gather' => 'What was brought in',
-                'compare?keyword=fountain+pen' => 'Who holds what',
-                'compare?keyword=fountain+pen&dossier=open' => 'Where the figures come from',
-                'weigh' => 'What counts',
-                'plan' => 'The roadmap is empty',
-                'track' => 'Said and happened',
-                'rulebook' => 'Visits and value',
-                'gather?panel=competitors' => 'Look',
-                'gather?panel=clicks' => 'Visits are computed with',
-                'compare?view=pages' => 'Traffic leader',
-                'compare?view=movement' => 'Our gaps that opened',
-                'compare?view=page-one' => 'Ringed',
-                'compare?view=advertising' => 'after the stroke',
-                'weigh?view=map' => 'Areas go with the volume',
-                'weigh?view=shortlist' => 'shortlisted yet',
-                'weigh?view=groups' => 'Mean chance of target',
-                'weigh?view=model' => 'When not to trust it',
-            ];
-            foreach ($views as $view => $shows) {
-                $this->visit($view === '' ? '/' : "/studies/{$study->slug}/{$view}");
-                $this->see($shows);
-                $this->check("{$view} in {$scheme}");
-            }
+        $views = [
+            '' => 'Studies and what waits',
+            'gather' => 'What was brought in',
+            'compare?keyword=fountain+pen' => 'Who holds what',
+            'compare?keyword=fountain+pen&dossier=open' => 'Where the figures come from',
+            'weigh' => 'What counts',
+            'plan' => 'The roadmap is empty',
+            'track' => 'Said and happened',
+            'rulebook' => 'Visits and value',
+            'gather?panel=competitors' => 'Look',
+            'gather?panel=clicks' => 'Visits are computed with',
+            'compare?view=pages' => 'Traffic leader',
+            'compare?view=movement' => 'Our gaps that opened',
+            'compare?view=page-one' => 'Ringed',
+            'compare?view=advertising' => 'after the stroke',
+            'weigh?view=map' => 'Areas go with the volume',
+            'weigh?view=shortlist' => 'shortlisted yet',
+            'weigh?view=groups' => 'Mean chance of target',
+            'weigh?view=model' => 'When not to trust it',
+        ];
+        foreach ($views as $view => $shows) {
+            $this->browser->executeScript('localStorage.setItem("mui-mode", "light")');
+            $this->visit($view === '' ? '/' : "/studies/{$study->slug}/{$view}");
+            $this->see($shows);
+            $this->check("{$view} in light");
+            // As if it was changed elsewhere; in the dark nothing differs but the colours.
+            $this->browser->executeScript(<<<'JS'
+                localStorage.setItem('mui-mode', 'dark');
+                dispatchEvent(new StorageEvent('storage', { key: 'mui-mode', newValue: 'dark' }));
+                JS);
+            $this->await(fn(): ?bool => $this->isDark() ?: null, 'It did not get dark.');
+            // Until colours that change slowly have changed.
+            usleep(350_000);
+            $this->check("{$view} in dark", ['color-contrast']);
         }
         self::assertSame([], $this->found);
     }
 
-    private function check(string $view): void
+    private function isDark(): bool
+    {
+        $script = 'return getComputedStyle(document.body).backgroundColor.match(/\\d+/g).slice(0, 3).every((part) => part < 100)';
+
+        return $this->browser->executeScript($script) === true;
+    }
+
+    /** @param list<string> $rules */
+    private function check(string $view, array $rules = self::RULES): void
     {
         $this->browser->executeScript((string) file_get_contents(base_path('node_modules/axe-core/axe.min.js')));
         /** @var list<array{id: string, nodes: list<array{html: string, failureSummary: string}>}> $violations */
         $violations = $this->browser->executeAsyncScript(
             'const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: arguments[0] }).then((result) => '
                 .'done(result.violations))',
-            [self::RULES],
+            [$rules],
         );
         $found = array_map(
             static fn(array $violation): string => $violation['id'].
