@@ -6,6 +6,7 @@ namespace App\Actions\Exports;
 
 use App\Models\Comparison;
 use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\ListedRows;
 use App\Support\Sentence\Sentence;
 use App\Support\Tabular\Table;
 use GreaterReach\Core\Priority\FitGate;
@@ -14,12 +15,13 @@ use GreaterReach\Core\Priority\Weights;
 /** The same tables as the commands write, left with the rows that the sentence lets through. */
 final readonly class ExportBench
 {
-    /** Place of the keyword in each table that has one. */
-    private const KEYWORD = ['compare' => 0, 'weigh' => 1, 'topics' => 1];
+    /** Place of the keyword, or the topic, in each table that has one. */
+    private const NAME = ['compare' => 0, 'weigh' => 1, 'weigh by topic' => 1, 'topics' => 1];
 
     public function __construct(
         private CompareExport $compare,
         private WeighExport $weigh,
+        private WeighTopicsExport $weighTopics,
         private TopicsExport $topics,
         private ModelExport $model,
     ) {
@@ -29,16 +31,20 @@ final readonly class ExportBench
     {
         $table = match ($export) {
             'weigh' => $this->weigh->table($comparison, $weights, $gate),
+            'weigh by topic' => $this->weighTopics->table($comparison, $weights),
             'topics' => $this->topics->table($comparison),
             'model' => $this->model->table($comparison),
             default => $this->compare->table($comparison),
         };
-        if ($sentence->clauses === [] || ! isset(self::KEYWORD[$export])) {
+        if ($sentence->clauses === [] || ! isset(self::NAME[$export])) {
             return $table;
         }
-        $wanted = (new ComparisonRows($comparison))->query($sentence)->pluck('keyword')->flip()->all();
+        // A topic is let through with any open keyword of it.
+        $wanted = $export === 'weigh by topic'
+            ? ListedRows::of($comparison, $sentence, $gate)->whereNotNull('topic')->distinct()->pluck('topic')
+            : (new ComparisonRows($comparison))->query($sentence)->pluck('keyword');
 
-        return new Table($table->headings, self::only($table->rows, self::KEYWORD[$export], $wanted));
+        return new Table($table->headings, self::only($table->rows, self::NAME[$export], $wanted->flip()->all()));
     }
 
     /**

@@ -30,8 +30,10 @@ final class ExportController extends Controller
         if (preg_match('/^(compare|weigh|topics|model)\.(csv|json|xlsx)$/D', $export, $part) !== 1) {
             abort(404);
         }
+        $request->validate(['by' => ['sometimes', 'in:keyword,topic']]);
         $weights = $this->weights($request, $study);
-        $table = $bench->execute($part[1], $this->shown($study), $this->sentence($request), $weights, $study->rulebook()->fitGate());
+        $kind = $part[1] === 'weigh' && $request->string('by')->value() === 'topic' ? 'weigh by topic' : $part[1];
+        $table = $bench->execute($kind, $this->shown($study), $this->sentence($request), $weights, $study->rulebook()->fitGate());
 
         return $this->download($table, $part[2], $study->slug.'-'.$export, $request->boolean('guard', true));
     }

@@ -9,6 +9,7 @@ use App\Actions\Bench\ReadGroups;
 use App\Actions\Bench\ReadMap;
 use App\Actions\Bench\ReadOpportunities;
 use App\Actions\Bench\ReadSteadiness;
+use App\Actions\Bench\ReadTopics;
 use App\Actions\Tasks\AwaitSteadiness;
 use App\Http\Resources\TaskResource;
 use App\Models\Study;
@@ -41,6 +42,24 @@ final class OpportunityController extends Controller
             'weights' => $weights->toArray(),
             'presets' => array_map(static fn(array $preset): array => Weights::of($preset)->toArray(), Weights::PRESETS),
         ]);
+    }
+
+    /** The same list by topic: the pages to make or to improve. */
+    public function topics(Request $request, Study $study, ReadTopics $read): JsonResponse
+    {
+        $weights = $this->weights($request, $study);
+        $page = $read->execute(
+            $this->shown($study),
+            $this->sentence($request),
+            $weights,
+            $study->rulebook()->fitGate(),
+            max(0, $request->integer('cursor')),
+            min(ReadBench::MOST_ROWS, max(1, $request->integer('limit', 200))),
+            sort: $request->string('sort')->value() ?: ReadTopics::BY_PRIORITY,
+            descending: $request->string('dir')->value() !== 'asc',
+        );
+
+        return new JsonResponse([...$page, 'weights' => $weights->toArray()]);
     }
 
     public function groups(Request $request, Study $study, ReadGroups $read): JsonResponse

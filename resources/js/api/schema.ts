@@ -280,6 +280,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/studies/{slug}/opportunities/topics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        /** One page of the ranked list by topic: the pages to make or to improve */
+        get: operations["showStudyTopicOpportunities"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/studies/{slug}/keyword": {
         parameters: {
             query?: never;
@@ -2495,6 +2515,53 @@ export interface components {
             reach: number;
             reached: boolean;
         };
+        RankedTopic: {
+            rank: number;
+            topic: string;
+            /** @description Its primary keyword or, where that is not open, the open one with the most gain */
+            lead: string;
+            /** @description How many are open: on the ranked list and not set aside */
+            keywords: number;
+            /** @description How many of them are shortlisted */
+            shortlisted: number;
+            /** @description The page of ours that serves it; null where none does */
+            own_url: string | null;
+            /** @description The page of ours that ranks for the lead */
+            lead_url: string | null;
+            /** @description Of the lead */
+            own_position: number | null;
+            /** @description Of the lead */
+            target: number;
+            /** @description Sum over the open keywords, as visits and gains are */
+            volume: number | null;
+            /** @description Of the lead */
+            difficulty: number | null;
+            /** @description Weighted by gain */
+            cpc: number | null;
+            visits_now: number | null;
+            potential: number | null;
+            gain: number | null;
+            /** @description Of the lead: the chance to reach its target */
+            win_chance: number | null;
+            expected_gain: number | null;
+            horizon: string | null;
+            tactic: string;
+            /** @description Of the lead */
+            links_to_earn: number | null;
+            intent: components["schemas"]["Intent"];
+            /** @description Days of work */
+            effort_days: number;
+            /** @description Expected visits a month for a day of work */
+            worth: number | null;
+            priority: number | null;
+            scores: components["schemas"]["Scores"];
+        };
+        TopicPage: {
+            next: string | null;
+            rows: components["schemas"]["RankedTopic"][];
+            total: number;
+            weights: components["schemas"]["Weights"];
+        };
     };
     responses: {
         /** @description Problem details (RFC 9457) */
@@ -2614,6 +2681,8 @@ export type Effect = components['schemas']['Effect'];
 export type PositionModel = components['schemas']['PositionModel'];
 export type Places = components['schemas']['Places'];
 export type FinishedItem = components['schemas']['FinishedItem'];
+export type RankedTopic = components['schemas']['RankedTopic'];
+export type TopicPage = components['schemas']['TopicPage'];
 export type ResponseProblem = components['responses']['Problem'];
 export type $defs = Record<string, never>;
 export interface operations {
@@ -3234,6 +3303,44 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    showStudyTopicOpportunities: {
+        parameters: {
+            query?: {
+                /** @description The sentence: clauses separated by semicolons, such as standing=gap;competitors>=2@20;volume>=100;brands=hide */
+                show?: string;
+                /** @description criterion:weight pairs such as volume:1,ease:1,gain:1; the rulebook's when left out */
+                weights?: string;
+                /** @description As the page before gave it under next */
+                cursor?: string;
+                /** @description Rows of a page, at most 500 */
+                limit?: number;
+                /** @description priority, topic, keywords, own, volume, difficulty, visits, potential, gain, chance, expected, days, worth or links */
+                sort?: string;
+                /** @description asc or desc; unknown is always last */
+                dir?: string;
+            };
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Topics with scores and priority; a topic is shown with any open keyword that fits the sentence */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TopicPage"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
     showStudyKeyword: {
         parameters: {
             query?: {
@@ -3305,6 +3412,8 @@ export interface operations {
                 weights?: string;
                 /** @description 0 gives every value as it is; otherwise text cells of CSV that a spreadsheet would run get an apostrophe */
                 guard?: "0" | "1";
+                /** @description For weigh: keyword, or topic */
+                by?: "keyword" | "topic";
             };
             header?: never;
             path: {
@@ -3339,10 +3448,18 @@ export interface operations {
                 months?: number;
                 /** @description Days of work in each month, 10 */
                 capacity?: number;
-                /** @description First month, YYYY-MM; the present one when left out */
+                /** @description First month, YYYY-MM; the coming one when left out */
                 start?: string;
                 /** @description 0 leaves cells as they are that a spreadsheet would run */
                 guard?: boolean;
+                /** @description topic, the pages, or keyword */
+                by?: "topic" | "keyword";
+                /** @description Visits a month to win: asks for the plan of the smallest capacity that does it */
+                goal?: number;
+                /** @description Month in which the goal is to be reached, YYYY-MM */
+                until?: string;
+                /** @description Share of the draws that must reach the goal, 0.8 */
+                odds?: number;
             };
             header?: never;
             path: {

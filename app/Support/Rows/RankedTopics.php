@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Rows;
+
+use App\Models\Comparison;
+use App\Support\Catalogue\RowCatalogue;
+use App\Support\Database\Figures;
+use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Priority\FitGate;
+use GreaterReach\Core\Priority\Weights;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/** The weighed topics of a comparison in the order of given weights: those of which an open keyword fits the sentence. */
+final readonly class RankedTopics
+{
+    /** What every topic's open keywords fit anyway, so that it need not be asked of them. */
+    private const ALWAYS = ['', 'mark=kept'];
+
+    /** What the list can go by instead of the priority: as it is asked for → column. */
+    public const ORDERS = [
+        'topic' => 'topic',
+        'keywords' => 'keywords',
+        'own' => 'own_position',
+        'volume' => 'volume',
+        'difficulty' => 'difficulty',
+        'visits' => 'visits_now',
+        'potential' => 'potential',
+        'gain' => 'gain',
+        'chance' => 'win_chance',
+        'expected' => 'expected_gain',
+        'days' => 'effort_days',
+        'worth' => 'worth',
+        'links' => 'links_to_earn',
+    ];
+
+    public function __construct(private Comparison $comparison, private Sentence $sentence, private FitGate $gate)
+    {
+    }
+
+    public function count(): int
+    {
+        return $this->fitting()->count();
+    }
+
+    /**
+     * @param ?string $column of the orders; null goes by priority
+     *
+     * @return list<\stdClass> topics with their priority, how many of their open keywords are shortlisted, and the lead's own page
+     */
+    public function page(Weights $weights, int $offset, int $limit, ?string $column = null, bool $descending = true): array
+    {
+        $priority = PrioritySql::expression($weights);
+        $order = $column === null
+            ? PrioritySql::orderBy('priority', 'topic')
+            : $column.($descending ? ' DESC' : ' ASC').' NULLS LAST, topic';
+        $page = DB::query()
+            ->fromSub($this->fitting()->select('comparison_topics.*')->selectRaw("{$priority} AS priority"), 'comparison_topics')
+            ->orderByRaw($order)
+            ->offset($offset)
+            ->limit($limit);
+        $rows = $this->comparison->table()->from('r');
+        $open = ListedRows::condition($this->gate);
+
+        return array_values(
+            DB::query()
+                ->fromSub($page, 'comparison_topics')
+                ->select('comparison_topics.*')
+                ->selectRaw("(SELECT r.own_url FROM {$rows} WHERE r.keyword = comparison_topics.lead) AS lead_url")
+                ->selectRaw(
+                    "(SELECT count(*) FROM {$rows} JOIN decisions d ON d.study_id = ? AND d.keyword = r.keyword AND d.mark = 'shortlisted'
+                        WHERE r.topic = comparison_topics.topic AND {$open}) AS shortlisted",
+                    [$this->comparison->study_id],
+                )
+                ->orderByRaw($order)
+                ->get()
+                ->all(),
+        );
+    }
+
+    private function fitting(): Builder
+    {
+        $topics = DB::table(DB::raw(TopicRows::from($this->comparison)));
+        if (\in_array((string) $this->sentence, self::ALWAYS, true)) {
+            return $topics;
+        }
+        $keywords = ListedRows::of($this->comparison, $this->sentence, $this->gate)
+            ->select('comparison_rows.topic')
+            ->whereNotNull('comparison_rows.topic');
+
+        return $topics->whereIn('comparison_topics.topic', $keywords);
+    }
+
+    /** @return array<string, ?float> criterion → score */
+    public static function scores(\stdClass $topic): array
+    {
+        $scores = [];
+        foreach (RowCatalogue::scores() as $column) {
+            $scores[substr($column, \strlen('score_'))] = Figures::float($topic->{$column});
+        }
+
+        return $scores;
+    }
+}

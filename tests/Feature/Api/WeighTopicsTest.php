@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Api;
+
+use App\Models\Study;
+use Tests\TestCase;
+
+/** The ranked list by topic: what a page, made or to be made, brings with all its open keywords. */
+final class WeighTopicsTest extends TestCase
+{
+    private Study $study;
+    private string $path;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->study = $this->makeStudy(['inkmoor.example']);
+        $ours = "keyword,position,url,volume,difficulty\nfountain pen,12,https://quillfair.example/pens,1000,20\n"
+            ."best fountain pen,14,https://quillfair.example/pens,500,18\nblue ink,30,https://quillfair.example/ink,400,35\n"
+            ."pen case,1,https://quillfair.example/pens,90,10\n";
+        $theirs = "keyword,position,url,volume,difficulty\nfountain pen,3,https://inkmoor.example/pens,1000,20\n"
+            ."best fountain pen,2,https://inkmoor.example/pens,500,18\nblue ink,4,https://inkmoor.example/ink,400,35\n"
+            ."pen case,5,https://inkmoor.example/pens,90,10\nwax,9,https://inkmoor.example/wax,,\n";
+        $this->import($this->study, $ours, options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
+        $this->import($this->study, $theirs, options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
+        $this->command('reach:weigh', ['slug' => $this->study->slug]);
+        $this->actingAs($this->makeEditor($this->study));
+        $this->path = "/api/v1/studies/{$this->study->slug}/opportunities/topics";
+    }
+
+    public function test_a_topic_sums_its_open_keywords_and_is_led_by_its_primary(): void
+    {
+        $page = $this->getJson($this->path)->assertOk()->json();
+        self::assertSame(['fountain pen', 'blue ink', 'wax'], array_column($page['rows'], 'topic'));
+        [$pens, , $wax] = $page['rows'];
+        // Where we are first nothing is open.
+        self::assertSame(
+            [2, 1500, 'https://quillfair.example/pens', 12, 0, 'fountain pen'],
+            [$pens['keywords'], $pens['volume'], $pens['own_url'], $pens['own_position'], $pens['shortlisted'], $pens['lead']],
+        );
+        $single = $this->keywords('topic=fountain pen');
+        self::assertEqualsWithDelta(array_sum(array_column($single, 'expected_gain')), $pens['expected_gain'], 1e-9);
+        self::assertEqualsWithDelta($pens['expected_gain'] / $pens['effort_days'], $pens['worth'], 1e-9);
+        self::assertSame([null, null, null, null], [$wax['volume'], $wax['gain'], $wax['expected_gain'], $wax['own_url']]);
+    }
+
+    public function test_setting_a_keyword_aside_corrects_its_topic_at_once_and_undoing_puts_it_back(): void
+    {
+        $before = $this->getJson($this->path)->json('rows');
+        $change = $this->decide(['fountain pen'], ['mark' => 'set aside']);
+        $after = array_column($this->getJson($this->path)->json('rows'), null, 'topic');
+        self::assertSame([1, 500, 'best fountain pen'], [
+            $after['fountain pen']['keywords'], $after['fountain pen']['volume'], $after['fountain pen']['lead'],
+        ]);
+        self::assertSame(
+            array_diff_key(array_column($before, null, 'topic')['blue ink'], ['rank' => 1]),
+            array_diff_key($after['blue ink'], ['rank' => 1]),
+            'No other topic changed.',
+        );
+        $this->decide(['best fountain pen'], ['mark' => 'set aside']);
+        self::assertSame(['blue ink', 'wax'], array_column($this->getJson($this->path)->json('rows'), 'topic'), 'None is open any more.');
+        $this->postJson("/api/v1/studies/{$this->study->slug}/decisions/undo", [])->assertStatus(422);
+        $this->decide(['best fountain pen'], ['mark' => null]);
+        $this->postJson("/api/v1/studies/{$this->study->slug}/decisions/undo", ['change' => $change])->assertOk();
+        self::assertEquals($before, $this->getJson($this->path)->json('rows'));
+    }
+
+    public function test_a_keyword_that_changes_its_topic_takes_its_figures_along(): void
+    {
+        $this->decide(['best fountain pen'], ['topic' => 'blue ink']);
+        $moved = array_column($this->getJson($this->path)->json('rows'), null, 'topic');
+        self::assertSame([1, 2, 900], [$moved['fountain pen']['keywords'], $moved['blue ink']['keywords'], $moved['blue ink']['volume']]);
+        $this->decide(['best fountain pen', 'fountain pen'], ['topic' => 'writing']);
+        $named = array_column($this->getJson($this->path)->json('rows'), null, 'topic');
+        self::assertSame(['fountain pen', 2], [$named['writing']['lead'], $named['writing']['keywords']], 'The most volume leads.');
+        self::assertArrayNotHasKey('fountain pen', $named);
+        $corrected = $this->getJson($this->path)->json('rows');
+        $this->study->refresh()->touchData();
+        $this->command('reach:weigh', ['slug' => $this->study->slug]);
+        self::assertEquals($corrected, $this->getJson($this->path)->json('rows'), 'Made anew it comes to the same.');
+    }
+
+    public function test_the_sentence_the_weights_and_the_headings_order_it(): void
+    {
+        $topics = fn(string $query): array => array_column($this->getJson("{$this->path}?{$query}")->assertOk()->json('rows'), 'topic');
+        self::assertSame(['blue ink'], $topics('show='.urlencode('own>=20')));
+        self::assertSame(['fountain pen'], $topics('show='.urlencode('volume<=600;volume>=450')), 'With any keyword that fits.');
+        self::assertSame(['wax', 'fountain pen', 'blue ink'], $topics('sort=topic&dir=desc&limit=3'));
+        self::assertSame(['blue ink', 'fountain pen', 'wax'], $topics('sort=difficulty&dir=desc'));
+        self::assertSame(['fountain pen'], $topics('limit=1'));
+        self::assertSame('1', $this->getJson("{$this->path}?limit=1")->json('next'));
+        self::assertSame(2, $this->getJson("{$this->path}?limit=1&cursor=1")->json('rows.0.rank'));
+        $this->getJson("{$this->path}?sort=luck")->assertStatus(422);
+        $this->getJson("{$this->path}?weights=luck:1")->assertStatus(422);
+    }
+
+    public function test_a_shortlisted_keyword_is_counted_on_its_page(): void
+    {
+        $this->decide(['blue ink'], ['mark' => 'shortlisted']);
+        self::assertSame([0, 1, 0], array_column($this->getJson($this->path)->json('rows'), 'shortlisted'));
+    }
+
+    public function test_the_export_has_the_same_topics_narrowed_by_the_sentence(): void
+    {
+        $export = "/api/v1/studies/{$this->study->slug}/exports/weigh";
+        $rows = $this->get("{$export}.json?by=topic")->assertOk()->streamedContent();
+        self::assertSame(
+            array_column($this->getJson($this->path)->json('rows'), 'expected_gain'),
+            array_column(json_decode($rows, true, 8, JSON_THROW_ON_ERROR), 'expected_gain'),
+        );
+        $some = $this->get("{$export}.csv?by=topic&show=".urlencode('own>=20'))->streamedContent();
+        self::assertSame(['blue ink'], array_column(self::readCsv($some), 'topic'));
+        $this->getJson("{$export}.csv?by=page")->assertStatus(422);
+    }
+
+    public function test_a_goal_is_asked_for_as_an_export(): void
+    {
+        $plan = "/api/v1/studies/{$this->study->slug}/exports/plan.json";
+        $json = $this->get("{$plan}?start=2026-12&goal=1&until=2027-06&odds=.1")->assertOk()->streamedContent();
+        self::assertSame('fountain pen', json_decode($json, true, 8, JSON_THROW_ON_ERROR)[0]['item']);
+        $this->getJson("{$plan}?goal=5")->assertStatus(422);
+        $this->getJson("{$plan}?goal=0&until=2027-06")->assertStatus(422);
+        $this->getJson("{$plan}?start=2026-12&goal=5&until=2026-11")->assertStatus(422);
+        $this->getJson("{$plan}?by=page")->assertStatus(422);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function keywords(string $show): array
+    {
+        return $this->getJson("/api/v1/studies/{$this->study->slug}/opportunities?".http_build_query(['show' => $show]))->json('rows');
+    }
+
+    /**
+     * @param list<string>         $keywords
+     * @param array<string, mixed> $decision
+     */
+    private function decide(array $keywords, array $decision): int
+    {
+        return $this->postJson("/api/v1/studies/{$this->study->slug}/decisions", ['keywords' => $keywords, ...$decision])
+            ->assertOk()
+            ->json('change');
+    }
+}
