@@ -30,6 +30,41 @@ final class WeighTest extends BrowserTestCase
         $this->see('Where the figures come from');
     }
 
+    public function test_pages_open_in_place_and_are_shortlisted_and_set_aside_whole(): void
+    {
+        $study = $this->opened('weigh');
+        $this->await(fn(): ?bool => $this->keywords() !== [] ?: null, 'There is no list.');
+        $this->press('g');
+        $this->see('Page for');
+        $first = $this->await(
+            fn(): ?string => str_starts_with($this->keywords()[0] ?? '', 'page ') ? substr($this->keywords()[0], 5) : null,
+            'There are no pages.',
+        );
+        $pages = \count($this->keywords());
+        $this->press('j'.WebDriverKeys::ENTER);
+        $open = $this->await(
+            fn(): ?array => \count($this->keywords()) > $pages ? array_slice($this->keywords(), 1, \count($this->keywords()) - $pages) : null,
+            'The page did not open into its keywords.',
+        );
+        $marked = static fn(string $mark): array => DB::table('decisions')
+            ->where('study_id', $study->id)
+            ->where('mark', $mark)
+            ->orderBy('keyword')
+            ->pluck('keyword')
+            ->all();
+        sort($open);
+        $this->press('s');
+        $this->await(static fn(): ?bool => $marked('shortlisted') === $open ?: null, 'Not all its keywords were shortlisted.');
+        $this->see(\count($open).' of '.\count($open));
+        $this->press('x');
+        $this->await(fn(): ?bool => ! \in_array('page '.$first, $this->keywords(), true) ?: null, 'What is set aside whole is no page to make.');
+        $this->press('u');
+        $this->await(fn(): ?bool => \in_array('page '.$first, $this->keywords(), true) ?: null, 'It did not come back.');
+        $this->press('g');
+        $this->see('Opportunities, best first');
+        $this->await(fn(): ?bool => \in_array($open[0], $this->keywords(), true) ?: null, 'The keywords are not listed.');
+    }
+
     public function test_a_line_round_areas_of_the_map_shortlists_them(): void
     {
         $study = $this->opened('weigh?view=map');

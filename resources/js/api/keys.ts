@@ -33,6 +33,7 @@ export type StudyPart =
   | 'tags'
   | 'task'
   | 'tasks'
+  | 'topics'
   | 'track'
   | 'weight-presets';
 

@@ -24,6 +24,7 @@ const keys: [string, string][] = [
   ['[, ]', 'in Plan: move the chosen card a month back or on'],
   ['r', 'the rulebook of the study'],
   ['d', 'in Weigh: leave difficulty out, or bring it back'],
+  ['g', 'in Weigh: pages, or single keywords'],
   ['p', 'in Weigh: pin above the order, or let go'],
   ['?', 'this list'],
 ];

@@ -16,7 +16,19 @@ type RowList = InfiniteData<{ rows: Row[] }>;
 /** Lists whose rows bear what was decided about them. */
 const listed: StudyPart[] = ['bench', 'opportunities'];
 
-const touched: StudyPart[] = [...listed, 'keyword', 'itself', 'summary', 'tags', 'page-one', 'groups', 'map', 'steadiness', 'comparison'];
+const touched: StudyPart[] = [
+  ...listed,
+  'topics',
+  'keyword',
+  'itself',
+  'summary',
+  'tags',
+  'page-one',
+  'groups',
+  'map',
+  'steadiness',
+  'comparison',
+];
 
 /**
  * Decides about keywords and takes decisions back. What is on the screen changes at once; requests follow one after the other

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
-import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useQuery, type InfiniteData, type UseInfiniteQueryResult } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { address } from '../../api/client';
-import { opportunitiesQuery, steadinessQuery } from './queries';
-import type { Comparison, Study } from '../../api/schema';
+import { opportunitiesQuery, steadinessQuery, topicsQuery } from './queries';
+import type { Comparison, Opportunity, OpportunityPage, Steadiness, Study, Task } from '../../api/schema';
 import { Bench } from '../../shared/Bench';
 import { sideBySide } from '../../shared/layout';
 import { BarActions, DownloadButton } from '../../shared/BarActions';
@@ -24,10 +24,19 @@ import { opportunityColumns } from './columns';
 import { GroupsView } from './GroupsView';
 import { MapView } from './MapView';
 import { ModelView } from './ModelView';
+import { PagesView } from './PagesView';
 import { ShortlistView } from './ShortlistView';
 import { spellWeights, type Weights } from './weights.logic';
 
-const views = { list: 'List', map: 'Map', groups: 'Groups', shortlist: 'Shortlist', 'page-one': 'Page one', model: 'Model' };
+const views = {
+  pages: 'Pages',
+  list: 'Keywords',
+  map: 'Map',
+  groups: 'Groups',
+  shortlist: 'Shortlist',
+  'page-one': 'Page one',
+  model: 'Model',
+};
 const startSentence = 'mark=kept';
 const none: Weights = {};
 
@@ -48,7 +57,15 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const isOpen = params.get('dossier') === 'open';
   const sort = params.get('sort') ?? 'priority';
   const dir = params.get('dir') === 'asc' ? 'asc' : 'desc';
-  const list = useInfiniteQuery(opportunitiesQuery(study.slug, comparison.id, show, asked, sort, dir));
+  const isByPage = view === 'pages';
+  const ranked = opportunitiesQuery(study.slug, comparison.id, show, asked, isByPage ? 'priority' : sort, isByPage ? 'desc' : dir);
+  const list = useInfiniteQuery(ranked);
+  const pages = useInfiniteQuery({
+    ...topicsQuery(study.slug, comparison.id, show, asked, isByPage ? sort : 'priority', isByPage ? dir : 'desc'),
+    enabled: isByPage,
+  }).data?.pages[0]?.total;
+  // Each list has orders of its own.
+  const turnTo = (next: string) => change({ view: next === 'list' ? null : next, sort: null, dir: null, keyword: null, dossier: null });
   const steadiness = useQuery(steadinessQuery(study.slug, comparison.id, show, asked)).data;
   const decisions = useDecisions(study.slug);
   const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
@@ -57,45 +74,59 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const total = first?.total;
   const domains = comparison.domains.map((domain) => domain.entry);
   const current = rows.find((row) => row.keyword === keyword);
-  const columns = useMemo(() => opportunityColumns(weights, steadiness), [weights, steadiness]);
   const setWeights = (next: Weights) => change({ weights: spellWeights(next) });
-  const { fetchNextPage, hasNextPage, isFetchingNextPage } = list;
-  const more = useCallback(() => {
-    if (hasNextPage && !isFetchingNextPage) {
-      void fetchNextPage();
-    }
-  }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
   useListKeys({
-    current,
+    current: isByPage && !isOpen ? undefined : current,
     onMark: decisions.mark,
     onUndo: decisions.undo,
     onClose: () => change({ dossier: null }, true),
     more: {
       p: () => current !== undefined && decisions.decide({ keywords: [current.keyword] }, { pinned: !current.pinned }),
+      g: () => turnTo(isByPage ? 'list' : 'pages'),
       d: () => setWeights({ ...weights, ease: (weights.ease ?? 0) > 0 ? 0 : 1 }),
     },
   });
   return (
     <>
       <SentenceBar
-        subject="Opportunities, best first,"
+        subject={isByPage ? 'Pages, best first, with a keyword' : 'Opportunities, best first,'}
         show={show}
         onChange={(next, isStep) => change({ show: next }, !isStep)}
-        count={total}
-        of={comparison.summary.keywords}
+        count={isByPage ? pages : total}
+        of={isByPage ? comparison.summary.topics : comparison.summary.keywords}
         hidden={0}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
         <BarActions>
           <LensMenu study={study} show={show} onChoose={(next) => change({ show: next })} />
-          <DownloadButton href={address(`studies/${study.slug}/exports/weigh.csv`, { show, weights: asked })}>Export CSV</DownloadButton>
-          <ViewSwitch views={views} view={view} onChange={(next) => change({ view: next === 'list' ? null : next })} />
+          <DownloadButton
+            href={address(`studies/${study.slug}/exports/weigh.csv`, { show, weights: asked, ...(isByPage ? { by: 'topic' } : {}) })}
+          >
+            Export CSV
+          </DownloadButton>
+          <ViewSwitch views={views} view={view} onChange={turnTo} />
         </BarActions>
       </SentenceBar>
       {decisions.error !== null && <Failed error={decisions.error} />}
       <Box sx={sideBySide}>
-        {!isOpen && view === 'list' && <Balance study={study} weights={weights} presets={first?.presets ?? {}} onChange={setWeights} />}
+        {!isOpen && (view === 'list' || isByPage) && (
+          <Balance study={study} weights={weights} presets={first?.presets ?? {}} onChange={setWeights} />
+        )}
         <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
+          {isByPage && (
+            <PagesView
+              study={study}
+              comparison={comparison}
+              show={show}
+              asked={asked}
+              weights={weights}
+              sort={sort}
+              dir={dir}
+              decisions={decisions}
+              onSort={(by, direction) => change({ sort: by === 'priority' ? null : by, dir: direction })}
+              onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)}
+            />
+          )}
           {view === 'map' && (
             <MapView
               study={study}
@@ -136,27 +167,19 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
             />
           )}
           {view === 'model' && <ModelView study={study} comparison={comparison} />}
-          {view === 'list' && <CurveOffer study={study} />}
-          {view === 'list' && list.isPending && <Waiting what="Ranking the opportunities" />}
           {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
-          {view === 'list' && list.isSuccess && rows.length === 0 && (
-            <Empty title="No opportunity fits this sentence">
-              Take a clause out of the sentence above, or press z to go back to what it was.
-            </Empty>
-          )}
-          {view === 'list' && rows.length > 0 && (
-            <Bench
-              label="Opportunities"
-              columns={columns}
+          {view === 'list' && (
+            <KeywordsView
+              study={study}
+              list={list}
               rows={rows}
-              total={total ?? rows.length}
-              rowKey={(row) => row.keyword}
+              weights={weights}
+              steadiness={steadiness}
               selected={keyword}
-              onSelect={(row) => change({ keyword: row.keyword }, true)}
-              onOpen={(row) => change({ keyword: row.keyword, dossier: 'open' }, isOpen)}
-              onEnd={more}
-              sort={{ by: sort, dir, onChange: (by, direction) => change({ sort: by === 'priority' ? null : by, dir: direction }) }}
-              isMuted={(row) => row.mark === 'set aside'}
+              sort={sort}
+              dir={dir}
+              onChange={change}
+              isOpen={isOpen}
             />
           )}
         </Box>
@@ -172,6 +195,56 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
           />
         )}
       </Box>
+    </>
+  );
+}
+
+interface KeywordsProps {
+  study: Study;
+  list: UseInfiniteQueryResult<InfiniteData<OpportunityPage>>;
+  rows: Opportunity[];
+  weights: Weights;
+  steadiness: Steadiness | Task | undefined;
+  selected: string | null;
+  sort: string;
+  dir: string;
+  isOpen: boolean;
+  onChange: ReturnType<typeof useUrlState>[1];
+}
+
+/** The ranked list, keyword by keyword. */
+function KeywordsView({ study, list, rows, weights, steadiness, selected, sort, dir, isOpen, onChange }: KeywordsProps) {
+  const columns = useMemo(() => opportunityColumns(weights, steadiness), [weights, steadiness]);
+  const { fetchNextPage, hasNextPage, isFetchingNextPage } = list;
+  const more = useCallback(() => {
+    if (hasNextPage && !isFetchingNextPage) {
+      void fetchNextPage();
+    }
+  }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
+  return (
+    <>
+      <CurveOffer study={study} />
+      {list.isPending && <Waiting what="Ranking the opportunities" />}
+      {list.isSuccess && rows.length === 0 && (
+        <Empty title="No opportunity fits this sentence">
+          Take a clause out of the sentence above, or press z to go back to what it was.
+        </Empty>
+      )}
+      {rows.length > 0 && (
+        <Bench
+          label="Opportunities"
+          columns={columns}
+          rows={rows}
+          total={list.data?.pages[0]?.total ?? rows.length}
+          rowKey={(row) => row.keyword}
+          selected={selected}
+          onSelect={(row) => onChange({ keyword: row.keyword }, true)}
+          onOpen={(row) => onChange({ keyword: row.keyword, dossier: 'open' }, isOpen)}
+          onEnd={more}
+          sort={{ by: sort, dir, onChange: (by, direction) => onChange({ sort: by === 'priority' ? null : by, dir: direction }) }}
+          isMuted={(row) => row.mark === 'set aside'}
+        />
+      )}
     </>
   );
 }

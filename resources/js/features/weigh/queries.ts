@@ -20,6 +20,21 @@ export const opportunitiesQuery = (slug: string, comparison: number, show: strin
     placeholderData: (before) => before,
   });
 
+export const topicsQuery = (slug: string, comparison: number, show: string, weights: string, sort: string, dir: string) =>
+  infiniteQueryOptions({
+    queryKey: keys.part(slug, 'topics', comparison, show, weights, sort, dir),
+    queryFn: ({ pageParam, signal }) =>
+      told(
+        api.GET('/studies/{slug}/opportunities/topics', {
+          params: { path: { slug }, query: { show, weights, sort, dir, cursor: pageParam, limit: pageSize } },
+          signal,
+        }),
+      ),
+    initialPageParam: '',
+    getNextPageParam: (last) => last.next,
+    placeholderData: (before) => before,
+  });
+
 export const groupsQuery = (slug: string, comparison: number, show: string, by: string) =>
   queryOptions({
     queryKey: keys.part(slug, 'groups', comparison, show, by),

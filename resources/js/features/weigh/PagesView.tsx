@@ -1,0 +1,90 @@
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { useCallback, useMemo, useState } from 'react';
+import type { Comparison, Opportunity, RankedTopic, Study } from '../../api/schema';
+import { Bench } from '../../shared/Bench';
+import { Empty, Failed, Waiting } from '../../shared/Notice';
+import { useHotkeys } from '../../shared/useHotkeys';
+import type { useDecisions } from '../decisions/useDecisions';
+import { pageColumns } from './pageColumns';
+import { aboutPage, lineKey, linesOf, type PageLine } from './pages.logic';
+import { opportunitiesQuery, topicsQuery } from './queries';
+import type { Weights } from './weights.logic';
+
+interface Props {
+  study: Study;
+  comparison: Comparison;
+  show: string;
+  asked: string;
+  weights: Weights;
+  sort: string;
+  dir: string;
+  decisions: ReturnType<typeof useDecisions>;
+  onSort: (by: string, dir: string) => void;
+  onKeyword: (keyword: string) => void;
+}
+
+const noPages: RankedTopic[] = [];
+const noKeywords: Opportunity[] = [];
+
+/** The ranked list by topic: each the page that serves it, made or to be made, opened in place into its keywords. */
+export function PagesView({ study, comparison, show, asked, weights, sort, dir, decisions, onSort, onKeyword }: Props) {
+  const [selected, setSelected] = useState<string | null>(null);
+  const [opened, setOpened] = useState<string | null>(null);
+  const list = useInfiniteQuery(topicsQuery(study.slug, comparison.id, show, asked, sort, dir));
+  const inside = useInfiniteQuery({
+    ...opportunitiesQuery(study.slug, comparison.id, aboutPage(opened ?? ''), asked),
+    enabled: opened !== null,
+  });
+  const pages = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? noPages, [list.data]);
+  const keywords = useMemo(() => inside.data?.pages.flatMap((page) => page.rows) ?? noKeywords, [inside.data]);
+  const lines = useMemo(() => linesOf(pages, opened, keywords), [pages, opened, keywords]);
+  const columns = useMemo(() => pageColumns(weights, opened), [weights, opened]);
+  const { fetchNextPage, hasNextPage, isFetchingNextPage } = list;
+  const more = useCallback(() => {
+    if (hasNextPage && !isFetchingNextPage) {
+      void fetchNextPage();
+    }
+  }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
+  const current = lines.find((line) => lineKey(line) === selected);
+  const flip = (mark: 'shortlisted' | 'set aside') => {
+    if (current?.kind === 'keyword') {
+      decisions.mark([current.keyword.keyword], current.keyword.mark === mark ? null : mark);
+    } else if (current !== undefined) {
+      const isMarked = mark === 'shortlisted' && current.page.shortlisted === current.page.keywords;
+      decisions.decide({ show: aboutPage(current.page.topic) }, { mark: isMarked ? null : mark });
+    }
+  };
+  const open = (line: PageLine) => {
+    setSelected(lineKey(line));
+    if (line.kind === 'keyword') {
+      onKeyword(line.keyword.keyword);
+    } else {
+      setOpened(line.page.topic === opened ? null : line.page.topic);
+    }
+  };
+  useHotkeys({ s: () => flip('shortlisted'), x: () => flip('set aside'), u: decisions.undo });
+  if (list.isPending) {
+    return <Waiting what="Ranking the pages" />;
+  }
+  if (list.isError) {
+    return <Failed error={list.error} onRetry={() => void list.refetch()} />;
+  }
+  if (pages.length === 0) {
+    return <Empty title="No page fits this sentence">Take a clause out of the sentence above, or press z to go back to what it was.</Empty>;
+  }
+  return (
+    <Bench
+      label="Pages to make or to improve"
+      columns={columns}
+      rows={lines}
+      total={(list.data.pages[0]?.total ?? pages.length) + lines.length - pages.length}
+      rowKey={lineKey}
+      selected={selected}
+      onSelect={(line) => setSelected(lineKey(line))}
+      onOpen={open}
+      onEnd={more}
+      sort={{ by: sort, dir, onChange: onSort }}
+      isMuted={(line) => line.kind === 'keyword' && line.keyword.mark === 'set aside'}
+    />
+  );
+}

@@ -1,0 +1,151 @@
+import type { Scores } from '../../api/schema';
+import type { Column } from '../../shared/Bench';
+import { decimal, estimate, position, whole } from '../../shared/format';
+import { MarkSign } from '../decisions/MarkSign';
+import { chanceWords, shortChance } from '../keyword/chance';
+import { countWords, ownPageWords, shortCount, type PageLine } from './pages.logic';
+import { PriorityBar } from './PriorityBar';
+import type { Weights } from './weights.logic';
+
+/** What stays longest where there is little room. */
+const dearest = ['priority', 'worth', 'expected', 'keywords', 'page', 'gain', 'chance', 'days', 'tactic', 'volume', 'move', 'horizon'];
+
+interface Figures {
+  priority: number | null;
+  scores: Scores;
+  own: number | null;
+  target: number | null;
+  volume: number | null;
+  difficulty: number | null;
+  gain: number | null;
+  chance: number | null;
+  expected: number | null;
+  horizon: string | null;
+  tactic: string | null;
+}
+
+/** What a page and a keyword both have. */
+function figuresOf(line: PageLine): Figures {
+  const it = line.kind === 'page' ? line.page : line.keyword;
+  return {
+    priority: it.priority,
+    scores: it.scores,
+    own: (line.kind === 'page' ? line.page.own_position : line.keyword.positions[0]) ?? null,
+    target: it.target,
+    volume: it.volume,
+    difficulty: it.difficulty,
+    gain: it.gain,
+    chance: it.win_chance,
+    expected: it.expected_gain,
+    horizon: it.horizon,
+    tactic: it.tactic,
+  };
+}
+
+function Name({ line, opened }: { line: PageLine; opened: string | null }) {
+  if (line.kind === 'keyword') {
+    return (
+      <span title={line.keyword.keyword} style={{ paddingLeft: 24 }}>
+        {line.keyword.keyword}
+      </span>
+    );
+  }
+  const isOpen = line.page.topic === opened;
+  const lead = line.page.lead === line.page.topic ? '' : `, led by ${line.page.lead}`;
+  return (
+    <strong title={`${line.page.topic}${lead}`}>
+      <span role="img" aria-label={isOpen ? 'open' : 'closed'} style={{ display: 'inline-block', width: 16 }}>
+        {isOpen ? '–' : '+'}
+      </span>
+      {line.page.topic}
+    </strong>
+  );
+}
+
+/** Columns of the list of pages, each with how early it goes where there is little room. */
+export function pageColumns(weights: Weights, opened: string | null): Column<PageLine>[] {
+  const ofPage = (cell: (page: Extract<PageLine, { kind: 'page' }>['page']) => React.ReactNode) => (line: PageLine) =>
+    line.kind === 'page' ? cell(line.page) : '';
+  const figure = (cell: (figures: Figures) => React.ReactNode) => (line: PageLine) => cell(figuresOf(line));
+  const all: Column<PageLine>[] = [
+    {
+      key: 'rank',
+      heading: '',
+      track: '44px',
+      isNumber: true,
+      cell: (line) => (line.kind === 'page' ? whole(line.page.rank) : <MarkSign mark={line.keyword.mark} />),
+    },
+    {
+      key: 'topic',
+      sort: 'topic',
+      startsAscending: true,
+      heading: 'Page for',
+      track: 'minmax(210px, 2fr)',
+      cell: (line) => <Name line={line} opened={opened} />,
+    },
+    {
+      key: 'keywords',
+      sort: 'keywords',
+      heading: 'Open',
+      track: '62px',
+      isNumber: true,
+      cell: ofPage((page) => <span title={countWords(page)}>{shortCount(page)}</span>),
+    },
+    {
+      key: 'page',
+      heading: 'Our page',
+      track: 'minmax(84px, 1fr)',
+      cell: ofPage((page) => <span title={ownPageWords(page).long}>{ownPageWords(page).short}</span>),
+    },
+    {
+      key: 'priority',
+      sort: 'priority',
+      heading: 'Priority, 0–5',
+      track: '124px',
+      cell: figure((it) => <PriorityBar priority={it.priority} scores={it.scores} weights={weights} />),
+    },
+    { key: 'expected', sort: 'expected', heading: 'Expected', track: '74px', isNumber: true, cell: figure((it) => estimate(it.expected)) },
+    {
+      key: 'worth',
+      sort: 'worth',
+      heading: 'Worth',
+      track: '60px',
+      isNumber: true,
+      cell: ofPage((page) => <span title="Visits a month to expect for a day of work">{estimate(page.worth)}</span>),
+    },
+    { key: 'days', sort: 'days', heading: 'Days', track: '52px', isNumber: true, cell: ofPage((page) => decimal(page.effort_days, 2)) },
+    { key: 'gain', sort: 'gain', heading: 'Gain', track: '60px', isNumber: true, cell: figure((it) => estimate(it.gain)) },
+    {
+      key: 'chance',
+      sort: 'chance',
+      heading: 'Chance',
+      track: '88px',
+      isNumber: true,
+      cell: figure((it) => <span title={chanceWords(it.chance, it.target)}>{shortChance(it.chance, it.target)}</span>),
+    },
+    { key: 'volume', sort: 'volume', heading: 'Volume', track: '66px', isNumber: true, cell: figure((it) => whole(it.volume)) },
+    {
+      key: 'move',
+      sort: 'own',
+      startsAscending: true,
+      heading: 'We → target',
+      track: '80px',
+      isNumber: true,
+      cell: figure((it) => `${position(it.own)} → ${position(it.target)}`),
+    },
+    {
+      key: 'difficulty',
+      sort: 'difficulty',
+      startsAscending: true,
+      heading: 'Difficulty',
+      track: '72px',
+      isNumber: true,
+      cell: figure((it) => decimal(it.difficulty)),
+    },
+    { key: 'horizon', heading: 'Horizon', track: '84px', cell: figure((it) => it.horizon ?? '·') },
+    { key: 'tactic', heading: 'Tactic', track: '142px', cell: figure((it) => it.tactic ?? '·') },
+    { key: 'links', sort: 'links', heading: 'Links', track: '50px', isNumber: true, cell: ofPage((page) => whole(page.links_to_earn)) },
+  ];
+  const rank = (key: string) => (dearest.includes(key) ? dearest.indexOf(key) : dearest.length);
+  return all.map((column) => (['rank', 'topic'].includes(column.key) ? column : { ...column, rank: rank(column.key) }));
+}

@@ -1,0 +1,48 @@
+import type { Opportunity, RankedTopic } from '../../api/schema';
+import { pathOf } from '../../shared/format';
+import { spell } from '../sentence/sentence.logic';
+
+/** A line of the list of pages: a page, or one of the keywords that it opens into. */
+export type PageLine = { kind: 'page'; page: RankedTopic } | { kind: 'keyword'; keyword: Opportunity };
+
+export function lineKey(line: PageLine): string {
+  return line.kind === 'page' ? `page ${line.page.topic}` : line.keyword.keyword;
+}
+
+/** The pages in their order, the keywords of the one that is open below it. */
+export function linesOf(pages: RankedTopic[], opened: string | null, keywords: Opportunity[]): PageLine[] {
+  return pages.flatMap((page): PageLine[] => [{ kind: 'page', page }, ...(page.topic === opened ? within(page, keywords) : [])]);
+}
+
+function within(page: RankedTopic, keywords: Opportunity[]): PageLine[] {
+  // While those of another page are still on the screen, none of them belongs here.
+  return keywords.filter((keyword) => keyword.topic === page.topic).map((keyword) => ({ kind: 'keyword', keyword }));
+}
+
+/** The sentence for the open keywords of a page. */
+export function aboutPage(topic: string): string {
+  return spell([
+    { name: 'topic', operator: '=', value: topic },
+    { name: 'mark', operator: '=', value: 'kept' },
+  ]);
+}
+
+/** Which page of ours serves a topic, as short as it can be told. */
+export function ownPageWords(page: RankedTopic): { short: string; long: string } {
+  if (page.own_url === null) {
+    return { short: 'new page', long: 'No page of ours stands within 50 for any keyword of it' };
+  }
+  const other = page.lead_url !== null && page.lead_url !== page.own_url ? `; for ${page.lead} it is ${page.lead_url}` : '';
+  return { short: pathOf(page.own_url), long: `${page.own_url} brings most visits of it now${other}` };
+}
+
+/** The same where there is little room. */
+export function shortCount(page: RankedTopic): string {
+  return page.shortlisted === 0 ? String(page.keywords) : `${page.shortlisted} of ${page.keywords}`;
+}
+
+/** How many keywords are open, and how many of these are shortlisted. */
+export function countWords(page: RankedTopic): string {
+  const open = page.keywords === 1 ? '1 keyword' : `${page.keywords} keywords`;
+  return page.shortlisted === 0 ? open : `${open}, ${page.shortlisted} shortlisted`;
+}
