@@ -12,12 +12,14 @@ enum ImportKind: string
     case Results = 'results';
     case Performance = 'performance';
     case Domains = 'domains';
+    case Links = 'links';
 
     /** @var array<string, string> kind → what a file of it is often called */
     private const NAME_SIGNS = [
         'results' => '/page.?one|results/i',
         'performance' => '/performance|clicks/i',
         'domains' => '/domains|authority/i',
+        'links' => '/links/i',
         'keywords' => '/keyword/i',
     ];
 
@@ -94,6 +96,20 @@ enum ImportKind: string
                 self::referringDomains(),
                 new Field('backlinks', FieldType::Count, false, ['links', 'totalbacklinks', 'externalbacklinks']),
                 new Field('brand_terms', FieldType::BrandTerms, false, ['brands', 'brand', 'brandterm']),
+            ],
+            self::Links => [
+                new Field('linking_domain', FieldType::Domain, true, [
+                    'linkingsite',
+                    'sourcedomain',
+                    'sourcesite',
+                    'referringdomain',
+                    'referringsite',
+                    'fromdomain',
+                ]),
+                new Field('target_url', FieldType::Url, true, ['targetpage', 'linkedpage', 'linkedurl', 'linksto', 'tourl']),
+                self::authority(),
+                new Field('anchor', FieldType::Text, false, ['anchortext', 'linktext']),
+                self::date(),
             ],
         };
     }

@@ -38,6 +38,14 @@
             @endforeach
         </ul>
     @endforeach
+    @if ($prospects !== [])
+        <h2>Whom to ask for a link</h2>
+        <ul>
+            @foreach ($prospects as $prospect)
+                <li>{{ $prospect }}</li>
+            @endforeach
+        </ul>
+    @endif
     @if ($brief['page_one'] !== [])
         <h2>Page one</h2>
         <table>

@@ -43,7 +43,11 @@ final class WeighTest extends BrowserTestCase
         $pages = \count($this->keywords());
         $this->press('j'.WebDriverKeys::ENTER);
         $open = $this->await(
-            fn(): ?array => \count($this->keywords()) > $pages ? array_slice($this->keywords(), 1, \count($this->keywords()) - $pages) : null,
+            function () use ($pages): ?array {
+                $lines = $this->keywords();
+
+                return \count($lines) > $pages ? \array_slice($lines, 1, \count($lines) - $pages) : null;
+            },
             'The page did not open into its keywords.',
         );
         $marked = static fn(string $mark): array => DB::table('decisions')
@@ -57,7 +61,7 @@ final class WeighTest extends BrowserTestCase
         $this->await(static fn(): ?bool => $marked('shortlisted') === $open ?: null, 'Not all its keywords were shortlisted.');
         $this->see(\count($open).' of '.\count($open));
         $this->press('x');
-        $this->await(fn(): ?bool => ! \in_array('page '.$first, $this->keywords(), true) ?: null, 'What is set aside whole is no page to make.');
+        $this->await(fn(): ?bool => ! \in_array('page '.$first, $this->keywords(), true) ?: null, 'Set aside whole it is still listed.');
         $this->press('u');
         $this->await(fn(): ?bool => \in_array('page '.$first, $this->keywords(), true) ?: null, 'It did not come back.');
         $this->press('g');

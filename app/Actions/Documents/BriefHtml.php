@@ -20,6 +20,7 @@ final class BriefHtml
             'brief' => $brief,
             'facts' => BriefText::of($brief),
             'written' => BriefText::written($brief),
+            'prospects' => BriefText::prospects($brief),
             'nonce' => $nonce,
         ])->render();
     }

@@ -75,6 +75,10 @@ final class BriefMarkdown
                 ...array_map(static fn(string $heading): string => '- '.self::plain($heading), $rival['headings']),
             );
         }
+        if ($brief['prospects'] !== []) {
+            $asked = array_map(static fn(string $line): string => '- '.self::plain($line), BriefText::prospects($brief));
+            array_push($lines, '', '## Whom to ask for a link', '', ...$asked);
+        }
         if ($brief['page_one'] !== []) {
             array_push($lines, '', '## Page one', '', '| place | page | strength | referring domains |', '|---:|---|---:|---:|');
             foreach ($brief['page_one'] as $result) {

@@ -67,6 +67,10 @@ final class BriefOdt
             $this->heading(2, 'To beat: '.$rival['url']);
             array_map($this->paragraph(...), $rival['headings']);
         }
+        if ($brief['prospects'] !== []) {
+            $this->heading(2, 'Whom to ask for a link');
+            array_map($this->paragraph(...), BriefText::prospects($brief));
+        }
         if ($brief['page_one'] !== []) {
             $this->pageOne($brief['page_one']);
         }

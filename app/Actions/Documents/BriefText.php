@@ -42,6 +42,21 @@ final class BriefText
     /**
      * @param Brief $brief
      *
+     * @return list<string> whom to ask for a link, a line each
+     */
+    public static function prospects(array $brief): array
+    {
+        return array_map(static fn(array $one): string => sprintf(
+            '%s%s links to %d of the pages that lead',
+            $one['domain'],
+            $one['authority'] === null ? '' : " (authority {$one['authority']})",
+            \count($one['pages']),
+        ), $brief['prospects']);
+    }
+
+    /**
+     * @param Brief $brief
+     *
      * @return array<string, string> heading → text, empty ones left out
      */
     public static function written(array $brief): array

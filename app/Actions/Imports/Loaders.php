@@ -24,6 +24,7 @@ final readonly class Loaders
             ImportKind::Keywords => new KeywordsLoader($order),
             ImportKind::Results => new ResultsLoader($order),
             ImportKind::Performance => new PerformanceLoader($order),
+            ImportKind::Links => new LinksLoader($order, $this->suffixes),
             ImportKind::Domains => new DomainsLoader($order, $domains, $this->suffixes, $this->choose),
         };
     }
@@ -43,6 +44,7 @@ final readonly class Loaders
             ImportKind::Results => ResultsLoader::class,
             ImportKind::Performance => PerformanceLoader::class,
             ImportKind::Domains => DomainsLoader::class,
+            ImportKind::Links => LinksLoader::class,
         };
     }
 }

@@ -16,6 +16,7 @@ use App\Support\Sources\SourceProblem;
 use App\Support\Sources\Sources;
 use GreaterReach\Core\Site\PublicSuffixList;
 use GreaterReach\Core\Terms\HtmlHeadings;
+use GreaterReach\Core\Winning\LinkProspect;
 use GreaterReach\Core\Winning\PagesToBeat;
 
 /**
@@ -26,17 +27,23 @@ use GreaterReach\Core\Winning\PagesToBeat;
  *     links_to_earn: ?int, effort_days: float}
  * @phpstan-type BriefKeyword array{keyword: string, volume: ?int, own_position: ?int, potential: ?float}
  * @phpstan-type Rival array{url: string, headings: list<string>}
+ * @phpstan-type Prospect array{domain: string, authority: ?float, pages: list<string>}
  * @phpstan-type Brief array{item: BriefItem, topic: ?string, intent: ?string, stage: ?string, our_page: ?string, our_position: ?int,
  *     target: ?int, gain: float, keywords: list<BriefKeyword>, traffic_leader: string, page_one: list<ShownResult>,
- *     rivals: list<Rival>, questions: list<string>, publish_by: ?string, written: object}
+ *     rivals: list<Rival>, prospects: list<Prospect>, questions: list<string>, publish_by: ?string, written: object}
  */
 final readonly class ReadBrief
 {
     private const RIVALS = 3;
     private const KEYWORDS = 60;
+    private const PROSPECTS = 20;
 
-    public function __construct(private ReadPageOne $pageOne, private Sources $sources, private PublicSuffixList $suffixes)
-    {
+    public function __construct(
+        private ReadPageOne $pageOne,
+        private Sources $sources,
+        private PublicSuffixList $suffixes,
+        private ReadLinkProspects $prospects,
+    ) {
     }
 
     /** @return Brief */
@@ -64,6 +71,7 @@ final readonly class ReadBrief
             'traffic_leader' => $keywords[0]->keyword ?? $item->keyword,
             'page_one' => $results,
             'rivals' => $this->rivals(PagesToBeat::of($urls, $study->ownDomain()->toEntry($this->suffixes))),
+            'prospects' => $comparison === null ? [] : $this->prospects($study, $comparison, $topic, $urls),
             'questions' => $this->questions($study, $item->keyword),
             'publish_by' => $facts
                 ->season($item->keyword)
@@ -139,6 +147,21 @@ final readonly class ReadBrief
         }
 
         return $rivals;
+    }
+
+    /**
+     * @param list<string> $pageOne
+     *
+     * @return list<Prospect> the most useful of those who could be asked for a link
+     */
+    private function prospects(Study $study, Comparison $comparison, string $topic, array $pageOne): array
+    {
+        $found = \array_slice($this->prospects->execute($study, $comparison, $topic, $pageOne), 0, self::PROSPECTS);
+
+        return array_map(
+            static fn(LinkProspect $one): array => ['domain' => $one->domain, 'authority' => $one->authority, 'pages' => $one->pages],
+            $found,
+        );
     }
 
     /** @return list<string> */

@@ -139,6 +139,7 @@ final readonly class PullStudy
         }
         $host = $part->domain?->toEntry($this->suffixes)->host ?? '';
         match ($part->kind) {
+            ImportKind::Links => throw new \LogicException('No source is asked for links.'),
             ImportKind::Domains => $folder->append($part->name, $this->figures($order, $source), null),
             ImportKind::Rankings => $this->pages(
                 $part,

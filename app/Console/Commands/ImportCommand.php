@@ -17,7 +17,7 @@ use Symfony\Component\Console\Exception\InvalidOptionException;
 final class ImportCommand extends ReachCommand
 {
     protected $signature = 'reach:import {slug : Short name of the study} {file : The file to read}
-        {--kind= : rankings, keywords, results, performance or domains}
+        {--kind= : rankings, keywords, results, performance, domains or links}
         {--domain= : Domain of rows that name none}
         {--date= : Day of rows that have none, YYYY-MM-DD; today when left out}
         {--channel=organic : organic or paid, for rows that say neither}

@@ -1425,6 +1425,13 @@ export interface components {
             our_page: string | null;
             our_position: number | null;
             page_one: components["schemas"]["PageOneResult"][];
+            /** @description Whom to ask for a link: who links to pages that lead here and to none of ours, the most useful first */
+            prospects: {
+                authority: number | null;
+                /** @description Registrable */
+                domain: string;
+                pages: string[];
+            }[];
             publish_by: string | null;
             questions: string[];
             rivals: {

@@ -175,7 +175,13 @@ final class IndependentCalculationTest extends TestCase
             $folder.'/months.csv',
             ['keyword', 'volume', 'difficulty', 'cpc', ...array_map(static fn(int $month): string => 'm'.$month, range(1, 12))],
             array_map(
-                static fn(string $keyword): array => [$keyword, mt_rand(1, 900) * 10, '', '', ...array_map(static fn(): int => mt_rand(0, 99), range(1, 12))],
+                static fn(string $keyword): array => [
+                    $keyword,
+                    mt_rand(1, 900) * 10,
+                    '',
+                    '',
+                    ...array_map(static fn(): int => mt_rand(0, 99), range(1, 12)),
+                ],
                 self::some($keywords, 80),
             ),
         );

@@ -104,7 +104,13 @@ final class PlanByHandTest extends TestCase
             $weighed = $opportunities[$row['item']];
             self::assertSame(self::days($weighed), (float) $row['effort_days'], $row['item']);
             self::assertSame(
-                [$weighed['tactic'], $weighed['lead'] ?? $row['item'], $weighed['keywords'] ?? '1', $weighed['expected_gain'], $weighed['win_chance']],
+                [
+                    $weighed['tactic'],
+                    $weighed['lead'] ?? $row['item'],
+                    $weighed['keywords'] ?? '1',
+                    $weighed['expected_gain'],
+                    $weighed['win_chance'],
+                ],
                 [$row['tactic'], $row['lead'], $row['keywords'], $row['expected_gain'], $row['win_chance']],
             );
         }

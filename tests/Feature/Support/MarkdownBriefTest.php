@@ -35,6 +35,7 @@ final class MarkdownBriefTest extends TestCase
             'keywords' => [['keyword' => 'pen', 'volume' => null, 'own_position' => 7, 'potential' => null]],
             'questions' => ['how to hold a pen'],
             'rivals' => [['url' => 'https://a.example/x_y', 'headings' => ['One', 'Two']]],
+            'prospects' => [['domain' => 'my_club.example', 'authority' => null, 'pages' => ['https://a.example/x_y']]],
             'page_one' => [
                 [
                     'position' => 1,
@@ -56,6 +57,7 @@ final class MarkdownBriefTest extends TestCase
                 '| pen | · | 7 |',
                 '- how to hold a pen',
                 '## To beat: https://a.example/x\\_y',
+                '- my\\_club.example links to 1 of the pages that lead',
                 '| 1 | https://a.example/ | · | 3 |',
             ] as $line
         ) {

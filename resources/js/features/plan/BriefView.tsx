@@ -98,6 +98,20 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
           ))}
         </Box>
       ))}
+      {brief.prospects.length > 0 && (
+        <>
+          <Heading>Whom to ask for a link</Heading>
+          <PlainTable label="Whom to ask for a link" headings={['Site', 'Authority', 'Pages that lead']} numbers={[1, 2]}>
+            {brief.prospects.map((prospect) => (
+              <tr key={prospect.domain}>
+                <td>{prospect.domain}</td>
+                <td>{decimal(prospect.authority, 0)}</td>
+                <td title={prospect.pages.join(', ')}>{whole(prospect.pages.length)}</td>
+              </tr>
+            ))}
+          </PlainTable>
+        </>
+      )}
       {brief.page_one.length > 0 && (
         <>
           <Heading>Page one</Heading>
