@@ -34,9 +34,38 @@ final class Knapsack
         if ($all <= $capacity) {
             return $items;
         }
+        $items = self::thatMatter($items, $weights, $values, $capacity);
         $best = self::fromHere($items, $weights, $values, $capacity);
 
         return self::preferred($items, $weights, $values, $capacity, $best);
+    }
+
+    /**
+     * Of items of one weight no more can be taken than fit; those that bring less than so many others are left out, but for what counts as
+     * equal.
+     *
+     * @param list<int>         $items
+     * @param array<int, int>   $weights
+     * @param array<int, float> $values
+     *
+     * @return list<int>
+     */
+    private static function thatMatter(array $items, array $weights, array $values, int $capacity): array
+    {
+        $byWeight = [];
+        foreach ($items as $item) {
+            $byWeight[$weights[$item]][] = $values[$item];
+        }
+        $alike = self::ALIKE * array_sum($values);
+        $least = [];
+        foreach ($byWeight as $weight => $ofWeight) {
+            rsort($ofWeight, SORT_NUMERIC);
+            $least[$weight] = ($ofWeight[intdiv($capacity, max(1, $weight)) - 1] ?? 0.0) - $alike;
+        }
+
+        return array_values(
+            array_filter($items, static fn(int $item): bool => $weights[$item] === 0 || $values[$item] >= $least[$weights[$item]]),
+        );
     }
 
     /**

@@ -35,6 +35,9 @@ final class WeighTopics
     public function execute(Study $study, Comparison $comparison): void
     {
         $this->write($study, $comparison, null);
+        if ($comparison->has_own_rows) {
+            DB::statement('ANALYZE '.TopicRows::TABLE);
+        }
     }
 
     /**

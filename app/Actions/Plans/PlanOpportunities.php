@@ -49,8 +49,11 @@ final readonly class PlanOpportunities
         $units = new PlanUnits($study, $comparison, $isByTopic);
         $work = $units->work();
         $promises = new UnitPromises($study, $units, new Promises($study, $models), $start);
+        $months = $start->until($goal->until) + 1;
+        // Nearly all that smaller capacities place, looked up at once.
+        $promises->of((new AutoPlan($months, Goal::MOST_DAYS))->place($work));
         $answer = $goal->search($work, $start, Promises::forecast($study), $promises->of(...));
-        $plan = new AutoPlan($start->until($goal->until) + 1, $answer->capacity);
+        $plan = new AutoPlan($months, $answer->capacity);
 
         return new ProposedPlan(self::rows($study, $units, $answer->placements, $start), self::names($plan->leftOut($work)), $answer);
     }

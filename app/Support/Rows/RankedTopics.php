@@ -90,7 +90,8 @@ final readonly class RankedTopics
             ->select('comparison_rows.topic')
             ->whereNotNull('comparison_rows.topic');
 
-        return $topics->whereIn('comparison_topics.topic', $keywords);
+        // Found once, as a list: nothing is known yet of how many topics a new comparison has.
+        return $topics->whereRaw("comparison_topics.topic = ANY (ARRAY({$keywords->toSql()}))", $keywords->getBindings());
     }
 
     /** @return array<string, ?float> criterion → score */

@@ -54,9 +54,9 @@ final class ComparisonPartsTest extends TestCase
 
     public function test_nothing_is_left_behind(): void
     {
-        $before = glob(sys_get_temp_dir().'/reach-*', GLOB_ONLYDIR);
+        $before = self::folders();
         $this->made($this->filled(), 2);
-        self::assertSame($before, glob(sys_get_temp_dir().'/reach-*', GLOB_ONLYDIR));
+        self::assertSame([], array_diff(self::folders(), $before));
     }
 
     public function test_a_failing_process_fails_the_comparison_and_what_was_on_show_stays(): void
@@ -64,7 +64,7 @@ final class ComparisonPartsTest extends TestCase
         $study = $this->filled();
         $shown = $this->made($study, 1)->id;
         // The others read the study as it was given to them, so an impossible setting stops them only.
-        $folders = glob(sys_get_temp_dir().'/reach-*', GLOB_ONLYDIR);
+        $folders = self::folders();
         putenv('DB_PASSWORD=wrong');
         $_ENV['DB_PASSWORD'] = 'wrong';
         try {
@@ -77,7 +77,7 @@ final class ComparisonPartsTest extends TestCase
             $_ENV['DB_PASSWORD'] = config('database.connections.pgsql.password');
         }
         self::assertSame($shown, $study->refresh()->comparison_id);
-        self::assertSame($folders, glob(sys_get_temp_dir().'/reach-*', GLOB_ONLYDIR));
+        self::assertSame([], array_diff(self::folders(), $folders));
         self::assertSame($study->id, $this->made($study, 2)->study_id, 'The next attempt finds nothing in its way.');
     }
 
@@ -95,7 +95,7 @@ final class ComparisonPartsTest extends TestCase
                 options: ['--domain' => $domain],
             );
         }
-        $folders = glob(sys_get_temp_dir().'/reach-*', GLOB_ONLYDIR);
+        $folders = self::folders();
         config(['reach.rankings_alone' => 1, 'reach.comparison_processes' => 2]);
         try {
             app(EnsureComparison::class)->execute(
@@ -107,9 +107,17 @@ final class ComparisonPartsTest extends TestCase
             self::assertSame('stopped after 5000', $stop->getMessage());
         }
         self::assertSame([], self::workers());
-        self::assertSame($folders, glob(sys_get_temp_dir().'/reach-*', GLOB_ONLYDIR));
+        self::assertSame([], array_diff(self::folders(), $folders), 'A folder was left behind.');
         self::assertNull($study->refresh()->comparison_id);
         self::assertSame(0, DB::table('comparisons')->where('study_id', $study->id)->count());
+    }
+
+    /** @return list<string> those that comparisons work in */
+    private static function folders(): array
+    {
+        $names = glob(sys_get_temp_dir().'/reach-*', GLOB_ONLYDIR) ?: [];
+
+        return array_values(array_filter($names, static fn(string $name): bool => preg_match('~/reach-[0-9a-f]{16}$~D', $name) === 1));
     }
 
     /** @return list<string> command lines of processes that this one started for parts of a comparison and that still run */
