@@ -152,7 +152,8 @@ final class StudyExplainer
     {
         return new Explanation(
             'forecast',
-            'Σ win chance × gain × season × min(1, months since done ÷ ramp), drawn with each item won or not and its volume uncertain.',
+            'Σ gain × season × min(1, months since done ÷ ramp), drawn: an item moves or not, by the effect; if it does, to a place that '
+                .'the position model draws; its volume is uncertain. The mean takes the expected gain.',
             [new Input('items', $items), new Input('draws', $draws), new Input('spread of the volume', $sigma, 'sigma of its logarithm')],
             [
                 \sprintf(
@@ -164,7 +165,7 @@ final class StudyExplainer
                     Explanation::number($band->mean),
                 ),
             ],
-            ['Items are won independently of each other.'],
+            ['Items move independently of each other.'],
         );
     }
 

@@ -82,7 +82,7 @@
                 <tr><td>{{ $name }}</td>@foreach ($forecast as $month)<td class="n">{{ $number($month[$key]) }}</td>@endforeach</tr>
             @endforeach
         </table>
-        <p class="muted">Items are won independently of each other; a win brings the visits of the position aimed at.</p>
+        <p class="muted">Items move independently of each other, or not at all; those that move come to places that the position model draws.</p>
     @endif
 </section>
 @endsection

@@ -51,6 +51,8 @@ final class WeighTopics
             return;
         }
         DB::transaction(function () use ($study, $comparison, $topics): void {
+            // One after the other: who comes second finds what the first has written.
+            DB::statement('SELECT pg_advisory_xact_lock(hashtextextended(?, 0))', ["topics of {$comparison->id}"]);
             $named = json_encode($topics, JSON_THROW_ON_ERROR);
             DB::delete(
                 'DELETE FROM '.TopicRows::TABLE.' WHERE comparison_id = ? AND topic IN (SELECT json_array_elements_text(?::json))',
@@ -164,13 +166,12 @@ final class WeighTopics
         // The potential holds volume and clicks left; the curve's share of the first place makes visits of it.
         $rows = RowStream::of(<<<SQL
             SELECT DISTINCT ON (topic) topic, url FROM (
-                SELECT r.topic, k.url, min(k.position) AS best,
-                    round(sum(coalesce(r.potential, 0) * (?::float8[])[k.position]) * {$decimals}) AS visits
-                FROM {$comparison->table()->from('r')} JOIN (
-                    SELECT keyword, url, min(position) AS position FROM rankings
-                    WHERE study_id = ? AND snapshot_id = ? AND url IS NOT NULL GROUP BY keyword, url
-                ) k ON k.keyword = r.keyword
-                WHERE r.topic IS NOT NULL {$wanted} GROUP BY r.topic, k.url HAVING min(k.position) <= {$near}
+                SELECT topic, url, min(best) AS best, round(sum(potential * (?::float8[])[best]) * {$decimals}) AS visits FROM (
+                    SELECT r.topic, k.url, k.keyword, min(k.position) AS best, coalesce(max(r.potential), 0) AS potential
+                    FROM {$comparison->table()->from('r')} JOIN rankings k ON k.keyword = r.keyword
+                    WHERE k.study_id = ? AND k.snapshot_id = ? AND k.url IS NOT NULL AND r.topic IS NOT NULL {$wanted}
+                    GROUP BY r.topic, k.url, k.keyword
+                ) places GROUP BY topic, url HAVING min(best) <= {$near}
             ) pages ORDER BY topic, visits DESC, best, url
             SQL, [
             '{'.implode(',', array_map(Figures::exact(...), $shares)).'}',

@@ -86,7 +86,7 @@ final readonly class PlanFacts
         return $this->effort;
     }
 
-    /** Visits a month when it is won; 0 while nothing is known. */
+    /** Visits a month that the target brings; 0 while nothing is known. */
     public function gain(string $keyword): float
     {
         return $this->rows[$keyword]->gain ?? 0.0;

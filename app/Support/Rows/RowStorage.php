@@ -51,6 +51,8 @@ final class RowStorage
         foreach (self::ORDERS as $column => $order) {
             DB::statement("CREATE INDEX ON {$table} ({$column} {$order} NULLS LAST, keyword)");
         }
+        // The keywords of one topic, when a decision corrects it.
+        DB::statement("CREATE INDEX ON {$table} (topic)");
         // All that the ranked list goes by, whatever the weights, cell by cell of the scores.
         DB::statement(
             'CREATE INDEX ON '.$table.' ('.RowCatalogue::CELL.", keyword) INCLUDE (expected_gain, gain, difficulty, ".
