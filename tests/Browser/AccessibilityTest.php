@@ -47,7 +47,7 @@ final class AccessibilityTest extends BrowserTestCase
             'compare?view=movement' => 'Our gaps that opened',
             'compare?view=page-one' => 'Ringed',
             'compare?view=advertising' => 'after the stroke',
-            'weigh?view=pages' => 'Page for',
+            'weigh?view=list' => 'Opportunities, best first',
             'weigh?view=map' => 'Areas go with the volume',
             'weigh?view=shortlist' => 'shortlisted yet',
             'weigh?view=groups' => 'Mean chance of target',

@@ -82,10 +82,10 @@ final class FirstRoundTest extends BrowserTestCase
         );
         $this->command('reach:weigh', ['slug' => $study->slug]);
         $this->signIn($this->makeEditor($study, 'reader')->email, 'correct horse');
-        $this->visit("/studies/{$study->slug}/weigh?weights=volume:1");
+        $this->visit("/studies/{$study->slug}/weigh?view=list&weights=volume:1");
         $this->see('5.00');
         self::assertSame(['big and hard', 'small and easy'], $this->keywords());
-        $this->visit("/studies/{$study->slug}/weigh?weights=ease:1");
+        $this->visit("/studies/{$study->slug}/weigh?view=list&weights=ease:1");
         $this->see('5.00');
         self::assertSame(['small and easy', 'big and hard'], $this->keywords());
         $this->find('[aria-label="ease 5 of 5"]');

@@ -26,7 +26,7 @@ final class QuickHandsTest extends BrowserTestCase
     public function test_every_key_acts_on_the_row_it_was_meant_for(): void
     {
         $study = $this->opened();
-        foreach (['compare' => 'Who holds what', 'weigh' => 'What counts'] as $stage => $shows) {
+        foreach (['compare' => 'Who holds what', 'weigh?view=list' => 'What counts'] as $stage => $shows) {
             DB::table('decisions')->where('study_id', $study->id)->delete();
             $this->visit("/studies/{$study->slug}/{$stage}");
             $this->see($shows);
@@ -78,7 +78,7 @@ final class QuickHandsTest extends BrowserTestCase
     public function test_a_second_press_within_a_second_takes_nothing_back(): void
     {
         $study = $this->opened();
-        $this->visit("/studies/{$study->slug}/weigh");
+        $this->visit("/studies/{$study->slug}/weigh?view=list");
         $this->await(fn(): ?bool => \count($this->keywords()) >= self::ROWS ?: null, 'Too few rows.');
         $this->press('jss');
         $this->await(
@@ -104,7 +104,7 @@ final class QuickHandsTest extends BrowserTestCase
             ...array_map(static fn(int $place): array => ['j', $place], $down),
             ...array_map(static fn(int $place): array => ['k', $place], array_reverse(\array_slice($down, 0, -1))),
         ];
-        foreach (['compare', 'weigh'] as $stage) {
+        foreach (['compare', 'weigh?view=list'] as $stage) {
             $this->show(1280, 800);
             $this->visit("/studies/{$study->slug}/{$stage}");
             $rows = $this->await(fn(): ?array => \count($this->keywords()) >= self::ROWS ? $this->keywords() : null, 'Too few rows.');
@@ -179,6 +179,7 @@ final class QuickHandsTest extends BrowserTestCase
             'compare?view=page-one',
             'compare?view=advertising',
             'weigh',
+            'weigh?view=list',
             'weigh?keyword=pen+1&dossier=open',
             'weigh?view=map',
             'weigh?view=groups',

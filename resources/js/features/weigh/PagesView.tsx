@@ -19,6 +19,8 @@ interface Props {
   sort: string;
   dir: string;
   decisions: ReturnType<typeof useDecisions>;
+  /** Whether a dossier is open, which then follows the keyword selected. */
+  isOpen: boolean;
   onSort: (by: string, dir: string) => void;
   onKeyword: (keyword: string) => void;
 }
@@ -27,7 +29,7 @@ const noPages: RankedTopic[] = [];
 const noKeywords: Opportunity[] = [];
 
 /** The ranked list by topic: each the page that serves it, made or to be made, opened in place into its keywords. */
-export function PagesView({ study, comparison, show, asked, weights, sort, dir, decisions, onSort, onKeyword }: Props) {
+export function PagesView({ study, comparison, show, asked, weights, sort, dir, decisions, isOpen, onSort, onKeyword }: Props) {
   const [selected, setSelected] = useState<string | null>(null);
   const [opened, setOpened] = useState<string | null>(null);
   const list = useInfiniteQuery(topicsQuery(study.slug, comparison.id, show, asked, sort, dir));
@@ -54,6 +56,12 @@ export function PagesView({ study, comparison, show, asked, weights, sort, dir, 
       decisions.decide({ show: aboutPage(current.page.topic) }, { mark: isMarked ? null : mark });
     }
   };
+  const select = (line: PageLine) => {
+    setSelected(lineKey(line));
+    if (isOpen && line.kind === 'keyword') {
+      onKeyword(line.keyword.keyword);
+    }
+  };
   const open = (line: PageLine) => {
     setSelected(lineKey(line));
     if (line.kind === 'keyword') {
@@ -62,7 +70,7 @@ export function PagesView({ study, comparison, show, asked, weights, sort, dir, 
       setOpened(line.page.topic === opened ? null : line.page.topic);
     }
   };
-  useHotkeys({ s: () => flip('shortlisted'), x: () => flip('set aside'), u: decisions.undo });
+  useHotkeys({ s: () => flip('shortlisted'), x: () => flip('set aside') });
   if (list.isPending) {
     return <Waiting what="Ranking the pages" />;
   }
@@ -80,7 +88,7 @@ export function PagesView({ study, comparison, show, asked, weights, sort, dir, 
       total={(list.data.pages[0]?.total ?? pages.length) + lines.length - pages.length}
       rowKey={lineKey}
       selected={selected}
-      onSelect={(line) => setSelected(lineKey(line))}
+      onSelect={select}
       onOpen={open}
       onEnd={more}
       sort={{ by: sort, dir, onChange: onSort }}

@@ -52,31 +52,26 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const [params, change] = useUrlState();
   const show = params.get('show') ?? startSentence;
   const asked = params.get('weights') ?? '';
-  const view = params.get('view') ?? 'list';
+  const view = params.get('view') ?? 'pages';
   const keyword = params.get('keyword');
   const isOpen = params.get('dossier') === 'open';
   const sort = params.get('sort') ?? 'priority';
   const dir = params.get('dir') === 'asc' ? 'asc' : 'desc';
   const isByPage = view === 'pages';
-  const ranked = opportunitiesQuery(study.slug, comparison.id, show, asked, isByPage ? 'priority' : sort, isByPage ? 'desc' : dir);
-  const list = useInfiniteQuery(ranked);
-  const pages = useInfiniteQuery({
-    ...topicsQuery(study.slug, comparison.id, show, asked, isByPage ? sort : 'priority', isByPage ? dir : 'desc'),
-    enabled: isByPage,
-  }).data?.pages[0]?.total;
+  const { list, rows, pages } = useLists(study, comparison, { show, asked, sort, dir, isByPage });
+  // The list of pages acts on its own lines.
+  const current = isByPage ? undefined : rows.find((row) => row.keyword === keyword);
   // Each list has orders of its own.
-  const turnTo = (next: string) => change({ view: next === 'list' ? null : next, sort: null, dir: null, keyword: null, dossier: null });
+  const turnTo = (next: string) => change({ view: next === 'pages' ? null : next, sort: null, dir: null, keyword: null, dossier: null });
   const steadiness = useQuery(steadinessQuery(study.slug, comparison.id, show, asked)).data;
   const decisions = useDecisions(study.slug);
-  const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
   const first = list.data?.pages[0];
   const weights = first?.weights ?? none;
   const total = first?.total;
   const domains = comparison.domains.map((domain) => domain.entry);
-  const current = rows.find((row) => row.keyword === keyword);
   const setWeights = (next: Weights) => change({ weights: spellWeights(next) });
   useListKeys({
-    current: isByPage && !isOpen ? undefined : current,
+    current,
     onMark: decisions.mark,
     onUndo: decisions.undo,
     onClose: () => change({ dossier: null }, true),
@@ -123,6 +118,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
               sort={sort}
               dir={dir}
               decisions={decisions}
+              isOpen={isOpen}
               onSort={(by, direction) => change({ sort: by === 'priority' ? null : by, dir: direction })}
               onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)}
             />
@@ -135,7 +131,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
               weights={asked}
               selected={keyword}
               onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)}
-              onTopic={(topic) => change({ show: spell([{ name: 'topic', operator: '=', value: topic }]), view: null })}
+              onTopic={(topic) => change({ show: spell([{ name: 'topic', operator: '=', value: topic }]), view: 'list' })}
               onShortlist={(keywords) => decisions.mark(keywords, 'shortlisted')}
             />
           )}
@@ -144,7 +140,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
               study={study}
               comparison={comparison}
               show={show}
-              onOpen={(clause) => change({ show: add(show, clause), view: null })}
+              onOpen={(clause) => change({ show: add(show, clause), view: 'list' })}
               onTopic={(topic, into) => decisions.decide({ show: `topic=${topic}` }, { topic: into })}
             />
           )}
@@ -197,6 +193,23 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
       </Box>
     </>
   );
+}
+
+interface Asked {
+  show: string;
+  asked: string;
+  sort: string;
+  dir: string;
+  isByPage: boolean;
+}
+
+/** The ranked list, and how many pages there are where these are listed. Each list has orders of its own. */
+function useLists(study: Study, comparison: Comparison, { show, asked, sort, dir, isByPage }: Asked) {
+  const [bySort, byDir] = isByPage ? ['priority', 'desc'] : [sort, dir];
+  const list = useInfiniteQuery(opportunitiesQuery(study.slug, comparison.id, show, asked, bySort, byDir));
+  const topics = useInfiniteQuery({ ...topicsQuery(study.slug, comparison.id, show, asked, sort, dir), enabled: isByPage });
+  const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
+  return { list, rows, pages: topics.data?.pages[0]?.total };
 }
 
 interface KeywordsProps {
