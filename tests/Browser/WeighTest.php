@@ -28,6 +28,8 @@ final class WeighTest extends BrowserTestCase
         $this->see('no hurry');
         $this->click('[data-keyword="big pen"]');
         $this->see('Where the figures come from');
+        $fits = 'const list = document.querySelector("[role=table]"); return list.scrollWidth <= list.clientWidth;';
+        $this->await(fn(): ?bool => $this->browser->executeScript($fits) === true ?: null, 'Beside the dossier columns are cut off.');
     }
 
     public function test_pages_open_in_place_and_are_shortlisted_and_set_aside_whole(): void

@@ -5,6 +5,7 @@ import { rowHeight } from '../theme/theme';
 import { listHeight } from './layout';
 import { fitting, inPlaceOrder, layOut, nextPlace, placesFor } from './tracks.logic';
 import { useHotkeys } from './useHotkeys';
+import { useRoom } from './useRoom';
 
 export interface Column<Row> {
   key: string;
@@ -66,7 +67,7 @@ export function Bench<Row>({
   height = rowHeight,
   scrollsSideways = false,
 }: Props<Row>) {
-  const scroller = useRef<HTMLDivElement>(null);
+  const [scroller, room] = useRoom<HTMLDivElement>();
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroller.current,
@@ -120,7 +121,6 @@ export function Bench<Row>({
     Enter: open,
   });
 
-  const room = virtual.scrollRect?.width ?? 0;
   const columns = useMemo(() => (scrollsSideways || room === 0 ? all : fitting(all, room)), [all, room, scrollsSideways]);
   const { tracks, leftOf, width } = useMemo(() => layOut(columns), [columns]);
   const places = placesFor(items.length, virtual.scrollRect?.height ?? 0, height, overscan);
