@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions\Exports;
 
 use App\Models\Comparison;
-use App\Support\Database\RowStream;
 use App\Support\Rows\ListedRows;
 use App\Support\Rows\PrioritySql;
 use App\Support\Tabular\Table;
@@ -55,13 +54,7 @@ final class WeighExport
                 expected_gain, {$priority}, horizon, tactic, links_to_earn, intent, topic
             FROM {$comparison->table()->from()} WHERE {$listed} ORDER BY {$order}
             SQL;
-        $rank = 0;
-        foreach (RowStream::of($sql) as $row) {
-            $row[0] = ++$rank;
-            foreach (self::FLOATS as $place) {
-                $row[$place] = $row[$place] === null ? null : (float) $row[$place];
-            }
-            yield $row;
-        }
+
+        return RankedLines::of($sql, self::FLOATS);
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions\Exports;
 
 use App\Models\Comparison;
-use App\Support\Database\RowStream;
 use App\Support\Rows\PrioritySql;
 use App\Support\Rows\TopicRows;
 use App\Support\Tabular\Table;
@@ -56,13 +55,7 @@ final class WeighTopicsExport
                 expected_gain, {$priority}, horizon, tactic, effort_days, worth, links_to_earn, intent
             FROM {$from} ORDER BY {$order}
             SQL;
-        $rank = 0;
-        foreach (RowStream::of($sql) as $row) {
-            $row[0] = ++$rank;
-            foreach (self::FLOATS as $place) {
-                $row[$place] = $row[$place] === null ? null : (float) $row[$place];
-            }
-            yield $row;
-        }
+
+        return RankedLines::of($sql, self::FLOATS);
     }
 }
