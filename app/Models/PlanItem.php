@@ -4,19 +4,24 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\SaidCast;
 use Carbon\CarbonImmutable;
 use GreaterReach\Core\Plan\ItemStatus;
+use GreaterReach\Core\Plan\Said;
+use GreaterReach\Core\Plan\Unit;
 use GreaterReach\Core\Priority\TacticLabel;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * One piece of work on the roadmap: a keyword, what is done for it, when and by whom.
+ * One piece of work on the roadmap: a page, as its topic, or a keyword by itself; what is done for it, when and by whom.
  *
  * @property int                   $id
  * @property int                   $study_id
  * @property int                   $domain_id     from whose side it was planned
- * @property string                $keyword
+ * @property Unit                  $unit
+ * @property string                $name          of the topic, or the keyword
+ * @property string                $lead          keyword that led when it was planned
  * @property ?string               $month         YYYY-MM; null while it waits for a month
  * @property string                $status        planned, writing, published, done, dropped
  * @property string                $tactic
@@ -26,14 +31,13 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?CarbonImmutable      $due
  * @property bool                  $is_pinned
  * @property array<string, string> $brief         angle, call to action, questions, notes
+ * @property ?string               $published_url where it was published, as its writer said
+ * @property ?string               $writer_note   what its writer wants known
  * @property ?string               $done_month
- * @property ?Said $said what was said of it when it was planned
- * @property ?Promise $promise what was expected when it was done
+ * @property ?Said                 $said          when it was planned
+ * @property list<array<string, mixed>> $folded  items of single keywords that this one was made of, as they were
  * @property int                   $version       counts changes, so that two people notice each other
  * @property ?int                  $updated_by
- *
- * @phpstan-type Said array{reach?: ?float, win_chance?: ?float, expected_gain?: ?float, gain?: ?float, position?: ?int, target?: int}
- * @phpstan-type Promise array{gain?: ?float, win_chance?: ?float, visits_then?: float, position_then?: ?int, target?: ?int}
  */
 final class PlanItem extends Model
 {
@@ -42,7 +46,9 @@ final class PlanItem extends Model
     protected $fillable = [
         'study_id',
         'domain_id',
-        'keyword',
+        'unit',
+        'name',
+        'lead',
         'month',
         'status',
         'tactic',
@@ -52,24 +58,28 @@ final class PlanItem extends Model
         'due',
         'is_pinned',
         'brief',
+        'published_url',
+        'writer_note',
         'done_month',
         'said',
-        'promise',
         'version',
         'updated_by',
     ];
 
     protected $attributes = [
         'brief' => '{}',
+        'unit' => 'topic',
+        'folded' => '[]',
         'owner' => '',
         'status' => 'planned',
         'version' => 1,
         'is_pinned' => false,
         'month' => null,
         'due' => null,
+        'published_url' => null,
+        'writer_note' => null,
         'done_month' => null,
         'said' => null,
-        'promise' => null,
     ];
 
     /** @return array<string, string> */
@@ -81,8 +91,9 @@ final class PlanItem extends Model
             'due' => 'immutable_date',
             'is_pinned' => 'boolean',
             'brief' => 'array',
-            'said' => 'array',
-            'promise' => 'array',
+            'unit' => Unit::class,
+            'said' => SaidCast::class,
+            'folded' => 'array',
             'version' => 'integer',
         ];
     }
@@ -107,6 +118,30 @@ final class PlanItem extends Model
 
         /** @var array<string, int> */
         return $counts->all();
+    }
+
+    /** A piece of work that may come to be. */
+    public static function draft(Study $study, Unit $unit, string $name): self
+    {
+        return new self([
+            'study_id' => $study->id,
+            'domain_id' => $study->ownDomain()->id,
+            'unit' => $unit,
+            'name' => $name,
+            'lead' => $name,
+        ]);
+    }
+
+    /** What tells it from the others of its study and side. */
+    public function key(): string
+    {
+        return $this->unit->value.': '.$this->name;
+    }
+
+    /** By this name it draws in forecasts: a page as in every proposal. */
+    public function drawsAs(): string
+    {
+        return $this->unit === Unit::Topic ? $this->name : $this->key();
     }
 
     public function tacticLabel(): TacticLabel

@@ -169,8 +169,11 @@ final class StudyExplainer
         );
     }
 
-    /** @param float $visits added by now, a month */
-    public static function outcome(Outcome $outcome, float $visits, Band $band, Month $done, int $ramp): Explanation
+    /**
+     * @param float $visits    added by now, a month
+     * @param ?bool $isReached whether the lead is at its target; null where none was said
+     */
+    public static function outcome(Outcome $outcome, float $visits, Band $band, Month $done, int $ramp, ?bool $isReached): Explanation
     {
         $payingFrom = $done->plus($ramp);
         $step =
@@ -188,7 +191,22 @@ final class StudyExplainer
             'outcome',
             'The visits that a finished item has added, against the tenth and ninetieth percentile of its forecast.',
             [new Input('visits added', $visits, 'a month'), new Input('ramp', $ramp, 'months')],
-            [$step],
+            [$step, ...self::ofTarget($outcome, $visits, $isReached)],
         );
+    }
+
+    /**
+     * Work that did nothing is never praised, however wide its band.
+     *
+     * @return list<string>
+     */
+    private static function ofTarget(Outcome $outcome, float $visits, ?bool $isReached): array
+    {
+        return match (true) {
+            $isReached === true => ['The lead has reached its target.'],
+            $outcome === Outcome::TooEarly || $isReached === null => [],
+            $visits <= 0.0 => ['The lead has not reached its target, and nothing came of the work.'],
+            default => ['The lead has not reached its target.'],
+        };
     }
 }

@@ -10,4 +10,10 @@ final readonly class Band
     public function __construct(public float $p10, public float $p50, public float $p90, public float $mean)
     {
     }
+
+    /** A share of it, as in a month before it pays in full. */
+    public function times(float $share): self
+    {
+        return new self($share * $this->p10, $share * $this->p50, $share * $this->p90, $share * $this->mean);
+    }
 }

@@ -57,6 +57,47 @@ final readonly class PlaceGains
         return $chance > 0.0 && $gain > 0.0 ? new self([min(1.0, $chance)], [$gain]) : new self([], []);
     }
 
+    /**
+     * As toArray() gave it.
+     *
+     * @param list<int|float> $ends
+     * @param list<int|float> $gains
+     */
+    public static function kept(array $ends, array $gains): self
+    {
+        return new self(array_map(floatval(...), $ends), array_map(floatval(...), $gains));
+    }
+
+    /** @return array{ends: list<float>, gains: list<float>} */
+    public function toArray(): array
+    {
+        return ['ends' => $this->ends, 'gains' => $this->gains];
+    }
+
+    /** The same in so many steps at most, of equal length, with the same mean. */
+    public function inSteps(int $most): self
+    {
+        $count = \count($this->ends);
+        if ($count <= $most) {
+            return $this;
+        }
+        $length = $this->ends[$count - 1] / $most;
+        $sums = array_fill(0, $most, 0.0);
+        $before = 0.0;
+        foreach ($this->ends as $step => $end) {
+            $last = min($most - 1, (int) floor($end / $length));
+            for ($at = min($most - 1, (int) floor($before / $length)); $at <= $last; ++$at) {
+                $sums[$at] += max(0.0, min($end, ($at + 1) * $length) - max($before, $at * $length)) * $this->gains[$step];
+            }
+            $before = $end;
+        }
+
+        return new self(
+            array_map(static fn(int $step): float => $step * $length, range(1, $most)),
+            array_values(array_map(static fn(float $sum): float => $sum / $length, $sums)),
+        );
+    }
+
     /** @param float $draw above 0, up to 1 */
     public function at(float $draw): float
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Plan;
 
+use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Metrics\Metrics;
 
 /** How the volume of a keyword is spread over the year: index(m) = volume in month m ÷ the mean of the twelve. */
@@ -52,6 +53,20 @@ final readonly class Season
         }
 
         return $sums === null ? self::steady() : self::of(new Metrics(monthly: array_values($sums)));
+    }
+
+    /** @param list<int|float> $indices January first, as indices() gave them */
+    public static function ofIndices(array $indices): self
+    {
+        Misuse::unless(\count($indices) === Metrics::MONTHS, 'A year has an index for each of its months.');
+
+        return new self(array_map(floatval(...), $indices));
+    }
+
+    /** @return list<float> January first */
+    public function indices(): array
+    {
+        return $this->indices;
     }
 
     /** @param int $month 1…12 */

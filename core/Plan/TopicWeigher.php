@@ -60,6 +60,26 @@ final readonly class TopicWeigher
     }
 
     /**
+     * The primary keyword of a topic: the one that bears its name or, where people gave it a name of its own, the one with the most volume.
+     *
+     * @param non-empty-array<string, ?int> $volumes keyword → searches a month, of all its keywords, in key order
+     */
+    public static function primary(string $topic, array $volumes): string
+    {
+        if (\array_key_exists($topic, $volumes)) {
+            return $topic;
+        }
+        $most = array_key_first($volumes);
+        foreach ($volumes as $keyword => $volume) {
+            if ($volume !== null && ($volumes[$most] === null || $volume > $volumes[$most])) {
+                $most = $keyword;
+            }
+        }
+
+        return (string) $most;
+    }
+
+    /**
      * The primary keyword when open, else the open one with the most gain.
      *
      * @param list<OpenKeyword> $open in key order

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
-use GreaterReach\Core\Keyword\Words;
 use GreaterReach\Core\Results\PageOne;
 
 /** What speaks for or against winning a keyword, beside the figure and never folded into it. */
@@ -164,15 +163,14 @@ final readonly class Evidence
      */
     private static function titles(string $keyword, array $pageOne): ?EvidenceFact
     {
-        $titles = array_filter(array_map(static fn(PageOneResult $result): ?string => $result->title, $pageOne));
+        $titles = array_filter(
+            array_map(static fn(PageOneResult $result): ?bool => $result->isOffTopic($keyword), $pageOne),
+            static fn(?bool $isOff): bool => $isOff !== null,
+        );
         if ($titles === []) {
             return null;
         }
-        $wanted = Words::of($keyword);
-        $off = array_filter(
-            $titles,
-            static fn(string $title): bool => array_diff($wanted, Words::of(mb_strtolower($title))) !== [],
-        );
+        $off = array_filter($titles);
 
         return new EvidenceFact(
             'off_topic_titles',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Winning;
 
 use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Keyword\Words;
 
 /** One result on the first page of a keyword. */
 final readonly class PageOneResult
@@ -43,5 +44,13 @@ final readonly class PageOneResult
     public function isWeak(): bool
     {
         return $this->hasNoLinks() || $this->isWeakPage();
+    }
+
+    /** Whether its title lacks a word of the keyword, and so answers something else; null where the title is unknown. */
+    public function isOffTopic(string $keyword): ?bool
+    {
+        return $this->title === null || $this->title === ''
+            ? null
+            : array_diff(Words::of($keyword), Words::of(mb_strtolower($this->title, 'UTF-8'))) !== [];
     }
 }

@@ -1,8 +1,8 @@
 @extends('document')
-@section('title', 'Brief: '.$brief['item']['keyword'])
+@section('title', 'Brief: '.$brief['item']['name'])
 @section('content')
 <section class="sheet">
-    <h1>{{ $brief['item']['keyword'] }}</h1>
+    <h1>{{ $brief['item']['name'] }}</h1>
     <dl>
         @foreach ($facts as $name => $value)
             <dt class="muted">{{ $name }}</dt><dd>{{ $value }}</dd>

@@ -56,12 +56,12 @@
         <p>Nothing on the roadmap is done yet.</p>
     @else
         @if ($track['calibration'] !== null)
-            <p>Of {{ $track['calibration']['items'] }} items that had their full time, {{ $percent($track['calibration']['happened']) }} are on page one where {{ $percent($track['calibration']['said']) }} was said; {{ $percent($track['calibration']['inside']) }} lie inside their band, where eight of ten should.</p>
+            <p>Of {{ $track['calibration']['items'] }} items that had their full time, {{ $percent($track['calibration']['happened']) }} are at their target where {{ $percent($track['calibration']['said']) }} was said; {{ $percent($track['calibration']['inside']) }} lie inside their band, where eight of ten should.</p>
         @endif
         <table>
             <tr><th>Item</th><th>Done</th><th class="n">Position</th><th class="n">Visits added</th><th class="n">Band, 10 to 90</th><th>Outcome</th></tr>
             @foreach ($items as $item)
-                <tr><td>{{ $item['keyword'] }}<br><span class="muted">{{ $item['tactic'] }}</span></td><td>{{ $item['done_month'] }}</td><td class="n">{{ $place($item['position_then']) }} → {{ $place($item['position_now']) }}</td><td class="n">{{ $number($item['added']) }}</td><td class="n">{{ $number($item['p10']) }} to {{ $number($item['p90']) }}</td><td>{{ $item['outcome'] ?? 'no rankings yet' }}</td></tr>
+                <tr><td>{{ $item['name'] }}<br><span class="muted">{{ $item['tactic'] }}</span></td><td>{{ $item['done_month'] }}</td><td class="n">{{ $place($item['position_then']) }} → {{ $place($item['position_now']) }}</td><td class="n">{{ $number($item['added']) }}</td><td class="n">{{ $number($item['p10']) }} to {{ $number($item['p90']) }}</td><td>{{ $item['outcome'] ?? 'no rankings yet' }}@if ($item['is_reached'] !== null), target {{ $item['is_reached'] ? 'reached' : 'not reached' }}@endif</td></tr>
             @endforeach
         </table>
     @endif
@@ -72,7 +72,7 @@
         <table>
             <tr><th>Month</th><th>Item</th><th>Tactic</th><th>Owner</th><th>Status</th><th class="n">Days</th></tr>
             @foreach ($ahead as $item)
-                <tr><td>{{ $item['month'] }}</td><td>{{ $item['keyword'] }}</td><td>{{ $item['tactic'] }}</td><td>{{ $item['owner'] }}</td><td>{{ $item['status'] }}</td><td class="n">{{ $item['effort_days'] }}</td></tr>
+                <tr><td>{{ $item['month'] }}</td><td>{{ $item['name'] }}</td><td>{{ $item['tactic'] }}</td><td>{{ $item['owner'] }}</td><td>{{ $item['status'] }}</td><td class="n">{{ $item['effort_days'] }}</td></tr>
             @endforeach
         </table>
         <h2>What it may add</h2>

@@ -6,7 +6,7 @@ namespace Tests\Browser;
 
 use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
-use App\Actions\Plans\ChangePlan;
+use App\Actions\Plans\AddToPlan;
 use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
@@ -25,15 +25,15 @@ final class PlanTest extends BrowserTestCase
         $this->see('moves,');
         $this->clickText('Do it', 'button');
         $item = $this->await(
-            static fn(): ?PlanItem => PlanItem::query()->where('study_id', $study->id)->where('keyword', 'big pen')->first(),
+            static fn(): ?PlanItem => PlanItem::query()->where('study_id', $study->id)->where('name', 'big pen')->first(),
             'Nothing was planned.',
         );
         $this->clickText('big pen', 'button');
-        $this->see('Keywords of the topic');
+        $this->see('Keywords of the page');
         $month = (string) $item->month;
         $this->press(WebDriverKeys::ESCAPE);
         $this->clickText('big pen', 'button');
-        $this->see('Keywords of the topic');
+        $this->see('Keywords of the page');
         $this->press(']');
         $this->await(static fn(): ?bool => $item->refresh()->month > $month ?: null, 'The card did not move.');
         $this->find('aside textarea')->sendKeys('Pens that last'.WebDriverKeys::TAB);
@@ -63,7 +63,7 @@ final class PlanTest extends BrowserTestCase
     {
         $study = $this->weighed('2026-11-01');
         $editor = $this->makeEditor($study);
-        app(ChangePlan::class)->add($study->refresh()->load('domains'), ['big pen'], $editor->id);
+        app(AddToPlan::class)->keywords($study->refresh()->load('domains'), ['big pen'], $editor->id);
         $id = PlanItem::query()->where('study_id', $study->id)->firstOrFail()->id;
         $month = static fn(): ?string => PlanItem::query()->findOrFail($id)->month;
         $this->signIn($editor->email, 'correct horse');
@@ -74,7 +74,7 @@ final class PlanTest extends BrowserTestCase
         $this->see('Draft: spring push');
         $this->see('not agreed');
         $this->clickText('big pen', 'button');
-        $this->see('Keywords of the topic');
+        $this->see('Keywords of the page');
         $this->press(']');
         $draft = $this->await(
             static fn(): ?PlanDraft => PlanDraft::query()->where('study_id', $study->id)->where('version', 2)->first(),

@@ -38,11 +38,11 @@ final class RoundTest extends BrowserTestCase
         $this->press('a');
         $this->clickText('Do it', 'button');
         $item = $this->await(
-            static fn(): ?PlanItem => PlanItem::query()->where('study_id', $study->id)->where('keyword', 'big pen')->first(),
+            static fn(): ?PlanItem => PlanItem::query()->where('study_id', $study->id)->where('name', 'big pen')->first(),
             'Nothing was planned.',
         );
         $this->clickText('big pen', 'button');
-        $this->see('Keywords of the topic');
+        $this->see('Keywords of the page');
         $this->click('aside [role="combobox"]');
         $this->clickText('done', 'li');
         $this->await(static fn(): ?bool => $item->refresh()->status === 'done' ?: null, 'It was not done.');

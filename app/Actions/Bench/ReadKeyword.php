@@ -29,7 +29,7 @@ use Illuminate\Support\Facades\DB;
  * @phpstan-type ResultRow object{position: int, url: string, authority: ?string, page_strength: ?string, referring_domains: ?int,
  *     title: ?string, day: string}
  * @phpstan-type PageOneEvidence array{position: int, url: string, authority: ?float, page_strength: ?float,
- *     referring_domains: ?int, title: ?string, day: string, is_weak: bool}
+ *     referring_domains: ?int, title: ?string, day: string, is_weak: bool, is_off_topic: ?bool}
  */
 final readonly class ReadKeyword
 {
@@ -264,7 +264,7 @@ final readonly class ReadKeyword
             ->orderBy('position')->limit(20)
             ->get(['position', 'url', 'authority', 'page_strength', 'referring_domains', 'title', 'day'])->all();
 
-        return array_values(array_map(self::result(...), $rows));
+        return array_values(array_map(static fn(object $row): array => self::result($keyword, $row), $rows));
     }
 
     /**
@@ -272,7 +272,7 @@ final readonly class ReadKeyword
      *
      * @return PageOneEvidence
      */
-    private static function result(object $row): array
+    private static function result(string $keyword, object $row): array
     {
         $result = new PageOneResult(
             $row->position,
@@ -292,6 +292,7 @@ final readonly class ReadKeyword
             'title' => $result->title,
             'day' => $row->day,
             'is_weak' => $result->isWeak(),
+            'is_off_topic' => $result->isOffTopic($keyword),
         ];
     }
 }

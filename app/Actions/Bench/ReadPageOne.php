@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\DB;
  * Page one of every keyword that a sentence shows, in one table, with the weak results told.
  *
  * @phpstan-type ShownResult array{position: int, url: string, title: ?string, authority: ?float, page_strength: ?float,
- *     referring_domains: ?int, day: string, is_weak: bool}
+ *     referring_domains: ?int, day: string, is_weak: bool, is_off_topic: ?bool}
  * @phpstan-type PageOneLine array{keyword: string, volume: ?int, difficulty: ?float, own_position: ?int, weak: int,
  *     results: list<ShownResult>}
  * @phpstan-type ResultLine object{keyword: string, position: int, url: string, title: ?string, authority: ?string,
@@ -38,32 +38,47 @@ final class ReadPageOne
             ->orderByRaw('volume DESC NULLS LAST, keyword')
             ->limit(self::MOST)
             ->get(['keyword', 'volume', 'difficulty', 'own_position']);
+        $results = self::results($comparison, array_map(static fn(object $row): string => $row->keyword, array_values($rows->all())));
+
+        return array_values(
+            $rows
+                ->map(static fn(object $row): array => [
+                    'keyword' => $row->keyword,
+                    'volume' => $row->volume,
+                    'difficulty' => Figures::float($row->difficulty),
+                    'own_position' => $row->own_position,
+                    'weak' => \count(array_filter($results[$row->keyword] ?? [], static fn(array $one): bool => $one['is_weak'])),
+                    'results' => $results[$row->keyword] ?? [],
+                ])
+                ->all(),
+        );
+    }
+
+    /** @return list<ShownResult> of one keyword; none where none are known */
+    public function ofKeyword(Comparison $comparison, string $keyword): array
+    {
+        return self::results($comparison, [$keyword])[$keyword] ?? [];
+    }
+
+    /**
+     * @param list<string> $keywords
+     *
+     * @return array<string, list<ShownResult>> keyword → the newest that are known, best first
+     */
+    private static function results(Comparison $comparison, array $keywords): array
+    {
         /** @var Collection<string, Collection<int, ResultLine>> $results */
         $results = DB::table('live_results')
             ->where('study_id', $comparison->study_id)
-            ->whereIn('keyword', $rows->pluck('keyword'))
+            ->whereIn('keyword', $keywords)
             ->where('position', '<=', PageOne::LAST)
             ->orderBy('position')
             ->get(['keyword', 'day', 'position', 'url', 'title', 'authority', 'page_strength', 'referring_domains'])
             ->groupBy('keyword');
 
-        return array_values(
-            $rows
-                ->map(static function (object $row) use ($results): array {
-                    $all = $results->get($row->keyword) ?? new Collection();
-                    $newest = array_values($all->where('day', $all->max('day'))->map(self::result(...))->all());
-
-                    return [
-                        'keyword' => $row->keyword,
-                        'volume' => $row->volume,
-                        'difficulty' => Figures::float($row->difficulty),
-                        'own_position' => $row->own_position,
-                        'weak' => \count(array_filter($newest, static fn(array $result): bool => $result['is_weak'])),
-                        'results' => $newest,
-                    ];
-                })
-                ->all(),
-        );
+        return $results
+            ->map(static fn(Collection $all): array => array_values($all->where('day', $all->max('day'))->map(self::result(...))->all()))
+            ->all();
     }
 
     /**
@@ -79,6 +94,7 @@ final class ReadPageOne
             Figures::float($row->authority),
             Figures::float($row->page_strength),
             $row->referring_domains,
+            $row->title,
         );
 
         return [
@@ -90,6 +106,7 @@ final class ReadPageOne
             'referring_domains' => $result->referringDomains,
             'day' => $row->day,
             'is_weak' => $result->isWeak(),
+            'is_off_topic' => $result->isOffTopic($row->keyword),
         ];
     }
 }

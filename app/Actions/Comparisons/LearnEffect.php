@@ -48,25 +48,21 @@ final class LearnEffect
         $items = PlanItem::of($study)->where('status', 'done')->orderBy('id')->get()->all();
         $items = array_filter(
             $items,
-            static fn(PlanItem $item): bool => ($item->said['reach'] ?? 0.0) > 0.0 &&
+            static fn(PlanItem $item): bool => ($item->said->reach ?? 0.0) > 0.0 &&
                 $item->done_month !== null &&
                 Outcome::isRipe(Month::parse($item->done_month), $now, $effort->ramp($item->tacticLabel()->tactic)),
         );
-        $positions = self::positions($study, $newest, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
+        $leads = array_map(static fn(PlanItem $item): string => $item->said->lead ?? $item->lead, $items);
+        $positions = self::positions($study, $newest, $leads);
 
-        return array_values(
-            array_map(
-                static fn(PlanItem $item): array => [
-                    'keyword' => $item->keyword,
-                    'done_month' => (string) $item->done_month,
-                    'target' => $item->said['target'] ?? 0,
-                    'position' => $positions[$item->keyword] ?? null,
-                    'reach' => $item->said['reach'] ?? 0.0,
-                    'reached' => ($positions[$item->keyword] ?? PHP_INT_MAX) <= ($item->said['target'] ?? 0),
-                ],
-                $items,
-            ),
-        );
+        return array_map(static fn(PlanItem $item, string $lead): array => [
+            'keyword' => $lead,
+            'done_month' => (string) $item->done_month,
+            'target' => $item->said->target ?? 0,
+            'position' => $positions[$lead] ?? null,
+            'reach' => $item->said->reach ?? 0.0,
+            'reached' => $item->said?->isReached($positions[$lead] ?? null) ?? false,
+        ], $items, $leads);
     }
 
     /**

@@ -104,24 +104,15 @@ final class WeighTopics
             SQL, [$study->id, ...$named === null ? [] : [$named]]);
     }
 
-    /**
-     * The keyword that bears the name of the topic or, where people gave it a name of its own, the one with the most volume.
-     *
-     * @param non-empty-list<list<string|int|float|bool|null>> $rows in key order
-     */
+    /** @param non-empty-list<list<string|int|float|bool|null>> $rows in key order */
     private static function primary(string $topic, array $rows): string
     {
-        $most = $rows[0];
+        $volumes = [];
         foreach ($rows as $row) {
-            if ((string) $row[1] === $topic) {
-                return $topic;
-            }
-            if ($row[2] !== null && ($most[2] === null || (int) $row[2] > (int) $most[2])) {
-                $most = $row;
-            }
+            $volumes[(string) $row[1]] = Figures::int($row[2]);
         }
 
-        return (string) $most[1];
+        return TopicWeigher::primary($topic, $volumes);
     }
 
     /** @param list<string|int|float|bool|null> $row */

@@ -17,7 +17,7 @@ final class BriefMarkdown
     public static function markdown(array $brief): string
     {
         $item = $brief['item'];
-        $lines = ['# '.self::plain((string) $item['keyword']), ''];
+        $lines = ['# '.self::plain((string) $item['name']), ''];
         foreach (BriefText::of($brief) as $name => $value) {
             $lines[] = "- **{$name}**: ".self::plain($value);
         }

@@ -51,7 +51,7 @@ final class BriefOdt
     /** @param Brief $brief */
     private function write(array $brief): void
     {
-        $this->heading(1, (string) $brief['item']['keyword']);
+        $this->heading(1, (string) $brief['item']['name']);
         $facts = BriefText::of($brief);
         $this->table([], array_map(null, array_keys($facts), array_values($facts)));
         foreach (BriefText::written($brief) as $heading => $text) {

@@ -14,7 +14,10 @@ final readonly class RoadmapExport
     private const HEADINGS = [
         'month',
         'item',
-        'topic',
+        'planned_as',
+        'lead',
+        'keywords',
+        'own_url',
         'tactic',
         'status',
         'owner',
@@ -33,7 +36,8 @@ final readonly class RoadmapExport
     public function table(Study $study): Table
     {
         return new Table(self::HEADINGS, array_map(static fn(array $item): array => [
-            $item['month'], $item['keyword'], $item['topic'], $item['tactic'], $item['status'], $item['owner'], $item['due'],
+            $item['month'], $item['name'], $item['unit'], $item['lead'], \count($item['keywords']), $item['own_url'],
+            $item['tactic'], $item['status'], $item['owner'], $item['due'],
             $item['effort_days'], $item['links_to_earn'], $item['expected_gain'], $item['win_chance'], $item['publish_by'],
         ], $this->read->execute($study)['items']));
     }
@@ -53,8 +57,8 @@ final readonly class RoadmapExport
             array_map(
                 static fn(array $item): array => [
                     'month' => $item['month'],
-                    'item' => $item['keyword'],
-                    'lead' => $item['keyword'],
+                    'item' => $item['name'],
+                    'lead' => $item['lead'],
                     'tactic' => $item['tactic'],
                     'effort_days' => $item['effort_days'],
                     'expected_gain' => $item['expected_gain'] ?? 0.0,

@@ -45,13 +45,14 @@ final readonly class ChangeDraft
 
     /**
      * @param array<string, mixed>   $frame  start, months, capacity, as far as they change
-     * @param array<string, ?string> $months keyword → YYYY-MM, or null for none
+     * @param array<int, ?string>    $months number of an item → YYYY-MM, or null for none
+     * @param array<string, ?string> $pages  topic that is not planned yet → the same
      *
      * @throws ConflictHttpException when somebody else has changed it meanwhile
      */
-    public function change(Study $study, int $id, array $frame, array $months, int $version): PlanDraft
+    public function change(Study $study, int $id, array $frame, array $months, array $pages, int $version, int $user): PlanDraft
     {
-        return DB::transaction(static function () use ($study, $id, $frame, $months, $version): PlanDraft {
+        return DB::transaction(function () use ($study, $id, $frame, $months, $pages, $version, $user): PlanDraft {
             /** @var PlanDraft $draft */
             $draft = PlanDraft::query()->where('study_id', $study->id)->where('id', $id)->lockForUpdate()->firstOrFail();
             if ($draft->version !== $version) {
@@ -60,14 +61,11 @@ final readonly class ChangeDraft
                 );
             }
             $placements = $draft->placements;
-            foreach (
-                PlanItem::query()
-                    ->where('study_id', $study->id)
-                    ->whereIn('keyword', array_keys($months))
-                    ->where('status', '!=', 'done')
-                    ->get() as $item
-            ) {
-                $placements[$item->id] = $months[$item->keyword];
+            foreach (PlanItem::of($study)->whereIn('id', array_keys($months))->where('status', '!=', 'done')->get() as $item) {
+                $placements[$item->id] = $months[$item->id];
+            }
+            foreach ($this->plan->pages($study, array_map(strval(...), array_keys($pages)), $user) as $item => $topic) {
+                $placements[$item] = $pages[$topic];
             }
             $draft->fill([...$frame, 'placements' => array_filter($placements), 'version' => $version + 1])->save();
 
@@ -82,10 +80,10 @@ final readonly class ChangeDraft
             $frame = PlanFrame::ofDraft($draft);
             $months = [];
             foreach ($frame->items($study) as $item) {
-                $months[$item->keyword] = $item->month;
+                $months[$item->id] = $item->month;
             }
 
-            return $this->plan->apply($study, $months, $user, $frame);
+            return $this->plan->apply($study, $months, [], $user, $frame);
         });
     }
 

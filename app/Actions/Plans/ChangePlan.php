@@ -8,71 +8,21 @@ use App\Actions\Comparisons\LearnEffect;
 use App\Exceptions\Refused;
 use App\Models\PlanItem;
 use App\Models\Study;
+use App\Support\Texts;
 use GreaterReach\Core\Plan\Month;
-use Illuminate\Support\Collection;
+use GreaterReach\Core\Plan\Unit;
+use GreaterReach\Core\Site\PublicSuffixList;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
-/** Changes the roadmap: items come, move, are worked on, done or dropped; and all of it at once when a proposal is applied. */
+/** Changes the roadmap: items move, are worked on, done or dropped; and all of it at once when a proposal is applied. */
 final readonly class ChangePlan
 {
     /** What a status of done holds fast. */
     private const FIXED_WHEN_DONE = ['month', 'tactic', 'effort_days'];
 
-    public function __construct(private LearnEffect $effect)
+    public function __construct(private LearnEffect $effect, private AddToPlan $add, private PublicSuffixList $suffixes)
     {
-    }
-
-    /** Adds what is shortlisted and weighed; the rest of the shortlist waits until it is. */
-    public function addShortlist(Study $study, int $user): int
-    {
-        $comparison = $study->comparison;
-        if ($comparison === null) {
-            return 0;
-        }
-        /** @var Collection<int, string> $keywords */
-        $keywords = DB::table('decisions')
-            ->where('decisions.study_id', $study->id)
-            ->where('mark', 'shortlisted')
-            ->joinSub(
-                $comparison->table()->query()->select('keyword')->whereNotNull('tactic'),
-                'weighed',
-                'weighed.keyword',
-                '=',
-                'decisions.keyword',
-            )
-            ->orderBy('decisions.keyword')
-            ->pluck('decisions.keyword');
-
-        return $this->add($study, array_values($keywords->all()), $user);
-    }
-
-    /** @param list<string> $keywords of the comparison on show */
-    public function add(Study $study, array $keywords, int $user): int
-    {
-        $facts = PlanFacts::of($study, $study->comparison, $keywords);
-        $added = 0;
-        foreach ($keywords as $keyword) {
-            $row = $facts->row($keyword);
-            if ($row === null || $row->tactic === null) {
-                throw Refused::because(
-                    'keywords',
-                    sprintf('"%s" is not weighed in the comparison on show, so nothing can be planned for it.', $keyword),
-                );
-            }
-            $added += DB::table('plan_items')->insertOrIgnore([
-                'study_id' => $study->id,
-                'domain_id' => $study->ownDomain()->id,
-                'keyword' => $keyword,
-                'tactic' => (string) $row->tactic,
-                'effort_days' => $facts->effort()->days($row->tactic, $row->linksToEarn),
-                'links_to_earn' => $row->linksToEarn,
-                'said' => json_encode($facts->said($keyword), JSON_THROW_ON_ERROR),
-                'updated_by' => $user,
-            ]);
-        }
-
-        return $added;
     }
 
     /**
@@ -100,10 +50,11 @@ final readonly class ChangePlan
             ) {
                 throw Refused::because('month', 'It is done; what is done is not moved. Set it back to published first.');
             }
-            $item->fill([...$changes, 'version' => $version + 1, 'updated_by' => $user]);
-            if (($item->status === 'done') !== $wasDone) {
-                $item->fill($item->status === 'done' ? $this->promiseOf($study, $item) : ['done_month' => null, 'promise' => null]);
+            if (isset($changes['brief'])) {
+                ChosenPages::check($study, Texts::of((array) $changes['brief']), $this->suffixes);
             }
+            $item->fill([...$changes, 'version' => $version + 1, 'updated_by' => $user]);
+            $this->settle($study, $item, $wasDone);
             $before = $this->effect->execute($study);
             $item->save();
             // What is finished teaches the effect, and the effect every chance.
@@ -115,36 +66,54 @@ final readonly class ChangePlan
         });
     }
 
+    /** When it was done follows from its status, unless a person says; what it promised is said then at the latest. */
+    private function settle(Study $study, PlanItem $item, bool $wasDone): void
+    {
+        if ($item->status !== 'done') {
+            if ($item->done_month !== null && $item->isDirty('done_month')) {
+                throw Refused::because('done_month', 'It is not done; set it to done first.');
+            }
+            $item->done_month = null;
+
+            return;
+        }
+        $item->done_month ??= now('UTC')->format('Y-m');
+        if ($item->done_month > now('UTC')->format('Y-m')) {
+            throw Refused::because('done_month', 'What is done was not done in a month to come.');
+        }
+        $models = $study->comparison?->models();
+        if (! $wasDone && $item->said === null && $models !== null) {
+            $facts = PlanFacts::ofStudy($study);
+            $ramp = $facts->effort()->ramp($item->tacticLabel()->tactic);
+            $item->said = (new SayWhatIsPlanned($study, $models))->of($item->drawsAs(), $facts->at($item), $ramp);
+        }
+    }
+
     /**
      * Puts many items into months at once, and remembers where they were.
      *
-     * @param array<string, ?string> $months keyword → YYYY-MM, or null for none
+     * @param array<int, ?string>    $months number of an item → YYYY-MM, or null for none
+     * @param array<string, ?string> $pages  topic that is not planned yet → the same
      * @param ?PlanFrame             $frame  of the plan from now on; null leaves it
      *
      * @return int number of the change, for an undo
      */
-    public function apply(Study $study, array $months, int $user, ?PlanFrame $frame = null): int
+    public function apply(Study $study, array $months, array $pages, int $user, ?PlanFrame $frame = null): int
     {
-        return DB::transaction(function () use ($study, $months, $user, $frame): int {
-            $known = PlanItem::of($study)->whereIn('keyword', array_keys($months))->lockForUpdate()->get()->keyBy('keyword');
-            $new = array_values(
-                array_filter(array_map(strval(...), array_keys($months)), static fn(string $keyword): bool => !$known->has($keyword)),
-            );
-            $this->add($study, $new, $user);
-            $before = [];
-            foreach ($months as $keyword => $month) {
-                $item = $known->get($keyword);
-                if ($item?->status !== 'done') {
-                    $before[$keyword] = $item === null ? false : $item->month;
-                    PlanItem::of($study)
-                        ->where('keyword', (string) $keyword)
-                        ->update(['month' => $month, 'version' => DB::raw('version + 1'), 'updated_by' => $user]);
-                }
+        return DB::transaction(function () use ($study, $months, $pages, $user, $frame): int {
+            $before = PlanItem::of($study)->whereIn('id', array_keys($months))->where('status', '!=', 'done')->lockForUpdate()
+                ->pluck('month', 'id')->all();
+            $new = $this->pages($study, array_map(strval(...), array_keys($pages)), $user);
+            foreach ($before as $id => $month) {
+                $this->move($study, $id, $months[$id], $user);
             }
-
-            $agreed = PlanFrame::agreed($study);
-            $detail = ['before' => $before];
+            foreach ($new as $id => $topic) {
+                $before[$id] = false;
+                $this->move($study, $id, $pages[$topic], $user);
+            }
+            $detail = ['items' => $before];
             if ($frame !== null) {
+                $agreed = PlanFrame::agreed($study);
                 $detail['frame'] = ['start' => (string) $agreed->start, 'months' => $agreed->months, 'capacity' => $agreed->capacity];
                 $this->setFrame($study, $frame->start, $frame->months, $frame->capacity);
             }
@@ -156,6 +125,30 @@ final readonly class ChangePlan
                 'detail' => json_encode($detail, JSON_THROW_ON_ERROR),
             ]);
         });
+    }
+
+    /**
+     * Puts pages on the roadmap, without a month.
+     *
+     * @param list<string> $topics
+     *
+     * @return array<int, string> number of the item → topic, of those that were not there before
+     */
+    public function pages(Study $study, array $topics, int $user): array
+    {
+        /** @var \Closure(): array<int, string> $pages */
+        $pages = static fn(): array => PlanItem::of($study)->where('unit', Unit::Topic)->whereIn('name', $topics)
+            ->pluck('name', 'id')->all();
+        $there = $pages();
+        $this->add->topics($study, $topics, $user);
+
+        return array_diff_key($pages(), $there);
+    }
+
+    private function move(Study $study, int $id, ?string $month, int $user): void
+    {
+        PlanItem::of($study)->where('id', $id)->where('status', '!=', 'done')
+            ->update(['month' => $month, 'version' => DB::raw('version + 1'), 'updated_by' => $user]);
     }
 
     /** @throws Refused when there is no such change, or it was undone before */
@@ -174,15 +167,15 @@ final readonly class ChangePlan
                 throw Refused::because('change', 'There is no such change to undo, or it was undone already.');
             }
             /**
-             * @var array{before: array<string, string|false|null>, frame?: array{start: string, months: int, capacity: float|int}}
-             *     $detail
+             * @var array{items?: array<int, string|false|null>, frame?: array{start: string, months: int, capacity: float|int}} $detail
              */
             $detail = json_decode($row->detail, true, 16, JSON_THROW_ON_ERROR);
-            foreach ($detail['before'] as $keyword => $month) {
-                $item = PlanItem::of($study)->where('keyword', (string) $keyword)->where('status', '!=', 'done');
+            $items = $detail['items']
+                ?? throw Refused::because('change', 'It was made when items were keywords, and is not undone any more.');
+            foreach ($items as $id => $month) {
                 $month === false
-                    ? $item->delete()
-                    : $item->update(['month' => $month, 'version' => DB::raw('version + 1'), 'updated_by' => $user]);
+                    ? PlanItem::of($study)->where('id', $id)->where('status', '!=', 'done')->delete()
+                    : $this->move($study, $id, $month, $user);
             }
             if (isset($detail['frame'])) {
                 $this->setFrame(
@@ -196,25 +189,6 @@ final readonly class ChangePlan
                 ->where('id', $change)
                 ->update(['undone_at' => now()]);
         });
-    }
-
-    /**
-     * What it promises is held fast when it is done, so that later figures can be held against it.
-     *
-     * @return array<string, mixed>
-     */
-    private function promiseOf(Study $study, PlanItem $item): array
-    {
-        $facts = PlanFacts::of($study, $study->comparison, [$item->keyword]);
-        $row = $facts->row($item->keyword);
-
-        return ['done_month' => now('UTC')->format('Y-m'), 'promise' => [
-            'gain' => $facts->gain($item->keyword),
-            'win_chance' => $facts->winChance($item->keyword),
-            'visits_then' => $row->visitsNow ?? 0.0,
-            'position_then' => $row?->ownPosition,
-            'target' => $row?->target,
-        ]];
     }
 
     public function setFrame(Study $study, Month $start, int $months, float $capacity): void

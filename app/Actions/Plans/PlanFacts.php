@@ -9,76 +9,55 @@ use App\Models\Comparison;
 use App\Models\PlanItem;
 use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
-use App\Support\Rows\ComparisonRows;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\Effort;
-use GreaterReach\Core\Plan\PlaceGains;
-use GreaterReach\Core\Plan\Season;
-use GreaterReach\Core\Priority\Models;
-use Illuminate\Support\Facades\DB;
+use GreaterReach\Core\Plan\OpenKeyword;
+use GreaterReach\Core\Plan\TopicWeigher;
+use GreaterReach\Core\Plan\WeighedTopic;
 
-/**
- * What the comparison on show says about the keywords of a plan.
- *
- * @phpstan-import-type Said from PlanItem
- */
+/** What the comparison on show says about the items of a roadmap: which keywords count in which, and what they are worth together. */
 final readonly class PlanFacts
 {
-    /**
-     * @param array<string, WeighedRow> $rows    keyword → its row
-     * @param array<string, Metrics>   $metrics
-     * @param array<string, string>    $setAside keyword → reason, '' where none was given
-     */
-    private function __construct(
-        private array $rows,
-        private array $metrics,
-        private Effort $effort,
-        private array $setAside,
-        private ?Models $models,
-        private ?Promises $promises,
-    ) {
+    /** @param array<string, ItemFacts> $items key of an item → what is said of it */
+    private function __construct(private array $items, private Effort $effort)
+    {
     }
 
-    /** @param list<string> $keywords */
-    public static function of(Study $study, ?Comparison $comparison, array $keywords): self
+    /** Of all items of a study's side. */
+    public static function ofStudy(Study $study): self
     {
+        return self::of($study, $study->comparison, array_values(PlanItem::of($study)->orderBy('id')->get()->all()));
+    }
+
+    /** @param list<PlanItem> $items all of the roadmap, since no keyword counts in two, and perhaps some that may come to be */
+    public static function of(Study $study, ?Comparison $comparison, array $items): self
+    {
+        $effort = $study->rulebook()->effort();
         // What was compared from another side says nothing about ours.
         $isOurs = $comparison !== null && $comparison->domains[0]['id'] === $study->ownDomain()->id;
-        $rows = !$isOurs ? [] : ComparisonRows::read($comparison->table()->query()->whereIn('keyword', $keywords));
+        $models = $isOurs ? $comparison->models() : null;
+        if (! $isOurs || $models === null || $items === []) {
+            return new self([], $effort);
+        }
+        $rows = new RoadmapRows($study, $comparison, $items);
+        $open = $rows->open();
+        $metrics = self::metrics($study, $open);
+        $weigher = new TopicWeigher($study->rulebook()->weighing(), $models->comfort, $effort);
+        $promises = new Promises($study, $models);
+        $facts = [];
+        foreach ($items as $number => $item) {
+            $topic = $rows->topics[$number];
+            $weighed = self::weigh($weigher, $rows, $item, $topic, $open[$number]);
+            $setAside = $open[$number] === [] ? $rows->setAside($item, $topic) : null;
+            $facts[$item->key()] = new ItemFacts($topic, $weighed, $open[$number], $metrics, $setAside, $promises);
+        }
 
-        /** @var array<string, string> $setAside */
-        $setAside = DB::table('decisions')
-            ->where('study_id', $study->id)
-            ->where('mark', 'set aside')
-            ->whereIn('keyword', $keywords)
-            ->selectRaw("keyword, coalesce(reason, '') AS reason")
-            ->pluck('reason', 'keyword')
-            ->all();
-
-        return new self(
-            array_column($rows, null, 'keyword'),
-            MetricsStream::known($study, $keywords),
-            $study->rulebook()->effort(),
-            $setAside,
-            $isOurs ? $comparison->models() : null,
-            $isOurs && $comparison->models() !== null ? new Promises($study, $comparison->models()) : null,
-        );
+        return new self($facts, $effort);
     }
 
-    public function row(string $keyword): ?WeighedRow
+    public function at(PlanItem $item): ItemFacts
     {
-        return $this->rows[$keyword] ?? null;
-    }
-
-    public function season(string $keyword): Season
-    {
-        return Season::of($this->metrics[$keyword] ?? Metrics::unknown());
-    }
-
-    /** @return ?array{reason: string} null where nobody set the keyword aside */
-    public function setAside(string $keyword): ?array
-    {
-        return isset($this->setAside[$keyword]) ? ['reason' => $this->setAside[$keyword]] : null;
+        return $this->items[$item->key()] ?? new ItemFacts(null, null, [], [], null, null);
     }
 
     public function effort(): Effort
@@ -86,46 +65,31 @@ final readonly class PlanFacts
         return $this->effort;
     }
 
-    /** Visits a month that the target brings; 0 while nothing is known. */
-    public function gain(string $keyword): float
+    /** @param list<WeighedRow> $open */
+    private static function weigh(TopicWeigher $weigher, RoadmapRows $rows, PlanItem $item, ?string $topic, array $open): ?WeighedTopic
     {
-        return $this->rows[$keyword]->gain ?? 0.0;
+        $keywords = array_values(
+            array_filter(
+                array_map(static fn(WeighedRow $row): ?OpenKeyword => $row->openKeyword(), $open),
+                static fn(?OpenKeyword $keyword): bool => $keyword !== null,
+            ),
+        );
+
+        return $keywords === []
+            ? null
+            : $weigher->weigh($item->name, $rows->primary((string) $topic), $keywords, $rows->ownPage($item, $topic));
     }
 
-    /** 0…1; 0 while nothing is known, which is told beside it. */
-    public function winChance(string $keyword): float
+    /**
+     * @param list<list<WeighedRow>> $open
+     *
+     * @return array<string, Metrics> keyword → what is known of it
+     */
+    private static function metrics(Study $study, array $open): array
     {
-        return $this->rows[$keyword]->winChance ?? 0.0;
-    }
-
-    /** What work on a keyword promises; nothing while nothing is known. */
-    public function gains(string $keyword): PlaceGains
-    {
-        $row = $this->rows[$keyword] ?? null;
-
-        return $row === null || $this->promises === null ? PlaceGains::allOrNothing(0.0, 0.0) : $this->promises->gains([$row]);
-    }
-
-    /** Chance that a page moves at all when worked on. */
-    public function effect(): float
-    {
-        return $this->models->effect->share ?? 0.0;
-    }
-
-    /** @return Said what is said of a keyword now, to be held against what comes of it */
-    public function said(string $keyword): array
-    {
-        $row = $this->rows[$keyword] ?? null;
-
-        return [
-            'reach' => $row === null || $row->difficulty === null || $row->target === null || $this->models === null
-                ? null
-                : $this->models->positions->chances($row->difficulty, $row->heldGround())->reach($row->target, $row->ownPosition),
-            'win_chance' => $row?->winChance,
-            'expected_gain' => $row?->expectedGain,
-            'gain' => $row?->gain,
-            'position' => $row?->ownPosition,
-            ...($row?->target === null ? [] : ['target' => $row->target]),
-        ];
+        return MetricsStream::known(
+            $study,
+            array_map(static fn(WeighedRow $row): string => $row->keyword, array_merge([], ...$open)),
+        );
     }
 }

@@ -11,13 +11,15 @@ use App\Models\PlanItem;
 use App\Models\Study;
 use GreaterReach\Core\Plan\AutoPlan;
 use GreaterReach\Core\Plan\ItemStatus;
+use GreaterReach\Core\Plan\Unit;
 use GreaterReach\Core\Plan\WorkItem as Work;
 
 /**
  * What the auto-plan would do with the roadmap: which item into which month, against where it stands now. Items that are done or dropped
  * stay as they are; pinned ones keep their place in the order. An empty roadmap is filled as `reach:plan` would fill it.
  *
- * @phpstan-type ProposedChange array{keyword: string, from: ?string, to: ?string, tactic: string, effort_days: float, expected_gain: float}
+ * @phpstan-type ProposedChange array{item: ?int, topic: ?string, name: string, unit: string, from: ?string, to: ?string,
+ *     tactic: string, effort_days: float, expected_gain: float}
  */
 final readonly class ProposePlan
 {
@@ -34,37 +36,57 @@ final readonly class ProposePlan
     {
         $comparison = $study->comparison ?? throw Refused::because('comparison', 'Nothing has been compared yet; bring in rankings first.');
         $frame = $draft === null ? PlanFrame::agreed($study) : PlanFrame::ofDraft($draft);
-        $items = self::movable($study, $comparison, $frame);
+        $all = $frame->items($study);
+        $facts = PlanFacts::of($study, $comparison, $all);
+        $items = self::movable($all, $facts);
 
         return $items === [] && $draft === null
-            ? ['changes' => $this->filled($study, $comparison, $frame), 'unchanged' => 0, 'left_out' => 0]
-            : self::placed($items, self::work($items, PlanFacts::of($study, $comparison, self::keywords($items))), $frame);
+            ? ['changes' => $this->filled($study, $comparison, $frame, $all), 'unchanged' => 0, 'left_out' => 0]
+            : self::placed($items, self::work($items, $facts), $frame);
     }
 
-    /** @return list<PlanItem> open items that nobody set aside meanwhile: those stay where they are, and the board says so */
-    private static function movable(Study $study, Comparison $comparison, PlanFrame $frame): array
+    /**
+     * @param list<PlanItem> $all
+     *
+     * @return list<PlanItem> open items of which nobody set all aside meanwhile: those stay where they are, and the board says so
+     */
+    private static function movable(array $all, PlanFacts $facts): array
     {
-        $open = array_filter($frame->items($study), static fn(PlanItem $item): bool => ItemStatus::from($item->status)->isOpen());
-        $facts = PlanFacts::of($study, $comparison, self::keywords($open));
-        $items = array_values(array_filter($open, static fn(PlanItem $item): bool => $facts->setAside($item->keyword) === null));
+        $items = array_values(array_filter(
+            $all,
+            static fn(PlanItem $item): bool => ItemStatus::from($item->status)->isOpen() && $facts->at($item)->setAside === null,
+        ));
         usort($items, static fn(PlanItem $a, PlanItem $b): int => $a->id <=> $b->id);
 
         return $items;
     }
 
-    /** @return list<ProposedChange> what `reach:plan` would plan */
-    private function filled(Study $study, Comparison $comparison, PlanFrame $frame): array
+    /**
+     * @param list<PlanItem> $there which are done or dropped
+     *
+     * @return list<ProposedChange> what `reach:plan` would plan beside them
+     */
+    private function filled(Study $study, Comparison $comparison, PlanFrame $frame, array $there): array
     {
+        $known = array_flip(array_map(static fn(PlanItem $item): string => $item->key(), $there));
+        $rows = $this->make->execute($study, $comparison, $frame->months, $frame->capacity, $frame->start, true)->rows;
+
         return array_map(
             static fn(array $row): array => [
-                'keyword' => $row['item'],
+                'item' => null,
+                'topic' => $row['item'],
+                'name' => $row['item'],
+                'unit' => Unit::Topic->value,
                 'from' => null,
                 'to' => $row['month'],
                 'tactic' => $row['tactic'],
                 'effort_days' => $row['effort_days'],
                 'expected_gain' => $row['expected_gain'],
             ],
-            $this->make->execute($study, $comparison, $frame->months, $frame->capacity, $frame->start, false)->rows,
+            array_values(array_filter(
+                $rows,
+                static fn(array $row): bool => ! isset($known[PlanItem::draft($study, Unit::Topic, $row['item'])->key()]),
+            )),
         );
     }
 
@@ -76,9 +98,9 @@ final readonly class ProposePlan
     private static function work(array $items, PlanFacts $facts): array
     {
         return array_map(static fn(PlanItem $item): Work => new Work(
-            $item->keyword,
+            $item->key(),
             $item->effort_days,
-            $facts->row($item->keyword)->expectedGain ?? 0.0,
+            $facts->at($item)->expectedGain() ?? 0.0,
             $item->is_pinned,
         ), $items);
     }
@@ -97,10 +119,13 @@ final readonly class ProposePlan
         }
         $changes = [];
         foreach ($items as $number => $item) {
-            $to = $months[$item->keyword] ?? null;
+            $to = $months[$item->key()] ?? null;
             if ($to !== $item->month) {
                 $changes[] = [
-                    'keyword' => $item->keyword,
+                    'item' => $item->id,
+                    'topic' => null,
+                    'name' => $item->name,
+                    'unit' => $item->unit->value,
                     'from' => $item->month,
                     'to' => $to,
                     'tactic' => $item->tactic,
@@ -111,15 +136,5 @@ final readonly class ProposePlan
         }
 
         return ['changes' => $changes, 'unchanged' => \count($items) - \count($changes), 'left_out' => \count($items) - \count($months)];
-    }
-
-    /**
-     * @param array<PlanItem> $items
-     *
-     * @return list<string>
-     */
-    private static function keywords(array $items): array
-    {
-        return array_values(array_map(static fn(PlanItem $item): string => $item->keyword, $items));
     }
 }

@@ -9,8 +9,6 @@ use App\Models\Comparison;
 use App\Models\PlanItem;
 use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
-use App\Support\Rows\ComparisonRows;
-use App\Support\Sentence\Sentence;
 use App\Support\Sources\SourceMarket;
 use App\Support\Sources\SourceProblem;
 use App\Support\Sources\Sources;
@@ -23,13 +21,13 @@ use GreaterReach\Core\Winning\PagesToBeat;
  * The brief for a writer: primary and secondary keywords, what leads, the pages to beat with what they cover, questions to answer.
  *
  * @phpstan-import-type ShownResult from ReadPageOne
- * @phpstan-type BriefItem array{id: int, keyword: string, tactic: string, month: ?string, owner: string, due: ?string,
- *     links_to_earn: ?int, effort_days: float}
- * @phpstan-type BriefKeyword array{keyword: string, volume: ?int, own_position: ?int, potential: ?float}
- * @phpstan-type Rival array{url: string, headings: list<string>}
+ * @phpstan-type BriefItem array{id: int, unit: string, name: string, lead: string, tactic: string, status: string, month: ?string,
+ *     owner: string, due: ?string, links_to_earn: ?int, effort_days: float, published_url: ?string, writer_note: ?string}
+ * @phpstan-type BriefKeyword array{keyword: string, is_lead: bool, volume: ?int, own_position: ?int, potential: ?float}
+ * @phpstan-type Rival array{url: string, is_chosen: bool, headings: list<string>}
  * @phpstan-type Prospect array{domain: string, authority: ?float, pages: list<string>}
  * @phpstan-type Brief array{item: BriefItem, topic: ?string, intent: ?string, stage: ?string, our_page: ?string, our_position: ?int,
- *     target: ?int, gain: float, keywords: list<BriefKeyword>, traffic_leader: string, page_one: list<ShownResult>,
+ *     target: ?int, gain: ?float, keywords: list<BriefKeyword>, traffic_leader: string, page_one: list<ShownResult>,
  *     rivals: list<Rival>, prospects: list<Prospect>, questions: list<string>, publish_by: ?string, written: object}
  */
 final readonly class ReadBrief
@@ -50,31 +48,32 @@ final readonly class ReadBrief
     public function execute(Study $study, PlanItem $item): array
     {
         $comparison = $study->comparison;
-        $facts = PlanFacts::of($study, $comparison, [$item->keyword]);
-        $row = $facts->row($item->keyword);
-        $topic = (string) ($row->topic ?? $item->keyword);
-        $keywords = $comparison === null ? [] : self::keywords($comparison, $topic);
-        $results = $comparison === null ? [] : $this->results($comparison, $topic, $item->keyword);
-
-        $urls = array_column($results, 'url');
+        $facts = PlanFacts::ofStudy($study);
+        $ofItem = $facts->at($item);
+        $weighed = $ofItem->weighed;
+        $lead = $weighed->lead->keyword ?? $item->lead;
+        $results = $comparison === null ? [] : $this->pageOne->ofKeyword($comparison, $lead);
+        $keywords = self::keywords($ofItem, $lead);
 
         return [
-            'item' => self::item($item),
-            'topic' => $row?->topic,
-            'intent' => $row?->intent?->value,
-            'stage' => $row?->intent?->stage(),
-            'our_page' => $row?->ownUrl,
-            'our_position' => $row?->ownPosition,
-            'target' => $row?->target,
-            'gain' => $facts->gain($item->keyword),
-            'keywords' => array_map(self::keyword(...), $keywords),
-            'traffic_leader' => $keywords[0]->keyword ?? $item->keyword,
+            'item' => self::item($item, $lead),
+            'topic' => $ofItem->topic,
+            'intent' => $weighed?->intent->value,
+            'stage' => $weighed?->intent->stage(),
+            'our_page' => $weighed?->ownUrl,
+            'our_position' => $weighed?->lead->ownPosition,
+            'target' => $weighed?->lead->target,
+            'gain' => $weighed?->gain,
+            'keywords' => $keywords,
+            'traffic_leader' => $keywords[0]['keyword'] ?? $lead,
             'page_one' => $results,
-            'rivals' => $this->rivals(PagesToBeat::of($urls, $study->ownDomain()->toEntry($this->suffixes))),
-            'prospects' => $comparison === null ? [] : $this->prospects($study, $comparison, $topic, $urls),
-            'questions' => $this->questions($study, $item->keyword),
-            'publish_by' => $facts
-                ->season($item->keyword)
+            'rivals' => $this->rivals($study, $item, array_column($results, 'url')),
+            'prospects' => $comparison === null || $ofItem->topic === null
+                ? []
+                : $this->prospects($study, $comparison, $ofItem->topic, array_column($results, 'url')),
+            'questions' => $this->questions($study, $lead),
+            'publish_by' => $ofItem
+                ->season()
                 ->publishBy(PlanFrame::agreed($study)->start, $facts->effort()->ramp($item->tacticLabel()->tactic))
                 ?->__toString(),
             'written' => (object) $item->brief,
@@ -82,71 +81,75 @@ final readonly class ReadBrief
     }
 
     /** @return BriefItem */
-    private static function item(PlanItem $item): array
+    private static function item(PlanItem $item, string $lead): array
     {
         return [
             'id' => $item->id,
-            'keyword' => $item->keyword,
+            'unit' => $item->unit->value,
+            'name' => $item->name,
+            'lead' => $lead,
             'tactic' => $item->tactic,
+            'status' => $item->status,
             'month' => $item->month,
             'owner' => $item->owner,
             'due' => $item->due?->toDateString(),
             'links_to_earn' => $item->links_to_earn,
             'effort_days' => $item->effort_days,
+            'published_url' => $item->published_url,
+            'writer_note' => $item->writer_note,
         ];
     }
 
-    /** @return BriefKeyword */
-    private static function keyword(WeighedRow $row): array
+    /** @return list<BriefKeyword> that count in the item, those that could bring most first */
+    private static function keywords(ItemFacts $facts, string $lead): array
     {
-        return ['keyword' => $row->keyword, 'volume' => $row->volume, 'own_position' => $row->ownPosition, 'potential' => $row->potential];
-    }
+        $rows = $facts->open;
+        usort($rows, static fn(WeighedRow $one, WeighedRow $other): int => [$other->potential ?? -1.0, $one->keyword]
+            <=> [$one->potential ?? -1.0, $other->keyword]);
 
-    /** @return list<WeighedRow> of the topic, those that could bring most first */
-    private static function keywords(Comparison $comparison, string $topic): array
-    {
-        $query = $comparison->table()->query()->where('topic', $topic);
-
-        return ComparisonRows::read($query->orderByRaw('potential DESC NULLS LAST, keyword')->limit(self::KEYWORDS));
-    }
-
-    /** @return list<ShownResult> page one of the keyword */
-    private function results(Comparison $comparison, string $topic, string $keyword): array
-    {
-        $ofTopic = $this->pageOne->execute($comparison, Sentence::parse('topic='.str_replace(';', ' ', $topic)));
-
-        foreach ($ofTopic as $line) {
-            if ($line['keyword'] === $keyword) {
-                return $line['results'];
-            }
-        }
-
-        return [];
+        return array_map(static fn(WeighedRow $row): array => [
+            'keyword' => $row->keyword,
+            'is_lead' => $row->keyword === $lead,
+            'volume' => $row->volume,
+            'own_position' => $row->ownPosition,
+            'potential' => $row->potential,
+        ], \array_slice($rows, 0, self::KEYWORDS));
     }
 
     /**
-     * @param list<string> $urls
+     * The pages that a person chose, or else the first of page one that the source has; never ours.
      *
-     * @return list<array{url: string, headings: list<string>}> the first pages that the source has, with what they cover
+     * @param list<string> $pageOne
+     *
+     * @return list<Rival> with what they cover, as far as the source has them
      */
-    private function rivals(array $urls): array
+    private function rivals(Study $study, PlanItem $item, array $pageOne): array
     {
+        $chosen = ChosenPages::of($item);
         $rivals = [];
-        foreach ($this->sources->names() === [] ? [] : $urls as $url) {
-            try {
-                $html = $this->sources->get($this->sources->names()[0])->page($url);
-            } catch (SourceProblem) {
-                break;
+        foreach (PagesToBeat::of($chosen === [] ? $pageOne : $chosen, $study->ownDomain()->toEntry($this->suffixes)) as $url) {
+            $html = $this->page($url);
+            if ($html !== null || $chosen !== []) {
+                $rivals[] = ['url' => $url, 'is_chosen' => $chosen !== [], 'headings' => $html === null ? [] : HtmlHeadings::of($html)];
             }
-            if ($html !== null) {
-                $rivals[] = ['url' => $url, 'headings' => HtmlHeadings::of($html)];
-            }
-            if (\count($rivals) === self::RIVALS) {
+            if (\count($rivals) === ($chosen === [] ? self::RIVALS : ChosenPages::MOST)) {
                 break;
             }
         }
 
         return $rivals;
+    }
+
+    private function page(string $url): ?string
+    {
+        if ($this->sources->names() === []) {
+            return null;
+        }
+        try {
+            return $this->sources->get($this->sources->names()[0])->page($url);
+        } catch (SourceProblem) {
+            return null;
+        }
     }
 
     /**

@@ -7,6 +7,8 @@ namespace App\Actions\Plans;
 use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
+use App\Support\Catalogue\WeighedRow;
+use App\Support\Database\Figures;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\StudyExplainer;
 use GreaterReach\Core\Plan\Band;
@@ -14,17 +16,23 @@ use GreaterReach\Core\Plan\Forecast;
 use GreaterReach\Core\Plan\ForecastItem;
 use GreaterReach\Core\Plan\ItemStatus;
 use GreaterReach\Core\Plan\Month;
-use GreaterReach\Core\Plan\PlaceGains;
 use GreaterReach\Core\Plan\Workload;
 use GreaterReach\Core\Rulebook\Rulebook;
 
 /**
  * The roadmap: its items, how full each month is, and what it is forecast to bring, month by month.
  *
- * @phpstan-type PlannedItem array{id: int, keyword: string, month: ?string, status: string, tactic: string, effort_days: float,
- *     links_to_earn: ?int, owner: string, due: ?string, is_pinned: bool, brief: object, done_month: ?string, version: int, topic: ?string,
- *     gain: ?float, win_chance: ?float, expected_gain: ?float, own_position: ?int, own_url: ?string, set_aside: ?array<string, string>,
- *     why: array{effort: Explanation, season: Explanation}, publish_by: ?string, spread: object, is_late: bool}
+ * @phpstan-type KeptItem array{id: int, unit: string, name: string, lead: string, month: ?string, status: string, tactic: string,
+ *     effort_days: float, links_to_earn: ?int, owner: string, due: ?string, is_pinned: bool, brief: object, done_month: ?string,
+ *     version: int, folded: list<string>, published_url: ?string, writer_note: ?string}
+ * @phpstan-type ItemWeighed array{topic: ?string, keywords: list<string>, gain: ?float, win_chance: ?float, expected_gain: ?float,
+ *     own_position: ?int, own_url: ?string, set_aside: ?array{reason: string}}
+ * @phpstan-type PlannedItem array{id: int, unit: string, name: string, lead: string, keywords: list<string>, month: ?string,
+ *     status: string, tactic: string, effort_days: float, links_to_earn: ?int, owner: string, due: ?string, is_pinned: bool,
+ *     brief: object, done_month: ?string, version: int, topic: ?string, gain: ?float, win_chance: ?float, expected_gain: ?float,
+ *     own_position: ?int, own_url: ?string, set_aside: ?array{reason: string}, folded: list<string>,
+ *     published_url: ?string, writer_note: ?string, why: array{effort: Explanation, season: Explanation},
+ *     publish_by: ?string, spread: object, is_late: bool}
  * @phpstan-type ForecastMonth array{month: string, p10: float, p50: float, p90: float, mean: float}
  * @phpstan-type PlanSum array{id: ?int, name: string, items: int, days: float, last: string, visits: float}
  * @phpstan-type PlanRead array{start: string, months: int, capacity: float, draft: ?array<string, mixed>, plans: list<PlanSum>,
@@ -46,7 +54,7 @@ final class ReadPlan
     {
         $frame = $draft === null ? PlanFrame::agreed($study) : PlanFrame::ofDraft($draft);
         $items = $frame->items($study);
-        $facts = PlanFacts::of($study, $study->comparison, array_map(static fn(PlanItem $item): string => $item->keyword, $items));
+        $facts = PlanFacts::of($study, $study->comparison, $items);
         $months = array_map(static fn(int $step): Month => $frame->start->plus($step), range(0, $frame->months + self::BEYOND - 1));
         $rulebook = $study->rulebook();
         $work = self::workload($items, $frame->capacity);
@@ -94,10 +102,10 @@ final class ReadPlan
     {
         $visits = $converted = 0.0;
         foreach ($items as $item) {
-            $row = $facts->row($item->keyword);
-            $expected = $item->isAlive() && $item->month !== null ? $row->expectedGain ?? 0.0 : 0.0;
+            $weighed = $facts->at($item)->weighed;
+            $expected = $item->isAlive() && $item->month !== null ? $weighed->expectedGain ?? 0.0 : 0.0;
             $visits += $expected;
-            $converted += $expected * $rulebook->conversionRate($row?->intent);
+            $converted += $expected * $rulebook->conversionRate($weighed?->intent);
         }
 
         return $visits > 0.0 ? $converted / $visits : $rulebook->float('conversion_rate');
@@ -107,7 +115,7 @@ final class ReadPlan
     private static function assumptions(Rulebook $rulebook): array
     {
         return [
-            'Items move independently of each other.',
+            'Items move independently of each other; all keywords of a page move together.',
             'An item that moves comes to a place that the position model draws; one that does not stays where it is.',
             'Work larger than a month pays from the end of its last month.',
             sprintf('Volumes scatter by a sigma of %s; %d draws.', $rulebook->float('forecast_sigma'), $rulebook->int('forecast_draws')),
@@ -118,15 +126,16 @@ final class ReadPlan
     public static function promise(PlanItem $item, PlanFacts $facts, ?Month $ends = null): ForecastItem
     {
         $done = $item->done_month === null ? $ends ?? Month::parse((string) $item->month) : Month::parse($item->done_month);
-        [$gain, $chance] = [$item->promise['gain'] ?? null, $item->promise['win_chance'] ?? null];
-        // Of what is done the target and the chance to reach it were kept.
-        $isKept = $gain !== null && $chance !== null;
+        if ($item->done_month !== null && $item->said !== null) {
+            return $item->said->promise($item->drawsAs(), $done);
+        }
+        $ofItem = $facts->at($item);
 
         return new ForecastItem(
-            $item->keyword,
-            $isKept ? PlaceGains::allOrNothing($gain, 1.0) : $facts->gains($item->keyword),
-            $isKept ? $chance : $facts->effect(),
-            $facts->season($item->keyword),
+            $item->drawsAs(),
+            $ofItem->gains(),
+            $ofItem->effect(),
+            $ofItem->season(),
             $done,
             $facts->effort()->ramp($item->tacticLabel()->tactic),
         );
@@ -198,13 +207,32 @@ final class ReadPlan
     /** @return PlannedItem */
     private static function describe(PlanItem $item, PlanFacts $facts, Month $start, Workload $work): array
     {
-        $row = $facts->row($item->keyword);
-        $publishBy = $facts->season($item->keyword)->publishBy($start, $facts->effort()->ramp($item->tacticLabel()->tactic))?->__toString();
+        $ofItem = $facts->at($item);
+        $season = $ofItem->season();
+        $publishBy = $season->publishBy($start, $facts->effort()->ramp($item->tacticLabel()->tactic))?->__toString();
         $ends = $work->endOf($item->id)?->__toString() ?? $item->month;
 
         return [
+            ...self::kept($item),
+            ...self::weighed($ofItem),
+            'why' => [
+                'effort' => StudyExplainer::effort($facts->effort(), $item->tacticLabel(), $item->links_to_earn),
+                'season' => StudyExplainer::season($season),
+            ],
+            'publish_by' => $publishBy,
+            'spread' => (object) $work->partsOf($item->id),
+            'is_late' => ItemStatus::from($item->status)->isLate($ends, $publishBy),
+        ];
+    }
+
+    /** @return KeptItem */
+    private static function kept(PlanItem $item): array
+    {
+        return [
             'id' => $item->id,
-            'keyword' => $item->keyword,
+            'unit' => $item->unit->value,
+            'name' => $item->name,
+            'lead' => $item->lead,
             'month' => $item->month,
             'status' => $item->status,
             'tactic' => $item->tactic,
@@ -216,20 +244,26 @@ final class ReadPlan
             'brief' => (object) $item->brief,
             'done_month' => $item->done_month,
             'version' => $item->version,
-            'topic' => $row?->topic,
-            'gain' => $facts->gain($item->keyword),
-            'win_chance' => $row?->winChance,
-            'expected_gain' => $row?->expectedGain,
-            'own_position' => $row?->ownPosition,
-            'own_url' => $row?->ownUrl,
-            'set_aside' => $facts->setAside($item->keyword),
-            'why' => [
-                'effort' => StudyExplainer::effort($facts->effort(), $item->tacticLabel(), $item->links_to_earn),
-                'season' => StudyExplainer::season($facts->season($item->keyword)),
-            ],
-            'publish_by' => $publishBy,
-            'spread' => (object) $work->partsOf($item->id),
-            'is_late' => ItemStatus::from($item->status)->isLate($ends, $publishBy),
+            'folded' => array_map(static fn(array $one): string => (string) Figures::text($one['name'] ?? null), $item->folded),
+            'published_url' => $item->published_url,
+            'writer_note' => $item->writer_note,
+        ];
+    }
+
+    /** @return ItemWeighed */
+    private static function weighed(ItemFacts $facts): array
+    {
+        $weighed = $facts->weighed;
+
+        return [
+            'topic' => $facts->topic,
+            'keywords' => array_map(static fn(WeighedRow $row): string => $row->keyword, $facts->open),
+            'gain' => $weighed?->gain,
+            'win_chance' => $weighed?->lead->winChance,
+            'expected_gain' => $weighed?->expectedGain,
+            'own_position' => $weighed?->lead->ownPosition,
+            'own_url' => $weighed?->ownUrl,
+            'set_aside' => $facts->setAside,
         ];
     }
 }

@@ -8,20 +8,20 @@ use App\Actions\Documents\BriefHtml;
 use App\Actions\Documents\BriefMarkdown;
 use App\Actions\Documents\BriefOdt;
 use App\Actions\Documents\ReviewDocument;
+use App\Actions\Plans\AddToPlan;
 use App\Actions\Plans\ChangePlan;
 use App\Actions\Plans\ProposePlan;
 use App\Actions\Plans\ReadBrief;
 use App\Actions\Plans\ReadPlan;
 use App\Actions\Plans\ReadSince;
 use App\Actions\Plans\ReadTrack;
+use App\Http\Requests\PlanAddRequest;
 use App\Http\Requests\PlanDraftRequest;
 use App\Http\Requests\PlanItemRequest;
 use App\Http\Requests\PlanRequest;
 use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
-use App\Support\Texts;
-use GreaterReach\Core\Keyword\KeywordKey;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -45,20 +45,10 @@ final class PlanController extends Controller
         return new JsonResponse($read->execute($study->load('domains')));
     }
 
-    /** Adds keywords, or all of the shortlist where none are named. */
-    public function add(Request $request, Study $study, ChangePlan $change): JsonResponse
+    /** Adds pages by their topics or by keywords of theirs, keywords by themselves, or the pages of the shortlist where none are named. */
+    public function add(PlanAddRequest $request, Study $study, AddToPlan $add): JsonResponse
     {
-        $request->validate(['keywords' => ['sometimes', 'array', 'max:500'], 'keywords.*' => ['string', 'max:2000']]);
-        $user = (int) $request->user()?->id;
-        $added = $request->has('keywords')
-            ? $change->add(
-                $study->load('domains'),
-                array_map(KeywordKey::of(...), Texts::list($request->array('keywords'))),
-                $user,
-            )
-            : $change->addShortlist($study->load('domains'), $user);
-
-        return new JsonResponse(['added' => $added], 201);
+        return new JsonResponse(['added' => $request->added($add, $study->load('domains'))], 201);
     }
 
     public function change(PlanItemRequest $request, Study $study, int $item, ChangePlan $change): JsonResponse
@@ -92,18 +82,24 @@ final class PlanController extends Controller
     {
         $request->validate([
             'changes' => ['required', 'array', 'max:2000'],
-            'changes.*.keyword' => ['required', 'string', 'max:2000'],
-            'changes.*.to' => ['present', 'nullable', 'date_format:Y-m'],
+            ...PlanDraftRequest::CHANGES,
         ]);
-        $months = PlanDraftRequest::monthsOf($request);
+        $user = (int) $request->user()?->id;
 
-        return new JsonResponse(['change' => $change->apply($study->load('domains'), $months, (int) $request->user()?->id)]);
+        return new JsonResponse([
+            'change' => $change->apply(
+                $study->load('domains'),
+                PlanDraftRequest::itemsOf($request),
+                PlanDraftRequest::pagesOf($request),
+                $user,
+            ),
+        ]);
     }
 
     public function undo(Request $request, Study $study, ChangePlan $change): JsonResponse
     {
         $request->validate(['change' => ['required', 'integer']]);
-        $change->undo($study, $request->integer('change'), (int) $request->user()?->id);
+        $change->undo($study->load('domains'), $request->integer('change'), (int) $request->user()?->id);
 
         return new JsonResponse(['undone' => $request->integer('change')]);
     }

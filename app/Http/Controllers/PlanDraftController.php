@@ -25,7 +25,15 @@ final class PlanDraftController extends Controller
     {
         return new JsonResponse(
             $change
-                ->change($study, $draft, $request->frame(), $request->months(), $request->integer('version'))
+                ->change(
+                    $study->load('domains'),
+                    $draft,
+                    $request->frame(),
+                    PlanDraftRequest::itemsOf($request),
+                    PlanDraftRequest::pagesOf($request),
+                    $request->integer('version'),
+                    (int) $request->user()?->id
+                )
                 ->only(['id', 'name', 'version']),
         );
     }

@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use GreaterReach\Core\Keyword\KeywordKey;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\Request;
 
 /** Where items of a draft lie from now on, and its frame, as far as they change. */
 final class PlanDraftRequest extends FormRequest
 {
+    /** Where an item, or a page that is not planned yet, is put. */
+    public const CHANGES = [
+        'changes.*.item' => ['required_without:changes.*.topic', 'nullable', 'integer'],
+        'changes.*.topic' => ['required_without:changes.*.item', 'nullable', 'string', 'max:2000'],
+        'changes.*.to' => ['present', 'nullable', 'date_format:Y-m'],
+    ];
+
     private const FRAME = ['start', 'months', 'capacity'];
 
     /** @return array<string, list<string>> */
@@ -22,8 +28,7 @@ final class PlanDraftRequest extends FormRequest
             'capacity' => ['sometimes', 'numeric', 'min:0', 'max:9999'],
             'start' => ['sometimes', 'date_format:Y-m'],
             'changes' => ['sometimes', 'array', 'max:2000'],
-            'changes.*.keyword' => ['required', 'string', 'max:2000'],
-            'changes.*.to' => ['present', 'nullable', 'date_format:Y-m'],
+            ...self::CHANGES,
         ];
     }
 
@@ -33,22 +38,36 @@ final class PlanDraftRequest extends FormRequest
         return array_intersect_key($this->validated(), array_flip(self::FRAME));
     }
 
-    /** @return array<string, ?string> keyword → YYYY-MM, or null for none */
-    public function months(): array
-    {
-        return self::monthsOf($this);
-    }
-
-    /** @return array<string, ?string> keyword → YYYY-MM, or null for none, as a request that was found good asks for */
-    public static function monthsOf(Request $request): array
+    /** @return array<int, ?string> number of an item → YYYY-MM, or null for none */
+    public static function itemsOf(Request $request): array
     {
         $months = [];
-        /** @var list<array{keyword: string, to: ?string}> $changes */
-        $changes = $request->array('changes');
-        foreach ($changes as $one) {
-            $months[KeywordKey::of($one['keyword'])] = $one['to'];
+        foreach (self::changesOf($request) as $one) {
+            if (isset($one['item'])) {
+                $months[(int) $one['item']] = $one['to'];
+            }
         }
 
         return $months;
+    }
+
+    /** @return array<string, ?string> topic that is not planned yet → the same */
+    public static function pagesOf(Request $request): array
+    {
+        $months = [];
+        foreach (self::changesOf($request) as $one) {
+            if (! isset($one['item']) && isset($one['topic'])) {
+                $months[$one['topic']] = $one['to'];
+            }
+        }
+
+        return $months;
+    }
+
+    /** @return list<array{item?: ?int, topic?: ?string, to: ?string}> as a request that was found good asks for */
+    private static function changesOf(Request $request): array
+    {
+        /** @var list<array{item?: ?int, topic?: ?string, to: ?string}> */
+        return array_values($request->array('changes'));
     }
 }

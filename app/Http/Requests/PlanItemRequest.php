@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Actions\Plans\ChosenPages;
 use App\Support\Texts;
 use GreaterReach\Core\Plan\ItemStatus;
 use Illuminate\Foundation\Http\FormRequest;
@@ -12,7 +13,7 @@ use Illuminate\Validation\Rule;
 /** Changes to one item of the roadmap, with the version that the person saw. */
 final class PlanItemRequest extends FormRequest
 {
-    private const BRIEF = ['angle', 'call_to_action', 'notes'];
+    private const BRIEF = ['angle', 'call_to_action', 'notes', ChosenPages::FIELD];
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -21,6 +22,7 @@ final class PlanItemRequest extends FormRequest
             'version' => ['required', 'integer', 'min:1'],
             'month' => ['sometimes', 'nullable', 'date_format:Y-m'],
             'status' => ['sometimes', Rule::enum(ItemStatus::class)],
+            'done_month' => ['sometimes', 'date_format:Y-m'],
             'effort_days' => ['sometimes', 'numeric', 'between:0,999'],
             'owner' => ['sometimes', 'nullable', 'string', 'max:100'],
             'due' => ['sometimes', 'nullable', 'date_format:Y-m-d'],

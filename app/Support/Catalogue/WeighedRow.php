@@ -13,6 +13,7 @@ use GreaterReach\Core\Keyword\Words;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Meaning\Noise;
 use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Plan\OpenKeyword;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Plan\SeasonKind;
 use GreaterReach\Core\Priority\Candidate;
@@ -259,6 +260,29 @@ final readonly class WeighedRow
             $this->heldGround(),
             topic: $this->topic,
             features: FeatureClicks::read((string) $this->features),
+        );
+    }
+
+    /** What its topic takes from it; null where it was not weighed. */
+    public function openKeyword(): ?OpenKeyword
+    {
+        return $this->target === null || $this->tactic === null ? null : new OpenKeyword(
+            $this->keyword,
+            $this->ownPosition,
+            $this->target,
+            $this->volume,
+            $this->difficulty,
+            $this->cpc,
+            $this->visitsNow,
+            $this->potential,
+            $this->gain,
+            $this->winChance,
+            $this->expectedGain,
+            $this->horizon,
+            $this->tactic,
+            $this->linksToEarn,
+            $this->intent ?? Intent::Open,
+            $this->scores?->at(Criterion::Fit),
         );
     }
 

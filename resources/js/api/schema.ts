@@ -942,7 +942,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Add keywords, or the shortlist */
+        /** Add pages, keywords by themselves, or the shortlist */
         post: operations["addStudyPlanItems"];
         delete?: never;
         options?: never;
@@ -1404,23 +1404,29 @@ export interface components {
             volume: number | null;
         };
         Brief: {
-            gain: number;
+            gain: number | null;
             intent: components["schemas"]["Intent"] | null;
             item: {
                 id: number;
-                keyword: string;
                 month: string | null;
                 tactic: string;
                 owner: string;
                 due: string | null;
                 links_to_earn: number | null;
                 effort_days: number;
+                unit: components["schemas"]["Unit"];
+                name: string;
+                lead: string;
+                status: components["schemas"]["ItemStatus"];
+                published_url: string | null;
+                writer_note: string | null;
             };
             keywords: {
                 keyword: string;
                 own_position: number | null;
                 volume: number | null;
                 potential: number | null;
+                is_lead: boolean;
             }[];
             our_page: string | null;
             our_position: number | null;
@@ -1437,6 +1443,7 @@ export interface components {
             rivals: {
                 headings: string[];
                 url: string;
+                is_chosen: boolean;
             }[];
             stage: string | null;
             target: number | null;
@@ -1446,6 +1453,8 @@ export interface components {
                 angle?: string;
                 call_to_action?: string;
                 notes?: string;
+                /** @description Chosen by a person, an address a line */
+                pages_to_beat?: string;
             };
         };
         /** @description What people wrote into a brief */
@@ -1453,6 +1462,8 @@ export interface components {
             angle?: string | null;
             call_to_action?: string | null;
             notes?: string | null;
+            /** @description Chosen by a person, an address a line */
+            pages_to_beat?: string | null;
         };
         Change: {
             /** @description Number under which it can be undone */
@@ -1796,6 +1807,8 @@ export interface components {
             due?: string | null;
             is_pinned?: boolean;
             brief?: components["schemas"]["BriefText"];
+            /** @description YYYY-MM, of what is done */
+            done_month?: string;
         };
         /** @enum {string} */
         ItemStatus: "planned" | "writing" | "published" | "done" | "dropped";
@@ -1932,6 +1945,8 @@ export interface components {
             referring_domains: number | null;
             url: string;
             title: string | null;
+            /** @description Whether its title lacks a word of the keyword; null where the title is unknown */
+            is_off_topic: boolean | null;
         };
         PageOneRow: {
             difficulty: number | null;
@@ -1967,18 +1982,26 @@ export interface components {
             name: string;
         };
         Placement: {
-            keyword: string;
             /** @description Month; null for none */
             to: string | null;
+            /** @description Number of an item */
+            item?: number | null;
+            /** @description Or a topic that is not planned yet */
+            topic?: string | null;
         };
         PlanProposal: {
             changes: {
                 effort_days: number;
                 expected_gain: number;
                 from: string | null;
-                keyword: string;
                 tactic: string;
                 to: string | null;
+                /** @description Its number; null for a page that is not on the roadmap yet */
+                item: number | null;
+                name: string;
+                unit: components["schemas"]["Unit"];
+                /** @description Of a page that is not on the roadmap yet */
+                topic: string | null;
             }[];
             left_out: number;
             unchanged: number;
@@ -2055,17 +2078,18 @@ export interface components {
                 angle?: string;
                 call_to_action?: string;
                 notes?: string;
+                /** @description Chosen by a person, an address a line */
+                pages_to_beat?: string;
             };
             done_month: string | null;
             due: string | null;
             effort_days: number;
             expected_gain: number | null;
-            gain: number;
+            gain: number | null;
             id: number;
             /** @description The work ends after that month. */
             is_late: boolean;
             is_pinned: boolean;
-            keyword: string;
             links_to_earn: number | null;
             month: string | null;
             own_position: number | null;
@@ -2089,6 +2113,19 @@ export interface components {
                 season: components["schemas"]["Explanation"];
             };
             win_chance: number | null;
+            unit: components["schemas"]["Unit"];
+            /** @description Of the topic, or the keyword */
+            name: string;
+            /** @description Keyword that led when it was planned */
+            lead: string;
+            /** @description Open keywords that count in it */
+            keywords: string[];
+            /** @description Keywords whose items it was made of */
+            folded: string[];
+            /** @description Where it was published, as its writer said */
+            published_url: string | null;
+            /** @description What its writer wants known */
+            writer_note: string | null;
         };
         Row: components["schemas"]["WeighedRow"] & components["schemas"]["Decided"] & {
             /** @description Whether our page bears the keyword's words in its path; null when we have none. */
@@ -2299,14 +2336,24 @@ export interface components {
                 shares: (number | null)[];
             }[];
             since: components["schemas"]["Since"] | null;
+            /** @description All finished items together on each of our days since the first was done */
+            months: components["schemas"]["TrackMonth"][];
+            /** @description The share of pages that move when worked on */
+            effect: {
+                share: number;
+                items: number;
+                is_learnt: boolean;
+            };
         };
         TrackItem: {
-            added: number;
+            added: number | null;
             /** @description Our own clicks and impressions by month, each of them as of its newest day, the earliest first. */
             clicks: {
                 clicks: number;
                 day: string;
                 impressions: number;
+                /** @description On searches for our brand, which are not in the others */
+                brand_clicks: number;
             }[];
             /** @description Of the last month measured before it was done, and of the newest since. */
             clicks_before: number | null;
@@ -2317,19 +2364,36 @@ export interface components {
                 position: number | null;
             }[];
             id: number;
-            keyword: string;
             outcome: components["schemas"]["Outcome"] | null;
             p10: number | null;
             p50: number | null;
             p90: number | null;
             position_now: number | null;
             position_then: number | null;
-            promised_gain: number;
+            promised_gain: number | null;
             tactic: string;
             target: number | null;
             why: components["schemas"]["Explanation"] | null;
-            win_chance: number;
+            win_chance: number | null;
             owner: string;
+            unit: components["schemas"]["Unit"];
+            name: string;
+            lead: string;
+            version: number;
+            /** @description YYYY-MM, when it was put on the roadmap */
+            planned_month: string | null;
+            /** @description Whether the lead stands at its target or above */
+            is_reached: boolean | null;
+            /** @description Whether anything came of it: visits, or its target */
+            is_moved: boolean;
+            keywords: {
+                keyword: string;
+                position_then: number | null;
+                position_now: number | null;
+                visits_then: number | null;
+            }[];
+            brand_clicks_before: number | null;
+            brand_clicks_since: number | null;
         };
         Undone: {
             undone: number;
@@ -2569,6 +2633,22 @@ export interface components {
             total: number;
             weights: components["schemas"]["Weights"];
         };
+        /**
+         * @description What is planned: a topic, as the page that bears its keywords, or a keyword by itself
+         * @enum {string}
+         */
+        Unit: "topic" | "keyword";
+        TrackMonth: {
+            day: string;
+            p10: number;
+            p50: number;
+            p90: number;
+            mean: number;
+            /** @description Visits a month added */
+            achieved: number;
+            /** @description How many were done before that month */
+            items: number;
+        };
     };
     responses: {
         /** @description Problem details (RFC 9457) */
@@ -2690,6 +2770,8 @@ export type Places = components['schemas']['Places'];
 export type FinishedItem = components['schemas']['FinishedItem'];
 export type RankedTopic = components['schemas']['RankedTopic'];
 export type TopicPage = components['schemas']['TopicPage'];
+export type Unit = components['schemas']['Unit'];
+export type TrackMonth = components['schemas']['TrackMonth'];
 export type ResponseProblem = components['responses']['Problem'];
 export type $defs = Record<string, never>;
 export interface operations {
@@ -4424,6 +4506,9 @@ export interface operations {
             content: {
                 "application/json": {
                     keywords?: string[];
+                    topics?: string[];
+                    /** @description Keywords by themselves, rather than the pages that serve them */
+                    alone?: boolean;
                 };
             };
         };

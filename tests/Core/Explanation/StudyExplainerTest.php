@@ -86,12 +86,18 @@ final class StudyExplainerTest extends TestCase
         $band = new Band(10, 50, 90, 52.5);
         $done = Month::parse('2026-11');
         self::assertSame(
-            ['95 visits were added; the band reached from 10 to 90: above.'],
-            StudyExplainer::outcome(Outcome::Above, 95, $band, $done, 2)->steps,
+            ['95 visits were added; the band reached from 10 to 90: above.', 'The lead has reached its target.'],
+            StudyExplainer::outcome(Outcome::Above, 95, $band, $done, 2, true)->steps,
         );
         self::assertSame(
             ['It was done in 2026-11 and pays in full from 2027-01; until then it is too early to tell.'],
-            StudyExplainer::outcome(Outcome::TooEarly, 0, $band, $done, 2)->steps,
+            StudyExplainer::outcome(Outcome::TooEarly, 0, $band, $done, 2, false)->steps,
         );
+        // Inside a band that begins at nothing, work that did nothing is not praised.
+        self::assertSame(
+            'The lead has not reached its target, and nothing came of the work.',
+            StudyExplainer::outcome(Outcome::Inside, 0, new Band(0, 50, 90, 52.5), $done, 2, false)->steps[1],
+        );
+        self::assertCount(1, StudyExplainer::outcome(Outcome::Inside, 5, $band, $done, 2, null)->steps);
     }
 }

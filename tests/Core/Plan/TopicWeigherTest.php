@@ -47,6 +47,13 @@ final class TopicWeigherTest extends TestCase
         $this->weigh('ink', []);
     }
 
+    public function test_the_primary_keyword_bears_the_name_or_else_has_the_most_volume(): void
+    {
+        self::assertSame('pen', TopicWeigher::primary('pen', ['best pen' => 900, 'pen' => null]));
+        self::assertSame('pen', TopicWeigher::primary('Writing', ['best pen' => null, 'case' => 50, 'pen' => 90, 'pens' => 90]));
+        self::assertSame('12', TopicWeigher::primary('Numbers', ['12' => null, '13' => null]));
+    }
+
     public function test_what_a_click_is_worth_is_weighted_by_what_is_gained(): void
     {
         $topic = $this->weigh('ink', [

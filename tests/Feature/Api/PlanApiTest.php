@@ -22,7 +22,7 @@ final class PlanApiTest extends TestCase
         $this->postJson($this->at($study, 'decisions'), ['show' => 'volume>=100', 'mark' => 'shortlisted'])->assertOk();
         $this->postJson($this->at($study, 'plan/items'))->assertStatus(201)->assertJsonPath('added', 3);
         $this->patchJson($this->at($study, 'plan'), ['start' => '2026-12', 'months' => 3, 'capacity' => 4])->assertOk();
-        $item = PlanItem::query()->where('study_id', $study->id)->where('keyword', 'big pen')->firstOrFail();
+        $item = PlanItem::query()->where('study_id', $study->id)->where('name', 'big pen')->firstOrFail();
         $this->patchJson($this->at($study, "plan/items/{$item->id}"), [
             'version' => 1,
             'month' => '2026-12',
@@ -53,15 +53,15 @@ final class PlanApiTest extends TestCase
         $study = $this->weighed();
         $item = $this->planned($study, 'big pen');
         $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'status' => 'done'])->assertOk();
-        $promise = $item->refresh()->promise;
-        self::assertEqualsWithDelta(2000 * (0.114 - 0.008), $promise['gain'] ?? 0, 1e-9);
+        $said = $item->refresh()->said;
+        self::assertEqualsWithDelta(2000 * (0.114 - 0.008), $said->gain ?? 0, 1e-9);
         $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 2, 'month' => '2027-01'])->assertStatus(422);
         $this->patchJson($this->at($study, "plan/items/{$item->id}"), [
             'version' => 2,
             'status' => 'published',
             'month' => '2027-01',
         ])->assertOk();
-        self::assertNull($item->refresh()->promise);
+        self::assertEquals($said, $item->refresh()->said, 'What was said stays.');
     }
 
     public function test_a_proposal_shows_its_changes_is_applied_and_undone(): void
@@ -82,15 +82,15 @@ final class PlanApiTest extends TestCase
     {
         $study = $this->weighed();
         $change = $this->postJson($this->at($study, 'plan/apply'), [
-            'changes' => [['keyword' => 'big pen', 'to' => '2026-12'], ['keyword' => 'dear nib', 'to' => '2026-12']],
+            'changes' => [['topic' => 'big pen', 'to' => '2026-12'], ['topic' => 'dear nib', 'to' => '2026-12']],
         ])
             ->assertOk()
             ->json('change');
-        $item = PlanItem::of($study)->where('keyword', 'big pen')->firstOrFail();
+        $item = PlanItem::of($study)->where('name', 'big pen')->firstOrFail();
         $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => $item->version, 'status' => 'done'])->assertOk();
         $this->postJson($this->at($study, 'plan/undo'), ['change' => $change])->assertOk();
-        self::assertSame(['big pen' => '2026-12'], PlanItem::of($study)->pluck('month', 'keyword')->all());
-        self::assertNotNull($item->refresh()->promise);
+        self::assertSame(['big pen' => '2026-12'], PlanItem::of($study)->pluck('month', 'name')->all());
+        self::assertSame('done', $item->refresh()->status);
     }
 
     public function test_an_unknown_chance_brings_nothing_to_the_forecast_and_is_told_as_unknown(): void
@@ -103,7 +103,7 @@ final class PlanApiTest extends TestCase
                 'month' => now('UTC')->format('Y-m'),
             ])->assertOk();
         }
-        $items = array_column($this->getJson($this->at($study, 'plan'))->assertOk()->json('items'), null, 'keyword');
+        $items = array_column($this->getJson($this->at($study, 'plan'))->assertOk()->json('items'), null, 'name');
         self::assertSame([null, null], [$items['dear nib']['win_chance'], $items['dear nib']['expected_gain']]);
         $mean = fn(string $query): array => array_column(
             $this->getJson($this->at($study, 'plan').$query)
@@ -113,7 +113,7 @@ final class PlanApiTest extends TestCase
         );
         self::assertEquals($mean('?without='.$items['dear nib']['id']), $mean(''));
         self::assertGreaterThan(0, array_sum($mean('')));
-        $proposed = array_column($this->getJson($this->at($study, 'plan/proposal'))->json('changes'), 'to', 'keyword');
+        $proposed = array_column($this->getJson($this->at($study, 'plan/proposal'))->json('changes'), 'to', 'name');
         self::assertNull($proposed['dear nib'] ?? null, 'What may bring nothing is not proposed.');
     }
 
@@ -152,7 +152,7 @@ final class PlanApiTest extends TestCase
         $study = $this->weighed();
         $this->patchJson($this->at($study, 'plan'), ['start' => '2026-12', 'months' => 2, 'capacity' => 4])->assertOk();
         $proposed = array_map(
-            static fn(array $change): array => [$change['to'], $change['keyword']],
+            static fn(array $change): array => [$change['to'], $change['name']],
             $this->getJson($this->at($study, 'plan/proposal'))->json('changes'),
         );
         [, $printed] = $this->command('reach:plan', [
@@ -223,7 +223,7 @@ final class PlanApiTest extends TestCase
         $brief = $this->getJson($this->at($study, "plan/items/{$item->id}/brief"))->assertOk()->json();
         self::assertSame(
             ['big pen', ['angle' => 'Pens that *last*', 'call_to_action' => 'Try one']],
-            [$brief['item']['keyword'], $brief['written']],
+            [$brief['item']['name'], $brief['written']],
         );
         $markdown = (string) $this->get($this->at($study, "plan/items/{$item->id}/brief.md"))->assertOk()->getContent();
         self::assertStringContainsString("# big pen\n", $markdown);
@@ -279,7 +279,7 @@ final class PlanApiTest extends TestCase
     {
         $this->postJson($this->at($study, 'plan/items'), ['keywords' => [$keyword]])->assertStatus(201);
 
-        return PlanItem::query()->where('study_id', $study->id)->where('keyword', $keyword)->firstOrFail();
+        return PlanItem::query()->where('study_id', $study->id)->where('name', $keyword)->firstOrFail();
     }
 
     private function weighed(string $metrics = "big pen,2000,20\ndear nib,150,10\nhow to ink,200,5\n"): Study

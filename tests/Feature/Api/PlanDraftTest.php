@@ -44,7 +44,7 @@ final class PlanDraftTest extends TestCase
 
     private function item(string $keyword): PlanItem
     {
-        return PlanItem::query()->where('study_id', $this->study->id)->where('keyword', $keyword)->firstOrFail();
+        return PlanItem::query()->where('study_id', $this->study->id)->where('name', $keyword)->firstOrFail();
     }
 
     private function draft(string $name = 'spring push'): int
@@ -58,14 +58,14 @@ final class PlanDraftTest extends TestCase
         return array_column(
             $this->getJson($this->at('plan'.($draft === null ? '' : "?draft={$draft}")))->assertOk()->json('items'),
             'month',
-            'keyword',
+            'name',
         );
     }
 
     public function test_work_larger_than_a_month_goes_on_in_the_next_and_pays_from_its_end(): void
     {
         $plan = $this->getJson($this->at('plan'))->assertOk()->json();
-        $item = array_column($plan['items'], null, 'keyword')['big pen'];
+        $item = array_column($plan['items'], null, 'name')['big pen'];
         self::assertSame(['2026-12' => 4, '2027-01' => 2], $item['spread']);
         self::assertSame(['2026-12' => 4, '2027-01' => 2], $plan['loads']);
         self::assertEquals([0, 0], [$plan['forecast'][0]['mean'], $plan['forecast'][1]['mean']], 'Nothing comes before the work is done.');
@@ -79,7 +79,7 @@ final class PlanDraftTest extends TestCase
         $this->patchJson($this->at("plan/drafts/{$draft}"), [
             'version' => 1,
             'capacity' => 8,
-            'changes' => [['keyword' => 'big pen', 'to' => null], ['keyword' => 'ink well', 'to' => '2027-02']],
+            'changes' => [['item' => $this->item('big pen')->id, 'to' => null], ['item' => $this->item('ink well')->id, 'to' => '2027-02']],
         ])
             ->assertOk()
             ->assertJsonPath('version', 2);
@@ -103,7 +103,7 @@ final class PlanDraftTest extends TestCase
         $this->patchJson($this->at("plan/drafts/{$draft}"), [
             'version' => 1,
             'months' => 5,
-            'changes' => [['keyword' => 'fine nib', 'to' => '2027-03']],
+            'changes' => [['item' => $this->item('fine nib')->id, 'to' => '2027-03']],
         ])->assertOk();
         $change = $this->postJson($this->at("plan/drafts/{$draft}/agree"))->assertOk()->json('change');
         self::assertEquals(['big pen' => '2026-12', 'fine nib' => '2027-03', 'ink well' => null], $this->months());
@@ -119,7 +119,7 @@ final class PlanDraftTest extends TestCase
         $this->patchJson($this->at('plan/items/'.$this->item('big pen')->id), ['version' => 2, 'status' => 'done'])->assertOk();
         $this->patchJson($this->at("plan/drafts/{$draft}"), [
             'version' => 1,
-            'changes' => [['keyword' => 'big pen', 'to' => '2027-02']],
+            'changes' => [['item' => $this->item('big pen')->id, 'to' => '2027-02']],
         ])->assertOk();
         self::assertSame('2026-12', $this->months($draft)['big pen']);
         $this->postJson($this->at("plan/drafts/{$draft}/agree"))->assertOk();
@@ -148,7 +148,7 @@ final class PlanDraftTest extends TestCase
         $this->postJson($this->at('plan/drafts'), ['name' => ''])->assertUnprocessable();
         $this->patchJson($this->at("plan/drafts/{$draft}"), [
             'version' => 1,
-            'changes' => [['keyword' => 'big pen', 'to' => 'soon']],
+            'changes' => [['item' => $this->item('big pen')->id, 'to' => 'soon']],
         ])->assertUnprocessable();
         foreach (range(2, 12) as $number) {
             $this->draft('draft '.$number);
@@ -177,9 +177,9 @@ final class PlanDraftTest extends TestCase
         ]);
         self::assertSame(
             [
-                ['day' => '2026-09-28', 'clicks' => 5, 'impressions' => 120],
-                ['day' => '2026-10-31', 'clicks' => 8, 'impressions' => 110],
-                ['day' => '2026-11-20', 'clicks' => 12, 'impressions' => 140],
+                ['day' => '2026-09-28', 'clicks' => 5, 'impressions' => 120, 'brand_clicks' => 0],
+                ['day' => '2026-10-31', 'clicks' => 8, 'impressions' => 110, 'brand_clicks' => 0],
+                ['day' => '2026-11-20', 'clicks' => 12, 'impressions' => 140, 'brand_clicks' => 0],
             ],
             $this->getJson($this->at('track'))->assertOk()->json('items.0.clicks'),
             'By month, of two lists about one month the newer.',

@@ -35,7 +35,7 @@ final class SidesTest extends TestCase
         $this->look($study, 'quillfair.example', ['inkmoor.example']);
         $plan = $this->getJson($this->at($study, 'plan'))->assertOk()->assertJsonCount(2, 'items')->json();
         self::assertSame(['inkmoor.example' => 1], $plan['elsewhere']);
-        self::assertSame(12, array_column($plan['items'], 'own_position', 'keyword')['big pen']);
+        self::assertSame(12, array_column($plan['items'], 'own_position', 'name')['big pen']);
     }
 
     public function test_a_domain_with_a_roadmap_is_not_thrown_away(): void
@@ -135,7 +135,7 @@ final class SidesTest extends TestCase
     {
         $this->postJson($this->at($study, 'plan/items'), ['keywords' => [$keyword]])->assertStatus(201)->assertJsonPath('added', 1);
 
-        return PlanItem::query()->where('study_id', $study->id)->where('keyword', $keyword)->latest('id')->firstOrFail();
+        return PlanItem::query()->where('study_id', $study->id)->where('name', $keyword)->latest('id')->firstOrFail();
     }
 
     private function weighed(): Study

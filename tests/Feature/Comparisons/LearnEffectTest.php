@@ -23,10 +23,10 @@ final class LearnEffectTest extends TestCase
         self::assertTrue($learnt->isLearnt);
         self::assertSame(6, $learnt->items);
         // Three of six are at their target, and what was said of each is kept.
-        $items = PlanItem::of($study)->orderBy('keyword')->get();
+        $items = PlanItem::of($study)->orderBy('name')->get();
         $said = $items->map(static fn(PlanItem $item): array => [
-            'reach' => $item->said['reach'] ?? 0.0,
-            'reached' => \in_array($item->keyword, ['pen 1', 'pen 2', 'pen 3'], true),
+            'reach' => $item->said->reach ?? 0.0,
+            'reached' => \in_array($item->name, ['pen 1', 'pen 2', 'pen 3'], true),
         ]);
         self::assertEqualsWithDelta(Effect::learn(array_values($said->all()), .5)->share, $learnt->share, 1e-12);
 
@@ -72,7 +72,7 @@ final class LearnEffectTest extends TestCase
         $study = $this->planned();
         $this->finish($study, '2026-07');
         $version = $study->refresh()->data_version;
-        $item = PlanItem::of($study)->orderBy('keyword')->firstOrFail();
+        $item = PlanItem::of($study)->orderBy('name')->firstOrFail();
         $this->actingAs($this->makeEditor($study));
         $this->patchJson("/api/v1/studies/{$study->slug}/plan/items/{$item->id}", ['version' => $item->version, 'owner' => 'Ada'])
             ->assertStatus(200);

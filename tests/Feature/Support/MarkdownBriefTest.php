@@ -14,7 +14,12 @@ final class MarkdownBriefTest extends TestCase
         $markdown = BriefMarkdown::markdown([
             'item' => [
                 'id' => 1,
-                'keyword' => 'a|b [pen]',
+                'unit' => 'topic',
+                'name' => 'a|b [pen]',
+                'lead' => 'pen',
+                'status' => 'planned',
+                'published_url' => null,
+                'writer_note' => null,
                 'tactic' => 'new page',
                 'month' => '2026-12',
                 'owner' => '',
@@ -32,9 +37,9 @@ final class MarkdownBriefTest extends TestCase
             'stage' => 'bottom',
             'written' => (object) ['notes' => "# not a heading\nsecond line"],
             'traffic_leader' => 'pen',
-            'keywords' => [['keyword' => 'pen', 'volume' => null, 'own_position' => 7, 'potential' => null]],
+            'keywords' => [['keyword' => 'pen', 'is_lead' => true, 'volume' => null, 'own_position' => 7, 'potential' => null]],
             'questions' => ['how to hold a pen'],
-            'rivals' => [['url' => 'https://a.example/x_y', 'headings' => ['One', 'Two']]],
+            'rivals' => [['url' => 'https://a.example/x_y', 'is_chosen' => false, 'headings' => ['One', 'Two']]],
             'prospects' => [['domain' => 'my_club.example', 'authority' => null, 'pages' => ['https://a.example/x_y']]],
             'page_one' => [
                 [
@@ -46,6 +51,7 @@ final class MarkdownBriefTest extends TestCase
                     'referring_domains' => 3,
                     'day' => '2026-11-01',
                     'is_weak' => false,
+                    'is_off_topic' => null,
                 ],
             ],
         ]);

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { useState, type DragEvent } from 'react';
 import type { Roadmap, RoadmapItem } from '../../api/schema';
 import { decimal, estimate } from '../../shared/format';
-import { continuedIn, endOf, monthName, setAsideWords } from './months.logic';
+import { continuedIn, endOf, monthName, servesWords, setAsideWords } from './months.logic';
 
 interface Props {
   plan: Roadmap;
@@ -69,7 +69,7 @@ export function Board({ plan, columns, chosen, mayEdit, onChoose, onMove }: Prop
                   color: 'text.secondary',
                 }}
               >
-                {item.keyword} goes on: {decimal(days, 1)} days
+                {item.name} goes on: {decimal(days, 1)} days
               </Box>
             ))}
             {items.map((item) => (
@@ -134,8 +134,9 @@ function Card({ item, isChosen, mayEdit, onChoose }: { item: RoadmapItem; isChos
         }}
       >
         {item.is_pinned && <span title="pinned">⚲ </span>}
-        {item.keyword}
+        {item.name}
       </Box>
+      <Box sx={{ fontSize: '0.76rem', color: 'text.secondary' }}>{servesWords(item)}</Box>
       <Box sx={{ fontSize: '0.76rem', color: 'text.secondary' }}>
         {item.tactic}
         {item.owner !== '' && ` · ${item.owner}`}

@@ -67,12 +67,12 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
           onKeep={(text) => onWrite({ ...brief.written, [field]: text })}
         />
       ))}
-      <Heading>Keywords of the topic</Heading>
+      <Heading>Keywords of the page</Heading>
       <Typography variant="body2">Most visits by: {brief.traffic_leader}</Typography>
-      <PlainTable label="Keywords of the topic" headings={['Keyword', 'Volume', 'We']} numbers={[1, 2]}>
+      <PlainTable label="Keywords of the page" headings={['Keyword', 'Volume', 'We']} numbers={[1, 2]}>
         {brief.keywords.slice(0, 20).map((keyword) => (
           <tr key={keyword.keyword}>
-            <td>{keyword.keyword === item.keyword ? <strong>{keyword.keyword}</strong> : keyword.keyword}</td>
+            <td>{keyword.is_lead ? <strong>{keyword.keyword}</strong> : keyword.keyword}</td>
             <td>{whole(keyword.volume)}</td>
             <td>{position(keyword.own_position)}</td>
           </tr>

@@ -29,10 +29,11 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
   const brief = useQuery(briefQuery(study.slug, item.id));
   const isFixed = !study.may_edit || item.status === 'done';
   return (
-    <SidePanel title={item.keyword} onClose={onClose} width={430}>
+    <SidePanel title={item.name} onClose={onClose} width={430}>
       {item.set_aside !== null && (
         <Box role="note" sx={{ mb: 1.5, borderLeft: 3, borderColor: 'warning.main', pl: 1.5, fontSize: '0.86rem' }}>
-          The keyword was {setAsideWords(item.set_aside)}. Take it off the roadmap, or bring the keyword back in Weigh (key x).
+          {item.unit === 'keyword' ? 'The keyword was' : 'All its keywords are set aside, the first'} {setAsideWords(item.set_aside)}. Take
+          it off the roadmap, or bring a keyword back in Weigh (key x).
         </Box>
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>

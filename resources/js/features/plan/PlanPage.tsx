@@ -117,7 +117,7 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
           <ForecastBand
             plan={plan}
             currency={study.currency}
-            without={chosen === undefined || without.data === undefined ? null : { name: chosen.keyword, months: without.data.forecast }}
+            without={chosen === undefined || without.data === undefined ? null : { name: chosen.name, months: without.data.forecast }}
           />
           {plan.items.length === 0 ? (
             <Empty title="The roadmap is empty">

@@ -46,8 +46,8 @@ export function ProposalDialog({ study, draft, isApplying, onApply, onClose }: P
             </p>
             <PlainTable label="Moves" headings={['Item', 'Tactic', 'From', 'To', 'Days', 'Expected gain']} numbers={[4, 5]}>
               {changes.map((change) => (
-                <tr key={change.keyword}>
-                  <td>{change.keyword}</td>
+                <tr key={`${change.unit} ${change.name}`}>
+                  <td>{change.name}</td>
                   <td>{change.tactic}</td>
                   <td>{change.from === null ? 'no month' : monthName(change.from)}</td>
                   <td>{change.to === null ? 'no month' : monthName(change.to)}</td>

@@ -1,11 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import type { Roadmap, RoadmapItem } from '../../api/schema';
-import { columnsOf, continuedIn, endOf, monthAfter, monthName, neighbour } from './months.logic';
+import { columnsOf, continuedIn, endOf, monthAfter, monthName, neighbour, servesWords } from './months.logic';
 
 const why = { figure: '', rule: '', inputs: [], steps: [], assumptions: [] };
 const item = (month: string | null, publishBy: string | null = null): RoadmapItem => ({
   id: 1,
-  keyword: 'pen',
+  unit: 'topic',
+  name: 'pen',
+  lead: 'pen',
+  keywords: ['pen'],
+  folded: [],
+  published_url: null,
+  writer_note: null,
   month,
   status: 'planned',
   tactic: 'new page',
@@ -64,5 +70,15 @@ describe('months of a plan', () => {
     expect(continuedIn([large, item('2027-02')], '2027-02').map((part) => part.days)).toEqual([4]);
     expect(continuedIn([large], '2027-01')).toEqual([]);
     expect(endOf(large)).toBe('2027-02');
+  });
+});
+
+describe('what a card stands for', () => {
+  it('counts the keywords of a page and tells what became of its topic', () => {
+    const page = { ...item('2026-12'), topic: 'pen' };
+    expect(servesWords(page)).toBe('1 keyword');
+    expect(servesWords({ ...page, keywords: ['pen', 'pens'], topic: 'pens' })).toBe('2 keywords; now called “pens”');
+    expect(servesWords({ ...page, topic: null })).toBe('no topic of the comparison any more');
+    expect(servesWords({ ...page, unit: 'keyword' })).toBe('one keyword by itself');
   });
 });

@@ -36,6 +36,18 @@ export function neighbour(columns: (string | null)[], month: string | null, step
   return columns[columns.indexOf(month) + step];
 }
 
+/** What a card stands for: a page with its keywords, or one keyword by itself; and what became of its topic. */
+export function servesWords(item: Pick<RoadmapItem, 'unit' | 'name' | 'topic' | 'keywords'>): string {
+  if (item.unit === 'keyword') {
+    return 'one keyword by itself';
+  }
+  const count = `${item.keywords.length} ${item.keywords.length === 1 ? 'keyword' : 'keywords'}`;
+  if (item.topic === null) {
+    return 'no topic of the comparison any more';
+  }
+  return item.topic === item.name ? count : `${count}; now called “${item.topic}”`;
+}
+
 export function setAsideWords({ reason }: { reason: string }): string {
   return reason === '' ? 'set aside' : `set aside: ${reason}`;
 }

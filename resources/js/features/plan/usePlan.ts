@@ -34,7 +34,7 @@ export function usePlan(study: Study, draft: number | null) {
         return;
       }
       if (month !== undefined) {
-        lay.mutate({ changes: [{ keyword: of.keyword, to: month }] });
+        lay.mutate({ changes: [{ item: of.id, to: month }] });
       }
       if (Object.keys(others).length > 0) {
         item.mutate({ item: of, changes: others });
@@ -51,8 +51,8 @@ export function usePlan(study: Study, draft: number | null) {
   };
 }
 
-function placements(changes: Changes) {
-  return changes.map(({ keyword, to }) => ({ keyword, to }));
+function placements(changes: Changes): Placed[] {
+  return changes.map(({ item, topic, to }) => ({ item, topic, to }));
 }
 
 /** Reads anew what a change of the plan touches. Nothing waits for that: neither the next change nor the reason why this one is refused. */
@@ -84,8 +84,10 @@ function useItemChange(study: Study, draft: number | null) {
   });
 }
 
+type Placed = { item?: number | null; topic?: string | null; to: string | null };
+
 interface DraftChanges extends Partial<Frame> {
-  changes?: { keyword: string; to: string | null }[];
+  changes?: Placed[];
 }
 
 function useDraftChange(study: Study, draft: number | null) {

@@ -14,11 +14,8 @@ export function useShownPlan(slug: string, draft: number | null) {
     versionOf: (item: RoadmapItem) => read()?.items.find((other) => other.id === item.id)?.version ?? item.version,
     draftVersion: () => read()?.draft?.version ?? 0,
     /** The months that are laid anew, as changes of the items shown. */
-    laid: (changes: { keyword: string; to: string | null }[]): ItemPatch[] =>
-      changes.flatMap(({ keyword, to }) => {
-        const item = read()?.items.find((other) => other.keyword === keyword);
-        return item === undefined ? [] : [{ id: item.id, changes: { month: to } }];
-      }),
+    laid: (changes: { item?: number | null; to: string | null }[]): ItemPatch[] =>
+      changes.flatMap(({ item, to }) => (item == null ? [] : [{ id: item, changes: { month: to } }])),
     /** Changes items at once, and gives back what they were. A plan that is being read was written before and must not come over it. */
     patch: async (patches: ItemPatch[]): Promise<ItemPatch[]> => {
       const plan = read();

@@ -1,20 +1,16 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
 import { trackQuery } from './queries';
-import type { TrackItem } from '../../api/schema';
-import { decimal, estimate, percent, position } from '../../shared/format';
+import { percent } from '../../shared/format';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
-import { chanceWords, shortChance } from '../keyword/chance';
 import { OtherSides } from '../keyword/OtherSides';
-import { PlainTable } from '../../shared/PlainTable';
 import { useStudy } from '../study';
-import { MeasuredClicks } from './MeasuredClicks';
-import { OutcomeBand } from './OutcomeBand';
-import { PositionLine } from './PositionLine';
+import { FinishedItems } from './FinishedItems';
 import { ShareChart } from './ShareChart';
 import { SincePart } from './SincePart';
+import { TotalsChart } from './TotalsChart';
+import { effectWords } from './track.logic';
 
 /** What came of it: every finished item against what was said, and how the share of clicks moved. */
 export function TrackPage() {
@@ -26,7 +22,7 @@ export function TrackPage() {
   if (track.isError) {
     return <Failed error={track.error} onRetry={() => void track.refetch()} />;
   }
-  const { items, calibration, shares, published, newest, since } = track.data;
+  const { items, months, effect, calibration, shares, published, newest, since } = track.data;
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 4 }}>
       <OtherSides items={track.data.elsewhere} domain={study.domain} />
@@ -44,8 +40,8 @@ export function TrackPage() {
       </Typography>
       {items.length === 0 ? (
         <Empty title="Nothing is done yet">
-          Set an item of the roadmap to done in Plan when its page is out. What it promised is then held fast, and the next rankings show
-          what came of it.
+          Set an item of the roadmap to done in Plan when its page is out. What was said of it when it was planned is kept, and the next
+          rankings show what came of it.
         </Empty>
       ) : (
         <>
@@ -56,74 +52,11 @@ export function TrackPage() {
                 `${percent(calibration.said)} was said. ${percent(calibration.inside)} lie inside their band; eight of ten should, if ` +
                 `the model is right.`}
           </Typography>
-          <PlainTable
-            label="Finished items"
-            headings={['Item', 'Done', 'Position', 'Since', 'Win chance', 'Visits added', 'Measured clicks', 'Against the band', 'Outcome']}
-            numbers={[4, 5, 6]}
-          >
-            {items.map((item) => (
-              <Line key={item.id} item={item} />
-            ))}
-          </PlainTable>
+          <Typography sx={{ mb: 1 }}>{effectWords(effect)}</Typography>
+          <TotalsChart months={months} />
+          <FinishedItems study={study} items={items} />
         </>
       )}
     </Box>
-  );
-}
-
-function Line({ item }: { item: TrackItem }) {
-  const [isOpen, setOpen] = useState(false);
-  return (
-    <>
-      <tr>
-        <td>
-          {item.keyword}
-          <Box sx={{ color: 'text.secondary', fontSize: '0.76rem' }}>{item.tactic}</Box>
-        </td>
-        <td>{item.done_month}</td>
-        <td>
-          {position(item.position_then)} → {position(item.position_now)}, aim {position(item.target)}
-        </td>
-        <td>
-          <PositionLine history={item.history} done={item.done_month} />
-        </td>
-        <td title={chanceWords(item.win_chance, item.target)}>{shortChance(item.win_chance, item.target)}</td>
-        <td>{decimal(item.added, 1)}</td>
-        <td>
-          <MeasuredClicks item={item} />
-        </td>
-        <td>
-          <OutcomeBand item={item} />
-        </td>
-        <td>
-          <Box
-            component="button"
-            type="button"
-            aria-expanded={isOpen}
-            onClick={() => setOpen(!isOpen)}
-            sx={{
-              all: 'unset',
-              cursor: 'pointer',
-              fontWeight: 700,
-              textDecoration: 'underline',
-              minHeight: 24,
-              color: item.outcome === 'below' ? 'warning.main' : 'text.primary',
-              '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
-            }}
-          >
-            {item.outcome ?? 'no rankings yet'}
-          </Box>
-        </td>
-      </tr>
-      {isOpen && item.why !== null && (
-        <tr>
-          <td colSpan={9}>
-            <Box sx={{ fontSize: '0.84rem' }}>
-              {item.why.rule} {item.why.steps.join(' ')} Promised: {estimate(item.promised_gain)} visits a month if won.
-            </Box>
-          </td>
-        </tr>
-      )}
-    </>
   );
 }

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plans;
+
+use App\Exceptions\Refused;
+use App\Models\PlanItem;
+use App\Models\Study;
+use GreaterReach\Core\Site\PublicSuffixList;
+use GreaterReach\Core\Site\UrlKey;
+use GreaterReach\Core\Winning\PagesToBeat;
+
+/** The pages to beat that a person chose for a brief, an address a line. */
+final class ChosenPages
+{
+    public const FIELD = 'pages_to_beat';
+    public const MOST = 5;
+
+    /** @return list<string> */
+    public static function of(PlanItem $item): array
+    {
+        return self::lines($item->brief[self::FIELD] ?? '');
+    }
+
+    /**
+     * @param array<array-key, string> $brief
+     *
+     * @throws Refused when one is no address, or one of ours, or they are too many
+     */
+    public static function check(Study $study, array $brief, PublicSuffixList $suffixes): void
+    {
+        $lines = self::lines($brief[self::FIELD] ?? '');
+        foreach ($lines as $number => $line) {
+            if (preg_match('~^https?://[^\s/]+\.[^\s]+$~iD', $line) !== 1) {
+                throw self::refused(sprintf('Line %d, "%s", is no address; write it as https://domain/page.', $number + 1, $line));
+            }
+            if (PagesToBeat::of([UrlKey::of($line)], $study->ownDomain()->toEntry($suffixes)) === []) {
+                throw self::refused(sprintf('Line %d, "%s", is a page of ours; pages to beat are those of others.', $number + 1, $line));
+            }
+        }
+        if (\count($lines) > self::MOST) {
+            throw self::refused(sprintf('At most %d pages can be chosen, and these are %d.', self::MOST, \count($lines)));
+        }
+    }
+
+    private static function refused(string $why): Refused
+    {
+        return Refused::because('brief.'.self::FIELD, $why);
+    }
+
+    /** @return list<string> */
+    private static function lines(string $text): array
+    {
+        return array_values(array_filter(array_map(trim(...), explode("\n", $text)), static fn(string $line): bool => $line !== ''));
+    }
+}

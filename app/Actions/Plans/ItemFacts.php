@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plans;
+
+use App\Support\Catalogue\WeighedRow;
+use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Plan\PlaceGains;
+use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Plan\WeighedTopic;
+
+/** What the comparison on show says about one item of a roadmap. */
+final readonly class ItemFacts
+{
+    /**
+     * @param list<WeighedRow>       $open     keywords that count in it, in key order
+     * @param array<string, Metrics> $metrics  keyword → what is known of it
+     * @param ?array{reason: string} $setAside null while a keyword counts in it, or nobody set one aside
+     */
+    public function __construct(
+        /** As it is called now; null where it is no topic of the comparison any more. */
+        public ?string $topic,
+        /** Null where no keyword counts in it. */
+        public ?WeighedTopic $weighed,
+        public array $open,
+        public array $metrics,
+        public ?array $setAside,
+        private ?Promises $promises,
+    ) {
+    }
+
+    /** Visits a month that work on it can be expected to bring; null unknown. */
+    public function expectedGain(): ?float
+    {
+        return $this->weighed?->expectedGain;
+    }
+
+    /** The row of its lead; null where no keyword counts in it. */
+    public function lead(): ?WeighedRow
+    {
+        foreach ($this->open as $row) {
+            if ($row->keyword === $this->weighed?->lead->keyword) {
+                return $row;
+            }
+        }
+
+        return null;
+    }
+
+    public function season(): Season
+    {
+        return Season::together(array_map(fn(WeighedRow $row): Metrics => $this->metrics[$row->keyword], $this->open));
+    }
+
+    /** What work on it promises; nothing while nothing is known. */
+    public function gains(): PlaceGains
+    {
+        return $this->promises?->gains($this->open) ?? PlaceGains::allOrNothing(0.0, 0.0);
+    }
+
+    /** Chance that a page moves at all when worked on. */
+    public function effect(): float
+    {
+        return $this->promises?->effect() ?? 0.0;
+    }
+}

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plans;
+
+use App\Models\PlanItem;
+use App\Models\Study;
+use GreaterReach\Core\Explanation\Explanation;
+use GreaterReach\Core\Explanation\StudyExplainer;
+use GreaterReach\Core\Plan\Band;
+use GreaterReach\Core\Plan\ClicksAround;
+use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\Outcome;
+use GreaterReach\Core\Plan\Said;
+use GreaterReach\Core\Plan\SaidKeyword;
+
+/**
+ * What came of each finished item: visits now against what was said of it when it was planned, over all the keywords that it had then.
+ *
+ * @phpstan-import-type MeasuredMonth from ReadMeasuredClicks
+ * @phpstan-type TrackedKeyword array{keyword: string, position_then: ?int, position_now: ?int, visits_then: ?float}
+ * @phpstan-type KeptOutcome array{id: int, unit: string, name: string, lead: string, tactic: string, done_month: string, owner: string,
+ *     version: int, planned_month: ?string, promised_gain: ?float, win_chance: ?float, position_then: ?int, position_now: ?int,
+ *     target: ?int, is_reached: ?bool, history: list<array{day: string, position: ?int}>, keywords: list<TrackedKeyword>}
+ * @phpstan-type Against array{is_moved: bool, added: ?float, p10: ?float, p50: ?float, p90: ?float, outcome: ?string, why: ?Explanation}
+ * @phpstan-type Measured array{clicks: list<MeasuredMonth>, clicks_before: ?int, clicks_since: ?int, brand_clicks_before: ?int,
+ *     brand_clicks_since: ?int}
+ * @phpstan-type TrackedItem array{id: int, unit: string, name: string, lead: string, tactic: string, done_month: string, owner: string,
+ *     version: int, planned_month: ?string, promised_gain: ?float, win_chance: ?float, position_then: ?int, position_now: ?int,
+ *     target: ?int, is_reached: ?bool, is_moved: bool, added: ?float, p10: ?float, p50: ?float, p90: ?float, outcome: ?string,
+ *     why: ?Explanation, history: list<array{day: string, position: ?int}>, keywords: list<TrackedKeyword>, clicks: list<MeasuredMonth>,
+ *     clicks_before: ?int, clicks_since: ?int, brand_clicks_before: ?int, brand_clicks_since: ?int}
+ */
+final readonly class ReadOutcomes
+{
+    public function __construct(private ReadMeasuredClicks $clicks)
+    {
+    }
+
+    /**
+     * @param list<PlanItem> $items that are done
+     *
+     * @return list<TrackedItem>
+     */
+    public function execute(Study $study, array $items, OwnPlaces $places): array
+    {
+        $facts = PlanFacts::ofStudy($study);
+        $clicks = $this->clicks->execute($study, array_map(static fn(PlanItem $item): array => [
+            'keywords' => array_map(static fn(SaidKeyword $one): string => $one->keyword, $item->said->keywords ?? []),
+            'url' => $facts->at($item)->weighed?->ownUrl,
+        ], $items));
+
+        return array_map(
+            static fn(PlanItem $item, array $measured): array => [
+                ...self::kept($item, $places),
+                ...self::against($study, $item, $places),
+                ...self::measured($item, $measured),
+            ],
+            $items,
+            $clicks,
+        );
+    }
+
+    /** @return KeptOutcome */
+    private static function kept(PlanItem $item, OwnPlaces $places): array
+    {
+        $said = $item->said;
+        $now = $places->on($places->newest());
+        $lead = $said->lead ?? $item->lead;
+
+        return [
+            'id' => $item->id,
+            'unit' => $item->unit->value,
+            'name' => $item->name,
+            'lead' => $lead,
+            'tactic' => $item->tactic,
+            'done_month' => (string) $item->done_month,
+            'owner' => $item->owner,
+            'version' => $item->version,
+            'planned_month' => $said?->month?->__toString(),
+            'promised_gain' => $said?->gain,
+            'win_chance' => $said?->winChance,
+            'position_then' => $said?->position,
+            'position_now' => $now[$lead] ?? null,
+            'target' => $said?->target,
+            'is_reached' => $said?->isReached($now[$lead] ?? null),
+            'history' => $places->history($lead),
+            'keywords' => array_map(static fn(SaidKeyword $one): array => [
+                'keyword' => $one->keyword,
+                'position_then' => $one->position,
+                'position_now' => $now[$one->keyword] ?? null,
+                'visits_then' => $one->visits,
+            ], $said->keywords ?? []),
+        ];
+    }
+
+    /** @return Against */
+    private static function against(Study $study, PlanItem $item, OwnPlaces $places): array
+    {
+        $newest = $places->newest();
+        if ($item->said === null || $newest === null) {
+            return ['is_moved' => false, 'added' => null, 'p10' => null, 'p50' => null, 'p90' => null, 'outcome' => null, 'why' => null];
+        }
+        $done = Month::parse((string) $item->done_month);
+        $now = Month::parse(substr($newest, 0, 7));
+        $added = $item->said->added($places->on($newest));
+        $band = self::band($study, $item, $item->said, $done, $now);
+        $outcome = Outcome::of($added, $band, $done, $now, $item->said->ramp);
+        $isReached = $item->said->isReached($places->on($newest)[$item->said->lead] ?? null);
+
+        return [
+            'is_moved' => $added > 0.0 || $isReached === true,
+            'added' => $added,
+            'p10' => $band->p10,
+            'p50' => $band->p50,
+            'p90' => $band->p90,
+            'outcome' => $outcome->value,
+            'why' => StudyExplainer::outcome($outcome, $added, $band, $done, $item->said->ramp, $isReached),
+        ];
+    }
+
+    /** As it was said; of items that were planned before that was kept it is drawn. */
+    private static function band(Study $study, PlanItem $item, Said $said, Month $done, Month $now): Band
+    {
+        $promise = $said->promise($item->drawsAs(), $done);
+
+        return $said->band?->times($promise->shareIn($now)) ?? Promises::forecast($study)->bands([$promise], [$now])[0];
+    }
+
+    /**
+     * @param list<MeasuredMonth> $measured
+     *
+     * @return Measured
+     */
+    private static function measured(PlanItem $item, array $measured): array
+    {
+        $done = Month::parse((string) $item->done_month);
+        $around = ClicksAround::of($measured, $done);
+        $brand = ClicksAround::of(
+            array_map(static fn(array $month): array => ['day' => $month['day'], 'clicks' => $month['brand_clicks']], $measured),
+            $done,
+        );
+
+        return [
+            'clicks' => $measured,
+            'clicks_before' => $around->before,
+            'clicks_since' => $around->since,
+            'brand_clicks_before' => $brand->before,
+            'brand_clicks_since' => $brand->since,
+        ];
+    }
+}

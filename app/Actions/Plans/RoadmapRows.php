@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plans;
+
+use App\Models\Comparison;
+use App\Models\PlanItem;
+use App\Models\Study;
+use App\Support\Catalogue\WeighedRow;
+use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\ListedRows;
+use App\Support\Rows\TopicRows;
+use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Plan\ItemKeywords;
+use GreaterReach\Core\Plan\SaidKeyword;
+use GreaterReach\Core\Plan\TopicWeigher;
+use GreaterReach\Core\Plan\Unit;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** The rows of a comparison that the items of a roadmap are about. */
+final class RoadmapRows
+{
+    /** @var list<?string> topic of each item as it is called now; null where it is gone */
+    public readonly array $topics;
+
+    /** @var array<string, WeighedRow> keyword → row, of all topics of the items and of the keywords planned by themselves, in key order */
+    private readonly array $rows;
+
+    /** @var array<string, array{reason: string}> keyword → why it was set aside */
+    private readonly array $setAside;
+
+    /** @var array<string, ?string> topic → the page of ours that serves it */
+    private readonly array $ownPages;
+
+    /** @param list<PlanItem> $items */
+    public function __construct(private readonly Study $study, private readonly Comparison $comparison, private readonly array $items)
+    {
+        $this->topics = $this->topicsOfItems();
+        $topics = array_values(array_unique(array_filter($this->topics, static fn(?string $topic): bool => $topic !== null)));
+        $this->rows = $this->read($topics);
+        $this->setAside = $this->marked();
+        /** @var array<string, ?string> $pages */
+        $pages = DB::table(TopicRows::TABLE)->where('comparison_id', $comparison->id)->whereIn('topic', $topics)
+            ->pluck('own_url', 'topic')->all();
+        $this->ownPages = $pages;
+    }
+
+    /** @return list<list<WeighedRow>> the rows that count in each item, in key order */
+    public function open(): array
+    {
+        $listed = ListedRows::of($this->comparison, Sentence::parse(''), $this->study->rulebook()->fitGate())
+            ->whereIn('keyword', array_map(strval(...), array_keys($this->rows)))
+            ->pluck('topic', 'keyword');
+        $open = [];
+        foreach ($this->rows as $keyword => $row) {
+            if ($listed->has($keyword) && ! isset($this->setAside[$keyword])) {
+                $open[$keyword] = (string) $row->topic;
+            }
+        }
+        $claimed = ItemKeywords::of(array_map(static fn(PlanItem $item, ?string $topic): array => [
+            'unit' => $item->unit,
+            'name' => $item->name,
+            'topic' => $topic,
+            'is_alive' => $item->isAlive(),
+            'planned' => array_map(static fn(SaidKeyword $one): string => $one->keyword, $item->said->keywords ?? []),
+        ], $this->items, $this->topics), $open);
+
+        return array_map(fn(array $keywords): array => array_map(
+            fn(string $keyword): WeighedRow => $this->rows[$keyword],
+            $keywords,
+        ), $claimed);
+    }
+
+    /** The primary keyword of a topic, whether open or not. */
+    public function primary(string $topic): string
+    {
+        $volumes = [];
+        foreach ($this->rows as $keyword => $row) {
+            if ($row->topic === $topic) {
+                $volumes[$keyword] = $row->volume;
+            }
+        }
+
+        return $volumes === [] ? $topic : TopicWeigher::primary($topic, $volumes);
+    }
+
+    public function ownPage(PlanItem $item, ?string $topic): ?string
+    {
+        return $item->unit === Unit::Keyword ? ($this->rows[$item->name] ?? null)?->ownUrl : $this->ownPages[(string) $topic] ?? null;
+    }
+
+    /** @return ?array{reason: string} of its keyword, or of its lead before others of its topic; null where nobody set one aside */
+    public function setAside(PlanItem $item, ?string $topic): ?array
+    {
+        if ($item->unit === Unit::Keyword || isset($this->setAside[$item->lead])) {
+            return $this->setAside[$item->unit === Unit::Keyword ? $item->name : $item->lead] ?? null;
+        }
+        foreach ($this->setAside as $keyword => $why) {
+            if ($topic !== null && $this->rows[$keyword]->topic === $topic) {
+                return $why;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<?string> a topic keeps its name, or is the one to which the keyword went that led when it was planned */
+    private function topicsOfItems(): array
+    {
+        $names = array_map(static fn(PlanItem $item): string => $item->name, $this->items);
+        $leads = array_map(static fn(PlanItem $item): string => $item->unit === Unit::Keyword ? $item->name : $item->lead, $this->items);
+        /** @var list<string> $known */
+        $known = $this->comparison->table()->query()->whereIn('topic', $names)->distinct()->pluck('topic')->all();
+        $known = array_flip($known);
+        /** @var Collection<array-key, string> $ofLead */
+        $ofLead = $this->comparison->table()->query()->whereIn('keyword', $leads)->whereNotNull('topic')->pluck('topic', 'keyword');
+
+        return array_map(
+            static fn(PlanItem $item, string $lead): ?string => $item->unit === Unit::Topic && isset($known[$item->name])
+                ? $item->name
+                : $ofLead->get($lead),
+            $this->items,
+            $leads,
+        );
+    }
+
+    /**
+     * @param list<string> $topics
+     *
+     * @return array<string, WeighedRow>
+     */
+    private function read(array $topics): array
+    {
+        $alone = array_map(static fn(PlanItem $item): string => $item->name, array_filter(
+            $this->items,
+            static fn(PlanItem $item): bool => $item->unit === Unit::Keyword,
+        ));
+        $rows = [
+            ...ComparisonRows::read($this->comparison->table()->query()->whereIn('topic', $topics)),
+            ...ComparisonRows::read($this->comparison->table()->query()->whereIn('keyword', $alone)),
+        ];
+        $rows = array_column($rows, null, 'keyword');
+        ksort($rows, SORT_STRING);
+
+        return $rows;
+    }
+
+    /** @return array<string, array{reason: string}> */
+    private function marked(): array
+    {
+        /** @var Collection<array-key, string> $reasons */
+        $reasons = DB::table('decisions')
+            ->where('study_id', $this->study->id)
+            ->where('mark', 'set aside')
+            ->whereIn('keyword', array_map(strval(...), array_keys($this->rows)))
+            ->orderBy('keyword')
+            ->selectRaw("keyword, coalesce(reason, '') AS reason")
+            ->pluck('reason', 'keyword');
+
+        $marked = [];
+        foreach ($reasons as $keyword => $reason) {
+            $marked[(string) $keyword] = ['reason' => $reason];
+        }
+
+        return $marked;
+    }
+}

@@ -1,0 +1,138 @@
+import Box from '@mui/material/Box';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import type { Study, TrackItem } from '../../api/schema';
+import { decimal, estimate, position } from '../../shared/format';
+import { KeptText } from '../../shared/KeptText';
+import { Failed } from '../../shared/Notice';
+import { PlainTable } from '../../shared/PlainTable';
+import { chanceWords, shortChance } from '../keyword/chance';
+import { MeasuredClicks } from './MeasuredClicks';
+import { OutcomeBand } from './OutcomeBand';
+import { PositionLine } from './PositionLine';
+import { outcomeWords, targetWords } from './track.logic';
+
+const headings = ['Page', 'Done', 'Lead', 'Since', 'Win chance', 'Visits added', 'Measured clicks', 'Against the band', 'Outcome'];
+
+/** Every finished item against what was said of it; a line opens into its keywords. */
+export function FinishedItems({ study, items }: { study: Study; items: TrackItem[] }) {
+  const client = useQueryClient();
+  const redate = useMutation({
+    mutationFn: ({ item, month }: { item: TrackItem; month: string }) =>
+      told(
+        api.PATCH('/studies/{slug}/plan/items/{item}', {
+          params: { path: { slug: study.slug, item: item.id } },
+          body: { version: item.version, done_month: month },
+        }),
+      ),
+    onSettled: () => client.invalidateQueries({ queryKey: keys.study(study.slug) }),
+  });
+  return (
+    <>
+      {redate.isError && <Failed error={redate.error} />}
+      <PlainTable label="Finished items" headings={headings} numbers={[4, 5, 6]}>
+        {items.map((item) => (
+          <Line
+            key={`${item.id} ${item.done_month}`}
+            item={item}
+            mayEdit={study.may_edit}
+            onRedate={(month) => redate.mutate({ item, month })}
+          />
+        ))}
+      </PlainTable>
+    </>
+  );
+}
+
+interface LineProps {
+  item: TrackItem;
+  mayEdit: boolean;
+  onRedate: (month: string) => void;
+}
+
+function Line({ item, mayEdit, onRedate }: LineProps) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <>
+      <tr>
+        <td>
+          {item.name}
+          <Box sx={{ color: 'text.secondary', fontSize: '0.76rem' }}>
+            {item.tactic}
+            {item.keywords.length > 1 && `, ${item.keywords.length} keywords`}
+          </Box>
+        </td>
+        <td>
+          <KeptText
+            type="month"
+            aria-label={`${item.name} was done in`}
+            disabled={!mayEdit}
+            value={item.done_month}
+            onKeep={(month) => month !== '' && onRedate(month)}
+            slotProps={{ htmlInput: { 'aria-label': `${item.name} was done in` } }}
+            sx={{ width: 148, '& input': { py: 0.25, px: 0.5, fontSize: '0.84rem' } }}
+          />
+        </td>
+        <td>
+          {position(item.position_then)} → {position(item.position_now)}, aim {position(item.target)}
+          <Box sx={{ fontSize: '0.76rem', fontWeight: item.is_reached === true ? 700 : 400 }}>{targetWords(item.is_reached)}</Box>
+        </td>
+        <td>
+          <PositionLine history={item.history} done={item.done_month} />
+        </td>
+        <td title={chanceWords(item.win_chance, item.target)}>{shortChance(item.win_chance, item.target)}</td>
+        <td>{decimal(item.added, 1)}</td>
+        <td>
+          <MeasuredClicks item={item} />
+        </td>
+        <td>
+          <OutcomeBand item={item} />
+        </td>
+        <td>
+          <Box
+            component="button"
+            type="button"
+            aria-expanded={isOpen}
+            onClick={() => setOpen(!isOpen)}
+            sx={{
+              all: 'unset',
+              cursor: 'pointer',
+              fontWeight: 700,
+              textDecoration: 'underline',
+              minHeight: 24,
+              color: item.outcome === 'below' || (item.outcome === 'inside' && !item.is_moved) ? 'warning.main' : 'text.primary',
+              '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
+            }}
+          >
+            {outcomeWords(item)}
+          </Box>
+        </td>
+      </tr>
+      {isOpen && <Details item={item} />}
+    </>
+  );
+}
+
+/** Why, and where each keyword of the page stood then and stands now. */
+function Details({ item }: { item: TrackItem }) {
+  return (
+    <tr>
+      <td colSpan={headings.length}>
+        <Box sx={{ fontSize: '0.84rem' }}>
+          {item.why !== null && `${item.why.rule} ${item.why.steps.join(' ')} `}
+          Said{item.planned_month === null ? '' : ` in ${item.planned_month}`}: {estimate(item.promised_gain)} visits a month at the
+          targets. Searches and the curve are those of then, so that nothing but positions counts.
+        </Box>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, fontSize: '0.84rem', mt: 0.5 }}>
+          {item.keywords.map((keyword) => (
+            <span key={keyword.keyword}>
+              {keyword.keyword} {position(keyword.position_then)} → {position(keyword.position_now)}
+            </span>
+          ))}
+        </Box>
+      </td>
+    </tr>
+  );
+}
