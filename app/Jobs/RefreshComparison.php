@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
+use App\Actions\Plans\ReadShares;
 use App\Models\Study;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
@@ -42,7 +43,7 @@ final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQu
         return 'comparison-progress:'.$studyId;
     }
 
-    public function handle(EnsureComparison $ensure): void
+    public function handle(EnsureComparison $ensure, ReadShares $shares): void
     {
         $study = Study::query()->with('domains')->find($this->studyId);
         if ($study === null) {
@@ -52,5 +53,7 @@ final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQu
             Cache::put(self::progressKey($this->studyId), $done, self::HOUR);
         });
         Cache::forget(self::progressKey($this->studyId));
+        // Worked out now, so that nobody waits for it.
+        $shares->execute($study->refresh());
     }
 }

@@ -62,7 +62,7 @@ final readonly class TopicWeigher
     /**
      * The primary keyword of a topic: the one that bears its name or, where people gave it a name of its own, the one with the most volume.
      *
-     * @param non-empty-array<string, ?int> $volumes keyword → searches a month, of all its keywords, in key order
+     * @param non-empty-array<array-key, ?int> $volumes keyword → searches a month, of all its keywords, in key order
      */
     public static function primary(string $topic, array $volumes): string
     {

@@ -69,7 +69,6 @@ final class Market
     public function __construct(int $seed = 2026, private readonly array $subjects = [])
     {
         $this->noise = new Noise($seed);
-        $this->makeKeywords();
     }
 
     /** @return list<MarketDomain> ours first */
@@ -88,6 +87,10 @@ final class Market
     /** @return list<MarketKeyword> */
     public function keywords(): array
     {
+        if ($this->keywords === []) {
+            $this->makeKeywords();
+        }
+
         return $this->keywords;
     }
 

@@ -26,7 +26,7 @@ final class MarketData
         private readonly int $seed = self::SEED,
     ) {
         $this->market = new Market($seed, $subjects);
-        foreach ($this->market->keywords() as $keyword) {
+        foreach ($store->keywords($this->seed.implode('-', $subjects), $this->market->keywords(...)) as $keyword) {
             $this->byText[$keyword->text] = $keyword;
         }
     }
@@ -78,7 +78,7 @@ final class MarketData
     public function paid(string $host): array
     {
         $rows = [];
-        foreach ($this->market->keywords() as $keyword) {
+        foreach ($this->byText as $keyword) {
             $draw = crc32('paid '.$host.$keyword->text) % 100;
             if ($keyword->cpc !== null && $keyword->page === 'shop' && $draw < 9 && ($this->domain($host)->authority ?? 0) > 30) {
                 $rows[] = ['keyword' => $keyword->text, 'position' => 1 + $draw % 4, 'url' => Market::url($host, $keyword)];
@@ -212,17 +212,16 @@ final class MarketData
     /** A page of a domain as HTML, or null where it has none. */
     public function page(string $url): ?string
     {
-        foreach ($this->market->keywords() as $keyword) {
-            foreach (Market::domains() as $domain) {
-                if (Market::url($domain->host, $keyword) === $url) {
-                    return PageText::html(
-                        $domain,
-                        $keyword,
-                        array_values(
-                            array_filter($this->byText, static fn(MarketKeyword $other): bool => $other->thing === $keyword->thing),
-                        ),
-                    );
-                }
+        $domain = $this->domain((string) parse_url($url, PHP_URL_HOST));
+        foreach ($domain === null ? [] : $this->byText as $keyword) {
+            if (Market::url($domain->host, $keyword) === $url) {
+                return PageText::html(
+                    $domain,
+                    $keyword,
+                    array_values(
+                        array_filter($this->byText, static fn(MarketKeyword $other): bool => $other->thing === $keyword->thing),
+                    ),
+                );
             }
         }
 

@@ -27,12 +27,36 @@ final readonly class MonthStore
             return $kept;
         }
         $drawn = $draw();
-        if (is_dir($this->folder) || @mkdir($this->folder, 0o755, true)) {
-            file_put_contents($path.'.'.getmypid(), json_encode($drawn, JSON_THROW_ON_ERROR));
-            rename($path.'.'.getmypid(), $path);
-        }
+        $this->keep($path, json_encode($drawn, JSON_THROW_ON_ERROR));
 
         return $drawn;
+    }
+
+    /**
+     * @param string                           $market as for a month
+     * @param \Closure(): list<MarketKeyword> $make
+     *
+     * @return list<MarketKeyword>
+     */
+    public function keywords(string $market, \Closure $make): array
+    {
+        $path = sprintf('%s/%s-%s-keywords', $this->folder, self::version(), $market);
+        if (is_file($path)) {
+            /** @var list<MarketKeyword> */
+            return unserialize((string) file_get_contents($path), ['allowed_classes' => [MarketKeyword::class]]);
+        }
+        $made = $make();
+        $this->keep($path, serialize($made));
+
+        return $made;
+    }
+
+    private function keep(string $path, string $content): void
+    {
+        if (is_dir($this->folder) || @mkdir($this->folder, 0o755, true)) {
+            file_put_contents($path.'.'.getmypid(), $content);
+            rename($path.'.'.getmypid(), $path);
+        }
     }
 
     /** Another market of another version of this code is another market. */
@@ -45,7 +69,7 @@ final readonly class MonthStore
                     '',
                     array_map(
                         static fn(string $path): string => (string) hash_file('xxh64', $path),
-                        glob(__DIR__.'/{Market,Vocabulary,Noise}.php', GLOB_BRACE) ?: [],
+                        glob(__DIR__.'/{Market,MarketKeyword,Vocabulary,Noise}.php', GLOB_BRACE) ?: [],
                     ),
                 ),
             ),

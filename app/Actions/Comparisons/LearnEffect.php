@@ -72,13 +72,13 @@ final class LearnEffect
      */
     private static function positions(Study $study, string $day, array $keywords): array
     {
+        $snapshot = DB::table('live_snapshots')->where('domain_id', $study->ownDomain()->id)->where('channel', Snapshot::ORGANIC)
+            ->where('day', $day)->value('id');
+
         /** @var array<string, int> */
         return DB::table('rankings')
-            ->join('live_snapshots', 'live_snapshots.id', '=', 'snapshot_id')
-            ->where('rankings.study_id', $study->id)
-            ->where('domain_id', $study->ownDomain()->id)
-            ->where('channel', Snapshot::ORGANIC)
-            ->where('day', $day)
+            ->where('study_id', $study->id)
+            ->where('snapshot_id', $snapshot)
             ->where('ordinal', 1)
             ->whereIn('keyword', $keywords)
             ->pluck('position', 'keyword')

@@ -83,7 +83,7 @@ final readonly class ChangePlan
         }
         $models = $study->comparison?->models();
         if (! $wasDone && $item->said === null && $models !== null) {
-            $facts = PlanFacts::ofStudy($study);
+            $facts = PlanFacts::about($study, $item);
             $ramp = $facts->effort()->ramp($item->tacticLabel()->tactic);
             $item->said = (new SayWhatIsPlanned($study, $models))->of($item->drawsAs(), $facts->at($item), $ramp);
         }

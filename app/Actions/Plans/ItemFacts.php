@@ -15,7 +15,7 @@ final readonly class ItemFacts
 {
     /**
      * @param list<WeighedRow>       $open     keywords that count in it, in key order
-     * @param array<string, Metrics> $metrics  keyword → what is known of it
+     * @param array<string, Metrics> $metrics  keyword → what is known of it; empty where its season is not wanted
      * @param ?array{reason: string} $setAside null while a keyword counts in it, or nobody set one aside
      */
     public function __construct(

@@ -23,14 +23,22 @@ final readonly class PlanFacts
     {
     }
 
-    /** Of all items of a study's side. */
-    public static function ofStudy(Study $study): self
+    /** Of all items of a study's side, with the season of one alone, or of none. */
+    public static function about(Study $study, ?PlanItem $one): self
     {
-        return self::of($study, $study->comparison, array_values(PlanItem::of($study)->orderBy('id')->get()->all()));
+        return self::of(
+            $study,
+            $study->comparison,
+            array_values(PlanItem::of($study)->orderBy('id')->get()->all()),
+            static fn(PlanItem $item): bool => $item->id === $one?->id,
+        );
     }
 
-    /** @param list<PlanItem> $items all of the roadmap, since no keyword counts in two, and perhaps some that may come to be */
-    public static function of(Study $study, ?Comparison $comparison, array $items): self
+    /**
+     * @param list<PlanItem>               $items    all of the roadmap, since no keyword counts in two, and perhaps some that may come to be
+     * @param ?\Closure(PlanItem): bool $seasonal whether the season of an item is wanted; null wants them all
+     */
+    public static function of(Study $study, ?Comparison $comparison, array $items, ?\Closure $seasonal = null): self
     {
         $effort = $study->rulebook()->effort();
         // What was compared from another side says nothing about ours.
@@ -41,7 +49,11 @@ final readonly class PlanFacts
         }
         $rows = new RoadmapRows($study, $comparison, $items);
         $open = $rows->open();
-        $metrics = self::metrics($study, $open);
+        $metrics = self::metrics($study, array_values(array_filter(
+            $open,
+            static fn(int $number): bool => $seasonal === null || $seasonal($items[$number]),
+            ARRAY_FILTER_USE_KEY,
+        )));
         $weigher = new TopicWeigher($study->rulebook()->weighing(), $models->comfort, $effort);
         $promises = new Promises($study, $models);
         $facts = [];
@@ -81,7 +93,7 @@ final readonly class PlanFacts
     }
 
     /**
-     * @param list<list<WeighedRow>> $open
+     * @param list<list<WeighedRow>> $open of each item
      *
      * @return array<string, Metrics> keyword → what is known of it
      */

@@ -9,11 +9,7 @@ use App\Models\Comparison;
 use App\Models\PlanItem;
 use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
-use App\Support\Sources\SourceMarket;
-use App\Support\Sources\SourceProblem;
-use App\Support\Sources\Sources;
 use GreaterReach\Core\Site\PublicSuffixList;
-use GreaterReach\Core\Terms\HtmlHeadings;
 use GreaterReach\Core\Winning\LinkProspect;
 use GreaterReach\Core\Winning\PagesToBeat;
 
@@ -38,7 +34,7 @@ final readonly class ReadBrief
 
     public function __construct(
         private ReadPageOne $pageOne,
-        private Sources $sources,
+        private PagesOfOthers $others,
         private PublicSuffixList $suffixes,
         private ReadLinkProspects $prospects,
     ) {
@@ -48,7 +44,7 @@ final readonly class ReadBrief
     public function execute(Study $study, PlanItem $item): array
     {
         $comparison = $study->comparison;
-        $facts = PlanFacts::ofStudy($study);
+        $facts = PlanFacts::about($study, $item);
         $ofItem = $facts->at($item);
         $weighed = $ofItem->weighed;
         $lead = $weighed->lead->keyword ?? $item->lead;
@@ -71,7 +67,7 @@ final readonly class ReadBrief
             'prospects' => $comparison === null || $ofItem->topic === null
                 ? []
                 : $this->prospects($study, $comparison, $ofItem->topic, array_column($results, 'url')),
-            'questions' => $this->questions($study, $lead),
+            'questions' => $this->others->questions($study, $lead),
             'publish_by' => $ofItem
                 ->season()
                 ->publishBy(PlanFrame::agreed($study)->start, $facts->effort()->ramp($item->tacticLabel()->tactic))
@@ -128,9 +124,9 @@ final readonly class ReadBrief
         $chosen = ChosenPages::of($item);
         $rivals = [];
         foreach (PagesToBeat::of($chosen === [] ? $pageOne : $chosen, $study->ownDomain()->toEntry($this->suffixes)) as $url) {
-            $html = $this->page($url);
-            if ($html !== null || $chosen !== []) {
-                $rivals[] = ['url' => $url, 'is_chosen' => $chosen !== [], 'headings' => $html === null ? [] : HtmlHeadings::of($html)];
+            $headings = $this->others->headings($url);
+            if ($headings !== null || $chosen !== []) {
+                $rivals[] = ['url' => $url, 'is_chosen' => $chosen !== [], 'headings' => $headings ?? []];
             }
             if (\count($rivals) === ($chosen === [] ? self::RIVALS : ChosenPages::MOST)) {
                 break;
@@ -138,18 +134,6 @@ final readonly class ReadBrief
         }
 
         return $rivals;
-    }
-
-    private function page(string $url): ?string
-    {
-        if ($this->sources->names() === []) {
-            return null;
-        }
-        try {
-            return $this->sources->get($this->sources->names()[0])->page($url);
-        } catch (SourceProblem) {
-            return null;
-        }
     }
 
     /**
@@ -164,26 +148,6 @@ final readonly class ReadBrief
         return array_map(
             static fn(LinkProspect $one): array => ['domain' => $one->domain, 'authority' => $one->authority, 'pages' => $one->pages],
             $found,
-        );
-    }
-
-    /** @return list<string> */
-    private function questions(Study $study, string $keyword): array
-    {
-        if ($this->sources->names() === []) {
-            return [];
-        }
-        try {
-            $related = $this->sources->get($this->sources->names()[0])->related(SourceMarket::of($study), $keyword);
-        } catch (SourceProblem) {
-            return [];
-        }
-
-        return array_values(
-            array_map(
-                static fn(array $row): string => $row['keyword'],
-                array_filter($related, static fn(array $row): bool => $row['is_question']),
-            ),
         );
     }
 }

@@ -6,6 +6,7 @@ namespace App\Actions\Plans;
 
 use App\Models\PlanItem;
 use App\Models\Study;
+use App\Support\Rows\TopicRows;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\StudyExplainer;
 use GreaterReach\Core\Plan\Band;
@@ -14,6 +15,8 @@ use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\Said;
 use GreaterReach\Core\Plan\SaidKeyword;
+use GreaterReach\Core\Plan\Unit;
+use Illuminate\Support\Facades\DB;
 
 /**
  * What came of each finished item: visits now against what was said of it when it was planned, over all the keywords that it had then.
@@ -45,10 +48,10 @@ final readonly class ReadOutcomes
      */
     public function execute(Study $study, array $items, OwnPlaces $places): array
     {
-        $facts = PlanFacts::ofStudy($study);
+        $pages = self::ownPages($study, $items);
         $clicks = $this->clicks->execute($study, array_map(static fn(PlanItem $item): array => [
             'keywords' => array_map(static fn(SaidKeyword $one): string => $one->keyword, $item->said->keywords ?? []),
-            'url' => $facts->at($item)->weighed?->ownUrl,
+            'url' => $pages[$item->name] ?? null,
         ], $items));
 
         return array_map(
@@ -60,6 +63,23 @@ final readonly class ReadOutcomes
             $items,
             $clicks,
         );
+    }
+
+    /**
+     * @param list<PlanItem> $items
+     *
+     * @return array<string, ?string> topic → the page of ours that serves it now
+     */
+    private static function ownPages(Study $study, array $items): array
+    {
+        $topics = array_filter($items, static fn(PlanItem $item): bool => $item->unit === Unit::Topic);
+
+        /** @var array<string, ?string> */
+        return DB::table(TopicRows::TABLE)
+            ->where('comparison_id', $study->comparison_id)
+            ->whereIn('topic', array_map(static fn(PlanItem $item): string => $item->name, $topics))
+            ->pluck('own_url', 'topic')
+            ->all();
     }
 
     /** @return KeptOutcome */

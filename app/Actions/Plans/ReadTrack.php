@@ -53,7 +53,7 @@ final readonly class ReadTrack
             'elsewhere' => (object) PlanItem::elsewhere($study),
             'effect' => ['share' => $effect->share, 'items' => $effect->items, 'is_learnt' => $effect->isLearnt],
             'calibration' => self::calibration($outcomes),
-            'shares' => $this->shares->execute($study, self::DAYS),
+            'shares' => $this->shares->execute($study),
             'published' => array_values(array_unique(array_map(static fn(PlanItem $item): string => (string) $item->done_month, $items))),
         ];
     }

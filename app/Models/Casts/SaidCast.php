@@ -19,15 +19,27 @@ final class SaidCast implements CastsAttributes
 {
     private const DEPTH = 8;
 
+    /** Else the model would spell it out anew whenever any of its attributes is read. */
+    public bool $withoutObjectCaching = true;
+
+    /** @var ?\WeakMap<Model, array{string, Said}> model → text and what it was read as */
+    private static ?\WeakMap $read = null;
+
     public function get(Model $model, string $key, mixed $value, array $attributes): ?Said
     {
         if (! \is_string($value)) {
             return null;
         }
-        /** @var KeptSaid $kept */
-        $kept = json_decode($value, true, self::DEPTH, JSON_THROW_ON_ERROR);
+        self::$read ??= new \WeakMap();
+        [$text, $said] = self::$read[$model] ?? [null, null];
+        if ($said === null || $text !== $value) {
+            /** @var KeptSaid $kept */
+            $kept = json_decode($value, true, self::DEPTH, JSON_THROW_ON_ERROR);
+            $said = Said::fromArray($kept);
+            self::$read[$model] = [$value, $said];
+        }
 
-        return Said::fromArray($kept);
+        return $said;
     }
 
     public function set(Model $model, string $key, mixed $value, array $attributes): ?string
