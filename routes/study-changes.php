@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BriefLinkController;
 use App\Http\Controllers\DecisionController;
 use App\Http\Controllers\DomainController;
+use App\Http\Controllers\GoalController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\KeywordListController;
 use App\Http\Controllers\LensController;
@@ -33,7 +35,11 @@ Route::post('decisions', [DecisionController::class, 'store']);
 Route::patch('plan', [PlanController::class, 'update']);
 Route::post('plan/items', [PlanController::class, 'add']);
 Route::patch('plan/items/{item}', [PlanController::class, 'change'])->whereNumber('item');
+Route::get('plan/items/{item}/links', [BriefLinkController::class, 'index'])->whereNumber('item');
+Route::post('plan/items/{item}/links', [BriefLinkController::class, 'store'])->whereNumber('item');
+Route::delete('plan/items/{item}/links/{link}', [BriefLinkController::class, 'destroy'])->whereNumber(['item', 'link']);
 Route::delete('plan/items/{item}', [PlanController::class, 'remove'])->whereNumber('item');
+Route::post('plan/goal', [GoalController::class, 'store']);
 Route::post('plan/drafts', [PlanDraftController::class, 'store']);
 Route::patch('plan/drafts/{draft}', [PlanDraftController::class, 'update'])->whereNumber('draft');
 Route::delete('plan/drafts/{draft}', [PlanDraftController::class, 'destroy'])->whereNumber('draft');

@@ -7,6 +7,7 @@ use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\DecisionController;
 use App\Http\Controllers\DomainController;
 use App\Http\Controllers\ExportController;
+use App\Http\Controllers\GoalController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\KeywordController;
 use App\Http\Controllers\KeywordListController;
@@ -49,6 +50,7 @@ Route::get('lenses', [LensController::class, 'index']);
 Route::get('weight-presets', [WeightPresetController::class, 'index']);
 Route::get('tags', [DecisionController::class, 'tags']);
 Route::get('plan', [PlanController::class, 'show']);
+Route::get('plan/goal', [GoalController::class, 'show']);
 Route::get('plan/proposal', [PlanController::class, 'proposal']);
 Route::get('plan/items/{item}/brief', [PlanController::class, 'brief'])->whereNumber('item');
 Route::get('plan/items/{item}/brief.{format}', [PlanController::class, 'briefFile'])->whereNumber('item')

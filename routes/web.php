@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Actions\Plans\ShareBrief;
 use App\Http\Controllers\OpenApiController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SharedBriefController;
 use App\Http\Controllers\SourceController;
 use App\Http\Controllers\StudyController;
 use App\Http\Controllers\TokenController;
@@ -34,6 +36,12 @@ Route::prefix('api/v1')->group(function (): void {
         });
         Route::fallback(static fn() => abort(404));
     });
+});
+
+// For a writer with a link and no account; the signature is looked at beside what became of the link.
+Route::middleware('throttle:shared-brief')->group(function (): void {
+    Route::get('brief/{link}', [SharedBriefController::class, 'show'])->whereNumber('link')->name(ShareBrief::ROUTE);
+    Route::post('brief/{link}', [SharedBriefController::class, 'answer'])->whereNumber('link');
 });
 
 Route::get('/{path?}', [WorkbenchController::class, 'show'])->where('path', '(?!api/|build/).*');

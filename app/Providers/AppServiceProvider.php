@@ -57,6 +57,7 @@ final class AppServiceProvider extends ServiceProvider
     /** Counted per name and per address, so that neither many names nor many addresses help to guess. */
     private function limitSignIns(): void
     {
+        RateLimiter::for('shared-brief', static fn(Request $request): Limit => Limit::perMinute(60)->by('brief:'.$request->ip()));
         RateLimiter::for('sign-in', static function (Request $request): array {
             $attempts = config()->integer('reach.sign_in_attempts');
             $email = $request->user()->email ?? $request->input('email');

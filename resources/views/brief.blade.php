@@ -1,6 +1,7 @@
 @extends('document')
 @section('title', 'Brief: '.$brief['item']['name'])
 @section('content')
+@includeWhen($writer !== null, 'writer')
 <section class="sheet">
     <h1>{{ $brief['item']['name'] }}</h1>
     <dl>
@@ -19,7 +20,7 @@
     <table>
         <tr><th>Keyword</th><th class="n">Volume</th><th class="n">We</th></tr>
         @foreach ($brief['keywords'] as $keyword)
-            <tr><td>{{ $keyword['keyword'] }}</td><td class="n">{{ $keyword['volume'] ?? '·' }}</td><td class="n">{{ $keyword['own_position'] ?? '·' }}</td></tr>
+            <tr><td>{{ $keyword['keyword'] }}{{ $keyword['is_lead'] ? ' (lead)' : '' }}</td><td class="n">{{ $keyword['volume'] ?? '·' }}</td><td class="n">{{ $keyword['own_position'] ?? '·' }}</td></tr>
         @endforeach
     </table>
     @if ($brief['questions'] !== [])
@@ -49,9 +50,9 @@
     @if ($brief['page_one'] !== [])
         <h2>Page one</h2>
         <table>
-            <tr><th class="n">Place</th><th>Page</th><th class="n">Strength</th><th class="n">Referring domains</th></tr>
-            @foreach ($brief['page_one'] as $result)
-                <tr><td class="n">{{ $result['position'] }}</td><td>{{ $result['url'] }}</td><td class="n">{{ $result['page_strength'] ?? '·' }}</td><td class="n">{{ $result['referring_domains'] ?? '·' }}</td></tr>
+            <tr><th class="n">Place</th><th>Page</th><th class="n">Strength</th><th class="n">Referring domains</th><th>Opening</th></tr>
+            @foreach ($brief['page_one'] as $place => $result)
+                <tr><td class="n">{{ $result['position'] }}</td><td>{{ $result['url'] }}</td><td class="n">{{ $result['page_strength'] ?? '·' }}</td><td class="n">{{ $result['referring_domains'] ?? '·' }}</td><td>{{ $openings[$place] }}</td></tr>
             @endforeach
         </table>
     @endif

@@ -18,7 +18,11 @@
         .muted { color: #4d615e; } .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 8mm; }
         svg { width: 100%; height: auto; overflow: visible; } tr { break-inside: avoid; }
         dl { display: grid; grid-template-columns: 45mm 1fr; margin: 0; } dd { margin: 0; }
-        @media print { body { background: none; } .sheet { padding: 0; max-width: none; } }
+        .writer { padding-bottom: 0; } label { margin-right: 6mm; } button { font: inherit; padding: 1.5mm 5mm; cursor: pointer; }
+        .writer input:not([type=radio]), textarea { font: inherit; width: 100%; box-sizing: border-box; padding: 1mm 2mm; }
+        button { color: #fff; background: #1c6b5e; border: 0; border-radius: 2px; }
+        :focus-visible { outline: 2px solid #1c6b5e; outline-offset: 2px; }
+        @media print { .writer { display: none; } body { background: none; } .sheet { padding: 0; max-width: none; } }
     </style>
 </head>
 <body>

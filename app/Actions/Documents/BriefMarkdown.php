@@ -80,14 +80,16 @@ final class BriefMarkdown
             array_push($lines, '', '## Whom to ask for a link', '', ...$asked);
         }
         if ($brief['page_one'] !== []) {
-            array_push($lines, '', '## Page one', '', '| place | page | strength | referring domains |', '|---:|---|---:|---:|');
+            $heading = '| place | page | strength | referring domains | opening |';
+            array_push($lines, '', '## Page one', '', $heading, '|---:|---|---:|---:|---|');
             foreach ($brief['page_one'] as $result) {
                 $lines[] = sprintf(
-                    '| %d | %s | %s | %s |',
+                    '| %d | %s | %s | %s | %s |',
                     $result['position'],
                     self::plain((string) $result['url']),
                     $result['page_strength'] ?? '·',
                     $result['referring_domains'] ?? '·',
+                    BriefText::opening($result),
                 );
             }
         }

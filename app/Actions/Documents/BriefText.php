@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\Documents;
 
+use App\Actions\Bench\ReadPageOne;
 use App\Actions\Plans\ReadBrief;
 
 /**
  * The facts and the written parts of a brief with the names they have in every document.
  *
  * @phpstan-import-type Brief from ReadBrief
+ * @phpstan-import-type ShownResult from ReadPageOne
  */
 final class BriefText
 {
@@ -22,6 +24,7 @@ final class BriefText
     {
         $item = $brief['item'];
         $facts = [
+            'Lead' => $item['lead'] === $item['name'] ? null : $item['lead'],
             'Tactic' => $item['tactic'],
             'Month' => $item['month'],
             'Publish by' => $brief['publish_by'],
@@ -30,10 +33,11 @@ final class BriefText
             'Our page' => $brief['our_page'] ?? 'a new one',
             'Our position' => $brief['our_position'] ?? 'absent',
             'Aim' => $brief['target'],
-            'Gain, visits a month' => (string) round((float) $brief['gain']),
+            'Gain, visits a month' => $brief['gain'] === null ? null : (string) round($brief['gain']),
             'Intent' => $brief['intent'],
             'Funnel stage' => $brief['stage'] ?? 'unset',
             'Links to earn' => $item['links_to_earn'],
+            'Published at' => $item['published_url'],
         ];
 
         return array_map(strval(...), array_filter($facts, static fn(mixed $value): bool => $value !== null && $value !== ''));
@@ -55,6 +59,18 @@ final class BriefText
     }
 
     /**
+     * @param ShownResult $result
+     *
+     * @return string why it could be passed; empty where nothing is known that says so
+     */
+    public static function opening(array $result): string
+    {
+        $openings = ['weak' => $result['is_weak'], 'off topic' => $result['is_off_topic'] === true];
+
+        return implode(', ', array_keys(array_filter($openings)));
+    }
+
+    /**
      * @param Brief $brief
      *
      * @return array<string, string> heading → text, empty ones left out
@@ -67,6 +83,7 @@ final class BriefText
             'Angle' => $written['angle'] ?? '',
             'Call to action' => $written['call_to_action'] ?? '',
             'Notes' => $written['notes'] ?? '',
+            'From the writer' => $brief['item']['writer_note'] ?? '',
         ];
 
         return array_filter($parts, static fn(string $text): bool => $text !== '');

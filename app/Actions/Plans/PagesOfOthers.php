@@ -36,7 +36,8 @@ final readonly class PagesOfOthers
     public function questions(Study $study, string $keyword): array
     {
         $market = SourceMarket::of($study);
-        $found = $this->ask('questions '.json_encode([$market->toQuery(), $keyword]), function (string $source) use ($market, $keyword): array {
+        $question = 'questions '.json_encode([$market->toQuery(), $keyword], JSON_THROW_ON_ERROR);
+        $found = $this->ask($question, function (string $source) use ($market, $keyword): array {
             $related = $this->sources->get($source)->related($market, $keyword);
             $questions = array_filter($related, static fn(array $row): bool => $row['is_question']);
 

@@ -35,7 +35,7 @@ final readonly class PlanFacts
     }
 
     /**
-     * @param list<PlanItem>               $items    all of the roadmap, since no keyword counts in two, and perhaps some that may come to be
+     * @param list<PlanItem>           $items    all of the roadmap, since no keyword counts in two; perhaps some that may come to be
      * @param ?\Closure(PlanItem): bool $seasonal whether the season of an item is wanted; null wants them all
      */
     public static function of(Study $study, ?Comparison $comparison, array $items, ?\Closure $seasonal = null): self

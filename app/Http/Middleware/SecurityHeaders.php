@@ -29,7 +29,9 @@ final class SecurityHeaders
             "frame-ancestors 'none'",
         ]));
         $response->headers->set('X-Content-Type-Options', 'nosniff');
-        $response->headers->set('Referrer-Policy', 'same-origin');
+        if (! $response->headers->has('Referrer-Policy')) {
+            $response->headers->set('Referrer-Policy', 'same-origin');
+        }
         $response->headers->set('Cross-Origin-Opener-Policy', 'same-origin');
 
         return $response;

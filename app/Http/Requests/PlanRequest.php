@@ -29,9 +29,7 @@ final class PlanRequest extends FormRequest
             'capacity' => ['sometimes', 'numeric', 'min:0', 'max:9999'],
             'start' => ['sometimes', 'date_format:Y-m'],
             'by' => ['sometimes', 'in:topic,keyword'],
-            'goal' => ['sometimes', 'numeric', 'gt:0', 'max:1000000000'],
-            'until' => ['required_with:goal', 'date_format:Y-m'],
-            'odds' => ['sometimes', 'numeric', 'gt:0', 'lt:1'],
+            ...$this->has('goal') ? GoalRequest::RULES : [],
         ];
     }
 

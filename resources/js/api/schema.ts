@@ -1344,6 +1344,71 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/studies/{slug}/plan/items/{item}/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+                item: number;
+            };
+            cookie?: never;
+        };
+        /** The links that share a brief now */
+        get: operations["listStudyPlanItemsItemLinks"];
+        put?: never;
+        /** Share a brief with a writer who has no account */
+        post: operations["addStudyPlanItemsItemLinks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/studies/{slug}/plan/items/{item}/links/{link}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+                item: number;
+                link: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a link back */
+        delete: operations["removeStudyPlanItemsItemLinksLink"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/studies/{slug}/plan/goal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        /** What a goal takes, from the start of the plan on */
+        get: operations["showStudyPlanGoal"];
+        put?: never;
+        /** The plan that reaches a goal, as a draft */
+        post: operations["addStudyPlanGoal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2649,6 +2714,40 @@ export interface components {
             /** @description How many were done before that month */
             items: number;
         };
+        BriefLink: {
+            id: number;
+            /** @description Signed; whoever has it sees this brief and can answer */
+            url: string;
+            /** Format: date-time */
+            created_at: string;
+            /** Format: date-time */
+            expires_at: string;
+            /**
+             * Format: date-time
+             * @description When it was last opened
+             */
+            used_at: string | null;
+        };
+        GoalAnswer: {
+            /** @description Days of work in each month */
+            capacity: number;
+            /** @description Share of the draws that reach the goal */
+            share: number;
+            /** @description Visits a month that are reached with these odds */
+            visits: number;
+            reached: boolean;
+            /** @description Of work in all */
+            days: number;
+            items: {
+                topic: string;
+                month: string;
+                tactic: string;
+                effort_days: number;
+                expected_gain: number;
+            }[];
+            /** @description Topics that take more than a whole month */
+            left_out: string[];
+        };
     };
     responses: {
         /** @description Problem details (RFC 9457) */
@@ -2772,6 +2871,8 @@ export type RankedTopic = components['schemas']['RankedTopic'];
 export type TopicPage = components['schemas']['TopicPage'];
 export type Unit = components['schemas']['Unit'];
 export type TrackMonth = components['schemas']['TrackMonth'];
+export type BriefLink = components['schemas']['BriefLink'];
+export type GoalAnswer = components['schemas']['GoalAnswer'];
 export type ResponseProblem = components['responses']['Problem'];
 export type $defs = Record<string, never>;
 export interface operations {
@@ -5197,6 +5298,160 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Gone"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listStudyPlanItemsItemLinks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        links: components["schemas"]["BriefLink"][];
+                    };
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    addStudyPlanItemsItemLinks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description Until it ends; 14 where it is not said */
+                    days?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description The link */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BriefLink"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    removeStudyPlanItemsItemLinksLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+                item: number;
+                link: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Gone"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    showStudyPlanGoal: {
+        parameters: {
+            query: {
+                goal: number;
+                until: string;
+                odds?: number;
+            };
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The smallest capacity that does it and its plan, or the most that can be reached */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GoalAnswer"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    addStudyPlanGoal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description More visits a month */
+                    goal: number;
+                    /** @description YYYY-MM */
+                    until: string;
+                    /** @description .8 where they are not said */
+                    odds?: number;
+                    name: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The draft */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Draft"];
                 };
             };
             "4XX": components["responses"]["Problem"];

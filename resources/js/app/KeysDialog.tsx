@@ -21,6 +21,7 @@ const keys: [string, string][] = [
   ['/', 'words in and out'],
   ['l', 'lenses: sentences worth coming back to'],
   ['a', 'in Plan: what the auto-plan would do'],
+  ['o', 'in Plan: what a goal takes'],
   ['[, ]', 'in Plan: move the chosen card a month back or on'],
   ['r', 'the rulebook of the study'],
   ['d', 'in Weigh: leave difficulty out, or bring it back'],

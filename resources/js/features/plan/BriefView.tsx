@@ -18,6 +18,7 @@ const fields = [
   ['angle', 'Angle'],
   ['call_to_action', 'Call to action'],
   ['notes', 'Notes'],
+  ['pages_to_beat', 'Pages to beat, an address a line; else those of page one'],
 ] as const;
 
 /** What a writer needs to know: what to win, with which words, against whom, and what to answer. */
@@ -91,6 +92,7 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
       {brief.rivals.map((rival) => (
         <Box key={rival.url}>
           <Heading>To beat: {rival.url.replace(/^https?:\/\//, '')}</Heading>
+          {rival.headings.length === 0 && <Box sx={{ fontSize: '0.84rem' }}>No source has this page.</Box>}
           {rival.headings.map((heading, index) => (
             <Box key={index} sx={{ fontSize: '0.84rem' }}>
               {heading}
@@ -119,7 +121,15 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
             {brief.page_one.map((result) => (
               <tr key={result.position}>
                 <td>{result.position}</td>
-                <td style={{ overflowWrap: 'anywhere' }}>{result.url.replace(/^https?:\/\//, '')}</td>
+                <td style={{ overflowWrap: 'anywhere' }}>
+                  {result.url.replace(/^https?:\/\//, '')}
+                  {(result.is_weak || result.is_off_topic === true) && (
+                    <Box component="span" sx={{ color: 'warning.main', fontWeight: 600 }}>
+                      {' '}
+                      {[...(result.is_weak ? ['weak'] : []), ...(result.is_off_topic === true ? ['off topic'] : [])].join(', ')}
+                    </Box>
+                  )}
+                </td>
                 <td>{decimal(result.page_strength, 0)}</td>
                 <td>{whole(result.referring_domains)}</td>
               </tr>

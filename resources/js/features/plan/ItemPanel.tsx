@@ -10,7 +10,8 @@ import { KeptText } from '../../shared/KeptText';
 import { Failed, Waiting } from '../../shared/Notice';
 import { SidePanel } from '../../shared/SidePanel';
 import { BriefView } from './BriefView';
-import { monthName, setAsideWords } from './months.logic';
+import { ShareBrief } from './ShareBrief';
+import { monthName, servesWords, setAsideWords } from './months.logic';
 import type { ItemChanges } from './usePlan';
 
 interface Props {
@@ -92,11 +93,13 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
       <Box sx={{ fontSize: '0.8rem', color: 'text.secondary', mt: 0.5 }}>
         {item.why.effort.steps.join(' ')} {item.why.season.steps.join(' ')}
       </Box>
+      <Told item={item} />
       {brief.isPending && <Waiting what="Gathering the brief" />}
       {brief.isError && <Failed error={brief.error} onRetry={() => void brief.refetch()} />}
       {brief.data !== undefined && (
         <BriefView brief={brief.data} item={item} mayEdit={study.may_edit} onWrite={(written) => onChange({ brief: written })} />
       )}
+      {study.may_edit && <ShareBrief slug={study.slug} item={item.id} />}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mt: 2, '& > *': { whiteSpace: 'nowrap' } }} className="no-print">
         <Button component="a" href={address(`studies/${study.slug}/plan/items/${item.id}/brief.html`)} target="_blank" rel="noopener">
           Print
@@ -114,5 +117,17 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
         )}
       </Box>
     </SidePanel>
+  );
+}
+
+/** What it stands for, what it was made of, and what its writer said. */
+function Told({ item }: { item: RoadmapItem }) {
+  return (
+    <Box sx={{ fontSize: '0.86rem', mt: 1 }}>
+      {servesWords(item)}
+      {item.folded.length > 1 && `, made of the items ${item.folded.join(', ')}`}.
+      {item.published_url !== null && <div>Published at {item.published_url}</div>}
+      {item.writer_note !== null && <Box sx={{ whiteSpace: 'pre-wrap' }}>The writer: {item.writer_note}</Box>}
+    </Box>
   );
 }

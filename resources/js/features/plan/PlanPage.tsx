@@ -14,6 +14,7 @@ import { useUrlState } from '../sentence/useUrlState';
 import { useStudy } from '../study';
 import { Board } from './Board';
 import { ForecastBand } from './ForecastBand';
+import { GoalDialog } from './GoalDialog';
 import { ItemPanel } from './ItemPanel';
 import { columnsOf, neighbour } from './months.logic';
 import { Drafts } from './Drafts';
@@ -51,6 +52,7 @@ export function PlanPage() {
 function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
   const [params, change] = useUrlState();
   const [isProposing, setProposing] = useState(false);
+  const [isAiming, setAiming] = useState(false);
   const draft = draftIn(params);
   const actions = usePlan(study, draft);
   const columns = columnsOf(plan);
@@ -66,6 +68,7 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
     '[': () => move(-1),
     ']': () => move(1),
     a: () => setProposing(study.may_edit),
+    o: () => setAiming(true),
     u: actions.undo,
     Escape: () => change({ item: null }, true),
   });
@@ -98,6 +101,7 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
         {study.may_edit && draft === null && shortlisted > 0 && (
           <Button onClick={actions.addShortlist}>Add the shortlist ({whole(shortlisted)})</Button>
         )}
+        <Button onClick={() => setAiming(true)}>Goal</Button>
         {study.may_edit && (
           <Button variant="contained" onClick={() => setProposing(true)}>
             Auto-plan
@@ -121,8 +125,8 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
           />
           {plan.items.length === 0 ? (
             <Empty title="The roadmap is empty">
-              Shortlist keywords in Compare or Weigh (key s) and add them here, or let the auto-plan propose what brings most within the
-              capacity (key a).
+              Shortlist pages or keywords in Weigh (key s) and add them here, let the auto-plan propose what brings most within the capacity
+              (key a), or search what a goal takes (key o).
             </Empty>
           ) : (
             <Board
@@ -150,6 +154,17 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
           />
         )}
       </Box>
+      {isAiming && (
+        <GoalDialog
+          study={study}
+          plan={plan}
+          onDrafted={(id) => {
+            change({ draft: String(id) }, true);
+            setAiming(false);
+          }}
+          onClose={() => setAiming(false)}
+        />
+      )}
       {isProposing && (
         <ProposalDialog
           study={study}

@@ -1,6 +1,7 @@
 import { queryOptions } from '@tanstack/react-query';
 import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
+import type { AskedGoal } from './goal.logic';
 
 /** The agreed plan, or a draft by its number. */
 export const planQuery = (slug: string, draft: number | null = null) =>
@@ -31,4 +32,20 @@ export const briefQuery = (slug: string, item: number) =>
   queryOptions({
     queryKey: keys.part(slug, 'brief', item),
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/plan/items/{item}/brief', { params: { path: { slug, item } }, signal })),
+  });
+
+export const briefLinksQuery = (slug: string, item: number) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'brief', item, 'links'),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/plan/items/{item}/links', { params: { path: { slug, item } }, signal })),
+  });
+
+/** What a goal takes; nothing is asked before there is one. */
+export const goalQuery = (slug: string, goal: AskedGoal | null) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'proposal', 'goal', goal),
+    queryFn: ({ signal }) =>
+      told(api.GET('/studies/{slug}/plan/goal', { params: { path: { slug }, query: goal ?? { goal: 0, until: '' } }, signal })),
+    enabled: goal !== null,
+    retry: false,
   });

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plans;
+
+use App\Exceptions\Refused;
+use App\Models\Comparison;
+use App\Models\PlanDraft;
+use App\Models\PlanItem;
+use App\Models\Study;
+use GreaterReach\Core\Plan\Goal;
+use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\Unit;
+use Illuminate\Support\Facades\DB;
+
+/** What it takes to reach a goal, from the plan's start on; and that plan as a draft beside the agreed one. */
+final readonly class DraftGoal
+{
+    public function __construct(private PlanOpportunities $make, private ChangePlan $plan, private ChangeDraft $drafts)
+    {
+    }
+
+    /** @throws Refused when the goal lies before the plan's start, or nothing was weighed */
+    public function answer(Study $study, Comparison $comparison, Goal $goal): ProposedPlan
+    {
+        return $this->make->towards($goal, $study, $comparison, self::start($study), true);
+    }
+
+    /** Pages that it plans and that are not on the roadmap yet are put there, and wait; what it does not plan has no month in the draft. */
+    public function draft(Study $study, Comparison $comparison, Goal $goal, string $name, int $user): PlanDraft
+    {
+        $plan = $this->answer($study, $comparison, $goal);
+
+        return DB::transaction(function () use ($study, $goal, $plan, $name, $user): PlanDraft {
+            $draft = $this->drafts->create($study, $name, null, $user);
+            $months = array_column($plan->rows, 'month', 'item');
+            $topics = array_map(strval(...), array_keys($months));
+            $this->plan->pages($study, $topics, $user);
+            $placements = [];
+            $open = PlanItem::of($study)->where('unit', Unit::Topic)->whereIn('name', $topics)->where('status', '!=', 'done')->get();
+            foreach ($open as $item) {
+                $placements[$item->id] = $months[$item->name];
+            }
+            $draft->fill([
+                'months' => self::start($study)->until($goal->until) + 1,
+                'capacity' => $plan->goal->capacity ?? $draft->capacity,
+                'placements' => $placements,
+            ])->save();
+
+            return $draft;
+        });
+    }
+
+    private static function start(Study $study): Month
+    {
+        return PlanFrame::agreed($study)->start;
+    }
+}

@@ -1,0 +1,32 @@
+import type { GoalAnswer } from '../../api/schema';
+import { decimal, estimate, percent } from '../../shared/format';
+import { monthName } from './months.logic';
+
+export interface AskedGoal {
+  goal: number;
+  /** YYYY-MM. */
+  until: string;
+  /** 0…1. */
+  odds: number;
+}
+
+/** Why a goal cannot be searched for as it is written; null where it can. */
+export function goalProblem(written: { goal: string; until: string; odds: string }, start: string): string | null {
+  if (!(Number(written.goal) > 0)) {
+    return 'A goal is more than no visits.';
+  }
+  if (!/^\d{4}-\d{2}$/.test(written.until) || written.until < start) {
+    return `The month lies before the plan’s start in ${monthName(start)}.`;
+  }
+  return Number(written.odds) > 0 && Number(written.odds) < 100 ? null : 'Odds lie between 0 and 100 %.';
+}
+
+/** What it takes, or what is the most that can be reached. */
+export function goalWords({ goal, until, odds }: AskedGoal, answer: Pick<GoalAnswer, 'capacity' | 'share' | 'visits' | 'reached'>): string {
+  const wanted = `+${estimate(goal)} visits a month by ${monthName(until)} with odds of ${percent(odds)}`;
+  return answer.reached
+    ? `${wanted} take ${decimal(answer.capacity, 1)} days a month: ${percent(answer.share)} of the draws reach it, and with these odds ` +
+        `+${estimate(answer.visits)} are reached.`
+    : `${wanted} are not to be reached: with ${decimal(answer.capacity, 1)} days a month ${percent(answer.share)} of the draws do. ` +
+        `With these odds +${estimate(answer.visits)} are the most.`;
+}
