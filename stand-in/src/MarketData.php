@@ -13,6 +13,8 @@ namespace StandIn;
 final class MarketData
 {
     private const SEED = 2026;
+    private const LINKING_SITES = 240;
+    private const LINKING_NAMES = ['skep-society', 'allotment-notes', 'village-hall', 'meadow-diary', 'orchard-club'];
 
     private readonly Market $market;
 
@@ -154,6 +156,35 @@ final class MarketData
         return $rows;
     }
 
+    /**
+     * Who links to the pages of a domain that rank: small sites of the trade and of villages, more of them to a stronger domain, some to
+     * several competitors.
+     *
+     * @return list<Row> linking_domain, target_url, authority of who links, anchor
+     */
+    public function links(string $host, int $month): array
+    {
+        $authority = (int) ($this->domain($host)->authority ?? 0);
+        $anchors = [];
+        foreach ($this->rankings($host, $month) as $row) {
+            $anchors[(string) $row['url']] ??= (string) $row['keyword'];
+        }
+        $rows = [];
+        foreach ($anchors as $url => $anchor) {
+            for ($number = crc32("links {$url}") % (1 + intdiv($authority, 5)); $number > 0; --$number) {
+                $site = crc32("who links {$number} ".self::slug($anchor)) % self::LINKING_SITES;
+                $rows[] = [
+                    'linking_domain' => self::LINKING_NAMES[$site % \count(self::LINKING_NAMES)]."-{$site}.example",
+                    'target_url' => $url,
+                    'authority' => 4 + crc32("authority {$site}") % 52,
+                    'anchor' => $anchor,
+                ];
+            }
+        }
+
+        return $rows;
+    }
+
     /** @return list<Row> keywords about the same thing, with the question words marked */
     public function related(string $text): array
     {
@@ -213,7 +244,10 @@ final class MarketData
     public function page(string $url): ?string
     {
         $domain = $this->domain((string) parse_url($url, PHP_URL_HOST));
-        foreach ($domain === null ? [] : $this->byText as $keyword) {
+        if ($domain === null) {
+            return null;
+        }
+        foreach ($this->byText as $keyword) {
             if (Market::url($domain->host, $keyword) === $url) {
                 return PageText::html(
                     $domain,

@@ -55,7 +55,8 @@ final readonly class Service
     /** @param array<string, mixed> $query */
     private function route(string $method, string $path, array $query, string $body): Answer
     {
-        if (preg_match('#^/v1/domains/([a-z0-9.-]+)(?:/(rankings|competitors|performance))?$#D', $path, $part) === 1 && $method === 'GET') {
+        $ofDomain = '#^/v1/domains/([a-z0-9.-]+)(?:/(rankings|competitors|performance|links))?$#D';
+        if (preg_match($ofDomain, $path, $part) === 1 && $method === 'GET') {
             return $this->data->domain($part[1]) === null
                 ? Answer::problem(404, 'This domain is not known here.')
                 : $this->ofDomain($part[1], $part[2] ?? '', $query);
@@ -88,6 +89,7 @@ final readonly class Service
             ),
             'competitors' => Answer::page($this->data->competitors($host, $month), $page, self::PAGE),
             'performance' => Answer::page($this->data->performance($host, $month), $page, self::PAGE),
+            'links' => Answer::page($this->data->links($host, $month), $page, self::PAGE),
             default => $this->figures($host),
         };
     }

@@ -20,7 +20,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Fills a study from a connected source: figures about the domains, their rankings, figures about all keywords found,
- * page one of the most searched, and our own performance. Everything is fetched first, page by page, and set aside; then
+ * page one of the most searched, who links to whom, and our own performance. Everything is fetched first, page by page, and set aside; then
  * it is imported in one go, so that a pull that breaks off keeps nothing half and goes on where it was when it is started
  * again.
  */
@@ -110,6 +110,10 @@ final readonly class PullStudy
                 Snapshot::PAID,
             );
         }
+        foreach ($order->domains() as $domain) {
+            $title = "{$order->source}: links to {$domain->entry}";
+            $parts[] = new PullPart("links-{$domain->id}", ImportKind::Links, $title, $days[0], $domain);
+        }
         $parts[] = new PullPart('keywords', ImportKind::Keywords, $order->source.': figures about keywords', $days[0]);
         $parts[] = new PullPart('results', ImportKind::Results, $order->source.': page one', $days[0]);
         if ($order->domain === null || $order->domain->role === Domain::OWN) {
@@ -139,7 +143,11 @@ final readonly class PullStudy
         }
         $host = $part->domain?->toEntry($this->suffixes)->host ?? '';
         match ($part->kind) {
-            ImportKind::Links => throw new \LogicException('No source is asked for links.'),
+            ImportKind::Links => $this->pages(
+                $part,
+                $folder,
+                static fn(int $page): SourcePage => $source->links($market, $host, $part->day, $page),
+            ),
             ImportKind::Domains => $folder->append($part->name, $this->figures($order, $source), null),
             ImportKind::Rankings => $this->pages(
                 $part,

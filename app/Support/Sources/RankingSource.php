@@ -43,6 +43,9 @@ interface RankingSource
     /** One page of our own clicks and impressions; empty where the provider has none. */
     public function performance(SourceMarket $market, string $host, string $day, int $page): SourcePage;
 
+    /** One page of who links to the pages of a domain; empty where the provider knows none. */
+    public function links(SourceMarket $market, string $host, string $day, int $page): SourcePage;
+
     /** @return list<array{keyword: string, volume: ?int, difficulty: ?float, is_question: bool}> */
     public function related(SourceMarket $market, string $keyword): array;
 

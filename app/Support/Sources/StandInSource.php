@@ -70,6 +70,11 @@ final class StandInSource implements RankingSource
         return $this->pageOf("domains/{$host}/performance", [...$market->toQuery(), 'date' => $day, 'page' => $page]);
     }
 
+    public function links(SourceMarket $market, string $host, string $day, int $page): SourcePage
+    {
+        return $this->pageOf("domains/{$host}/links", [...$market->toQuery(), 'date' => $day, 'page' => $page]);
+    }
+
     public function related(SourceMarket $market, string $keyword): array
     {
         return array_map(static fn(array $row): array => [

@@ -42,6 +42,9 @@ final class PullTest extends TestCase
         self::assertGreaterThan(400, $count('rankings'));
         self::assertGreaterThan(2000, $count('results'));
         self::assertGreaterThan(50, $count('performance'));
+        self::assertGreaterThan(100, $count('live_links'));
+        self::assertGreaterThan(1, DB::table('live_links')->where('study_id', $study->id)->groupBy('domain')
+            ->selectRaw('count(DISTINCT target_url) AS pages')->pluck('pages')->max(), 'Some link to more than one.');
         self::assertSame([38.0, 41.0], $study->refresh()->domains->pluck('authority')->all());
         self::assertSame([], Storage::allFiles('pulls'));
     }

@@ -4,8 +4,13 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, told } from '../../api/client';
+import type { BriefLink } from '../../api/schema';
 import { Failed } from '../../shared/Notice';
 import { briefLinksQuery } from './queries';
+
+function linkWords({ expires_at, used_at }: BriefLink): string {
+  return `Link until ${expires_at.slice(0, 10)}, ${used_at === null ? 'not opened yet' : `opened ${used_at.slice(0, 10)}`}`;
+}
 
 /** Links by which a writer without an account sees this brief, and tells how far the page is. */
 export function ShareBrief({ slug, item }: { slug: string; item: number }) {
@@ -33,7 +38,7 @@ export function ShareBrief({ slug, item }: { slug: string; item: number }) {
       {(links.data?.links ?? []).map((link) => (
         <Box key={link.id} sx={{ display: 'flex', gap: 0.5, alignItems: 'center', mt: 0.5 }}>
           <TextField
-            label={`Link until ${link.expires_at.slice(0, 10)}, ${link.used_at === null ? 'not opened yet' : `opened ${link.used_at.slice(0, 10)}`}`}
+            label={linkWords(link)}
             value={link.url}
             slotProps={{ htmlInput: { readOnly: true } }}
             onFocus={(event) => event.target.select()}
