@@ -42,6 +42,7 @@ Route::get('bench', [BenchController::class, 'index']);
 Route::get('bench/summary', [BenchController::class, 'summary']);
 Route::get('bench/distribution', [BenchController::class, 'distribution']);
 Route::get('bench/pages', [ViewController::class, 'pages']);
+Route::get('bench/ours', [ViewController::class, 'ours']);
 Route::get('bench/movement', [ViewController::class, 'movement']);
 Route::get('bench/advertising', [ViewController::class, 'advertising']);
 Route::get('bench/page-one', [ViewController::class, 'pageOne']);

@@ -24,6 +24,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property list<ComparedDomain> $domains      ours first
  * @property ComparisonSummary    $summary
  * @property bool                 $has_own_rows large enough for a table of its own
+ * @property float                $own_visits   that all our positions bring in a month
  * @property int                  $shown_gaps   gaps that Compare shows from the start
  * @property int                  $shown_quick_wins those that Weigh shows from the start
  * @property CarbonImmutable      $created_at
@@ -41,11 +42,12 @@ final class Comparison extends Model
         'domains',
         'summary',
         'has_own_rows',
+        'own_visits',
         'shown_gaps',
         'shown_quick_wins',
     ];
 
-    protected $attributes = ['has_own_rows' => false, 'shown_gaps' => 0, 'shown_quick_wins' => 0];
+    protected $attributes = ['has_own_rows' => false, 'own_visits' => 0.0, 'shown_gaps' => 0, 'shown_quick_wins' => 0];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -57,6 +59,7 @@ final class Comparison extends Model
             'domains' => 'array',
             'summary' => SummaryCast::class,
             'has_own_rows' => 'boolean',
+            'own_visits' => 'float',
             'shown_gaps' => 'integer',
             'shown_quick_wins' => 'integer',
             'created_at' => 'immutable_datetime',

@@ -63,6 +63,7 @@ final class ReadTopics
             'lead' => $topic->lead,
             'keywords' => Figures::int($topic->keywords),
             'shortlisted' => Figures::int($topic->shortlisted),
+            'pinned' => $topic->pinned,
             'own_url' => $topic->own_url,
             'lead_url' => $topic->lead_url,
             'own_position' => Figures::int($topic->own_position),

@@ -105,6 +105,7 @@ final readonly class EnsureComparison
                 ? $this->weighInto($order, $snapshots, $comparison, $tell)
                 : $this->compareInto($order, $snapshots, $comparison, $tell),
         ]);
+        $comparison->update(['own_visits' => (float) $comparison->table()->query()->sum('visits_now')]);
         $this->topics->execute($study, $comparison);
 
         return $comparison;

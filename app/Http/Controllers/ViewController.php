@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\Bench\FindNoise;
 use App\Actions\Bench\ReadAdvertising;
 use App\Actions\Bench\ReadMovement;
+use App\Actions\Bench\ReadOurPages;
 use App\Actions\Bench\ReadPageOne;
 use App\Actions\Bench\ReadPages;
 use App\Models\Domain;
@@ -31,6 +32,11 @@ final class ViewController extends Controller
                 $request->filled('domain') ? $request->integer('domain') : null,
             ),
         );
+    }
+
+    public function ours(Request $request, Study $study, ReadOurPages $read): JsonResponse
+    {
+        return new JsonResponse($read->execute($study->load('domains'), $this->shown($study), $this->sentence($request)));
     }
 
     public function movement(Request $request, Study $study, ReadMovement $read): JsonResponse

@@ -7,7 +7,9 @@ namespace App\Http\Requests;
 use App\Actions\Decisions\DecisionOrder;
 use App\Exceptions\Refused;
 use App\Models\Comparison;
+use App\Models\Study;
 use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\ListedRows;
 use App\Support\Sentence\Sentence;
 use App\Support\Texts;
 use GreaterReach\Core\Keyword\KeywordKey;
@@ -23,7 +25,9 @@ final class DecisionRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'keywords' => ['required_without:show', 'array', 'min:1', 'max:1000'],
+            'keywords' => ['required_without_all:show,topics', 'array', 'min:1', 'max:1000'],
+            'topics' => ['sometimes', 'array', 'min:1', 'max:1000'],
+            'topics.*' => ['required', 'string', 'max:2000'],
             'keywords.*' => ['required', 'string', 'max:2000'],
             'show' => ['sometimes', 'string', 'max:4000'],
             'mark' => ['sometimes', 'nullable', 'in:shortlisted,set aside'],
@@ -60,11 +64,36 @@ final class DecisionRequest extends FormRequest
         }
 
         return new DecisionOrder(
-            $this->has('keywords') ? $this->keywordKeys() : self::shown($comparison, $this->string('show')->value()),
+            $this->named($comparison),
             $columns,
             $text('tag'),
             $text('untag'),
         );
+    }
+
+    /** @return list<string> */
+    private function named(?Comparison $comparison): array
+    {
+        return match (true) {
+            $this->has('keywords') => $this->keywordKeys(),
+            $comparison === null => throw Refused::because('show', 'Nothing has been compared yet, so a sentence shows nothing.'),
+            $this->has('topics') => self::open($comparison, Texts::list($this->array('topics'))),
+            default => self::shown($comparison, $this->string('show')->value()),
+        };
+    }
+
+    /**
+     * @param list<string> $topics
+     *
+     * @return list<string> the open keywords of some topics
+     */
+    private static function open(Comparison $comparison, array $topics): array
+    {
+        $gate = Study::query()->findOrFail($comparison->study_id)->rulebook()->fitGate();
+        $keywords = ListedRows::of($comparison, Sentence::parse('mark=kept'), $gate)->whereIn('topic', $topics)->orderBy('keyword');
+
+        return Texts::list($keywords->pluck('keyword')->all())
+            ?: throw Refused::because('topics', 'None of these topics has an open keyword.');
     }
 
     /** @return list<string> */
@@ -74,11 +103,8 @@ final class DecisionRequest extends FormRequest
     }
 
     /** @return list<string> all that the sentence shows, not only what a screen has loaded */
-    private static function shown(?Comparison $comparison, string $show): array
+    private static function shown(Comparison $comparison, string $show): array
     {
-        if ($comparison === null) {
-            throw Refused::because('show', 'Nothing has been compared yet, so a sentence shows nothing.');
-        }
         $keywords = (new ComparisonRows($comparison))
             ->query(Sentence::parse($show))
             ->orderBy('keyword')

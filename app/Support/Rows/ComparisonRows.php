@@ -78,8 +78,11 @@ final readonly class ComparisonRows
             ->groupBy('keyword');
 
         return array_map(
-            static fn(WeighedRow $row): array => [
+            fn(WeighedRow $row): array => [
                 ...$row->told(),
+                'visits_share' => $row->visitsNow === null || $this->comparison->own_visits <= 0.0
+                    ? null
+                    : $row->visitsNow / $this->comparison->own_visits,
                 ...self::decided($row, $decisions->get($row->keyword)),
                 'tags' => $tags->get($row->keyword)?->pluck('tag')->all() ?? [],
             ],

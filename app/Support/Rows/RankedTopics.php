@@ -48,16 +48,19 @@ final readonly class RankedTopics
     /**
      * @param ?string $column of the orders; null goes by priority
      *
-     * @return list<\stdClass> topics with their priority, how many of their open keywords are shortlisted, and the lead's own page
+     * @return list<\stdClass> topics with their priority, how many of their open keywords are shortlisted, and the lead's own page; those
+     *     with a pinned keyword stand above the order
      */
     public function page(Weights $weights, int $offset, int $limit, ?string $column = null, bool $descending = true): array
     {
         $priority = PrioritySql::expression($weights);
         $order = $column === null
-            ? PrioritySql::orderBy('priority', 'topic')
+            ? 'pinned DESC, '.PrioritySql::orderBy('priority', 'topic')
             : $column.($descending ? ' DESC' : ' ASC').' NULLS LAST, topic';
+        $fitting = $this->fitting()->select('comparison_topics.*')->selectRaw("{$priority} AS priority")
+            ->selectRaw("topic = ANY (ARRAY({$this->pinned()})) AS pinned", [$this->comparison->study_id]);
         $page = DB::query()
-            ->fromSub($this->fitting()->select('comparison_topics.*')->selectRaw("{$priority} AS priority"), 'comparison_topics')
+            ->fromSub($fitting, 'comparison_topics')
             ->orderByRaw($order)
             ->offset($offset)
             ->limit($limit);
@@ -78,6 +81,15 @@ final readonly class RankedTopics
                 ->get()
                 ->all(),
         );
+    }
+
+    /** The topics with an open keyword that is pinned. */
+    private function pinned(): string
+    {
+        $open = ListedRows::condition($this->gate);
+
+        return "SELECT r.topic FROM decisions d JOIN {$this->comparison->table()->from('r')} ON r.keyword = d.keyword "
+            ."WHERE d.study_id = ? AND d.pinned AND d.mark IS DISTINCT FROM 'set aside' AND {$open}";
     }
 
     private function fitting(): Builder

@@ -23,7 +23,7 @@ final readonly class SentenceCompiler
     private DomainClauses $domains;
     private DecisionClauses $decisions;
 
-    public function __construct(SentenceContext $context)
+    public function __construct(private SentenceContext $context)
     {
         $this->words = new WordClauses($context);
         $this->domains = new DomainClauses($context);
@@ -54,6 +54,10 @@ final readonly class SentenceCompiler
         $ranges = RowCatalogue::ranges();
         $narrowed = match (true) {
             isset($ranges[$clause->name]) => NumberClauses::of($rows, $ranges[$clause->name], $clause),
+            $clause->name === 'share' => $rows->whereRaw(
+                "visits_now {$clause->operator} ? * ?::float8",
+                [$clause->number(), $this->context->ownVisits()],
+            ),
             $clause->name === 'stage' => self::stage($rows, $clause),
             $clause->name === 'tactic' => self::tactic($rows, $clause),
             $clause->name === 'topic' => $rows->where('topic', $clause->value),

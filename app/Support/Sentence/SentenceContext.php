@@ -44,6 +44,12 @@ final readonly class SentenceContext
         return array_map(static fn(int $id): int => $newest[$id] ?? 0, $ids);
     }
 
+    /** What all our positions bring in a month. */
+    public function ownVisits(): float
+    {
+        return $this->comparison->own_visits;
+    }
+
     /** Whether a domain (0 is ours) has a snapshot before this one, without which nothing moved. */
     public function hasPrevious(int $domain): bool
     {

@@ -152,6 +152,14 @@ final class Vocabulary
                 true,
             ),
             ClauseKind::range('visits', 'Visits now', 'Visits a month now.', 'visits>=10', [1, 5, 10, 50, 200]),
+            ClauseKind::range(
+                'share',
+                'Share of our visits',
+                'What part of all our visits the keyword brings, as a share: `share>=0.01`.',
+                'share>=0.01',
+                [0.001, 0.005, 0.01, 0.05],
+                isShare: true,
+            ),
             ClauseKind::range('potential', 'Potential', 'Visits a month at position 1.', 'potential>=50', [20, 50, 200, 1000]),
             ClauseKind::range('expected', 'Expected gain', 'Expected visits a month.', 'expected>=10', [1, 5, 10, 50, 200]),
             ClauseKind::range(

@@ -20,6 +20,7 @@ export type StudyPart =
   | 'movement'
   | 'noise'
   | 'opportunities'
+  | 'our-pages'
   | 'page-one'
   | 'pages'
   | 'plan'

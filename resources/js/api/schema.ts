@@ -1409,6 +1409,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/studies/{slug}/bench/ours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        /** Our pages over the keywords shown */
+        get: operations["showStudyBenchOurs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2195,6 +2215,8 @@ export interface components {
         Row: components["schemas"]["WeighedRow"] & components["schemas"]["Decided"] & {
             /** @description Whether our page bears the keyword's words in its path; null when we have none. */
             page_is_meant: boolean | null;
+            /** @description Share of all our visits */
+            visits_share: number | null;
         };
         RulebookChange: {
             change: number;
@@ -2691,6 +2713,8 @@ export interface components {
             worth: number | null;
             priority: number | null;
             scores: components["schemas"]["Scores"];
+            /** @description Whether an open keyword of it is pinned above the order */
+            pinned: boolean;
         };
         TopicPage: {
             next: string | null;
@@ -2747,6 +2771,34 @@ export interface components {
             }[];
             /** @description Topics that take more than a whole month */
             left_out: string[];
+        };
+        OurPage: {
+            url: string;
+            /** @description A month, now */
+            visits: number;
+            /** @description Half a year before, at the volumes of now */
+            visits_6: number | null;
+            /** @description A year before */
+            visits_12: number | null;
+            /** @description As a share of what it was */
+            change_6: number | null;
+            change_12: number | null;
+            /** @description It has lost a fifth or more, and ten visits or more */
+            is_fading: boolean;
+            /** @description Of all our visits */
+            share: number | null;
+            keywords: number;
+            traffic_leader: string;
+            /** @description Open keywords in striking distance of which it is our best page */
+            striking: number;
+            gain: number | null;
+            expected_gain: number | null;
+            /** @description That it serves, what can be gained most first */
+            topics: string[];
+            /** @description Keywords for which two of our pages stand in each other’s way */
+            conflicts: number;
+            title_tests: number;
+            is_planned: boolean;
         };
     };
     responses: {
@@ -2873,6 +2925,7 @@ export type Unit = components['schemas']['Unit'];
 export type TrackMonth = components['schemas']['TrackMonth'];
 export type BriefLink = components['schemas']['BriefLink'];
 export type GoalAnswer = components['schemas']['GoalAnswer'];
+export type OurPage = components['schemas']['OurPage'];
 export type ResponseProblem = components['responses']['Problem'];
 export type $defs = Record<string, never>;
 export interface operations {
@@ -3576,6 +3629,8 @@ export interface operations {
                 "application/json": components["schemas"]["Decision"] & {
                     keywords?: string[];
                     show?: string;
+                    /** @description All open keywords of these topics */
+                    topics?: string[];
                 };
             };
         };
@@ -5452,6 +5507,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Draft"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    showStudyBenchOurs: {
+        parameters: {
+            query?: {
+                /** @description A sentence */
+                show?: string;
+            };
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Pages by visits, and the days that stand for now and before */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        pages: components["schemas"]["OurPage"][];
+                        now: string | null;
+                        six_months_ago: string | null;
+                        a_year_ago: string | null;
+                    };
                 };
             };
             "4XX": components["responses"]["Problem"];

@@ -66,6 +66,7 @@ export function allColumns(domains: string[], spoken: SpokenColumn[]): Column<Ro
       cell: (row) => <RankLane positions={row.positions} previous={row.previous} width={laneWidth} domains={domains} />,
     },
     ...spoken.map((column) => catalogueColumn(column, domains)),
+    { key: 'share', heading: 'Our share', track: '74px', isNumber: true, cell: (row) => percent(row.visits_share) },
     {
       key: 'meant',
       heading: 'Meant for it',

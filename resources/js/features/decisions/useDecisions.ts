@@ -6,8 +6,8 @@ import type { Decision, Mark, Row } from '../../api/schema';
 import { marksOf, unmarked, withMark, type Marks } from './rows.logic';
 
 interface Order {
-  /** Keywords by name, or all that a sentence shows. */
-  about: { keywords: string[] } | { show: string };
+  /** Keywords by name, all that a sentence shows, or the open ones of topics. */
+  about: { keywords: string[] } | { show: string } | { topics: string[] };
   decision: Decision;
 }
 

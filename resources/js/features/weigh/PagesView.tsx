@@ -1,12 +1,17 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
 import type { Comparison, Opportunity, RankedTopic, Study } from '../../api/schema';
+import Box from '@mui/material/Box';
 import { Bench } from '../../shared/Bench';
+import { sideBySide } from '../../shared/layout';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { useHotkeys } from '../../shared/useHotkeys';
 import type { useDecisions } from '../decisions/useDecisions';
+import { usePutOnRoadmap } from '../decisions/usePutOnRoadmap';
+import { PageBar } from './PageBar';
 import { pageColumns } from './pageColumns';
-import { aboutPage, lineKey, linesOf, type PageLine } from './pages.logic';
+import { PagePanel } from './PagePanel';
+import { aboutPage, lineKey, linesOf, roadmapWords, type PageLine } from './pages.logic';
 import { opportunitiesQuery, topicsQuery } from './queries';
 import type { Weights } from './weights.logic';
 
@@ -32,6 +37,7 @@ const noKeywords: Opportunity[] = [];
 export function PagesView({ study, comparison, show, asked, weights, sort, dir, decisions, isOpen, onSort, onKeyword }: Props) {
   const [selected, setSelected] = useState<string | null>(null);
   const [opened, setOpened] = useState<string | null>(null);
+  const [isJudging, setJudging] = useState(false);
   const list = useInfiniteQuery(topicsQuery(study.slug, comparison.id, show, asked, sort, dir));
   const inside = useInfiniteQuery({
     ...opportunitiesQuery(study.slug, comparison.id, aboutPage(opened ?? ''), asked),
@@ -53,7 +59,7 @@ export function PagesView({ study, comparison, show, asked, weights, sort, dir, 
       decisions.mark([current.keyword.keyword], current.keyword.mark === mark ? null : mark);
     } else if (current !== undefined) {
       const isMarked = mark === 'shortlisted' && current.page.shortlisted === current.page.keywords;
-      decisions.decide({ show: aboutPage(current.page.topic) }, { mark: isMarked ? null : mark });
+      decisions.decide({ topics: [current.page.topic] }, { mark: isMarked ? null : mark });
     }
   };
   const select = (line: PageLine) => {
@@ -70,7 +76,32 @@ export function PagesView({ study, comparison, show, asked, weights, sort, dir, 
       setOpened(line.page.topic === opened ? null : line.page.topic);
     }
   };
-  useHotkeys({ s: () => flip('shortlisted'), x: () => flip('set aside') });
+  const put = usePutOnRoadmap(study.slug);
+  const toRoadmap = () => {
+    if (current !== undefined) {
+      put.mutate(current.kind === 'page' ? { topics: [current.page.topic] } : { keywords: [current.keyword.keyword], alone: true });
+    }
+  };
+  const judge = () => {
+    if (current?.kind === 'page') {
+      setOpened(current.page.topic);
+      setJudging(!isJudging);
+    }
+  };
+  useHotkeys({
+    s: () => flip('shortlisted'),
+    x: () => flip('set aside'),
+    r: toRoadmap,
+    e: judge,
+    p: () => {
+      const keyword = current?.kind === 'page' ? current.page.lead : current?.keyword.keyword;
+      const isPinned = current?.kind === 'page' ? current.page.pinned : current?.keyword.pinned;
+      if (keyword !== undefined) {
+        decisions.decide({ keywords: [keyword] }, { pinned: isPinned !== true });
+      }
+    },
+    Escape: () => setJudging(false),
+  });
   if (list.isPending) {
     return <Waiting what="Ranking the pages" />;
   }
@@ -80,19 +111,43 @@ export function PagesView({ study, comparison, show, asked, weights, sort, dir, 
   if (pages.length === 0) {
     return <Empty title="No page fits this sentence">Take a clause out of the sentence above, or press z to go back to what it was.</Empty>;
   }
+  const judged = current?.kind === 'page' ? current.page : undefined;
   return (
-    <Bench
-      label="Pages to make or to improve"
-      columns={columns}
-      rows={lines}
-      total={(list.data.pages[0]?.total ?? pages.length) + lines.length - pages.length}
-      rowKey={lineKey}
-      selected={selected}
-      onSelect={select}
-      onOpen={open}
-      onEnd={more}
-      sort={{ by: sort, dir, onChange: onSort }}
-      isMuted={(line) => line.kind === 'keyword' && line.keyword.mark === 'set aside'}
-    />
+    <Box sx={{ ...sideBySide, flexDirection: 'row' }}>
+      <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column' }}>
+        <PageBar
+          line={current}
+          mayEdit={study.may_edit}
+          told={put.isError ? put.error.message : put.isSuccess ? roadmapWords(put.data.added) : null}
+          onShortlist={() => flip('shortlisted')}
+          onSetAside={() => flip('set aside')}
+          onRoadmap={toRoadmap}
+          onJudge={judge}
+        />
+        <Bench
+          label="Pages to make or to improve"
+          columns={columns}
+          rows={lines}
+          total={(list.data.pages[0]?.total ?? pages.length) + lines.length - pages.length}
+          rowKey={lineKey}
+          selected={selected}
+          onSelect={select}
+          onOpen={open}
+          onEnd={more}
+          sort={{ by: sort, dir, onChange: onSort }}
+          isMuted={(line) => line.kind === 'keyword' && line.keyword.mark === 'set aside'}
+        />
+      </Box>
+      {isJudging && judged !== undefined && !isOpen && (
+        <PagePanel
+          key={judged.topic}
+          study={study}
+          page={judged}
+          keywords={keywords.filter((keyword) => keyword.topic === judged.topic)}
+          decisions={decisions}
+          onClose={() => setJudging(false)}
+        />
+      )}
+    </Box>
   );
 }

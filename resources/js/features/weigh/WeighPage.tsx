@@ -24,6 +24,7 @@ import { opportunityColumns } from './columns';
 import { GroupsView } from './GroupsView';
 import { MapView } from './MapView';
 import { ModelView } from './ModelView';
+import { OurPagesView } from './OurPagesView';
 import { PagesView } from './PagesView';
 import { ShortlistView } from './ShortlistView';
 import { spellWeights, type Weights } from './weights.logic';
@@ -33,6 +34,7 @@ const views = {
   list: 'Keywords',
   map: 'Map',
   groups: 'Groups',
+  ours: 'Our pages',
   shortlist: 'Shortlist',
   'page-one': 'Page one',
   model: 'Model',
@@ -123,46 +125,19 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
               onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)}
             />
           )}
-          {view === 'map' && (
-            <MapView
+          {!isByPage && view !== 'list' && (
+            <OtherView
+              view={view}
               study={study}
               comparison={comparison}
               show={show}
               weights={asked}
               selected={keyword}
-              onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)}
-              onTopic={(topic) => change({ show: spell([{ name: 'topic', operator: '=', value: topic }]), view: 'list' })}
-              onShortlist={(keywords) => decisions.mark(keywords, 'shortlisted')}
+              isOpen={isOpen}
+              decisions={decisions}
+              onChange={change}
             />
           )}
-          {view === 'groups' && (
-            <GroupsView
-              study={study}
-              comparison={comparison}
-              show={show}
-              onOpen={(clause) => change({ show: add(show, clause), view: 'list' })}
-              onTopic={(topic, into) => decisions.decide({ show: `topic=${topic}` }, { topic: into })}
-            />
-          )}
-          {view === 'shortlist' && (
-            <ShortlistView
-              study={study}
-              comparison={comparison}
-              weights={asked}
-              onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)}
-              onTake={(chosen) => decisions.mark([chosen], null)}
-              onPageOne={(chosen) => change({ show: chosen, view: 'page-one' })}
-            />
-          )}
-          {view === 'page-one' && (
-            <PageOneTable
-              study={study}
-              comparison={comparison}
-              show={show}
-              onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)}
-            />
-          )}
-          {view === 'model' && <ModelView study={study} comparison={comparison} />}
           {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
           {view === 'list' && (
             <KeywordsView
@@ -191,6 +166,74 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
           />
         )}
       </Box>
+    </>
+  );
+}
+
+interface OtherProps {
+  view: string;
+  study: Study;
+  comparison: Comparison;
+  show: string;
+  weights: string;
+  selected: string | null;
+  isOpen: boolean;
+  decisions: ReturnType<typeof useDecisions>;
+  onChange: ReturnType<typeof useUrlState>[1];
+}
+
+/** The views beside the two ranked lists. */
+function OtherView({ view, study, comparison, show, weights, selected, isOpen, decisions, onChange }: OtherProps) {
+  return (
+    <>
+      {view === 'map' && (
+        <MapView
+          study={study}
+          comparison={comparison}
+          show={show}
+          weights={weights}
+          selected={selected}
+          onKeyword={(chosen) => onChange({ keyword: chosen, dossier: 'open' }, isOpen)}
+          onTopic={(topic) => onChange({ show: spell([{ name: 'topic', operator: '=', value: topic }]), view: 'list' })}
+          onShortlist={(keywords) => decisions.mark(keywords, 'shortlisted')}
+        />
+      )}
+      {view === 'groups' && (
+        <GroupsView
+          study={study}
+          comparison={comparison}
+          show={show}
+          onOpen={(clause) => onChange({ show: add(show, clause), view: 'list' })}
+          onTopic={(topic, into) => decisions.decide({ show: `topic=${topic}` }, { topic: into })}
+        />
+      )}
+      {view === 'ours' && (
+        <OurPagesView
+          study={study}
+          comparison={comparison}
+          show={show}
+          onPage={(url) => onChange({ show: spell([{ name: 'page', operator: '=', value: url }]), view: 'list' })}
+        />
+      )}
+      {view === 'shortlist' && (
+        <ShortlistView
+          study={study}
+          comparison={comparison}
+          weights={weights}
+          onKeyword={(chosen) => onChange({ keyword: chosen, dossier: 'open' }, isOpen)}
+          onTake={(chosen) => decisions.mark([chosen], null)}
+          onPageOne={(chosen) => onChange({ show: chosen, view: 'page-one' })}
+        />
+      )}
+      {view === 'page-one' && (
+        <PageOneTable
+          study={study}
+          comparison={comparison}
+          show={show}
+          onKeyword={(chosen) => onChange({ keyword: chosen, dossier: 'open' }, isOpen)}
+        />
+      )}
+      {view === 'model' && <ModelView study={study} comparison={comparison} />}
     </>
   );
 }

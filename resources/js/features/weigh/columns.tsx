@@ -1,6 +1,6 @@
 import type { Opportunity, Steadiness, Task } from '../../api/schema';
 import type { Column } from '../../shared/Bench';
-import { decimal, estimate, position, whole } from '../../shared/format';
+import { decimal, estimate, percent, position, whole } from '../../shared/format';
 import { chanceWords, shortChance } from '../keyword/chance';
 import { MarkSign } from '../decisions/MarkSign';
 import { PriorityBar } from './PriorityBar';
@@ -72,6 +72,14 @@ export function opportunityColumns(weights: Weights, steadiness: Steadiness | Ta
       track: '74px',
       isNumber: true,
       cell: (row) => <span title="Visits a month to expect, over all places it may come to">{estimate(row.expected_gain)}</span>,
+    },
+    {
+      key: 'share',
+      sort: 'visits',
+      heading: 'Our share',
+      track: '72px',
+      isNumber: true,
+      cell: (row) => <span title="Share of all our visits that it brings now">{percent(row.visits_share)}</span>,
     },
     { key: 'horizon', heading: 'Horizon', track: '84px', cell: (row) => row.horizon ?? '·' },
     { key: 'tactic', heading: 'Tactic', track: '148px', cell: (row) => row.tactic ?? '·' },

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Opportunity, RankedTopic } from '../../api/schema';
 import { parseSentence } from '../sentence/sentence.logic';
-import { aboutPage, countWords, lineKey, linesOf, ownPageWords, shortCount } from './pages.logic';
+import { aboutPage, countWords, lineKey, linesOf, ownPageWords, roadmapWords, sharedJudgement, shortCount } from './pages.logic';
 
 const page = (topic: string, more: Partial<RankedTopic> = {}): RankedTopic => ({
   rank: 1,
@@ -9,6 +9,7 @@ const page = (topic: string, more: Partial<RankedTopic> = {}): RankedTopic => ({
   lead: topic,
   keywords: 2,
   shortlisted: 0,
+  pinned: false,
   own_url: null,
   lead_url: null,
   own_position: null,
@@ -64,5 +65,24 @@ describe('the lines of the list of pages', () => {
     expect(countWords(page('ink', { keywords: 4, shortlisted: 3 }))).toBe('4 keywords, 3 shortlisted');
     expect(shortCount(page('ink', { keywords: 4, shortlisted: 3 }))).toBe('3 of 4');
     expect(shortCount(page('ink', { keywords: 4 }))).toBe('4');
+  });
+});
+
+describe('what is said of a page', () => {
+  it('is told once it is on the roadmap', () => {
+    expect([roadmapWords(0), roadmapWords(1)].map((words) => words.includes('already'))).toEqual([true, false]);
+  });
+
+  it('is what is said of its keywords, each thing once', () => {
+    const said = { fit: 3, tags: ['spring'], note: 'ask Ada', reason: null };
+    expect(sharedJudgement([said, { ...said, tags: ['spring', 'gifts'], note: null, fit: null }])).toEqual({
+      fits: [3],
+      tags: [
+        { tag: 'gifts', count: 1 },
+        { tag: 'spring', count: 2 },
+      ],
+      notes: ['ask Ada'],
+      reasons: [],
+    });
   });
 });

@@ -46,3 +46,20 @@ export function countWords(page: RankedTopic): string {
   const open = page.keywords === 1 ? '1 keyword' : `${page.keywords} keywords`;
   return page.shortlisted === 0 ? open : `${open}, ${page.shortlisted} shortlisted`;
 }
+
+/** What people said of the keywords of a page, each thing once. */
+export function sharedJudgement(keywords: Pick<Opportunity, 'fit' | 'tags' | 'note' | 'reason'>[]) {
+  const once = <Value>(values: (Value | null)[]): Value[] => [...new Set(values.flatMap((value) => (value === null ? [] : [value])))];
+  const tags = once(keywords.flatMap(({ tags: own }) => own)).sort();
+  return {
+    fits: once(keywords.map(({ fit }) => fit)),
+    tags: tags.map((tag) => ({ tag, count: keywords.filter(({ tags: own }) => own.includes(tag)).length })),
+    notes: once(keywords.map(({ note }) => note)),
+    reasons: once(keywords.map(({ reason }) => reason)),
+  };
+}
+
+/** What became of putting something on the roadmap. */
+export function roadmapWords(added: number): string {
+  return added === 0 ? 'It is on the roadmap already.' : 'It is on the roadmap, and waits for a month.';
+}

@@ -77,3 +77,10 @@ export const effectQuery = (slug: string) =>
     queryKey: keys.part(slug, 'effect'),
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/effect', { params: { path: { slug } }, signal })),
   });
+
+export const ourPagesQuery = (slug: string, comparison: number, show: string) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'our-pages', comparison, show),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/ours', { params: { path: { slug }, query: { show } }, signal })),
+    placeholderData: (before) => before,
+  });

@@ -1,0 +1,15 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, told } from '../../api/client';
+import { keys, type StudyPart } from '../../api/keys';
+
+const touched: StudyPart[] = ['plan', 'proposal', 'itself', 'our-pages'];
+
+/** Puts pages, by their topics, straight onto the roadmap, or keywords by themselves. */
+export function usePutOnRoadmap(slug: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (what: { topics: string[] } | { keywords: string[]; alone: true }) =>
+      told(api.POST('/studies/{slug}/plan/items', { params: { path: { slug } }, body: what })),
+    onSettled: () => touched.forEach((part) => void client.invalidateQueries({ queryKey: keys.part(slug, part) })),
+  });
+}

@@ -1,0 +1,48 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { PageLine } from './pages.logic';
+
+interface Props {
+  line: PageLine | undefined;
+  mayEdit: boolean;
+  /** What became of the last step; null before there was one. */
+  told: string | null;
+  onShortlist: () => void;
+  onSetAside: () => void;
+  onRoadmap: () => void;
+  onJudge: () => void;
+}
+
+/** What can be done with the line that is selected, each with its key. */
+export function PageBar({ line, mayEdit, told, onShortlist, onSetAside, onRoadmap, onJudge }: Props) {
+  const disabled = line === undefined || !mayEdit;
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', px: 1, borderBottom: 1, borderColor: 'divider', minHeight: 34 }}>
+      <Box
+        component="span"
+        sx={{ flex: 1, minWidth: 120, px: 1, fontSize: '0.86rem', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
+        role="status"
+      >
+        {told ?? (line === undefined ? 'Select a page with j and k; Enter opens it into its keywords.' : nameOf(line))}
+      </Box>
+      {(
+        [
+          ['Shortlist (s)', onShortlist],
+          ['Set aside (x)', onSetAside],
+          ['Onto the roadmap (r)', onRoadmap],
+        ] as const
+      ).map(([name, act]) => (
+        <Button key={name} disabled={disabled} onClick={act} sx={{ whiteSpace: 'nowrap', py: 0 }}>
+          {name}
+        </Button>
+      ))}
+      <Button disabled={line?.kind !== 'page'} onClick={onJudge} sx={{ whiteSpace: 'nowrap', py: 0 }}>
+        Judge (e)
+      </Button>
+    </Box>
+  );
+}
+
+function nameOf(line: PageLine): string {
+  return line.kind === 'page' ? `${line.page.topic}, all its keywords` : `${line.keyword.keyword}, by itself`;
+}
