@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\DB;
 /**
  * The opportunities of a sentence gathered by one of their traits, with counts, sums and means.
  *
- * @phpstan-type GroupRow object{name: ?string, keywords: int, volume: ?int, visits_now: ?string, gain: ?string,
+ * @phpstan-type GroupRow object{name: ?string, keywords: int, pages: int, volume: ?int, visits_now: ?string, gain: ?string,
  *     expected_gain: ?string, difficulty: ?string, win_chance: ?string, links_to_earn: ?int}
  */
 final class ReadGroups
@@ -34,7 +34,7 @@ final class ReadGroups
     ];
 
     /**
-     * @return list<array{name: ?string, keywords: int, volume: ?int, visits_now: ?float, gain: ?float, expected_gain: ?float,
+     * @return list<array{name: ?string, keywords: int, pages: int, volume: ?int, visits_now: ?float, gain: ?float, expected_gain: ?float,
      *     difficulty: ?float, win_chance: ?float, links_to_earn: ?int, clause: ?string}> volume, visits, gains and links as sums,
      *     difficulty and win chance as means over what is known; most expected gain first; the clause shows a group's rows, null where a
      *     sentence cannot say it
@@ -49,11 +49,12 @@ final class ReadGroups
         $groups = ListedRows::of($comparison, $sentence, $gate)
             ->groupByRaw('1')
             ->selectRaw(
-                "{$name} AS name, count(*) AS keywords, sum(volume)::bigint AS volume, sum(visits_now) AS visits_now, sum(gain) AS "
+                "{$name} AS name, count(*) AS keywords, count(DISTINCT topic) AS pages, sum(volume)::bigint AS volume, "
+                    ."sum(visits_now) AS visits_now, sum(gain) AS "
                     ."gain, sum(expected_gain) AS expected_gain, avg(difficulty) AS difficulty, avg(win_chance) AS win_chance, "
                         ."sum(links_to_earn)::bigint AS links_to_earn",
             )
-            ->orderByRaw('6 DESC NULLS LAST, 2 DESC, 1')
+            ->orderByRaw('7 DESC NULLS LAST, 2 DESC, 1')
             ->limit(self::SHOWN)
             ->get();
 
@@ -63,6 +64,7 @@ final class ReadGroups
                     static fn(object $group): array => [
                         'name' => $group->name,
                         'keywords' => $group->keywords,
+                        'pages' => $group->pages,
                         'volume' => $group->volume,
                         'visits_now' => Figures::float($group->visits_now),
                         'gain' => Figures::float($group->gain),

@@ -7,6 +7,7 @@ namespace App\Actions\Bench;
 use App\Models\Comparison;
 use App\Support\Database\Figures;
 use App\Support\Rows\ListedRows;
+use App\Support\Rows\RankedTopics;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\FitGate;
 use Illuminate\Support\Collection;
@@ -30,29 +31,19 @@ final class ReadMap
      */
     public function execute(Comparison $comparison, Sentence $sentence, FitGate $gate, bool $byTopic, string $priority, int $target): array
     {
-        $rows = ListedRows::of($comparison, $sentence, $gate)->whereNotNull('difficulty')->whereNotNull('expected_gain');
-        $points = $byTopic
-            ? $rows
-                ->clone()
-                ->whereNotNull('topic')
-                ->groupBy('topic')
-                ->selectRaw(
-                    "topic AS name, count(*) AS keywords, avg(difficulty) AS difficulty, sum(expected_gain) AS expected_gain, "
-                        ."sum(volume)::bigint AS volume, avg(win_chance) AS win_chance, sum(links_to_earn)::bigint AS links_to_earn, "
-                            ."max({$priority}) AS priority",
-                )
-            : $rows
-                ->clone()
-                ->selectRaw(
-                    "keyword AS name, 1 AS keywords, difficulty, expected_gain, volume, win_chance, links_to_earn, {$priority} AS priority",
-                );
+        $rows = ($byTopic ? (new RankedTopics($comparison, $sentence, $gate))->all() : ListedRows::of($comparison, $sentence, $gate))
+            ->whereNotNull('difficulty')
+            ->whereNotNull('expected_gain');
+        $names = $byTopic ? 'topic AS name, keywords' : 'keyword AS name, 1 AS keywords';
+        $points = $rows->clone()->selectRaw(
+            "{$names}, difficulty, expected_gain, volume, win_chance, links_to_earn, {$priority} AS priority",
+        );
         /** @var Collection<int, MapRow> $shown */
         $shown = $points->orderByRaw('expected_gain DESC, name')->limit(self::MOST)->get();
-        $all = $byTopic ? $rows->distinct()->count('topic') : $rows->count();
 
         return [
             'points' => array_values($shown->map(self::point(...))->all()),
-            'left_out' => $all - \count($shown),
+            'left_out' => $rows->count() - \count($shown),
             'comfort' => $comparison->models()?->comfort->value,
             'contours' => self::contours($comparison, $target),
         ];

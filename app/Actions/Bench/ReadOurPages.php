@@ -114,7 +114,8 @@ final class ReadOurPages
             SQL, [
             ...$shown->getBindings(), $study->id, $comparison->domains[0]['id'], $comparison->channel, $days['now'],
             $days['six_months_ago'], $days['a_year_ago'], '{'.implode(',', $shares).'}', $days['now'], $days['now'],
-            $days['six_months_ago'], $days['six_months_ago'], $days['a_year_ago'], $days['a_year_ago'], Tactic::TestTitle->value.'%', self::SHOWN,
+            $days['six_months_ago'], $days['six_months_ago'], $days['a_year_ago'], $days['a_year_ago'],
+            Tactic::TestTitle->value.'%', self::SHOWN,
         ]);
     }
 

@@ -10,6 +10,7 @@ use App\Support\Database\Figures;
 use App\Support\Database\RowStream;
 use App\Support\Rows\ListedRows;
 use App\Support\Rows\PrioritySql;
+use App\Support\Rows\RankedTopics;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\OpportunityOrder;
@@ -25,20 +26,25 @@ final class ReadSteadiness
     private const TOLD_EVERY = 10_000;
 
     /**
-     * @param ?\Closure(int): void $tell told the number of rows read, now and then
+     * @param bool                 $isByTopic of pages instead of keywords
+     * @param ?\Closure(int): void $tell      told the number of rows read, now and then
      *
-     * @return array{top: int, draws: int, shares: array<string, array{share: float, meaning: string}>, otherwise: string} keyword →
-     *     share of the draws in which it stays in the top, and what that means; who is not named never comes there
+     * @return array{top: int, draws: int, shares: array<string, array{share: float, meaning: string}>, otherwise: string} keyword, or
+     *     topic → share of the draws in which it stays in the top, and what that means; who is not named never comes there
      */
     public function execute(
         Comparison $comparison,
         Sentence $sentence,
         Rulebook $rulebook,
         Weights $weights,
+        bool $isByTopic = false,
         ?\Closure $tell = null,
     ): array {
         [$draws, $top] = [$rulebook->int('steadiness_draws'), $rulebook->int('steadiness_top')];
-        $listed = ListedRows::of($comparison, $sentence, $rulebook->fitGate());
+        $listed = $isByTopic
+            ? (new RankedTopics($comparison, $sentence, $rulebook->fitGate()))->all()->selectRaw('topic AS name')
+            : ListedRows::of($comparison, $sentence, $rulebook->fitGate())->select('comparison_rows.keyword AS name');
+        $listed->orderByRaw($isByTopic ? PrioritySql::BEYOND_TOPICS : PrioritySql::BEYOND);
         $shares = [];
         $places = $top;
         for ($part = 0; $part < OpportunityOrder::PARTS && $places > 0; ++$part) {
@@ -71,9 +77,8 @@ final class ReadSteadiness
         $names = array_map(static fn(Criterion $one): string => $one->value, $criteria);
         $query = $listed
             ->clone()
-            ->select(['comparison_rows.keyword', ...array_map(RowCatalogue::score(...), $names)])
-            ->whereRaw(PrioritySql::PART.' = '.$part)
-            ->orderByRaw(PrioritySql::BEYOND);
+            ->addSelect(array_map(RowCatalogue::score(...), $names))
+            ->whereRaw(PrioritySql::PART.' = '.$part);
         $read = 0;
         foreach (RowStream::ofQuery($query) as $row) {
             if (++$read % self::TOLD_EVERY === 0 && $tell !== null) {

@@ -9,6 +9,7 @@ use App\Models\Study;
 use App\Models\Task;
 use App\Models\TaskKind;
 use App\Support\Rows\RankedRows;
+use App\Support\Rows\RankedTopics;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Weights;
 use Illuminate\Support\Facades\DB;
@@ -21,13 +22,22 @@ final readonly class AwaitSteadiness
     }
 
     /** @return ?Task null where the list is short enough to be answered for at once */
-    public function execute(Study $study, Comparison $comparison, Sentence $sentence, Weights $weights, ?int $user): ?Task
+    public function execute(Study $study, Comparison $comparison, Sentence $sentence, Weights $weights, bool $isByTopic, ?int $user): ?Task
     {
-        $rows = (new RankedRows($comparison, $sentence, $study->rulebook()->fitGate(), false))->count();
+        $gate = $study->rulebook()->fitGate();
+        $rows = $isByTopic
+            ? (new RankedTopics($comparison, $sentence, $gate))->count()
+            : (new RankedRows($comparison, $sentence, $gate, false))->count();
         if ($rows <= config()->integer('reach.steadiness_at_once')) {
             return null;
         }
-        $order = ['comparison' => $comparison->id, 'show' => (string) $sentence, 'weights' => (string) $weights, 'rows' => $rows];
+        $order = [
+            'comparison' => $comparison->id,
+            'show' => (string) $sentence,
+            'weights' => (string) $weights,
+            'by_topic' => $isByTopic,
+            'rows' => $rows,
+        ];
         $order['key'] = hash('sha256', json_encode([$order, self::state($study)], JSON_THROW_ON_ERROR));
         /** @var ?Task $task */
         $task = Task::query()

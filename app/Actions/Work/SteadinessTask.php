@@ -21,7 +21,7 @@ final readonly class SteadinessTask implements TaskHandler
 
     public function run(Task $task, Progress $progress): array
     {
-        /** @var array{comparison: int, show: string, weights: string, rows: int} $order */
+        /** @var array{comparison: int, show: string, weights: string, by_topic?: bool, rows: int} $order */
         $order = $task->payload;
         $study = Study::query()->findOrFail($task->study_id);
         $comparison =
@@ -34,6 +34,7 @@ final readonly class SteadinessTask implements TaskHandler
                 Sentence::parse($order['show']),
                 $study->rulebook(),
                 Weights::parse($order['weights']),
+                $order['by_topic'] ?? false,
                 static fn(int $read) => $progress->tell('reading scores', $read, $order['rows']),
             ),
         ];

@@ -94,10 +94,12 @@ final class OpportunityController extends Controller
     public function steadiness(Request $request, Study $study, ReadSteadiness $read, AwaitSteadiness $await): JsonResponse
     {
         [$comparison, $sentence, $weights] = [$this->shown($study), $this->sentence($request), $this->weights($request, $study)];
-        $task = $await->execute($study, $comparison, $sentence, $weights, $request->user()?->id);
+        $request->validate(['by' => ['nullable', 'in:keyword,topic']]);
+        $isByTopic = $request->string('by')->value() === 'topic';
+        $task = $await->execute($study, $comparison, $sentence, $weights, $isByTopic, $request->user()?->id);
 
         return match (true) {
-            $task === null => new JsonResponse($read->execute($comparison, $sentence, $study->rulebook(), $weights)),
+            $task === null => new JsonResponse($read->execute($comparison, $sentence, $study->rulebook(), $weights, $isByTopic)),
             $task->status === TaskStatus::Done => new JsonResponse($task->result['steadiness'] ?? null),
             default => TaskResource::accepted($task),
         };

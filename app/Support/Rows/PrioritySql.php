@@ -18,6 +18,7 @@ final class PrioritySql
 {
     /** What decides where priorities are equal. */
     public const BEYOND = self::BEFORE_NAME.self::KEYWORD;
+    public const BEYOND_TOPICS = self::BEFORE_NAME.'topic';
     public const KEYWORD = 'comparison_rows.keyword';
     private const BEFORE_NAME = 'round(gain * 1e9) DESC NULLS LAST, difficulty ASC NULLS LAST, ';
 

@@ -83,6 +83,12 @@ final readonly class RankedTopics
         );
     }
 
+    /** All of them, in no order. */
+    public function all(): Builder
+    {
+        return $this->fitting();
+    }
+
     /** The topics with an open keyword that is pinned. */
     private function pinned(): string
     {

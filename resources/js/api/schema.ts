@@ -2000,6 +2000,8 @@ export interface components {
             visits_now: number | null;
             volume: number | null;
             win_chance: number | null;
+            /** @description Topics among them */
+            pages: number;
         };
         OpportunityMap: {
             comfort: number | null;
@@ -4893,6 +4895,8 @@ export interface operations {
                 show?: string;
                 /** @description criterion:weight pairs such as volume:1,ease:1,gain:1; the rulebook's when left out */
                 weights?: string;
+                /** @description Of keywords, or of pages */
+                by?: "keyword" | "topic";
             };
             header?: never;
             path: {

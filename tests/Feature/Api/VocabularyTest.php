@@ -40,8 +40,8 @@ final class VocabularyTest extends TestCase
     public function test_every_range_of_the_columns_is_a_clause_and_every_range_a_column(): void
     {
         $ranges = array_keys(array_filter(Vocabulary::kinds(), static fn(ClauseKind $kind): bool => $kind->form === ClauseForm::Range));
-        // Business fit is what people say or a rule, wherever that is kept.
-        self::assertEqualsCanonicalizing([...array_keys(RowCatalogue::ranges()), 'fit'], $ranges);
+        // Business fit is what people say or a rule, wherever that is kept, and a share is one of all our visits.
+        self::assertEqualsCanonicalizing([...array_keys(RowCatalogue::ranges()), 'fit', 'share'], $ranges);
     }
 
     public function test_what_is_made_from_it_is_current(): void

@@ -102,6 +102,80 @@ final class WeighTopicsTest extends TestCase
         self::assertSame([0, 1, 0], array_column($this->getJson($this->path)->json('rows'), 'shortlisted'));
     }
 
+    public function test_a_pinned_keyword_puts_its_page_above_the_order(): void
+    {
+        $this->decide(['wax'], ['pinned' => true]);
+        $rows = $this->getJson($this->path)->json('rows');
+        self::assertSame(['wax', 'fountain pen', 'blue ink'], array_column($rows, 'topic'));
+        self::assertSame([true, false, false], array_column($rows, 'pinned'));
+        self::assertSame('fountain pen', $this->getJson("{$this->path}?sort=gain")->json('rows.0.topic'), 'Other orders are as they are.');
+        $this->decide(['wax'], ['mark' => 'set aside']);
+        self::assertSame('fountain pen', $this->getJson($this->path)->json('rows.0.topic'));
+    }
+
+    public function test_a_decision_about_a_page_is_one_about_its_open_keywords(): void
+    {
+        $decisions = "/api/v1/studies/{$this->study->slug}/decisions";
+        $this->decide(['best fountain pen'], ['mark' => 'set aside']);
+        $this->postJson($decisions, ['topics' => ['fountain pen'], 'mark' => 'shortlisted', 'reason' => 'spring', 'tag' => 'gifts'])
+            ->assertOk()
+            ->assertJsonPath('keywords', 1);
+        $keyword = $this->keywords('mark=shortlisted')[0];
+        self::assertSame(['fountain pen', 'spring', ['gifts']], [$keyword['keyword'], $keyword['reason'], $keyword['tags']]);
+        $this->postJson($decisions, ['topics' => ['blue ink', 'wax'], 'fit' => 4])->assertOk()->assertJsonPath('keywords', 2);
+        $this->postJson($decisions, ['topics' => ['no such topic'], 'fit' => 4])->assertStatus(422);
+    }
+
+    public function test_steadiness_groups_and_map_are_there_by_page(): void
+    {
+        $at = "/api/v1/studies/{$this->study->slug}/opportunities";
+        $steady = $this->getJson("{$at}/steadiness?by=topic")->assertOk()->json();
+        $names = self::sorted(array_map(strval(...), array_keys($steady['shares'])));
+        self::assertSame(['blue ink', 'fountain pen', 'wax'], $names, 'All stay among the first twenty.');
+        self::assertEquals([1, 1, 1], array_column($steady['shares'], 'share'));
+        $ofInk = array_column($this->getJson("{$at}/map?by=topic")->assertOk()->json('points'), null, 'name');
+        $topic = array_column($this->getJson($this->path)->json('rows'), null, 'topic')['fountain pen'];
+        foreach (['difficulty', 'expected_gain', 'win_chance', 'priority'] as $figure) {
+            self::assertEqualsWithDelta($topic[$figure], $ofInk['fountain pen'][$figure], 1e-9, $figure);
+        }
+        $groups = $this->getJson("{$at}/groups?by=topic")->assertOk()->json();
+        self::assertSame([1, 1, 1], array_column($groups, 'pages'));
+    }
+
+    public function test_our_pages_tell_what_they_bring_and_what_could_be_gained(): void
+    {
+        $at = "/api/v1/studies/{$this->study->slug}";
+        $earlier = "keyword,position,url\nfountain pen,4,https://quillfair.example/pens\nblue ink,35,https://quillfair.example/ink\n";
+        $this->import($this->study, $earlier, options: ['--domain' => 'quillfair.example', '--date' => '2026-05-10']);
+        $this->command('reach:weigh', ['slug' => $this->study->slug]);
+        $read = $this->getJson("{$at}/bench/ours")->assertOk()->json();
+        self::assertSame(['2026-11-01', '2026-05-10', null], [$read['now'], $read['six_months_ago'], $read['a_year_ago']]);
+        $pages = array_column($read['pages'], null, 'url');
+        $pens = $pages['https://quillfair.example/pens'];
+        $rows = $this->keywords('');
+        $pen = array_column($rows, null, 'keyword')['fountain pen'];
+        self::assertSame([3, 'pen case', 2], [$pens['keywords'], $pens['traffic_leader'], $pens['striking']]);
+        self::assertEqualsWithDelta(
+            array_sum(array_column(array_filter($rows, static fn(array $row): bool => $row['topic'] === 'fountain pen'), 'gain')),
+            $pens['gain'],
+            1e-9,
+        );
+        self::assertContains('fountain pen', $pens['topics']);
+        self::assertNull($pens['change_12']);
+        $curve = $this->study->refresh()->comparison?->models()->curve ?? self::fail('Nothing was learnt.');
+        self::assertEqualsWithDelta(1000 * $curve->at(4), $pens['visits_6'], 1e-9, 'At the volumes of now.');
+        self::assertEqualsWithDelta($pens['visits'] / $pens['visits_6'] - 1, $pens['change_6'], 1e-12);
+        self::assertFalse($pens['is_planned']);
+        $this->postJson("{$at}/plan/items", ['topics' => ['fountain pen']])->assertCreated();
+        self::assertTrue(array_column($this->getJson("{$at}/bench/ours")->json('pages'), null, 'url')[$pens['url']]['is_planned']);
+
+        self::assertEqualsWithDelta(1.0, array_sum(array_column($read['pages'], 'share')), 1e-9);
+        $share = $pen['visits_share'];
+        self::assertGreaterThan(0, $share);
+        self::assertContains('fountain pen', array_column($this->keywords('share>='.sprintf('%.6F', $share - 1e-6)), 'keyword'));
+        self::assertNotContains('fountain pen', array_column($this->keywords('share>='.sprintf('%.6F', $share + 1e-6)), 'keyword'));
+    }
+
     public function test_the_export_has_the_same_topics_narrowed_by_the_sentence(): void
     {
         $export = "/api/v1/studies/{$this->study->slug}/exports/weigh";
@@ -141,5 +215,17 @@ final class WeighTopicsTest extends TestCase
         return $this->postJson("/api/v1/studies/{$this->study->slug}/decisions", ['keywords' => $keywords, ...$decision])
             ->assertOk()
             ->json('change');
+    }
+
+    /**
+     * @param list<string> $texts
+     *
+     * @return list<string>
+     */
+    private static function sorted(array $texts): array
+    {
+        sort($texts);
+
+        return $texts;
     }
 }

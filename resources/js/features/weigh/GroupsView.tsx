@@ -12,6 +12,7 @@ import { groupings, inOrder, thinStage, type Grouping, type Figure } from './gro
 const columns: { key: Figure; name: string; draw: (group: OpportunityGroup) => string }[] = [
   { key: 'keywords', name: 'Keywords', draw: (group) => whole(group.keywords) },
   { key: 'volume', name: 'Volume', draw: (group) => whole(group.volume) },
+  { key: 'pages', name: 'Pages', draw: (group) => whole(group.pages) },
   { key: 'visits_now', name: 'Visits now', draw: (group) => estimate(group.visits_now) },
   { key: 'gain', name: 'Gain', draw: (group) => estimate(group.gain) },
   { key: 'expected_gain', name: 'Expected gain', draw: (group) => estimate(group.expected_gain) },

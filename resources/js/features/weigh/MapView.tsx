@@ -17,7 +17,7 @@ interface Props {
   selected: string | null;
   onKeyword: (keyword: string) => void;
   onTopic: (topic: string) => void;
-  onShortlist: (keywords: string[]) => void;
+  onShortlist: (names: string[], by: 'keyword' | 'topic') => void;
 }
 
 /** Opportunities as areas sized by volume; a line drawn round some of them chooses them for the shortlist. */
@@ -27,6 +27,10 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
   const [chosen, setChosen] = useState<string[]>([]);
   const map = useQuery(mapQuery(study.slug, comparison.id, show, weights, by));
   const plot = useMemo(() => (map.data === undefined ? null : layPlot(map.data, picture)), [map.data, picture]);
+  const turn = (next: 'keyword' | 'topic') => {
+    setBy(next);
+    setChosen([]);
+  };
   if (map.isError) {
     return <Failed error={map.error} onRetry={() => void map.refetch()} />;
   }
@@ -41,8 +45,8 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
   return (
     <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 2, pb: 2 }}>
       <Box sx={{ display: 'flex', gap: 0.5, alignItems: 'center', flexWrap: 'wrap', py: 0.5 }}>
-        {choice('Keywords', by === 'keyword', () => setBy('keyword'))}
-        {choice('Topics', by === 'topic', () => setBy('topic'))}
+        {choice('Keywords', by === 'keyword', () => turn('keyword'))}
+        {choice('Pages', by === 'topic', () => turn('topic'))}
         <Box sx={{ width: 16 }} />
         {choice('Difficulty and gain', picture === 'difficulty', () => setPicture('difficulty'))}
         {choice('Links and priority', picture === 'links', () => setPicture('links'))}
@@ -52,7 +56,7 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
             <Button
               variant="contained"
               onClick={() => {
-                onShortlist(chosen);
+                onShortlist(chosen, by);
                 setChosen([]);
               }}
             >

@@ -1,6 +1,6 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
-import type { Comparison, Opportunity, RankedTopic, Study } from '../../api/schema';
+import type { Comparison, Opportunity, RankedTopic, Steadiness, Study, Task } from '../../api/schema';
 import Box from '@mui/material/Box';
 import { Bench } from '../../shared/Bench';
 import { sideBySide } from '../../shared/layout';
@@ -21,6 +21,7 @@ interface Props {
   show: string;
   asked: string;
   weights: Weights;
+  steadiness: Steadiness | Task | undefined;
   sort: string;
   dir: string;
   decisions: ReturnType<typeof useDecisions>;
@@ -34,7 +35,7 @@ const noPages: RankedTopic[] = [];
 const noKeywords: Opportunity[] = [];
 
 /** The ranked list by topic: each the page that serves it, made or to be made, opened in place into its keywords. */
-export function PagesView({ study, comparison, show, asked, weights, sort, dir, decisions, isOpen, onSort, onKeyword }: Props) {
+export function PagesView({ study, comparison, show, asked, weights, steadiness, sort, dir, decisions, isOpen, onSort, onKeyword }: Props) {
   const [selected, setSelected] = useState<string | null>(null);
   const [opened, setOpened] = useState<string | null>(null);
   const [isJudging, setJudging] = useState(false);
@@ -46,7 +47,7 @@ export function PagesView({ study, comparison, show, asked, weights, sort, dir, 
   const pages = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? noPages, [list.data]);
   const keywords = useMemo(() => inside.data?.pages.flatMap((page) => page.rows) ?? noKeywords, [inside.data]);
   const lines = useMemo(() => linesOf(pages, opened, keywords), [pages, opened, keywords]);
-  const columns = useMemo(() => pageColumns(weights, opened), [weights, opened]);
+  const columns = useMemo(() => pageColumns(weights, opened, steadiness), [weights, opened, steadiness]);
   const { fetchNextPage, hasNextPage, isFetchingNextPage } = list;
   const more = useCallback(() => {
     if (hasNextPage && !isFetchingNextPage) {

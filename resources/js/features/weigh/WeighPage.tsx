@@ -65,7 +65,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const current = isByPage ? undefined : rows.find((row) => row.keyword === keyword);
   // Each list has orders of its own.
   const turnTo = (next: string) => change({ view: next === 'pages' ? null : next, sort: null, dir: null, keyword: null, dossier: null });
-  const steadiness = useQuery(steadinessQuery(study.slug, comparison.id, show, asked)).data;
+  const steadiness = useQuery(steadinessQuery(study.slug, comparison.id, show, asked, isByPage ? 'topic' : 'keyword')).data;
   const decisions = useDecisions(study.slug);
   const first = list.data?.pages[0];
   const weights = first?.weights ?? none;
@@ -117,6 +117,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
               show={show}
               asked={asked}
               weights={weights}
+              steadiness={steadiness}
               sort={sort}
               dir={dir}
               decisions={decisions}
@@ -195,7 +196,9 @@ function OtherView({ view, study, comparison, show, weights, selected, isOpen, d
           selected={selected}
           onKeyword={(chosen) => onChange({ keyword: chosen, dossier: 'open' }, isOpen)}
           onTopic={(topic) => onChange({ show: spell([{ name: 'topic', operator: '=', value: topic }]), view: 'list' })}
-          onShortlist={(keywords) => decisions.mark(keywords, 'shortlisted')}
+          onShortlist={(names, by) =>
+            by === 'topic' ? decisions.decide({ topics: names }, { mark: 'shortlisted' }) : decisions.mark(names, 'shortlisted')
+          }
         />
       )}
       {view === 'groups' && (

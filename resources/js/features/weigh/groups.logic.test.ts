@@ -7,6 +7,7 @@ const group = (name: string | null, keywords: number, gain: number | null): Oppo
   keywords,
   gain,
   volume: 1,
+  pages: 1,
   visits_now: 0,
   expected_gain: 1,
   difficulty: 1,

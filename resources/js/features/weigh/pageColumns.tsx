@@ -1,14 +1,29 @@
-import type { Scores } from '../../api/schema';
+import type { Scores, Steadiness, Task } from '../../api/schema';
 import type { Column } from '../../shared/Bench';
 import { decimal, estimate, position, whole } from '../../shared/format';
 import { MarkSign } from '../decisions/MarkSign';
 import { chanceWords, shortChance } from '../keyword/chance';
 import { countWords, ownPageWords, shortCount, type PageLine } from './pages.logic';
 import { PriorityBar } from './PriorityBar';
+import { SteadySign } from './SteadySign';
 import type { Weights } from './weights.logic';
 
 /** What stays longest where there is little room. */
-const dearest = ['priority', 'worth', 'expected', 'keywords', 'page', 'gain', 'chance', 'days', 'tactic', 'volume', 'move', 'horizon'];
+const dearest = [
+  'priority',
+  'worth',
+  'expected',
+  'keywords',
+  'page',
+  'gain',
+  'chance',
+  'days',
+  'tactic',
+  'volume',
+  'move',
+  'horizon',
+  'steady',
+];
 
 interface Figures {
   priority: number | null;
@@ -63,7 +78,7 @@ function Name({ line, opened }: { line: PageLine; opened: string | null }) {
 }
 
 /** Columns of the list of pages, each with how early it goes where there is little room. */
-export function pageColumns(weights: Weights, opened: string | null): Column<PageLine>[] {
+export function pageColumns(weights: Weights, opened: string | null, steadiness: Steadiness | Task | undefined): Column<PageLine>[] {
   const ofPage = (cell: (page: Extract<PageLine, { kind: 'page' }>['page']) => React.ReactNode) => (line: PageLine) =>
     line.kind === 'page' ? cell(line.page) : '';
   const figure = (cell: (figures: Figures) => React.ReactNode) => (line: PageLine) => cell(figuresOf(line));
@@ -73,7 +88,16 @@ export function pageColumns(weights: Weights, opened: string | null): Column<Pag
       heading: '',
       track: '44px',
       isNumber: true,
-      cell: (line) => (line.kind === 'page' ? whole(line.page.rank) : <MarkSign mark={line.keyword.mark} />),
+      cell: (line) =>
+        line.kind === 'page' ? (
+          line.page.pinned ? (
+            <strong title="A keyword of it is pinned above the order">pin</strong>
+          ) : (
+            whole(line.page.rank)
+          )
+        ) : (
+          <MarkSign mark={line.keyword.mark} />
+        ),
     },
     {
       key: 'topic',
@@ -82,6 +106,12 @@ export function pageColumns(weights: Weights, opened: string | null): Column<Pag
       heading: 'Page for',
       track: 'minmax(210px, 2fr)',
       cell: (line) => <Name line={line} opened={opened} />,
+    },
+    {
+      key: 'steady',
+      heading: 'Steady',
+      track: '58px',
+      cell: ofPage((page) => <SteadySign steadiness={steadiness} keyword={page.topic} />),
     },
     {
       key: 'keywords',

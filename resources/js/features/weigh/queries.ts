@@ -56,11 +56,11 @@ export const mapQuery = (slug: string, comparison: number, show: string, weights
 const isUnderWay = (answer: Steadiness | Task | undefined) =>
   answer !== undefined && 'status' in answer && ['waiting', 'running'].includes(answer.status);
 
-export const steadinessQuery = (slug: string, comparison: number, show: string, weights: string) =>
+export const steadinessQuery = (slug: string, comparison: number, show: string, weights: string, by: MapBy) =>
   queryOptions({
-    queryKey: keys.part(slug, 'steadiness', comparison, show, weights),
+    queryKey: keys.part(slug, 'steadiness', comparison, show, weights, by),
     queryFn: ({ signal }) =>
-      told(api.GET('/studies/{slug}/opportunities/steadiness', { params: { path: { slug }, query: { show, weights } }, signal })),
+      told(api.GET('/studies/{slug}/opportunities/steadiness', { params: { path: { slug }, query: { show, weights, by } }, signal })),
     placeholderData: (before) => before,
     // A long list is reckoned in the background.
     refetchInterval: (query) => (isUnderWay(query.state.data) ? 1500 : false),
