@@ -9,7 +9,7 @@ use App\Models\Study;
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverKeys;
 
-/** Three months of one study: planned and published in the first, compared with the second and third, reviewed on paper. */
+/** Three months of one study, page by page: planned and published in the first, held against the second and third, reviewed on paper. */
 final class RoundTest extends BrowserTestCase
 {
     public function test_what_is_planned_in_one_month_is_held_against_the_next_two(): void
@@ -18,12 +18,13 @@ final class RoundTest extends BrowserTestCase
         $months = array_map(static fn(int $step): string => now('UTC')->startOfMonth()->addMonths($step)->toDateString(), [0, 1, 2]);
         $this->import(
             $study,
-            "keyword,volume,difficulty\nbig pen,2000,20\ndear nib,150,10\nhow to ink,200,5\nwax seal,900,15\n",
+            "keyword,volume,difficulty\nbig pen,2000,20\nbest big pen,600,20\ndear nib,150,10\nhow to ink,200,5\nwax seal,900,15\n",
             'keywords',
         );
         $this->import(
             $study,
-            "keyword,position\nbig pen,3\ndear nib,4\nhow to ink,9\n",
+            "keyword,position,url\nbig pen,3,https://inkmoor.example/pens\nbest big pen,2,https://inkmoor.example/pens\n"
+                ."dear nib,4,https://inkmoor.example/nib\nhow to ink,9,https://inkmoor.example/ink\n",
             options: ['--domain' => 'inkmoor.example', '--date' => $months[0]],
         );
         $this->signIn($this->makeEditor($study)->email, 'correct horse');
@@ -31,10 +32,12 @@ final class RoundTest extends BrowserTestCase
         $this->bringIn(
             $study,
             $months[0],
-            "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n",
+            "keyword,position,url\nbig pen,12,https://quillfair.example/pen\nbest big pen,14,https://quillfair.example/pen\n"
+                ."how to ink,3,https://quillfair.example/ink\n",
         );
+        $this->thePageGoesOntoTheRoadmap($study);
         $this->visit("/studies/{$study->slug}/plan");
-        $this->see('The roadmap is empty');
+        $this->see('2 keywords');
         $this->press('a');
         $this->clickText('Do it', 'button');
         $item = $this->await(
@@ -43,6 +46,7 @@ final class RoundTest extends BrowserTestCase
         );
         $this->clickText('big pen', 'button');
         $this->see('Keywords of the page');
+        $this->theWriterPublishesIt($study);
         $this->click('aside [role="combobox"]');
         $this->clickText('done', 'li');
         $this->await(static fn(): ?bool => $item->refresh()->status === 'done' ?: null, 'It was not done.');
@@ -50,7 +54,8 @@ final class RoundTest extends BrowserTestCase
         $this->bringIn(
             $study,
             $months[1],
-            "keyword,position,url\nbig pen,7,https://quillfair.example/pen\nhow to ink,5,https://quillfair.example/ink\n",
+            "keyword,position,url\nbig pen,7,https://quillfair.example/pen\nbest big pen,14,https://quillfair.example/pen\n"
+                ."how to ink,5,https://quillfair.example/ink\n",
         );
         $this->visit("/studies/{$study->slug}/track");
         $this->see('Since '.$months[0]);
@@ -59,20 +64,22 @@ final class RoundTest extends BrowserTestCase
 
         $this->import(
             $study,
-            "keyword,position\nbig pen,4\ndear nib,2\nhow to ink,6\nwax seal,5\n",
+            "keyword,position\nbig pen,4\nbest big pen,3\ndear nib,2\nhow to ink,6\nwax seal,5\n",
             options: ['--domain' => 'inkmoor.example', '--date' => $months[2]],
         );
         $this->bringIn(
             $study,
             $months[2],
-            "keyword,position,url\nbig pen,3,https://quillfair.example/pen\nhow to ink,4,https://quillfair.example/ink\ndear "
-                ."nib,20,https://quillfair.example/nib\n",
+            "keyword,position,url\nbig pen,3,https://quillfair.example/pen\nbest big pen,9,https://quillfair.example/pen\n"
+                ."how to ink,4,https://quillfair.example/ink\ndear nib,20,https://quillfair.example/nib\n",
         );
         $this->visit("/studies/{$study->slug}/track");
         $this->see('12 → 3');
         $this->see('1 gaps opened');
         $this->see('1 gaps closed');
         $this->see('Of 1 items that had their full time');
+        $this->see('target reached');
+        $this->see('1 done items have added');
         $this->clickText('1 new gaps wait for a decision', 'a');
         $this->await(fn(): ?bool => $this->keywords() === ['wax seal'] ?: null, 'The new gap is not shown.');
         $this->press('j');
@@ -81,6 +88,35 @@ final class RoundTest extends BrowserTestCase
         $this->see('Since '.$months[1]);
         $this->seeNot('wait for a decision');
         $this->reviewPrintsOnTwoSheets($study);
+    }
+
+    /** The first page of the ranked list, with both of its keywords, by two keys. */
+    private function thePageGoesOntoTheRoadmap(Study $study): void
+    {
+        $this->visit("/studies/{$study->slug}/weigh");
+        $this->see('big pen');
+        $this->press('j');
+        $this->see('big pen, all its keywords');
+        $this->press('t');
+        $this->see('It is on the roadmap, and waits for a month.');
+    }
+
+    private function theWriterPublishesIt(Study $study): void
+    {
+        $this->clickText('Make a link for two weeks', 'button');
+        $url = (string) $this->find('aside input[readonly]')->getAttribute('value');
+        $board = $this->browser->getCurrentURL();
+        $this->visit((string) strstr($url, '/brief/'));
+        $this->see('How far is “big pen”?');
+        $this->click('input[value="published"]');
+        $this->find('input[name="url"]')->sendKeys('https://quillfair.example/pen');
+        $this->find('textarea')->sendKeys('<b>Out</b> on Monday');
+        $this->clickText('Tell them', 'button');
+        $this->see('Thank you: it is noted.');
+        $this->browser->get($board);
+        $this->see('Published at https://quillfair.example/pen');
+        $this->see('The writer: <b>Out</b> on Monday');
+        self::assertSame('published', PlanItem::of($study->load('domains'))->firstOrFail()->status);
     }
 
     private function bringIn(Study $study, string $day, string $csv): void

@@ -20,7 +20,7 @@ const keys: [string, string][] = [
   ['f', 'add a clause to the sentence'],
   ['/', 'words in and out'],
   ['l', 'lenses: sentences worth coming back to'],
-  ['r', 'in Weigh: put the page, or a keyword by itself, onto the roadmap'],
+  ['t', 'in Weigh: put the page, or a keyword by itself, onto the roadmap'],
   ['e', 'in Weigh: judge the page as a whole'],
   ['a', 'in Plan: what the auto-plan would do'],
   ['o', 'in Plan: what a goal takes'],

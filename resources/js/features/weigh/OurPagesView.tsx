@@ -34,7 +34,7 @@ export function OurPagesView({ study, comparison, show, onPage }: Props) {
       put.mutate({ topics: [page.topics[0]] });
     }
   };
-  useHotkeys({ r: () => plan(current) });
+  useHotkeys({ t: () => plan(current) });
   if (ours.isPending) {
     return <Waiting what="Reading our pages" />;
   }
@@ -60,7 +60,7 @@ export function OurPagesView({ study, comparison, show, onPage }: Props) {
         </Box>
         {study.may_edit && (
           <Button disabled={current === undefined || current.topics.length === 0} loading={put.isPending} onClick={() => plan(current)}>
-            Onto the roadmap (r)
+            Onto the roadmap (t)
           </Button>
         )}
       </Box>

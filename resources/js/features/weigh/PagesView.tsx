@@ -92,7 +92,7 @@ export function PagesView({ study, comparison, show, asked, weights, steadiness,
   useHotkeys({
     s: () => flip('shortlisted'),
     x: () => flip('set aside'),
-    r: toRoadmap,
+    t: toRoadmap,
     e: judge,
     p: () => {
       const keyword = current?.kind === 'page' ? current.page.lead : current?.keyword.keyword;

@@ -8,7 +8,7 @@ import { SteadySign } from './SteadySign';
 import type { Weights } from './weights.logic';
 
 /** What stays longest where there is little room. */
-const dearest = ['priority', 'expected', 'gain', 'chance', 'volume', 'move', 'difficulty', 'tactic', 'horizon', 'steady'];
+const dearest = ['priority', 'expected', 'gain', 'chance', 'volume', 'move', 'difficulty', 'tactic', 'horizon', 'steady', 'share'];
 
 /** Columns of the ranked list, each with how early it goes where there is little room. */
 export function opportunityColumns(weights: Weights, steadiness: Steadiness | Task | undefined): Column<Opportunity>[] {
