@@ -54,30 +54,34 @@ final readonly class RankedTopics
     public function page(Weights $weights, int $offset, int $limit, ?string $column = null, bool $descending = true): array
     {
         $priority = PrioritySql::expression($weights);
-        $order = $column === null
-            ? 'pinned DESC, '.PrioritySql::orderBy('priority', 'topic')
-            : $column.($descending ? ' DESC' : ' ASC').' NULLS LAST, topic';
-        $fitting = $this->fitting()->select('comparison_topics.*')->selectRaw("{$priority} AS priority")
+        $order = static fn(string $name): string => $column === null
+            ? 'pinned DESC, '.PrioritySql::orderBy('priority', 'comparison_topics.topic')
+            : $name.($descending ? ' DESC' : ' ASC').' NULLS LAST, comparison_topics.topic';
+        // The order is found from narrow rows; only those of the page are read whole.
+        $fitting = $this->fitting()
+            ->select(['comparison_topics.topic', 'expected_gain', 'gain', 'difficulty', ...$column === null ? [] : [$column.' AS by']])
+            ->selectRaw("{$priority} AS priority")
             ->selectRaw("topic = ANY (ARRAY({$this->pinned()})) AS pinned", [$this->comparison->study_id]);
         $page = DB::query()
             ->fromSub($fitting, 'comparison_topics')
-            ->orderByRaw($order)
+            ->select(['topic', 'priority', 'pinned'])
+            ->orderByRaw($order('by'))
             ->offset($offset)
             ->limit($limit);
         $rows = $this->comparison->table()->from('r');
         $open = ListedRows::condition($this->gate);
 
         return array_values(
-            DB::query()
-                ->fromSub($page, 'comparison_topics')
-                ->select('comparison_topics.*')
+            DB::table(DB::raw(TopicRows::from($this->comparison)))
+                ->joinSub($page, 'page', 'page.topic', '=', 'comparison_topics.topic')
+                ->select(['comparison_topics.*', 'page.priority', 'page.pinned'])
                 ->selectRaw("(SELECT r.own_url FROM {$rows} WHERE r.keyword = comparison_topics.lead) AS lead_url")
                 ->selectRaw(
                     "(SELECT count(*) FROM {$rows} JOIN decisions d ON d.study_id = ? AND d.keyword = r.keyword AND d.mark = 'shortlisted'
                         WHERE r.topic = comparison_topics.topic AND {$open}) AS shortlisted",
                     [$this->comparison->study_id],
                 )
-                ->orderByRaw($order)
+                ->orderByRaw($order((string) $column))
                 ->get()
                 ->all(),
         );

@@ -66,6 +66,7 @@ final class RowStorage
     public function settle(int $comparison): void
     {
         DB::statement('VACUUM (ANALYZE) '.RowTable::ownOf($comparison));
+        DB::statement('VACUUM (ANALYZE) '.TopicRows::TABLE);
     }
 
     public function forget(int $study, int $comparison, bool $isOwn): void
