@@ -12,14 +12,14 @@ final class PlanCalendar
 {
     /**
      * @param list<array{month: string, item: string, lead: string, tactic: string, effort_days: float, expected_gain: float,
-     *     publish_by: ?string, ...}> $plan
+     *     publish_by: ?string, identity?: string, ...}> $plan identity: what tells it from others of the same name
      */
     public static function of(Study $study, array $plan, \DateTimeImmutable $now): IcsCalendar
     {
         $calendar = new IcsCalendar($now);
         foreach ($plan as $item) {
             $calendar->add(
-                $study->slug.' '.$item['item'],
+                $study->slug.' '.($item['identity'] ?? $item['item']),
                 new \DateTimeImmutable(($item['publish_by'] ?? $item['month']).'-01', new \DateTimeZone('UTC')),
                 ucfirst($item['tactic']).': '.$item['item'],
                 sprintf(

@@ -7,6 +7,7 @@ namespace App\Actions\Exports;
 use App\Actions\Plans\ReadPlan;
 use App\Models\Study;
 use App\Support\Tabular\Table;
+use GreaterReach\Core\Plan\Unit;
 
 /** The roadmap as it stands, a row per item: what waits last, the rest by month. */
 final readonly class RoadmapExport
@@ -43,8 +44,8 @@ final readonly class RoadmapExport
     }
 
     /**
-     * @return list<array{month: string, item: string, lead: string, tactic: string, effort_days: float, expected_gain: float,
-     *     win_chance: float, publish_by: ?string}> items that have a month and are not dropped
+     * @return list<array{month: string, item: string, lead: string, identity: string, tactic: string, effort_days: float,
+     *     expected_gain: float, win_chance: float, publish_by: ?string}> items that have a month and are not dropped
      */
     public function planned(Study $study): array
     {
@@ -59,6 +60,8 @@ final readonly class RoadmapExport
                     'month' => $item['month'],
                     'item' => $item['name'],
                     'lead' => $item['lead'],
+                    // A keyword by itself may bear the name of a topic.
+                    'identity' => $item['unit'] === Unit::Topic->value ? $item['name'] : $item['unit'].' '.$item['name'],
                     'tactic' => $item['tactic'],
                     'effort_days' => $item['effort_days'],
                     'expected_gain' => $item['expected_gain'] ?? 0.0,

@@ -9,12 +9,14 @@ use App\Models\Comparison;
 use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
+use App\Support\Texts;
 use GreaterReach\Core\Plan\Goal;
+use GreaterReach\Core\Plan\ItemStatus;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Unit;
 use Illuminate\Support\Facades\DB;
 
-/** What it takes to reach a goal, from the plan's start on; and that plan as a draft beside the agreed one. */
+/** What it takes to reach a goal, from the plan's start on, by what is not over yet; and that plan as a draft beside the agreed one. */
 final readonly class DraftGoal
 {
     public function __construct(private PlanOpportunities $make, private ChangePlan $plan, private ChangeDraft $drafts)
@@ -24,7 +26,9 @@ final readonly class DraftGoal
     /** @throws Refused when the goal lies before the plan's start, or nothing was weighed */
     public function answer(Study $study, Comparison $comparison, Goal $goal): ProposedPlan
     {
-        return $this->make->towards($goal, $study, $comparison, self::start($study), true);
+        $over = PlanItem::of($study)->where('unit', Unit::Topic)->whereIn('status', [ItemStatus::Done, ItemStatus::Dropped])->pluck('name');
+
+        return $this->make->towards($goal, $study, $comparison, self::start($study), true, Texts::list($over->all()));
     }
 
     /** Pages that it plans and that are not on the roadmap yet are put there, and wait; what it does not plan has no month in the draft. */

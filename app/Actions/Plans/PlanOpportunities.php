@@ -25,20 +25,40 @@ final readonly class PlanOpportunities
 {
     private const MOST_MONTHS = 60;
 
-    /** @param float $capacity days of work in each month */
-    public function execute(Study $study, Comparison $comparison, int $months, float $capacity, Month $start, bool $isByTopic): ProposedPlan
-    {
+    /**
+     * @param float        $capacity days of work in each month
+     * @param list<string> $without  names that are no candidates
+     */
+    public function execute(
+        Study $study,
+        Comparison $comparison,
+        int $months,
+        float $capacity,
+        Month $start,
+        bool $isByTopic,
+        array $without = [],
+    ): ProposedPlan {
         $units = new PlanUnits($study, $comparison, $isByTopic);
-        $work = $units->work();
+        $work = self::candidates($units, $without);
         $plan = new AutoPlan($months, $capacity);
         $placements = $plan->place($work);
 
         return new ProposedPlan(self::rows($study, $units, $placements, $start), self::names($plan->leftOut($work)), null);
     }
 
-    /** @throws Refused when the goal lies before the start, or nothing was weighed */
-    public function towards(Goal $goal, Study $study, Comparison $comparison, Month $start, bool $isByTopic): ProposedPlan
-    {
+    /**
+     * @param list<string> $without names that are no candidates
+     *
+     * @throws Refused when the goal lies before the start, or nothing was weighed
+     */
+    public function towards(
+        Goal $goal,
+        Study $study,
+        Comparison $comparison,
+        Month $start,
+        bool $isByTopic,
+        array $without = [],
+    ): ProposedPlan {
         if ($start->until($goal->until) < 0) {
             throw Refused::because('until', "The goal is for {$goal->until}, before the plan's start in {$start}.");
         }
@@ -47,7 +67,7 @@ final readonly class PlanOpportunities
         }
         $models = $comparison->models() ?? throw Refused::because('comparison', 'Nothing was weighed yet; compare first.');
         $units = new PlanUnits($study, $comparison, $isByTopic);
-        $work = $units->work();
+        $work = self::candidates($units, $without);
         $promises = new UnitPromises($study, $units, new Promises($study, $models), $start);
         $months = $start->until($goal->until) + 1;
         // Nearly all that smaller capacities place, looked up at once.
@@ -56,6 +76,18 @@ final readonly class PlanOpportunities
         $plan = new AutoPlan($months, $answer->capacity);
 
         return new ProposedPlan(self::rows($study, $units, $answer->placements, $start), self::names($plan->leftOut($work)), $answer);
+    }
+
+    /**
+     * @param list<string> $without
+     *
+     * @return list<WorkItem> by rank
+     */
+    private static function candidates(PlanUnits $units, array $without): array
+    {
+        $out = array_flip($without);
+
+        return array_values(array_filter($units->work(), static fn(WorkItem $item): bool => ! isset($out[$item->name])));
     }
 
     /**

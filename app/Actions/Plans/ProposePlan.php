@@ -68,8 +68,9 @@ final readonly class ProposePlan
      */
     private function filled(Study $study, Comparison $comparison, PlanFrame $frame, array $there): array
     {
-        $known = array_flip(array_map(static fn(PlanItem $item): string => $item->key(), $there));
-        $rows = $this->make->execute($study, $comparison, $frame->months, $frame->capacity, $frame->start, true)->rows;
+        $topics = array_filter($there, static fn(PlanItem $item): bool => $item->unit === Unit::Topic);
+        $without = array_values(array_map(static fn(PlanItem $item): string => $item->name, $topics));
+        $plan = $this->make->execute($study, $comparison, $frame->months, $frame->capacity, $frame->start, true, $without);
 
         return array_map(
             static fn(array $row): array => [
@@ -83,10 +84,7 @@ final readonly class ProposePlan
                 'effort_days' => $row['effort_days'],
                 'expected_gain' => $row['expected_gain'],
             ],
-            array_values(array_filter(
-                $rows,
-                static fn(array $row): bool => ! isset($known[PlanItem::draft($study, Unit::Topic, $row['item'])->key()]),
-            )),
+            $plan->rows,
         );
     }
 

@@ -70,6 +70,18 @@ final class PlanPagesTest extends TestCase
         self::assertEqualsWithDelta($whole, $this->cards()['fountain pen']['expected_gain'], 1e-9, 'It goes back to its page.');
     }
 
+    public function test_what_is_over_takes_no_room_in_a_proposal_or_a_goal(): void
+    {
+        $this->add(['topics' => ['fountain pen']], 1);
+        $item = PlanItem::of($this->study)->firstOrFail();
+        $this->patchJson($this->at("plan/items/{$item->id}"), ['version' => 1, 'status' => 'done'])->assertOk();
+        $this->patchJson($this->at('plan'), ['start' => '2026-12', 'months' => 1, 'capacity' => 3])->assertOk();
+        $changes = $this->getJson($this->at('plan/proposal'))->assertOk()->json('changes');
+        self::assertSame([['blue ink', '2026-12']], array_map(static fn(array $one): array => [$one['name'], $one['to']], $changes));
+        $goal = $this->getJson($this->at('plan/goal?goal=1&until=2027-06&odds=.1'))->assertOk()->json('items');
+        self::assertSame(['blue ink'], array_column($goal, 'topic'));
+    }
+
     public function test_a_topic_that_is_set_aside_is_told_and_cannot_be_planned_anew(): void
     {
         $this->add(['topics' => ['fountain pen', 'blue ink']], 2);

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { useState, type DragEvent } from 'react';
+import { useEffect, useRef, useState, type DragEvent } from 'react';
 import type { Roadmap, RoadmapItem } from '../../api/schema';
 import { decimal, estimate } from '../../shared/format';
 import { continuedIn, endOf, monthName, servesWords, setAsideWords } from './months.logic';
@@ -16,6 +16,9 @@ interface Props {
 /** The months side by side; a card moves by mouse, or with [ and ] once it is chosen. */
 export function Board({ plan, columns, chosen, mayEdit, onChoose, onMove }: Props) {
   const [over, setOver] = useState<string | null | undefined>();
+  // What is past lies to the left; one begins with the plan.
+  const start = useRef<HTMLElement>(null);
+  useEffect(() => start.current?.scrollIntoView({ inline: 'start', block: 'nearest' }), [plan.start]);
   const drop = (month: string | null) => (event: DragEvent) => {
     event.preventDefault();
     setOver(undefined);
@@ -31,6 +34,7 @@ export function Board({ plan, columns, chosen, mayEdit, onChoose, onMove }: Prop
         return (
           <Box
             key={month ?? 'waiting'}
+            ref={month === plan.start ? start : undefined}
             component="section"
             aria-label={month === null ? 'Waiting for a month' : monthName(month)}
             onDragOver={(event) => {
