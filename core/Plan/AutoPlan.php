@@ -95,6 +95,32 @@ final class AutoPlan
         return $chosen;
     }
 
+    /**
+     * Those that are candidates at any capacity, so that trying many of them need not look at the rest: an item has the fewest beside it
+     * where the capacity just takes it.
+     *
+     * @param list<WorkItem> $items in the order of their rank
+     *
+     * @return list<WorkItem> in the same order
+     */
+    public static function everCandidates(array $items): array
+    {
+        $worth = array_map(static fn(WorkItem $item): float => $item->worth(), $items);
+        arsort($worth, SORT_NUMERIC);
+        $kept = $better = [];
+        foreach (array_keys($worth) as $rank) {
+            $units = $items[$rank]->units();
+            $beside = array_sum(array_filter($better, static fn(int $other): bool => $other <= $units, ARRAY_FILTER_USE_KEY));
+            if ($items[$rank]->isPinned || ($items[$rank]->expectedGain > 0 && $beside < self::MOST_CANDIDATES)) {
+                $kept[$rank] = $items[$rank];
+            }
+            $better[$units] = ($better[$units] ?? 0) + ($items[$rank]->expectedGain > 0 ? 1 : 0);
+        }
+        ksort($kept);
+
+        return array_values($kept);
+    }
+
     private function placePinned(WorkItem $item): ?Placement
     {
         $isLarge = $item->units() > $this->capacity;

@@ -34,6 +34,7 @@ final readonly class Goal
     {
         $months = $start->until($this->until) + 1;
         Misuse::unless($months >= 1, 'A goal lies in the first month of a plan or later.');
+        $work = AutoPlan::everCandidates($work);
         $answer = new GoalAnswer(0.0, [], 0.0, 0.0, false);
         for ($halfDays = 1; $halfDays <= self::MOST_DAYS * AutoPlan::UNITS_PER_DAY; ++$halfDays) {
             $capacity = $halfDays / AutoPlan::UNITS_PER_DAY;

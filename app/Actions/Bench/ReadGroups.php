@@ -8,6 +8,7 @@ use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Support\Database\Figures;
 use App\Support\Rows\ListedRows;
+use App\Support\Sentence\Clause;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\FitGate;
@@ -84,7 +85,7 @@ final class ReadGroups
         return match (true) {
             $name === null => ['page' => 'own=absent', 'stage' => 'stage=unset'][$by] ?? null,
             $by === 'tactic' => 'tactic='.TacticLabel::parse($name)->tactic->value,
-            default => "{$by}={$name}",
+            default => Clause::equals($by, $name),
         };
     }
 

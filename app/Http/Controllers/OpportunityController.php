@@ -37,11 +37,7 @@ final class OpportunityController extends Controller
             descending: $request->string('dir')->value() !== 'asc',
         );
 
-        return new JsonResponse([
-            ...$page,
-            'weights' => $weights->toArray(),
-            'presets' => array_map(static fn(array $preset): array => Weights::of($preset)->toArray(), Weights::PRESETS),
-        ]);
+        return new JsonResponse([...$page, ...self::told($weights)]);
     }
 
     /** The same list by topic: the pages to make or to improve. */
@@ -59,7 +55,16 @@ final class OpportunityController extends Controller
             descending: $request->string('dir')->value() !== 'asc',
         );
 
-        return new JsonResponse([...$page, 'weights' => $weights->toArray()]);
+        return new JsonResponse([...$page, ...self::told($weights)]);
+    }
+
+    /** @return array{weights: array<string, float>, presets: array<string, array<string, float>>} */
+    private static function told(Weights $weights): array
+    {
+        return [
+            'weights' => $weights->toArray(),
+            'presets' => array_map(static fn(array $preset): array => Weights::of($preset)->toArray(), Weights::PRESETS),
+        ];
     }
 
     public function groups(Request $request, Study $study, ReadGroups $read): JsonResponse

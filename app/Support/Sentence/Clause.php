@@ -7,6 +7,9 @@ namespace App\Support\Sentence;
 /** One clause: a name, how it compares, and with what. `volume>=100`, `standing=gap,behind`, `text=hive -wooden`. */
 final readonly class Clause
 {
+    /** What stands between two clauses; with a backslash before it a semicolon belongs to a value. */
+    public const BETWEEN = '/(?<!\\\\);/';
+
     private function __construct(public string $name, public string $operator, public string $value)
     {
     }
@@ -18,12 +21,18 @@ final readonly class Clause
             throw SentenceProblem::in($text, 'must be a name, one of >=, <= and =, and a value');
         }
 
-        return new self($part[1], $part[2], $part[3]);
+        return new self($part[1], $part[2], str_replace('\\;', ';', $part[3]));
+    }
+
+    /** A clause of any value, as it is written. */
+    public static function equals(string $name, string $value): string
+    {
+        return (string) new self($name, '=', $value);
     }
 
     public function __toString(): string
     {
-        return $this->name.$this->operator.$this->value;
+        return $this->name.$this->operator.str_replace(';', '\\;', $this->value);
     }
 
     /** @throws SentenceProblem when the value is no number */

@@ -30,7 +30,7 @@ final readonly class Sentence
         if (\strlen($text) > self::MAX_LENGTH) {
             throw SentenceProblem::in(substr($text, 0, 60), 'begins a sentence longer than 4,000 bytes');
         }
-        $parts = array_values(array_filter(explode(';', $text), static fn(string $part): bool => trim($part) !== ''));
+        $parts = array_values(array_filter(preg_split(Clause::BETWEEN, $text) ?: [], static fn(string $part): bool => trim($part) !== ''));
         if (\count($parts) > self::MOST_CLAUSES) {
             throw SentenceProblem::in(end($parts), 'is beyond the 40 clauses that a sentence may have');
         }

@@ -2048,6 +2048,8 @@ export interface components {
                 referring_domains: number | null;
                 title: string | null;
                 url: string;
+                /** @description Whether its title lacks a word of the keyword; null where the title is unknown */
+                is_off_topic: boolean | null;
             }[];
             volume: number | null;
             weak: number;
@@ -2723,6 +2725,9 @@ export interface components {
             rows: components["schemas"]["RankedTopic"][];
             total: number;
             weights: components["schemas"]["Weights"];
+            presets: {
+                [key: string]: components["schemas"]["Weights"];
+            };
         };
         /**
          * @description What is planned: a topic, as the page that bears its keywords, or a keyword by itself

@@ -37,6 +37,22 @@ final class GoalTest extends TestCase
         self::assertSame($answer->share, self::shareAt($answer->capacity, $visits));
     }
 
+    public function test_what_is_never_a_candidate_can_be_left_out_of_the_search(): void
+    {
+        $random = new \Random\Randomizer(new \Random\Engine\Mt19937(5));
+        $work = [];
+        for ($rank = 0; $rank < 1500; ++$rank) {
+            // Many are of equal worth, so that ties count.
+            $effort = $random->getInt(1, 24) / 4;
+            $work[] = new WorkItem("page {$rank}", $effort, $effort * $random->getInt(0, 30));
+        }
+        $some = AutoPlan::everCandidates($work);
+        self::assertLessThan(1300, \count($some));
+        foreach ([.5, 1.5, 2.0, 5.5, 20.0] as $capacity) {
+            self::assertEquals((new AutoPlan(3, $capacity))->place($work), (new AutoPlan(3, $capacity))->place($some));
+        }
+    }
+
     public function test_what_is_out_of_reach_is_told_with_what_can_be_reached(): void
     {
         $answer = self::search(1e6);

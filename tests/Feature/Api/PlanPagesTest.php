@@ -144,6 +144,31 @@ final class PlanPagesTest extends TestCase
         self::assertGreaterThan(0, $track['months'][1]['mean']);
     }
 
+    public function test_a_page_that_is_gone_at_the_next_import_has_lost_what_it_had_and_its_cards_stay(): void
+    {
+        $this->add(['topics' => ['fountain pen', 'blue ink']], 2);
+        $item = PlanItem::of($this->study)->where('name', 'fountain pen')->firstOrFail();
+        $this->patchJson($this->at("plan/items/{$item->id}"), ['version' => 1, 'status' => 'done'])->assertOk();
+        $this->import(
+            $this->study,
+            "keyword,position,url\nwax seal,30,https://quillfair.example/wax\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2027-03-01'],
+        );
+        $this->import(
+            $this->study,
+            "keyword,position,url\nwax seal,3,https://inkmoor.example/wax\n",
+            options: ['--domain' => 'inkmoor.example', '--date' => '2027-03-01'],
+        );
+        $this->command('reach:compare', ['slug' => $this->study->slug]);
+        $tracked = $this->getJson($this->at('track'))->assertOk()->json('items.0');
+        self::assertSame([null, false, 'below'], [$tracked['position_now'], $tracked['is_moved'], $tracked['outcome']]);
+        self::assertEqualsWithDelta(-($item->said?->visitsThen() ?? 0.0), $tracked['added'], 1e-9);
+        $ink = $this->cards()['blue ink'];
+        $this->getJson($this->at("plan/items/{$ink['id']}/brief"))->assertOk();
+        $this->getJson($this->at('plan/proposal'))->assertOk();
+        $this->get($this->at('exports/roadmap.csv'))->assertOk();
+    }
+
     public function test_the_month_it_was_done_can_be_corrected_but_lies_in_no_month_to_come(): void
     {
         $this->add(['topics' => ['fountain pen']], 1);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Api;
 
 use App\Models\Study;
+use App\Support\Sentence\Sentence;
 use Tests\TestCase;
 
 /** The ranked list by topic: what a page, made or to be made, brings with all its open keywords. */
@@ -94,6 +95,16 @@ final class WeighTopicsTest extends TestCase
         self::assertSame(2, $this->getJson("{$this->path}?limit=1&cursor=1")->json('rows.0.rank'));
         $this->getJson("{$this->path}?sort=luck")->assertStatus(422);
         $this->getJson("{$this->path}?weights=luck:1")->assertStatus(422);
+    }
+
+    public function test_a_topic_with_a_semicolon_in_its_name_can_be_asked_for(): void
+    {
+        $this->decide(['blue ink'], ['topic' => 'ink; blue']);
+        self::assertSame(['blue ink'], array_column($this->keywords('topic=ink\\; blue;mark=kept'), 'keyword'));
+        $groups = $this->getJson("/api/v1/studies/{$this->study->slug}/opportunities/groups?by=topic")->json();
+        $clause = array_column($groups, 'clause', 'name')['ink; blue'];
+        self::assertSame(['blue ink'], array_column($this->keywords((string) $clause), 'keyword'));
+        self::assertSame('topic=ink\\; blue', (string) Sentence::parse('topic=ink\\; blue'), 'One spelling.');
     }
 
     public function test_a_shortlisted_keyword_is_counted_on_its_page(): void

@@ -7,6 +7,12 @@ describe('sentence', () => {
     expect(spell(parseSentence(text))).toBe(text);
   });
 
+  it('keeps a semicolon that belongs to a value', () => {
+    const clause = { name: 'topic', operator: '=' as const, value: 'pen; ink' };
+    expect(spell([clause, { ...clause, name: 'mark', value: 'kept' }])).toBe('topic=pen\\; ink;mark=kept');
+    expect(parseSentence('topic=pen\\; ink;mark=kept')[0]).toEqual(clause);
+  });
+
   it('leaves out what is no clause', () => {
     expect(parseSentence('volume>=100; ;nonsense')).toEqual([{ name: 'volume', operator: '>=', value: '100' }]);
   });

@@ -9,25 +9,32 @@ export interface Clause {
 /** Name that stands for a bracket of clauses of which one is enough. */
 export const alternatives = '()';
 
+/** What stands between two clauses; with a backslash before it a semicolon belongs to a value. */
+const between = /(?<!\\);/;
+
 const shape = /^\s*([a-z_]+\d*)\s*(>=|<=|=)\s*(.*?)\s*$/s;
 
 export function parseSentence(text: string): Clause[] {
   const clauses: Clause[] = [];
-  for (const part of text.split(';')) {
+  for (const part of text.split(between)) {
     if (part.trim().startsWith('(')) {
       clauses.push({ name: alternatives, operator: '=', value: part.trim() });
       continue;
     }
     const match = shape.exec(part);
     if (match !== null) {
-      clauses.push({ name: match[1] ?? '', operator: operatorOf(match[2]), value: match[3] ?? '' });
+      clauses.push({ name: match[1] ?? '', operator: operatorOf(match[2]), value: (match[3] ?? '').replaceAll('\\;', ';') });
     }
   }
   return clauses;
 }
 
+function spellClause({ name, operator, value }: Clause): string {
+  return name + operator + value.replaceAll(';', '\\;');
+}
+
 export function spell(clauses: Clause[]): string {
-  return clauses.map((clause) => (clause.name === alternatives ? clause.value : clause.name + clause.operator + clause.value)).join(';');
+  return clauses.map((clause) => (clause.name === alternatives ? clause.value : spellClause(clause))).join(';');
 }
 
 /** Finds a clause by name and, where a name may stand twice as a range, by operator. */

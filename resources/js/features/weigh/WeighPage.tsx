@@ -60,16 +60,14 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const sort = params.get('sort') ?? 'priority';
   const dir = params.get('dir') === 'asc' ? 'asc' : 'desc';
   const isByPage = view === 'pages';
-  const { list, rows, pages } = useLists(study, comparison, { show, asked, sort, dir, isByPage });
+  const { list, rows, first, total } = useLists(study, comparison, { show, asked, sort, dir, isByPage });
   // The list of pages acts on its own lines.
   const current = isByPage ? undefined : rows.find((row) => row.keyword === keyword);
   // Each list has orders of its own.
   const turnTo = (next: string) => change({ view: next === 'pages' ? null : next, sort: null, dir: null, keyword: null, dossier: null });
   const steadiness = useQuery(steadinessQuery(study.slug, comparison.id, show, asked, isByPage ? 'topic' : 'keyword')).data;
   const decisions = useDecisions(study.slug);
-  const first = list.data?.pages[0];
   const weights = first?.weights ?? none;
-  const total = first?.total;
   const domains = comparison.domains.map((domain) => domain.entry);
   const setWeights = (next: Weights) => change({ weights: spellWeights(next) });
   useListKeys({
@@ -89,7 +87,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
         subject={isByPage ? 'Pages, best first, with a keyword' : 'Opportunities, best first,'}
         show={show}
         onChange={(next, isStep) => change({ show: next }, !isStep)}
-        count={isByPage ? pages : total}
+        count={total}
         of={isByPage ? comparison.summary.topics : comparison.summary.keywords}
         hidden={0}
         context={{ study: study.slug, comparison: comparison.id, domains }}
@@ -249,13 +247,13 @@ interface Asked {
   isByPage: boolean;
 }
 
-/** The ranked list, and how many pages there are where these are listed. Each list has orders of its own. */
+/** The ranked list of keywords, or what is said of that of pages, which reads its lines itself. Each list has orders of its own. */
 function useLists(study: Study, comparison: Comparison, { show, asked, sort, dir, isByPage }: Asked) {
-  const [bySort, byDir] = isByPage ? ['priority', 'desc'] : [sort, dir];
-  const list = useInfiniteQuery(opportunitiesQuery(study.slug, comparison.id, show, asked, bySort, byDir));
+  const list = useInfiniteQuery({ ...opportunitiesQuery(study.slug, comparison.id, show, asked, sort, dir), enabled: !isByPage });
   const topics = useInfiniteQuery({ ...topicsQuery(study.slug, comparison.id, show, asked, sort, dir), enabled: isByPage });
   const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
-  return { list, rows, pages: topics.data?.pages[0]?.total };
+  const first = isByPage ? topics.data?.pages[0] : list.data?.pages[0];
+  return { list, rows, first, total: first?.total };
 }
 
 interface KeywordsProps {
