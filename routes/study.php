@@ -7,6 +7,7 @@ use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\DecisionController;
 use App\Http\Controllers\DomainController;
 use App\Http\Controllers\ExportController;
+use App\Http\Controllers\FindingController;
 use App\Http\Controllers\GoalController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\KeywordController;
@@ -25,6 +26,7 @@ use Illuminate\Support\Facades\Route;
 // What everybody who may see a study can ask.
 Route::get('', [StudyController::class, 'show']);
 Route::get('domains', [DomainController::class, 'index']);
+Route::get('findings', [FindingController::class, 'index']);
 Route::get('candidates', [DomainController::class, 'candidates']);
 Route::get('related', [KeywordListController::class, 'related']);
 Route::post('terms', [KeywordListController::class, 'terms']);

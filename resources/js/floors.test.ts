@@ -15,6 +15,7 @@ const floors = [
   ['features/dossier'],
   [
     'features/compare',
+    'features/findings',
     'features/gather',
     'features/plan',
     'features/rulebook',

@@ -12,6 +12,14 @@
 <section class="sheet">
     <h1>{{ $study->name }}: the month in review</h1>
     <p class="muted">{{ $comparison->domains[0]['entry'] }} against {{ implode(', ', $comparison->competitors()) }}. Rankings of {{ $track['newest'] ?? 'no day yet' }}.</p>
+    @if ($findings !== [])
+        <h2>What stands out</h2>
+        <ol>
+            @foreach ($findings as $finding)
+                <li>{{ $finding->words }}</li>
+            @endforeach
+        </ol>
+    @endif
     <h2>Share of clicks</h2>
     @if ($first === null || $first === $last)
         <p>There is only one day of rankings so far.</p>

@@ -38,6 +38,7 @@ final class AccessibilityTest extends BrowserTestCase
             'compare?keyword=fountain+pen' => 'Who holds what',
             'compare?keyword=fountain+pen&dossier=open' => 'Where the figures come from',
             'weigh' => 'What counts',
+            'findings' => 'Others stand and we do not',
             'plan' => 'The roadmap is empty',
             'track' => 'Said and happened',
             'rulebook' => 'Visits and value',

@@ -78,6 +78,7 @@ final class CoreBordersTest extends TestCase
         'Priority',
         'Plan',
         'Explanation',
+        'Findings',
         'Rulebook',
     ];
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Documents;
 
+use App\Actions\Findings\ReadFindings;
 use App\Actions\Plans\ReadPlan;
 use App\Actions\Plans\ReadSince;
 use App\Actions\Plans\ReadTrack;
@@ -15,10 +16,11 @@ final readonly class ReviewDocument
 {
     private const ITEMS = 14;
     private const NEXT = 10;
+    private const FINDINGS = 5;
     private const WIDTH = 640;
     private const HEIGHT = 150;
 
-    public function __construct(private ReadTrack $track, private ReadSince $since, private ReadPlan $plan)
+    public function __construct(private ReadTrack $track, private ReadSince $since, private ReadPlan $plan, private ReadFindings $findings)
     {
     }
 
@@ -43,6 +45,7 @@ final readonly class ReviewDocument
             'since' => $this->since->execute($study, $comparison),
             'track' => $track,
             'items' => \array_slice(array_reverse($track['items']), 0, self::ITEMS),
+            'findings' => \array_slice($this->findings->execute($study), 0, self::FINDINGS),
             'ahead' => \array_slice($ahead, 0, self::NEXT),
             'forecast' => \array_slice($plan['forecast'], 0, 6),
             'lines' => self::lines($track['shares'], \count($comparison->domains)),

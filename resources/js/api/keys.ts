@@ -10,6 +10,7 @@ export type StudyPart =
   | 'curve'
   | 'distribution'
   | 'effect'
+  | 'findings'
   | 'groups'
   | 'imports'
   | 'itself'

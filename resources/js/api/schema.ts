@@ -1429,6 +1429,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/studies/{slug}/findings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        /** What stands out in a study */
+        get: operations["listStudyFindings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2807,6 +2827,22 @@ export interface components {
             title_tests: number;
             is_planned: boolean;
         };
+        Finding: {
+            /** @description That a client can match */
+            code: string;
+            /** @description Visits a month; null for what the data lack */
+            worth: number | null;
+            words: string;
+            /** @description What to do about it */
+            next: string;
+            /** @enum {string} */
+            stage: "gather" | "compare" | "weigh" | "track";
+            /** @description The sentence that shows just the rows it counts, on that stage */
+            show: string | null;
+            numbers: {
+                [key: string]: number | null;
+            };
+        };
     };
     responses: {
         /** @description Problem details (RFC 9457) */
@@ -2933,6 +2969,7 @@ export type TrackMonth = components['schemas']['TrackMonth'];
 export type BriefLink = components['schemas']['BriefLink'];
 export type GoalAnswer = components['schemas']['GoalAnswer'];
 export type OurPage = components['schemas']['OurPage'];
+export type Finding = components['schemas']['Finding'];
 export type ResponseProblem = components['responses']['Problem'];
 export type $defs = Record<string, never>;
 export interface operations {
@@ -5548,6 +5585,33 @@ export interface operations {
                         now: string | null;
                         six_months_ago: string | null;
                         a_year_ago: string | null;
+                    };
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listStudyFindings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Most worth first; what the data lack comes last */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        findings: components["schemas"]["Finding"][];
                     };
                 };
             };

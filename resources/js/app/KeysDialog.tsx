@@ -6,6 +6,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 
 const keys: [string, string][] = [
+  ['0', 'what stands out in the study'],
   ['1 … 5', 'go to Gather, Compare, Weigh, Plan, Track'],
   ['j, k or ↓, ↑', 'move down and up the list'],
   ['Page Down, Page Up, Home, End', 'move in leaps'],

@@ -38,6 +38,7 @@ export function StudyFrame() {
     z: steps.undo,
     Z: steps.redo,
     r: () => void navigate(`/studies/${slug}/rulebook`),
+    0: () => void navigate(`/studies/${slug}/findings`),
     ...Object.fromEntries(stages.map((stage, index) => [String(index + 1), () => void navigate(`/studies/${slug}/${stage}`)])),
   });
   if (study.isPending || vocabulary.isPending) {

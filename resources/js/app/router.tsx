@@ -19,6 +19,7 @@ export const router = createBrowserRouter([
         element: <StudyFrame />,
         children: [
           { index: true, lazy: async () => ({ Component: (await import('../features/compare')).ComparePage }) },
+          { path: 'findings', lazy: async () => ({ Component: (await import('../features/findings')).FindingsPage }) },
           { path: 'gather', lazy: async () => ({ Component: (await import('../features/gather')).GatherPage }) },
           { path: 'compare', lazy: async () => ({ Component: (await import('../features/compare')).ComparePage }) },
           { path: 'weigh', lazy: async () => ({ Component: (await import('../features/weigh')).WeighPage }) },

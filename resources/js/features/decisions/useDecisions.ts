@@ -28,6 +28,7 @@ const touched: StudyPart[] = [
   'map',
   'steadiness',
   'comparison',
+  'findings',
 ];
 
 /**

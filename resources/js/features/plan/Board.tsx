@@ -18,7 +18,13 @@ export function Board({ plan, columns, chosen, mayEdit, onChoose, onMove }: Prop
   const [over, setOver] = useState<string | null | undefined>();
   // What is past lies to the left; one begins with the plan.
   const start = useRef<HTMLElement>(null);
-  useEffect(() => start.current?.scrollIntoView({ inline: 'start', block: 'nearest' }), [plan.start]);
+  useEffect(() => {
+    // Sideways alone: the page itself stays where it is.
+    const [column, board] = [start.current, start.current?.parentElement];
+    if (column != null && board != null) {
+      board.scrollLeft = column.offsetLeft - board.offsetLeft;
+    }
+  }, [plan.start]);
   const drop = (month: string | null) => (event: DragEvent) => {
     event.preventDefault();
     setOver(undefined);

@@ -4,7 +4,7 @@ import { NavLink, useSearchParams } from 'react-router';
 import type { Study } from '../../api/schema';
 import { stagesOf, type Stage } from './stages.logic';
 
-/** The five stages of the work as one connected line. */
+/** The five stages of the work as one connected line, and before them what stands out. */
 export function StagePath({ study }: { study: Study }) {
   return (
     <Box
@@ -14,14 +14,40 @@ export function StagePath({ study }: { study: Study }) {
         flex: { xs: '1 0 100%', md: 1 },
         order: { xs: 1, md: 0 },
         display: 'grid',
-        gridTemplateColumns: 'repeat(5, minmax(0, 1fr))',
+        gridTemplateColumns: 'minmax(0, 0.8fr) repeat(5, minmax(0, 1fr))',
         py: 1,
         minWidth: 0,
       }}
     >
+      <InBrief slug={study.slug} />
       {stagesOf(study).map((stage, place) => (
         <StageLink key={stage.path} stage={stage} place={place} slug={study.slug} />
       ))}
+    </Box>
+  );
+}
+
+/** Before the path: what stands out, whatever the stage. */
+function InBrief({ slug }: { slug: string }) {
+  return (
+    <Box
+      component={NavLink}
+      to={`/studies/${slug}/findings`}
+      sx={{
+        pt: 2,
+        px: 1,
+        minWidth: 0,
+        textDecoration: 'none',
+        color: 'text.primary',
+        '&.active .stage-name': { textDecoration: 'underline', textUnderlineOffset: 5, textDecorationThickness: 2 },
+      }}
+    >
+      <Typography variant="stage" component="span" className="stage-name" sx={{ display: 'block' }}>
+        In brief
+      </Typography>
+      <Typography variant="caption" component="span" noWrap sx={{ display: 'block', color: 'text.secondary' }}>
+        what stands out
+      </Typography>
     </Box>
   );
 }

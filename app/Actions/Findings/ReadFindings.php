@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Findings;
+
+use App\Models\Comparison;
+use App\Models\Study;
+use GreaterReach\Core\Findings\Finding;
+use GreaterReach\Core\Findings\Findings;
+use GreaterReach\Core\Findings\Lacks;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+
+/** What stands out in a study, remembered until somebody decides something or the data change. */
+final readonly class ReadFindings
+{
+    private const REMEMBERED_SECONDS = 3600;
+
+    public function __construct(
+        private ReadOpportunityFindings $opportunities,
+        private ReadMarketFindings $market,
+        private ReadLacks $lacks,
+    ) {
+    }
+
+    /** @return list<Finding> most worth first; what the data lack comes last */
+    public function execute(Study $study): array
+    {
+        $comparison = $study->comparison;
+        if ($comparison === null) {
+            return [Lacks::comparison()];
+        }
+        /** @var object{newest: int, undone: int} $changes */
+        $changes = DB::selectOne(
+            'SELECT coalesce(max(id), 0) AS newest, count(undone_at) AS undone FROM changes WHERE study_id = ?',
+            [$study->id],
+        );
+        $state = [$comparison->id, $study->data_version, $changes->newest, $changes->undone, now('UTC')->toDateString()];
+        $kept = Cache::remember(
+            'findings '.implode(' ', $state),
+            self::REMEMBERED_SECONDS,
+            fn(): string => json_encode(Findings::order($this->all($study, $comparison)), JSON_THROW_ON_ERROR),
+        );
+        /**
+         * @var list<array{code: string, worth: int|float|null, words: string, next: string, stage: string, show: ?string,
+         *     numbers: array<string, int|float|null>}> $findings
+         */
+        $findings = json_decode($kept, true, 8, JSON_THROW_ON_ERROR);
+
+        return array_map(Finding::fromArray(...), $findings);
+    }
+
+    /** @return \Generator<int, ?Finding> */
+    private function all(Study $study, Comparison $comparison): \Generator
+    {
+        foreach ([$this->market, $this->opportunities, $this->lacks] as $read) {
+            foreach ($read->execute($study, $comparison) as $finding) {
+                yield $finding;
+            }
+        }
+    }
+}

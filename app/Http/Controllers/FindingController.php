@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Findings\ReadFindings;
+use App\Models\Study;
+use Illuminate\Http\JsonResponse;
+
+/** What stands out in a study. */
+final class FindingController extends Controller
+{
+    public function index(Study $study, ReadFindings $read): JsonResponse
+    {
+        return new JsonResponse(['findings' => $read->execute($study->load('domains'))]);
+    }
+}

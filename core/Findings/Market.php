@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Findings;
+
+use GreaterReach\Core\Explanation\Explanation;
+
+/** How we and others stand and move, as findings; null where there is nothing to say. */
+final class Market
+{
+    /** From so much more authority on a competitor is no measure for us; from memory. */
+    public const TOO_LARGE_FROM = 30.0;
+
+    /** Keywords of one topic from which a movement is a focus and no accident; from memory. */
+    public const FEWEST_OF_A_FOCUS = 3;
+
+    /**
+     * @param float   $now    our share of clicks, 0…1
+     * @param ?float  $before the same at an earlier day; null where there is none
+     * @param ?string $since  YYYY-MM of that day
+     * @param ?string $leader who holds most, if not we
+     * @param float   $visits that all our positions bring in a month
+     */
+    public static function share(
+        float $now,
+        ?float $before,
+        ?string $since,
+        ?string $leader,
+        ?float $theirs,
+        float $visits,
+    ): Finding {
+        $points = Explanation::number(round(abs(100 * ($now - (float) $before)), 1));
+        $trend = $before === null ? '' : sprintf(
+            ', %s %s than in %s',
+            $points.($points === '1' ? ' point' : ' points'),
+            $now >= $before ? 'more' : 'less',
+            $since,
+        );
+        $most = $leader === null
+            ? 'nobody holds more'
+            : sprintf('%s holds most with %s', $leader, Explanation::percent(round((float) $theirs, 3)));
+
+        return new Finding(
+            'share',
+            ['share' => $now, 'before' => $before, 'leader_share' => $theirs, 'visits' => $visits],
+            sprintf('We hold %s of the clicks%s; %s.', Explanation::percent(round($now, 3)), $trend, $most),
+            'Look at how the share of each domain moved.',
+            Stage::Track,
+            null,
+            $visits,
+        );
+    }
+
+    /** @param float $lost visits a month that the places lost have cost */
+    public static function slipped(Counted $slipped, float $lost): ?Finding
+    {
+        return $slipped->keywords === 0 ? null : new Finding(
+            'slipped',
+            ['keywords' => $slipped->keywords, 'visits' => $lost],
+            sprintf(
+                'We slipped for %s worth something, and lost %s with that.',
+                Words::keywords($slipped->keywords),
+                Words::visits($lost),
+            ),
+            'Refresh the pages that lost most.',
+            Stage::Compare,
+            $slipped->show,
+            $lost,
+        );
+    }
+
+    /** @param bool $isGain whether it climbs there, or falls */
+    public static function focus(string $domain, string $topic, bool $isGain, Counted $moved): ?Finding
+    {
+        return $moved->keywords < self::FEWEST_OF_A_FOCUS ? null : new Finding(
+            $isGain ? 'focus' : 'lost_focus',
+            ['keywords' => $moved->keywords, 'visits' => $moved->expectedGain],
+            sprintf(
+                $isGain
+                    ? '%s gains most in “%s”: it climbed or entered for %s there.'
+                    : '%s loses most in “%s”: it slipped or left for %s there.',
+                $domain,
+                $topic,
+                Words::keywords($moved->keywords),
+            ),
+            $isGain ? 'See what it does there before it is too late.' : 'Take the places that it leaves.',
+            Stage::Compare,
+            $moved->show,
+            $moved->expectedGain,
+        );
+    }
+
+    public static function tooLarge(string $domain, float $authority, ?float $ours): ?Finding
+    {
+        return $ours === null || $authority - $ours < self::TOO_LARGE_FROM ? null : new Finding(
+            'too_large',
+            ['authority' => $authority, 'own_authority' => $ours],
+            sprintf(
+                '%s has an authority of %s beside ours of %s: what it holds says little about what we can win.',
+                $domain,
+                Explanation::number($authority),
+                Explanation::number($ours),
+            ),
+            'Look for competitors of our size among the candidates.',
+            Stage::Gather,
+            null,
+            0.0,
+        );
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace GreaterReach\Core\Findings;
+
+use GreaterReach\Core\Explanation\Explanation;
+
+/** Counts as a person reads them in a minute. */
+final class Words
+{
+    /** From so many on fractions of a visit say nothing. */
+    private const WHOLE_FROM = 10;
+
+    public static function keywords(int $count): string
+    {
+        return Explanation::number($count).($count === 1 ? ' keyword' : ' keywords');
+    }
+
+    /** @param float $visits a month */
+    public static function visits(float $visits): string
+    {
+        $rounded = abs($visits) >= self::WHOLE_FROM ? (int) round($visits) : round($visits, 1);
+
+        return Explanation::number($rounded).' visits a month';
+    }
+}

@@ -1,0 +1,85 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import type { Finding } from '../../api/schema';
+import { estimate } from '../../shared/format';
+import { Failed, Waiting } from '../../shared/Notice';
+import { useStudy } from '../study';
+import { leadsTo, lengthOf } from './findings.logic';
+import { findingsQuery } from './queries';
+
+/** What stands out, to be read in a minute: each finding with what it is worth and the step that follows from it. */
+export function FindingsPage() {
+  const study = useStudy();
+  const findings = useQuery(findingsQuery(study.slug));
+  if (findings.isPending) {
+    return <Waiting what="Looking for what stands out" />;
+  }
+  if (findings.isError) {
+    return <Failed error={findings.error} onRetry={() => void findings.refetch()} />;
+  }
+  const all = findings.data.findings;
+  return (
+    <Box sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 3 }}>
+      <Box sx={{ maxWidth: 1080 }}>
+        <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 1.5, mb: 0.5 }}>
+          <Typography variant="h2" sx={{ flex: 1 }}>
+            What stands out
+          </Typography>
+          <Button className="no-print" onClick={() => window.print()}>
+            Print
+          </Button>
+        </Box>
+        <Box component="ol" aria-label="What stands out" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+          {all.map((finding) => (
+            <Line key={finding.code} finding={finding} all={all} slug={study.slug} />
+          ))}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function Line({ finding, all, slug }: { finding: Finding; all: Finding[]; slug: string }) {
+  const length = lengthOf(finding, all);
+  const open = finding.show === null ? `Go to ${finding.stage}` : 'Show them';
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', md: '150px 1fr auto' },
+        columnGap: 2,
+        alignItems: 'baseline',
+        py: 0.75,
+        borderBottom: 1,
+        borderColor: 'divider',
+        breakInside: 'avoid',
+      }}
+    >
+      <Box sx={{ fontVariantNumeric: 'tabular-nums', fontSize: '0.86rem' }}>
+        {finding.worth === null
+          ? 'missing'
+          : finding.worth === 0
+            ? '·'
+            : `${estimate(finding.worth)} visits${finding.code === 'share' ? ' now' : ''}`}
+        {length > 0 && <Box sx={{ height: 4, bgcolor: 'primary.main', mt: 0.25 }} style={{ width: `${100 * length}%` }} />}
+      </Box>
+      <Box>
+        <Box sx={{ fontSize: '0.98rem' }}>{finding.words}</Box>
+        <Box sx={{ fontSize: '0.86rem', color: 'text.secondary' }}>{finding.next}</Box>
+      </Box>
+      <Button
+        component={Link}
+        to={leadsTo(slug, finding)}
+        className="no-print"
+        aria-label={`${open}: ${finding.words}`}
+        sx={{ py: 0, whiteSpace: 'nowrap' }}
+      >
+        {open}
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,1 @@
+export { FindingsPage } from './FindingsPage';

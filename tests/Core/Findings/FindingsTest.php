@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Findings;
+
+use GreaterReach\Core\Findings\Counted;
+use GreaterReach\Core\Findings\Finding;
+use GreaterReach\Core\Findings\Findings;
+use GreaterReach\Core\Findings\Lacks;
+use GreaterReach\Core\Findings\Market;
+use GreaterReach\Core\Findings\Opportunities;
+use GreaterReach\Core\Findings\Stage;
+use PHPUnit\Framework\TestCase;
+
+/** What stands out is said in words with their numbers, most worth first, and nothing is said where there is nothing. */
+final class FindingsTest extends TestCase
+{
+    public function test_the_gap_says_how_few_topics_hold_half_of_it(): void
+    {
+        $gap = Opportunities::gap(new Counted('standing=gap', 40, 100.0), [5.0, 45.0, 10.0, 40.0]);
+        self::assertSame(['keywords' => 40, 'visits' => 100.0, 'few' => 2, 'topics' => 4], $gap?->numbers);
+        self::assertSame(
+            'Others stand and we do not for 40 keywords; half of the 100 visits a month to expect of them lies in 2 of 4 topics.',
+            $gap->words,
+        );
+        $half = Opportunities::gap(new Counted('standing=gap', 2, 90.0), [45.0, 45.0]);
+        self::assertSame(1, $half?->numbers['few'], 'Half of it is half of it.');
+        self::assertSame('Others stand and we do not for 1 keyword.', Opportunities::gap(new Counted('', 1, 0.0), [0.0])?->words);
+        self::assertNull(Opportunities::gap(new Counted('standing=gap', 0, 0.0), []));
+    }
+
+    public function test_what_is_counted_leads_to_its_rows_and_nothing_is_said_of_none(): void
+    {
+        $some = new Counted('conflict=yes', 1, 2.34);
+        $found = Opportunities::conflicts($some);
+        self::assertSame(['conflicts', 'conflict=yes', 2.34], [$found?->code, $found?->show, $found?->worth]);
+        self::assertStringContainsString('for 1 keyword: 2.3 visits a month', (string) $found?->words);
+        $none = new Counted('x', 0, 0.0);
+        self::assertNull(Opportunities::conflicts($none) ?? Opportunities::titles($none) ?? Opportunities::quickWins($none));
+        self::assertNull(Opportunities::publishBy('March', '2026-12', $none) ?? Opportunities::weaker('a.example', 9, 20, $none));
+        $weaker = Opportunities::weaker('100%.example', 9, 20.5, new Counted('p1<=20', 1234, 567.8));
+        self::assertStringStartsWith('100%.example, whose authority is 9 beside ours of 20.5, stands', (string) $weaker?->words);
+        self::assertStringContainsString('568 visits a month', (string) $weaker?->words);
+    }
+
+    public function test_a_stage_of_the_funnel_is_thin_only_where_a_competitor_has_more(): void
+    {
+        $beyond = new Counted('stage=bottom', 30, 12.0);
+        self::assertNull(Opportunities::funnel('bottom', 50, 20, 20, 'inkmoor.example', $beyond));
+        $thin = Opportunities::funnel('bottom', 50, 20, 21, 'inkmoor.example', $beyond);
+        self::assertSame(['keywords' => 30, 'visits' => 12.0, 'all' => 50, 'ours' => 20, 'best' => 21], $thin?->numbers);
+        self::assertStringContainsString('we have 20 on page one, inkmoor.example has 21', (string) $thin->words);
+    }
+
+    public function test_the_share_tells_its_trend_and_who_leads(): void
+    {
+        self::assertSame(
+            'We hold 15.6 % of the clicks, 2.6 points more than in 2025-12; big.example holds most with 39.8 %.',
+            Market::share(.1559, .13, '2025-12', 'big.example', .3983, 900)->words,
+        );
+        self::assertSame('We hold 50 % of the clicks; nobody holds more.', Market::share(.5, null, null, null, null, 1)->words);
+        self::assertStringContainsString(', 1 point less', Market::share(.5, .51, '2026-01', null, null, 1)->words);
+    }
+
+    public function test_a_focus_is_no_accident_and_who_is_too_large_is_far_above(): void
+    {
+        self::assertNull(Market::focus('a.example', 'pens', true, new Counted('', Market::FEWEST_OF_A_FOCUS - 1, 1.0)));
+        $gains = Market::focus('a.example', 'pens', true, new Counted('m1=climbed', Market::FEWEST_OF_A_FOCUS, 1.0));
+        $loses = Market::focus('a.example', 'pens', false, new Counted('m1=left', Market::FEWEST_OF_A_FOCUS, 1.0));
+        self::assertSame(['focus', 'lost_focus'], [$gains?->code, $loses?->code]);
+        self::assertNull(Market::tooLarge('a.example', 59.9, 30.0) ?? Market::tooLarge('a.example', 90.0, null));
+        self::assertNotNull(Market::tooLarge('a.example', 60.0, 30.0));
+        self::assertNull(Market::slipped(new Counted('', 0, 0.0), 0.0));
+    }
+
+    public function test_what_the_data_lack_is_told_and_what_they_have_is_not(): void
+    {
+        self::assertSame('The volume of all 7 keywords is unknown.', Lacks::volumes(7, 7)?->words);
+        self::assertSame('The difficulty of 3 of 7 keywords is unknown.', Lacks::difficulties(3, 7)?->words);
+        self::assertNull(Lacks::volumes(0, 7) ?? Lacks::difficulties(0, 7) ?? Lacks::urls([]));
+        self::assertNull(Lacks::clicks(true) ?? Lacks::stale([], 35));
+        self::assertStringContainsString('a.example, b.example', (string) Lacks::urls(['a.example', 'b.example'])?->words);
+        self::assertSame([null, Stage::Gather], [Lacks::clicks(false)?->worth, Lacks::comparison()->stage]);
+    }
+
+    public function test_the_most_worth_comes_first_what_is_missing_last_and_more_than_a_minute_holds_is_left_out(): void
+    {
+        $one = static fn(string $code, ?float $worth): Finding => new Finding($code, [], '', '', Stage::Weigh, null, $worth);
+        $codes = static fn(array $findings): array => array_map(static fn(Finding $finding): string => $finding->code, $findings);
+        self::assertSame(
+            ['b', 'a', 'c', 'missing'],
+            $codes(Findings::order([$one('a', 5.0), null, $one('missing', null), $one('b', 9.0), $one('c', 5.0)])),
+        );
+        $many = array_map(static fn(int $number): Finding => $one("f{$number}", (float) $number), range(1, 20));
+        $lacks = array_map(static fn(int $number): Finding => $one("lack{$number}", null), range(1, 5));
+        $told = $codes(Findings::order([...$many, ...$lacks]));
+        self::assertCount(Findings::MOST, $told);
+        self::assertSame(['f20', 'f12', 'lack1', 'lack3'], [$told[0], $told[8], $told[9], $told[11]]);
+        self::assertCount(5, Findings::order($lacks), 'Where nothing else is known all that is missing is told.');
+    }
+
+    public function test_it_is_kept_as_json(): void
+    {
+        $finding = Opportunities::conflicts(new Counted('conflict=yes', 3, 2.5));
+        $kept = json_decode(json_encode([$finding, Lacks::clicks(false)], JSON_THROW_ON_ERROR), true, 8, JSON_THROW_ON_ERROR);
+        self::assertEquals([$finding, Lacks::clicks(false)], array_map(Finding::fromArray(...), $kept));
+    }
+}
