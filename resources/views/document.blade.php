@@ -5,7 +5,7 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <title>@yield('title')</title>
     <style nonce="{{ $nonce }}">
-        @page { size: A4; margin: 16mm 15mm; }
+        @page { size: A4; margin: 13mm 14mm; }
         body { font: 10.5pt/1.45 "Atkinson Hyperlegible Next", Verdana, sans-serif; color: #12302d; background: #f8f5ed; margin: 0; }
         .sheet { max-width: 180mm; margin: 0 auto; padding: 12mm 8mm; break-after: page; }
         .sheet:last-child { break-after: auto; }
@@ -22,7 +22,7 @@
         .writer input:not([type=radio]), textarea { font: inherit; width: 100%; box-sizing: border-box; padding: 1mm 2mm; }
         button { color: #fff; background: #1c6b5e; border: 0; border-radius: 2px; }
         :focus-visible { outline: 2px solid #1c6b5e; outline-offset: 2px; }
-        @media print { .writer { display: none; } body { background: none; } .sheet { padding: 0; max-width: none; } }
+        @media print { .writer { display: none; } body { background: none; font-size: 9.5pt; } table { font-size: 8.5pt; } .sheet { padding: 0; max-width: none; } }
     </style>
 </head>
 <body>

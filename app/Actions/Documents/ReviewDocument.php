@@ -14,9 +14,9 @@ use App\Models\Study;
 /** The month in review on two printed sheets: what moved, what came of the work, what comes next. */
 final readonly class ReviewDocument
 {
-    private const ITEMS = 14;
-    private const NEXT = 10;
-    private const FINDINGS = 5;
+    private const ITEMS = 10;
+    private const NEXT = 8;
+    private const FINDINGS = 3;
     private const WIDTH = 640;
     private const HEIGHT = 150;
 
