@@ -18,7 +18,7 @@ export function SignedIn() {
     return <Navigate to="/sign-in" replace state={{ from: pathname + search }} />;
   }
   return (
-    <Box sx={{ height: { xs: 'auto', md: '100dvh' }, minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
+    <Box className="on-paper" sx={{ height: { xs: 'auto', md: '100dvh' }, minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
       <Outlet />
     </Box>
   );

@@ -59,7 +59,9 @@ export function StudyFrame() {
       >
         <StudyBlock study={study.data} />
         <StagePath study={study.data} />
-        <PersonMenu onKeys={() => setHelpOpen(true)} />
+        <Box className="no-print" sx={{ display: 'flex' }}>
+          <PersonMenu onKeys={() => setHelpOpen(true)} />
+        </Box>
       </Box>
       {state.data?.is_current === false && (
         <Box role="status" sx={{ px: 2, py: 0.25, fontSize: '0.8rem', bgcolor: 'ink.wash' }}>

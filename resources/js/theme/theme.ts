@@ -100,7 +100,12 @@ export const theme = createTheme({
         body: { fontVariantNumeric: 'lining-nums', overflowY: 'auto' },
         ':focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: 1 },
         '@media (prefers-reduced-motion: reduce)': { '*': { transition: 'none !important', animation: 'none !important' } },
-        '@media print': { body: { background: 'none' } },
+        '@media print': {
+          body: { background: 'none' },
+          '.no-print': { display: 'none !important' },
+          // What scrolls on the screen lies open on paper.
+          'html, body, main, .on-paper': { height: 'auto !important', minHeight: '0 !important', overflow: 'visible !important' },
+        },
       },
     },
     MuiButtonBase: { defaultProps: { disableRipple: true } },

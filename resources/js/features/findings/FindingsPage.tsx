@@ -22,7 +22,7 @@ export function FindingsPage() {
   }
   const all = findings.data.findings;
   return (
-    <Box sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 3 }}>
+    <Box className="on-paper" sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 3 }}>
       <Box sx={{ maxWidth: 1080 }}>
         <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 1.5, mb: 0.5 }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
@@ -54,6 +54,7 @@ function Line({ finding, all, slug }: { finding: Finding; all: Finding[]; slug: 
         columnGap: 2,
         alignItems: 'baseline',
         py: 0.75,
+        '@media print': { gridTemplateColumns: '120px 1fr', py: 0.25 },
         borderBottom: 1,
         borderColor: 'divider',
         breakInside: 'avoid',
@@ -68,8 +69,8 @@ function Line({ finding, all, slug }: { finding: Finding; all: Finding[]; slug: 
         {length > 0 && <Box sx={{ height: 4, bgcolor: 'primary.main', mt: 0.25 }} style={{ width: `${100 * length}%` }} />}
       </Box>
       <Box>
-        <Box sx={{ fontSize: '0.98rem' }}>{finding.words}</Box>
-        <Box sx={{ fontSize: '0.86rem', color: 'text.secondary' }}>{finding.next}</Box>
+        <Box sx={{ fontSize: '0.98rem', '@media print': { fontSize: '0.84rem' } }}>{finding.words}</Box>
+        <Box sx={{ fontSize: '0.86rem', color: 'text.secondary', '@media print': { fontSize: '0.76rem' } }}>{finding.next}</Box>
       </Box>
       <Button
         component={Link}

@@ -10,6 +10,7 @@ export function StagePath({ study }: { study: Study }) {
     <Box
       component="nav"
       aria-label="Stages"
+      className="no-print"
       sx={{
         flex: { xs: '1 0 100%', md: 1 },
         order: { xs: 1, md: 0 },
