@@ -19,6 +19,7 @@ use App\Http\Requests\PlanAddRequest;
 use App\Http\Requests\PlanDraftRequest;
 use App\Http\Requests\PlanItemRequest;
 use App\Http\Requests\PlanRequest;
+use App\Jobs\PrepareBriefs;
 use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
@@ -48,7 +49,10 @@ final class PlanController extends Controller
     /** Adds pages by their topics or by keywords of theirs, keywords by themselves, or the pages of the shortlist where none are named. */
     public function add(PlanAddRequest $request, Study $study, AddToPlan $add): JsonResponse
     {
-        return new JsonResponse(['added' => $request->added($add, $study->load('domains'))], 201);
+        $added = $request->added($add, $study->load('domains'));
+        PrepareBriefs::dispatchIf($added > 0, $study->id);
+
+        return new JsonResponse(['added' => $added], 201);
     }
 
     public function change(PlanItemRequest $request, Study $study, int $item, ChangePlan $change): JsonResponse
@@ -84,16 +88,15 @@ final class PlanController extends Controller
             'changes' => ['required', 'array', 'max:2000'],
             ...PlanDraftRequest::CHANGES,
         ]);
-        $user = (int) $request->user()?->id;
+        $number = $change->apply(
+            $study->load('domains'),
+            PlanDraftRequest::itemsOf($request),
+            PlanDraftRequest::pagesOf($request),
+            (int) $request->user()?->id,
+        );
+        PrepareBriefs::dispatchIf(PlanDraftRequest::pagesOf($request) !== [], $study->id);
 
-        return new JsonResponse([
-            'change' => $change->apply(
-                $study->load('domains'),
-                PlanDraftRequest::itemsOf($request),
-                PlanDraftRequest::pagesOf($request),
-                $user,
-            ),
-        ]);
+        return new JsonResponse(['change' => $number]);
     }
 
     public function undo(Request $request, Study $study, ChangePlan $change): JsonResponse

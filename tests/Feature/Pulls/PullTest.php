@@ -123,6 +123,25 @@ final class PullTest extends TestCase
         $this->postJson("/api/v1/studies/{$study->slug}/pulls", ['source' => 'nowhere'])->assertStatus(422);
     }
 
+    public function test_what_a_brief_asks_of_the_source_is_asked_when_its_page_is_planned_and_good_for_a_day(): void
+    {
+        $study = $this->apiary();
+        $this->command('reach:pull', ['slug' => $study->slug, '--date' => '2026-10-20']);
+        $this->command('reach:weigh', ['slug' => $study->slug]);
+        $this->actingAs($this->makeEditor($study->refresh()));
+        $at = "/api/v1/studies/{$study->slug}";
+        $topic = $this->getJson("{$at}/opportunities/topics?limit=1")->assertOk()->json('rows.0.topic');
+        $this->postJson("{$at}/plan/items", ['topics' => [$topic]])->assertCreated();
+        $item = DB::table('plan_items')->where('study_id', $study->id)->value('id');
+        // Nobody is asked any more.
+        $this->standIn->stop();
+        $brief = $this->getJson("{$at}/plan/items/{$item}/brief")->assertOk()->json();
+        self::assertNotSame([], $brief['questions']);
+        self::assertNotSame([], $brief['rivals'][0]['headings']);
+        self::assertNotSame([], $brief['page_one']);
+        self::assertNotSame([], $brief['prospects']);
+    }
+
     private function apiary(): Study
     {
         return $this->makeStudy(['hivewright.example'], 'thornfield-apiary.example');
