@@ -420,6 +420,17 @@ for month in range(4):
         r = row_of[name]
         ramp = RAMPS[r[15].replace(' + links', '')]
         planned.append(['%04d-%02d' % ((START + month) // 12, (START + month) % 12 + 1), name, r[1], r[2], r[3], r[15], r[16], r[12], r[11], publish_by(seasonal(name), ramp, START)])
+# What the plan adds on average, month by month: expected gain, by the season, in equal steps until its ramp has passed
+def index(year, month):
+    return year[month % 12] * 12 / sum(year) if sum(year) else 1
+forecast = []
+for month in range(START, START + 10):
+    added = 0
+    for p in planned:
+        since = month - (12 * int(p[0][:4]) + int(p[0][5:]) - 1)
+        if since > 0:
+            added += p[7] * index(seasonal(p[1]), month) * min(1, since / RAMPS[p[5].replace(' + links', '')])
+    forecast.append(added)
 spell = lambda x: 'inf' if x == math.inf else '-inf' if x == -math.inf else x
 told_model = [['rows', model['rows']], ['assumed', model['assumed']], ['effect', book['effect']], ['effect_items', 0]]
 told_model += [['alpha_%d' % c, spell(x)] for c, x in zip(BOUNDS, model['alpha'])]
@@ -427,4 +438,4 @@ told_model += [['beta_' + f, model['beta'].get(f)] for f in ('difficulty', 'auth
 for bound in (3, 10, 20):
     told_model += [['brier_%d' % bound, brier[bound][0]], ['brier_%d_base' % bound, brier[bound][1]]]
 told_model += [['links_a', a], ['links_b', b], ['links_n', len(pairs)], ['comfort', comfort], ['comfort_n', len(shown)]]
-json.dump({'compare': compare, 'weigh': weigh, 'topics': topic, 'pages': pages_weighed, 'plan': planned, 'left_out': left_out, 'model': told_model}, sys.stdout)
+json.dump({'compare': compare, 'weigh': weigh, 'topics': topic, 'pages': pages_weighed, 'plan': planned, 'left_out': left_out, 'forecast': forecast, 'model': told_model}, sys.stdout)

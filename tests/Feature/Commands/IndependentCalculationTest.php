@@ -82,11 +82,25 @@ final class IndependentCalculationTest extends TestCase
         self::assertSameTable($expected['plan'], $this->exported('reach:plan', $study, $planned));
         $told = $this->commandApart('reach:plan', ['slug' => $study->slug, '--format' => 'json', ...$planned])[2];
         self::assertSame($expected['left_out'], $told === '' ? [] : json_decode($told, true, 8, JSON_THROW_ON_ERROR)['left_out']);
+        self::assertEqualsWithDelta($expected['forecast'], $this->forecast($study), 1e-6);
         self::assertSameTable($expected['model'], $this->exported('reach:model', $study));
         $topics = array_column($this->exported('reach:topics', $study), 0, 1);
         ksort($topics, SORT_STRING);
         ksort($expected['topics'], SORT_STRING);
         self::assertSame($expected['topics'], $topics);
+    }
+
+    /** @return list<float> what the same plan adds on average, put on the roadmap as the auto-plan proposes it, month by month */
+    private function forecast(Study $study): array
+    {
+        $this->actingAs($this->makeEditor($study->refresh()));
+        $plan = "/api/v1/studies/{$study->slug}/plan";
+        $this->patchJson($plan, ['start' => '2026-12', 'months' => 4, 'capacity' => 6])->assertOk();
+        $changes = $this->getJson("{$plan}/proposal")->assertOk()->json('changes');
+        self::assertNotSame([], $changes);
+        $this->postJson("{$plan}/apply", ['changes' => $changes])->assertOk();
+
+        return array_column($this->getJson($plan)->assertOk()->json('forecast'), 'mean');
     }
 
     /** @return iterable<string, array{int}> */
