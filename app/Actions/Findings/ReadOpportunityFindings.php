@@ -11,6 +11,7 @@ use GreaterReach\Core\Findings\Finding;
 use GreaterReach\Core\Findings\Opportunities;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Results\PageOne;
 
 /** What could be won in a study, as findings. */
 final class ReadOpportunityFindings
@@ -95,7 +96,7 @@ final class ReadOpportunityFindings
             return null;
         }
         [, $stage, $all, $ours, $best, $number] = $worst;
-        $beyond = $count->weighed("stage={$stage};(own=absent|own>=11);brands=hide;".self::WEIGHED);
+        $beyond = $count->weighed("stage={$stage};(own=absent|own>=".(PageOne::LAST + 1).');brands=hide;'.self::WEIGHED);
 
         return Opportunities::funnel($stage, $all, $ours, $best, $comparison->domains[$number]['entry'], $beyond);
     }
@@ -105,7 +106,7 @@ final class ReadOpportunityFindings
     {
         $columns = ['count(*)'];
         foreach (array_keys($comparison->domains) as $number) {
-            $columns[] = 'count(*) FILTER (WHERE positions['.($number + 1).'] <= 10)';
+            $columns[] = 'count(*) FILTER (WHERE positions['.($number + 1).'] <= '.PageOne::LAST.')';
         }
         $named = array_map(static fn(string $column, int $place): string => "{$column} AS c{$place}", $columns, array_keys($columns));
         $row = (array) $count->rows("stage={$stage};brands=hide")->selectRaw(implode(', ', $named))->sole();
