@@ -84,4 +84,12 @@ final readonly class CtrCurve
 
         return new self($rates);
     }
+
+    /** @return list<float> what each place earns of the first place's clicks, the first place first; 0 for all where that earns none */
+    public function besideFirst(): array
+    {
+        $first = $this->at(1);
+
+        return array_map(static fn(float $rate): float => $first > 0.0 ? $rate / $first : 0.0, $this->rates());
+    }
 }

@@ -82,9 +82,7 @@ final class ReadOurPages
             'keyword', 'topic', 'potential', 'gain', 'expected_gain', 'own_position', 'own_url', 'tactic', 'page_conflict',
             DB::raw('('.ListedRows::condition($study->rulebook()->fitGate()).') AS is_open'),
         ]);
-        $rates = $comparison->models()?->curve->rates() ?? [];
-        $first = $rates[0] ?? 0.0;
-        $shares = array_map(static fn(float $rate): string => Figures::exact($first > 0.0 ? $rate / $first : 0.0), $rates);
+        $shares = array_map(Figures::exact(...), $comparison->models()?->curve->besideFirst() ?? []);
         $striking = self::striking($study->rulebook()->weighing()->striking);
 
         /** @var list<PageRow> */

@@ -149,8 +149,7 @@ final class WeighTopics
         if ($snapshot === null) {
             return;
         }
-        $first = $curve->at(1);
-        $shares = array_map(static fn(float $rate): float => $first > 0.0 ? $rate / $first : 0.0, $curve->rates());
+        $shares = $curve->besideFirst();
         $decimals = self::DECIMALS;
         $near = TacticRule::OWN_PAGE_WITHIN;
         $wanted = $named === null ? '' : 'AND r.topic IN (SELECT json_array_elements_text(?::json))';

@@ -68,9 +68,7 @@ final readonly class ReadMarketFindings
             return null;
         }
         $show = 'movement=slipped;'.self::WORTH.';'.self::KEPT;
-        $rates = $comparison->models()?->curve->rates() ?? [];
-        $first = $rates[0] ?? 0.0;
-        $shares = array_map(static fn(float $rate): string => Figures::exact($first > 0.0 ? $rate / $first : 0.0), $rates);
+        $shares = array_map(Figures::exact(...), $comparison->models()?->curve->besideFirst() ?? []);
         $lost = $count->rows($show)->selectRaw(
             'coalesce(sum(potential * ((?::float8[])[previous[1]] - (?::float8[])[own_position])), 0) AS lost',
             array_fill(0, 2, '{'.implode(',', $shares).'}'),

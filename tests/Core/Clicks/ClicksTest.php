@@ -14,6 +14,15 @@ use PHPUnit\Framework\TestCase;
 final class ClicksTest extends TestCase
 {
     /** Values of Chitika Insights 2013 and of Pass, Chowdhury and Torgeson 2006, both from memory. */
+    public function test_places_are_told_beside_the_first(): void
+    {
+        $curve = CtrCurve::default();
+        $beside = $curve->besideFirst();
+        self::assertSame(1.0, $beside[0]);
+        self::assertEqualsWithDelta($curve->at(7) / $curve->at(1), $beside[6], 1e-15);
+        self::assertCount(\count($curve->rates()), $beside);
+    }
+
     public function test_the_curves_have_the_published_values_and_the_stated_tails(): void
     {
         self::assertSame([.325, .114, .024, .004], array_map(CtrCurve::default()->at(...), [1, 3, 10, 15]));
