@@ -26,6 +26,12 @@ final class Calendar
         return sprintf('%04d-%02d-01', intdiv($number, 12), 1 + $number % 12);
     }
 
+    /** @return int of a month of the market, 0 for January */
+    public static function inYear(int $month): int
+    {
+        return (self::FIRST + $month) % 12;
+    }
+
     /** @return list<string> days that have a snapshot, the newest first */
     public static function days(string $today): array
     {

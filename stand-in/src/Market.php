@@ -6,64 +6,32 @@ namespace StandIn;
 
 /**
  * A small made-up market, the same for the same seed: demand by subject and season, pages with quality, domains with
- * authority, and positions drawn from them with noise and drift from month to month.
+ * authority, and positions drawn from them with noise and movement from month to month.
  */
 final class Market
 {
-    private const VOLUME_STEPS = [
-        0,
-        10,
-        20,
-        30,
-        40,
-        50,
-        70,
-        90,
-        110,
-        140,
-        170,
-        210,
-        260,
-        320,
-        390,
-        480,
-        590,
-        720,
-        880,
-        1000,
-        1300,
-        1600,
-        1900,
-        2400,
-        2900,
-        3600,
-        4400,
-        5400,
-        6600,
-        8100,
-        9900,
-        12100,
-        14800,
-        18100,
-        22200,
-        27100,
-        33100,
-    ];
-    private const BRAND_PATTERNS = [
-        '%s' => 900,
-        '%s hives' => 140,
-        '%s voucher' => 90,
-        '%s delivery' => 40,
-        '%s reviews' => 110,
-        '%s shop' => 70,
-        '%s contact' => 30,
-    ];
-    private const FILL_SHARE = 0.82;
+    public const OURS = 'thornfield-apiary.example';
+
+    /** Place, as a natural logarithm, of a page of no particular strength of a domain of authority 40 at a difficulty of 36. */
+    private const PLACE = 5.25;
+    private const PER_DIFFICULTY = .022;
+    private const PER_AUTHORITY = .034;
+
+    /** How much better a page serves one of its keywords than another, and how a place jitters from month to month. */
+    private const FIT = .75;
+    private const JITTER = .1;
+    private const SERVES_SHARE = .9;
+    private const LAST_PLACE = 100;
+
+    /** A brand's own page leads; a quarter of the others stand somewhere below it. */
+    private const BRAND_RIVAL_SHARE = .25;
 
     private readonly Noise $noise;
 
     /** @var list<MarketKeyword> */
     private array $keywords = [];
+    private ?WorkedPages $worked = null;
+    private ?PageStrength $strength = null;
 
     /** @param list<string> $subjects of the vocabulary; empty takes all */
     public function __construct(int $seed = 2026, private readonly array $subjects = [])
@@ -75,23 +43,91 @@ final class Market
     public static function domains(): array
     {
         return [
-            new MarketDomain('thornfield-apiary.example', 'thornfield apiary', 38, .72, .004, 'hives suits courses', 412),
-            new MarketDomain('hivewright.example', 'hivewright', 41, .78, .000, 'hives smokers extraction', 530),
-            new MarketDomain('meadowcomb.example', 'meadowcomb', 36, .66, .006, 'honey feeding queens', 388),
-            new MarketDomain('skepandsmoker.example', 'skep and smoker', 43, .70, -.006, 'smokers suits health', 610),
-            new MarketDomain('first-swarm.example', 'first swarm', 14, .34, .045, 'bees courses', 37),
-            new MarketDomain('gardenalmanac.example', 'garden almanac', 78, .62, .000, 'garden honey courses health', 18400),
+            new MarketDomain(
+                self::OURS,
+                'thornfield apiary',
+                38,
+                .8,
+                .004,
+                ['hives' => .3, 'courses' => .4, 'extraction' => -.6, 'queens' => -.5],
+                412,
+            ),
+            new MarketDomain(
+                'hivewright.example',
+                'hivewright',
+                41,
+                .84,
+                .0,
+                ['extraction' => 1.5, 'hives' => .5, 'suits' => .4, 'health' => -.5],
+                530,
+            ),
+            new MarketDomain(
+                'meadowcomb.example',
+                'meadowcomb',
+                36,
+                .72,
+                .006,
+                ['queens' => 1.5, 'bees' => .7, 'honey' => .5, 'suits' => -.5],
+                388,
+            ),
+            new MarketDomain(
+                'skepandsmoker.example',
+                'skep and smoker',
+                43,
+                .76,
+                -.006,
+                ['smokers' => 1.1, 'suits' => .5, 'courses' => -.6],
+                610,
+            ),
+            new MarketDomain('first-swarm.example', 'first swarm', 14, .36, .04, ['bees' => .5, 'courses' => .4], 37),
+            new MarketDomain(
+                'gardenalmanac.example',
+                'garden almanac',
+                78,
+                .92,
+                .0,
+                ['garden' => .9, 'honey' => .3, 'extraction' => -.9],
+                18400,
+                0,
+                .3,
+            ),
+            new MarketDomain('combandclover.example', 'comb and clover', 24, .4, .12, ['honey' => .8, 'garden' => .3], 61, 5),
         ];
+    }
+
+    public static function ours(): MarketDomain
+    {
+        return self::domains()[0];
     }
 
     /** @return list<MarketKeyword> */
     public function keywords(): array
     {
         if ($this->keywords === []) {
-            $this->makeKeywords();
+            $subjects = $this->subjects === [] ? array_keys(Vocabulary::SUBJECTS) : $this->subjects;
+            $this->keywords = (new KeywordMaker($this->noise))->make($subjects, self::domains());
         }
 
         return $this->keywords;
+    }
+
+    /** What is done for our pages, and when. */
+    public function worked(): WorkedPages
+    {
+        if ($this->worked === null) {
+            $atFirst = new PageStrength($this->noise);
+            $this->worked = WorkedPages::choose(
+                $this->keywords(),
+                self::OURS,
+                fn(MarketKeyword $keyword): ?float => $this->hasPage(self::ours(), $keyword, 0, null)
+                    ? $this->placeBy($atFirst, self::ours(), $keyword, 0)
+                    : null,
+                fn(MarketKeyword $keyword): bool => $this->hasPage(self::ours(), $keyword, 0, null),
+                $this->noise,
+            );
+        }
+
+        return $this->worked;
     }
 
     /**
@@ -103,7 +139,7 @@ final class Market
     {
         $places = [];
         foreach (self::domains() as $domain) {
-            $place = $this->place($domain, $keyword, $month);
+            $place = $month < $domain->since ? null : $this->place($domain, $keyword, $month);
             if ($place !== null) {
                 $places[$domain->host] = $place;
             }
@@ -116,7 +152,7 @@ final class Market
             $ranked[$host] = ['position' => $last, 'url' => self::url($host, $keyword)];
         }
 
-        return $ranked;
+        return array_filter($ranked, static fn(array $at): bool => $at['position'] <= self::LAST_PLACE);
     }
 
     public static function url(string $host, MarketKeyword $keyword): string
@@ -139,122 +175,52 @@ final class Market
     private function place(MarketDomain $domain, MarketKeyword $keyword, int $month): ?float
     {
         if ($keyword->brandOf !== '') {
-            return $keyword->brandOf === $domain->host
-                ? 1
-                : ($this->noise->uniform("brand {$domain->host} {$keyword->text}") < 0.25
-                    ? 6 + 30 * $this->noise->uniform("b {$domain->host} {$keyword->text}")
-                    : null);
+            return $this->placeForBrand($domain, $keyword);
         }
-        $page = "{$domain->host} {$keyword->thing} {$keyword->page}";
+        $this->strength ??= new PageStrength($this->noise, $this->worked());
+        $page = "{$domain->host} {$keyword->pageKey()}";
         if (
-            $this->noise->uniform("has {$page}") > $this->coverage($domain, $keyword) ||
-            $this->noise->uniform("serves {$page} {$keyword->text}") > 0.82
+            ! $this->hasPage($domain, $keyword, $month, $this->worked()) ||
+            $this->noise->uniform("serves {$page} {$keyword->text}") > self::SERVES_SHARE
         ) {
             return null;
         }
-        $strength =
-            0.028 * ($domain->authority - 40) +
-            (str_contains($domain->specialities, $keyword->subject) ? 0.55 : 0) +
-            0.6 * $this->noise->normal("quality {$page}") +
-            $domain->growth * $month +
-            $this->drift($page, $month) +
-            0.35 * $this->noise->normal("fit {$domain->host} {$keyword->text}") +
-            0.12 * $this->noise->normal("jitter {$domain->host} {$keyword->text} {$month}");
-        $place = exp(log(4.5) + (2.6 * $keyword->difficulty) / 100 - $strength * 1.05 + 0.55);
+        $place = $this->placeBy($this->strength, $domain, $keyword, $month);
 
-        return $place > 130 ? null : max(1.0, $place);
+        return $place > self::LAST_PLACE ? null : max(1.0, $place);
     }
 
-    /** A page's quality wanders: now and then it is reworked, or neglected. */
-    private function drift(string $page, int $month): float
+    private function placeForBrand(MarketDomain $domain, MarketKeyword $keyword): ?float
     {
-        $drift = 0.0;
-        for ($step = 1; $step <= $month; ++$step) {
-            $drift += .06 * $this->noise->normal("drift {$page} {$step}");
-            $event = $this->noise->uniform("event {$page} {$step}");
-            $drift += $event < .015 ? .8 : ($event > .985 ? -.8 : 0);
+        if ($keyword->brandOf === $domain->host) {
+            return 1.0;
         }
 
-        return $drift;
+        return $this->noise->uniform("brand {$domain->host} {$keyword->text}") < self::BRAND_RIVAL_SHARE
+            ? 6 + 30 * $this->noise->uniform("b {$domain->host} {$keyword->text}")
+            : null;
     }
 
-    private function coverage(MarketDomain $domain, MarketKeyword $keyword): float
+    private function placeBy(PageStrength $strength, MarketDomain $domain, MarketKeyword $keyword, int $month): float
     {
-        $bonus = str_contains($domain->specialities, $keyword->subject) ? .2 : 0;
-        $leaning = $domain->host === 'gardenalmanac.example' && $keyword->page === 'shop' ? -.3 : 0;
-
-        return $domain->coverage + $bonus + $leaning;
-    }
-
-    private function makeKeywords(): void
-    {
-        foreach ($this->subjects === [] ? array_keys(Vocabulary::SUBJECTS) : $this->subjects as $subject) {
-            foreach (Vocabulary::SUBJECTS[$subject]['things'] as $place => $thing) {
-                foreach (array_keys(Vocabulary::PATTERNS) as $pattern) {
-                    if ($pattern === '%s' || $this->noise->uniform("is searched {$thing} {$pattern}") < self::FILL_SHARE) {
-                        $this->keywords[] = $this->makeKeyword($subject, $thing, $place, $pattern);
-                    }
-                }
-            }
-        }
-        foreach (self::domains() as $domain) {
-            foreach (self::BRAND_PATTERNS as $pattern => $volume) {
-                $this->keywords[] = new MarketKeyword(
-                    sprintf($pattern, $domain->name),
-                    'brand',
-                    $domain->name,
-                    'shop',
-                    self::step(($volume * $domain->authority) / 40),
-                    self::months(self::step(($volume * $domain->authority) / 40), 6, 0.1),
-                    8 + $domain->authority / 5,
-                    0.4,
-                    0.3,
-                    $domain->host,
-                );
-            }
-        }
-    }
-
-    private function makeKeyword(string $subject, string $thing, int $place, string $pattern): MarketKeyword
-    {
-        [$share, $page, $harder, $costly] = Vocabulary::PATTERNS[$pattern];
-        $about = Vocabulary::SUBJECTS[$subject];
-        $text = sprintf($pattern, $thing);
-        $demand = 5200 * $about['weight'] / ($place + 1.6) ** .75 * exp(.5 * $this->noise->normal("demand {$thing}"));
-        $volume = self::step($demand * $share * exp(.55 * $this->noise->normal("demand {$text}")));
-        $difficulty = 9 + 5.2 * log(1 + $volume / 12) + $harder + 6 * $this->noise->normal("difficulty {$text}");
-        $cpc = round(max(.05, .55 * $costly * exp(.35 * $this->noise->normal("cpc {$text}"))), 2);
-        $hasCpc = $volume >= 20 && $this->noise->uniform("has cpc {$text}") < .85;
-
-        return new MarketKeyword(
-            $text,
-            $subject,
-            $thing,
-            $page,
-            $volume,
-            self::months($volume, $about['peak'], $about['swing']),
-            round(min(96, max(1, $difficulty)), 1),
-            $hasCpc ? $cpc : null,
-            round(min(1, max(0, .5 * $costly + .2 * $this->noise->normal("competition {$text}"))), 2),
+        return exp(
+            self::PLACE
+            + self::PER_DIFFICULTY * ($keyword->difficulty - 36)
+            - self::PER_AUTHORITY * ($domain->authority - 40)
+            - $strength->of($domain, $keyword, $month)
+            - self::FIT * $this->noise->normal("fit {$domain->host} {$keyword->text}")
+            - self::JITTER * $this->noise->normal("jitter {$domain->host} {$keyword->text} {$month}"),
         );
     }
 
-    private static function step(float $volume): int
+    private function hasPage(MarketDomain $domain, MarketKeyword $keyword, int $month, ?WorkedPages $worked): bool
     {
-        $best = 0;
-        foreach (self::VOLUME_STEPS as $step) {
-            $best = $step <= $volume ? $step : $best;
+        $page = "{$domain->host} {$keyword->pageKey()}";
+        $coverage = $domain->coverage + .15 * $domain->strengthIn($keyword->subject);
+        if ($keyword->page === 'shop') {
+            $coverage *= 1 - $domain->withoutShop;
         }
 
-        return $best;
-    }
-
-    /** @return list<int> */
-    private static function months(int $volume, int $peak, float $swing): array
-    {
-        return array_map(
-            static fn(int $month): int => (int) round($volume * (1 + $swing * cos((2 * M_PI * ($month - $peak)) / 12))),
-            range(1, 12),
-        );
+        return $worked?->isThere($domain->host, $keyword->pageKey(), $month) ?? $this->noise->uniform("has {$page}") <= $coverage;
     }
 }

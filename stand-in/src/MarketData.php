@@ -13,10 +13,19 @@ namespace StandIn;
 final class MarketData
 {
     private const SEED = 2026;
+    private const PAGE_ONE = 10;
     private const LINKING_SITES = 240;
     private const LINKING_NAMES = ['skep-society', 'allotment-notes', 'village-hall', 'meadow-diary', 'orchard-club'];
 
+    /** Places below are not measured. */
+    private const MEASURED_UP_TO = 40;
+
+    /** Clicks that a dull title leaves. */
+    private const DULL_SHARE = .45;
+
     private readonly Market $market;
+    private readonly Noise $noise;
+    private readonly Neighbours $neighbours;
 
     /** @var array<string, MarketKeyword> */
     private array $byText = [];
@@ -28,6 +37,8 @@ final class MarketData
         private readonly int $seed = self::SEED,
     ) {
         $this->market = new Market($seed, $subjects);
+        $this->noise = new Noise($seed);
+        $this->neighbours = new Neighbours($this->noise);
         foreach ($store->keywords($this->seed.implode('-', $subjects), $this->market->keywords(...)) as $keyword) {
             $this->byText[$keyword->text] = $keyword;
         }
@@ -54,7 +65,7 @@ final class MarketData
                 continue;
             }
             $keyword = $this->byText[$text];
-            $features = $this->features($keyword);
+            $features = implode('; ', $this->features($keyword));
             $rows[] = [
                 'keyword' => $keyword->text,
                 'position' => $ranking['position'],
@@ -105,7 +116,7 @@ final class MarketData
                 $rows[] = [
                     'keyword' => $keyword->text,
                     'volume' => $keyword->volume,
-                    'difficulty' => $keyword->difficulty,
+                    'difficulty' => $keyword->isRated ? $keyword->difficulty : null,
                     'cpc' => $keyword->cpc,
                     'advertiser_competition' => $keyword->advertiserCompetition,
                     ...$months,
@@ -133,27 +144,45 @@ final class MarketData
         return $rows;
     }
 
-    /** @return list<Row> query, page, clicks, impressions, position: what our own measuring would show */
+    /**
+     * What our own measuring would show: searches by season, clicks drawn from the hidden curve, fewer where a feature of the results page
+     * answers or where our title says little.
+     *
+     * @return list<Row> query, page, clicks, impressions, position
+     */
     public function performance(string $host, int $month): array
     {
         $rows = [];
         foreach ($this->month($month) as $text => $places) {
             $ranking = $places[$host] ?? null;
             $keyword = $this->byText[$text];
-            if ($ranking !== null && $ranking['position'] <= 40 && $keyword->volume > 0) {
-                $seen = (int) round($keyword->volume * ($ranking['position'] <= 10 ? 0.95 : 0.3));
-                $rate = Market::hiddenCtr($ranking['position']) * (crc32($keyword->thing) % 9 === 0 ? 0.45 : 1);
+            if ($ranking !== null && $ranking['position'] <= self::MEASURED_UP_TO) {
+                $searches = $keyword->monthly[Calendar::inYear($month)];
+                $seen = (int) round($searches * ($ranking['position'] <= 10 ? .95 : .3));
+                $rate = Market::hiddenCtr($ranking['position']) * Features::shareLeft($this->features($keyword)) * (
+                    PageText::isDull($host, $keyword) ? self::DULL_SHARE : 1
+                );
+                $deviation = sqrt($seen * $rate * (1 - $rate)) * $this->noise->normal("clicks {$text} {$month}");
                 $rows[] = [
                     'query' => $keyword->text,
                     'page' => $ranking['url'],
-                    'clicks' => min($seen, (int) round($seen * $rate)),
+                    'clicks' => max(0, min($seen, (int) round($seen * $rate + $deviation))),
                     'impressions' => $seen,
-                    'position' => round($ranking['position'] + ((crc32($keyword->text) % 9) - 4) / 10, 1),
+                    'position' => round(max(1, $ranking['position'] + ((crc32($keyword->text) % 9) - 4) / 10), 1),
                 ];
             }
         }
 
         return $rows;
+    }
+
+    /** @return list<Row> month, kind, page, keyword, url: what was published of ours up to a month, the earliest first */
+    public function publications(string $host, int $month): array
+    {
+        return $host !== Market::OURS ? [] : array_map(
+            static fn(array $work): array => ['day' => Calendar::day($work['month']), ...array_diff_key($work, ['month' => 0])],
+            $this->market->worked()->upTo($month),
+        );
     }
 
     /**
@@ -209,7 +238,7 @@ final class MarketData
                 static fn(MarketKeyword $keyword): array => [
                     'keyword' => $keyword->text,
                     'volume' => $keyword->volume,
-                    'difficulty' => $keyword->difficulty,
+                    'difficulty' => $keyword->isRated ? $keyword->difficulty : null,
                     'is_question' => (int) preg_match('/^(how|what|why|when|which|who|where)\b/', $keyword->text),
                 ],
                 $found,
@@ -295,31 +324,44 @@ final class MarketData
     /** @return list<Row> */
     private function pageOne(MarketKeyword $keyword, int $month): array
     {
-        $ranked = [];
+        $others = $this->neighbours->of($keyword, self::PAGE_ONE);
         foreach ($this->month($month)[$keyword->text] as $host => $at) {
-            $ranked[$at['position']] = [$host, $at['url']];
-        }
-        $rows = [];
-        for ($position = 1; $position <= 10; ++$position) {
-            $number = 1 + (crc32($keyword->thing.$position) % 60);
-            [$host, $url] = $ranked[$position] ?? [
-                "hedgerow-{$number}.example",
-                "https://hedgerow-{$number}.example/".self::slug($keyword->thing),
-            ];
-            $authority = $this->domain($host)->authority ?? 8 + $number;
-            $links = (int) round(max(0, exp(0.055 * $keyword->difficulty) * (0.4 + (crc32($url.$keyword->text) % 100) / 70) - 1));
-            $rows[] = [
-                'keyword' => $keyword->text,
-                'position' => $position,
-                'url' => $url,
-                'authority' => $authority,
-                'page_strength' => min(100, (int) round(0.45 * $authority + 6 * log(1 + $links))),
-                'referring_domains' => $links,
-                'title' => ucfirst($keyword->thing),
-            ];
+            if ($at['position'] <= self::PAGE_ONE) {
+                array_splice($others, $at['position'] - 1, 0, [[
+                    'host' => $host,
+                    'url' => $at['url'],
+                    'authority' => (int) ($this->domain($host)->authority ?? 0),
+                    'title' => PageText::title($host, $keyword),
+                ]]);
+            }
         }
 
-        return $rows;
+        return array_map(
+            static fn(array $result, int $place): array => self::result($keyword, $result, $place + 1),
+            \array_slice($others, 0, self::PAGE_ONE),
+            range(0, self::PAGE_ONE - 1),
+        );
+    }
+
+    /**
+     * @param array{host: string, url: string, authority: int, title: string} $result
+     *
+     * @return Row
+     */
+    private static function result(MarketKeyword $keyword, array $result, int $position): array
+    {
+        $draw = crc32($result['url'].$keyword->text) % 100;
+        $links = (int) round(max(0, exp(.05 * $keyword->difficulty + .012 * $result['authority']) * (.3 + $draw / 70) - 1.2));
+
+        return [
+            'keyword' => $keyword->text,
+            'position' => $position,
+            'url' => $result['url'],
+            'authority' => $result['authority'],
+            'page_strength' => min(100, (int) round(.45 * $result['authority'] + 6 * log(1 + $links))),
+            'referring_domains' => $links,
+            'title' => $result['title'],
+        ];
     }
 
     /** Some things are served by two pages of one site, which then stand in each other's way. */
@@ -328,17 +370,10 @@ final class MarketData
         return $keyword->brandOf === '' && crc32($host.$keyword->thing) % 11 === 0 && crc32($host.$keyword->text) % 3 === 0;
     }
 
-    private function features(MarketKeyword $keyword): string
+    /** @return list<string> */
+    private function features(MarketKeyword $keyword): array
     {
-        $draw = crc32('features '.$keyword->text);
-        $features = array_filter([
-            'questions' => $keyword->page === 'guide' && $draw % 3 === 0,
-            'pictures' => $draw % 5 === 0,
-            'map' => str_contains($keyword->text, 'near me'),
-            'products' => $keyword->page === 'shop' && $draw % 4 === 0,
-        ]);
-
-        return implode(', ', array_keys($features));
+        return Features::of($keyword, $this->noise);
     }
 
     private static function slug(string $thing): string

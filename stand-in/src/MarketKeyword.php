@@ -21,6 +21,14 @@ final readonly class MarketKeyword
         public float $advertiserCompetition,
         /** Host whose brand it names, or empty. */
         public string $brandOf = '',
+        /** Whether a provider has worked out how hard it is; it has not for a few of the rarest. */
+        public bool $isRated = true,
     ) {
+    }
+
+    /** What tells its page from the other pages of a domain. */
+    public function pageKey(): string
+    {
+        return $this->thing.' '.$this->page;
     }
 }

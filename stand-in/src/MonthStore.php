@@ -69,7 +69,7 @@ final readonly class MonthStore
                     '',
                     array_map(
                         static fn(string $path): string => (string) hash_file('xxh64', $path),
-                        glob(__DIR__.'/{Market,MarketKeyword,Vocabulary,Noise}.php', GLOB_BRACE) ?: [],
+                        glob(__DIR__.'/{Market,MarketDomain,MarketKeyword,KeywordMaker,PageStrength,WorkedPages,Vocabulary,Noise}.php', GLOB_BRACE) ?: [],
                     ),
                 ),
             ),

@@ -15,6 +15,22 @@ final class PageText
         'Clean every %s with washing soda after the last inspection, and let it dry in the sun.',
     ];
 
+    /** Some pages bear a title that says nothing to a searcher. */
+    public static function isDull(string $host, MarketKeyword $keyword): bool
+    {
+        return $keyword->brandOf === '' && crc32("dull {$host} {$keyword->pageKey()}") % 9 === 0;
+    }
+
+    public static function title(string $host, MarketKeyword $keyword): string
+    {
+        $thing = ucfirst($keyword->thing);
+        if (self::isDull($host, $keyword)) {
+            return ($keyword->page === 'shop' ? 'Item ' : 'Article ').crc32($keyword->pageKey()) % 9000;
+        }
+
+        return $keyword->page === 'shop' || $keyword->brandOf !== '' ? $thing : $thing.': a guide for beekeepers';
+    }
+
     /** @param list<MarketKeyword> $siblings keywords about the same thing */
     public static function html(MarketDomain $domain, MarketKeyword $keyword, array $siblings): string
     {
@@ -35,13 +51,14 @@ final class PageText
             "\n",
             array_map(static fn(MarketKeyword $sibling): string => self::section($sibling, $keyword->thing), $headings),
         );
-        $title = ucfirst($thing);
+        $heading = ucfirst($thing);
+        $title = htmlspecialchars(self::title($domain->host, $keyword), ENT_QUOTES | ENT_HTML5);
 
         return <<<HTML
             <!doctype html>
             <html lang="en"><head><meta charset="utf-8"><title>{$title} — {$name}</title></head>
             <body><nav><a href="/">{$name}</a> <a href="/basket">Basket</a></nav>
-            <main><h1>{$title}</h1>
+            <main><h1>{$heading}</h1>
             {$sections}
             </main><footer>© {$name}. All prices include delivery.</footer></body></html>
             HTML;

@@ -12,6 +12,8 @@ use Illuminate\Support\Str;
 /** Gives the people of the demo their accounts, each with a password made at random and told once. */
 final class InvitePeople
 {
+    public const EDITOR = 'editor@thornfield-apiary.example';
+    public const ADMINISTRATOR = 'admin@thornfield-apiary.example';
     private const PASSWORD_LENGTH = 12;
 
     /** The password that earlier versions gave to everybody and printed in public. */
@@ -19,9 +21,9 @@ final class InvitePeople
 
     /** Name → email, role in the demo study, administrator or not. */
     private const PEOPLE = [
-        'Edda Quill' => ['editor@thornfield-apiary.example', 'editor', false],
+        'Edda Quill' => [self::EDITOR, 'editor', false],
         'Rowan Sedge' => ['reader@thornfield-apiary.example', 'reader', false],
-        'Avis Thorne' => ['admin@thornfield-apiary.example', 'editor', true],
+        'Avis Thorne' => [self::ADMINISTRATOR, 'editor', true],
     ];
 
     /** @return array<string, string> address → password, of those who have a new one */

@@ -10,8 +10,12 @@ use App\Actions\Pulls\PullOrder;
 use App\Actions\Pulls\PullStudy;
 use App\Actions\Studies\SaveStudy;
 use App\Actions\Studies\StudyDraft;
+use App\Models\PlanItem;
 use App\Models\Study;
+use App\Support\Sources\PublishingRecord;
+use App\Support\Sources\RankingSource;
 use App\Support\Sources\SourceProblem;
+use App\Support\Sources\Sources;
 use Illuminate\Support\Sleep;
 
 /** Makes the demo study, pulled from the stand-in as any study is pulled from its source. */
@@ -28,6 +32,12 @@ final readonly class LoadDemo
         'gardenalmanac.example',
     ];
 
+    /** Sentences that its people have kept: name → sentence. */
+    private const LENSES = [
+        'Spring, within reach' => 'own>=4;own<=20;volume>=100;chance>=0.2;brands=hide',
+        'Queen rearing that we lack' => 'standing=gap;text=queen;brands=hide',
+    ];
+
     /** How often a pull that breaks off is taken up again, and after how many seconds. */
     private const TRIES = 5;
     private const PAUSE = 5;
@@ -37,13 +47,19 @@ final readonly class LoadDemo
         private InvitePeople $people,
         private PullStudy $pull,
         private EnsureComparison $ensure,
+        private Sources $sources,
+        private FinishPages $finish,
+        private PlanAhead $plan,
+        private DecideInDemo $decide,
     ) {
     }
 
-    /** Whether all of it is there. */
+    /** Whether all of it is there. One that an earlier version made, without work and without lenses, stays as it is. */
     public function isWhole(): bool
     {
-        return Study::query()->where('slug', self::SLUG)->whereNotNull('comparison_id')->exists();
+        $study = Study::query()->where('slug', self::SLUG)->whereNotNull('comparison_id')->first();
+
+        return $study !== null && ($study->lenses()->doesntExist() || DecideInDemo::isDone($study));
     }
 
     /**
@@ -58,11 +74,37 @@ final readonly class LoadDemo
             new StudyDraft(self::SLUG, 'Thornfield Apiary', self::DOMAIN, self::COMPETITORS, 'GB', 'en', 'desktop'),
         );
         $meet($this->people->execute($study));
-        $this->pull($study->load('domains'), $source, $tell);
-        $tell('comparing and weighing', 1, 1);
-        $this->ensure->execute(ComparisonOrder::shownBy($study->refresh()));
+        foreach (self::LENSES as $name => $show) {
+            $study->lenses()->firstOrCreate(['name' => $name], ['show' => $show, 'user_id' => DemoPeople::find()->editor->id]);
+        }
+        if ($study->comparison_id === null) {
+            $this->pull($study->load('domains'), $source, $tell);
+        }
+        $this->work($study, $this->sources->get($source), $tell);
 
         return $study;
+    }
+
+    /**
+     * What people have done with it: each part is left out where it is there already.
+     *
+     * @param \Closure(string, int, int): void $tell
+     */
+    private function work(Study $study, RankingSource $source, \Closure $tell): void
+    {
+        $people = DemoPeople::find();
+        if ($source instanceof PublishingRecord) {
+            $tell('comparing as of earlier months, for what was finished since', 1, 3);
+            $this->finish->execute($study->refresh()->load('domains'), $source, $people);
+        }
+        $tell('comparing and weighing', 2, 3);
+        $comparison = $this->ensure->execute(ComparisonOrder::shownBy($study->refresh()));
+        $study->refresh()->load('domains');
+        $tell('deciding and planning', 3, 3);
+        if (PlanItem::of($study)->where('status', '!=', 'done')->doesntExist()) {
+            $this->plan->execute($study, $comparison, $people);
+        }
+        $this->decide->execute($study, $comparison, $people);
     }
 
     /**

@@ -117,13 +117,10 @@ final readonly class PullStudy
         $parts[] = new PullPart('keywords', ImportKind::Keywords, $order->source.': figures about keywords', $days[0]);
         $parts[] = new PullPart('results', ImportKind::Results, $order->source.': page one', $days[0]);
         if ($order->domain === null || $order->domain->role === Domain::OWN) {
-            $parts[] = new PullPart(
-                'performance',
-                ImportKind::Performance,
-                $order->source.': our performance',
-                $days[0],
-                $order->domains()[0],
-            );
+            foreach (array_reverse($days) as $day) {
+                $title = $order->source.': our performance';
+                $parts[] = new PullPart("performance-{$day}", ImportKind::Performance, $title, $day, $order->domains()[0]);
+            }
         }
 
         return $parts;

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Actions\Demo\InvitePeople;
 use App\Actions\Demo\LoadDemo;
+use App\Jobs\PrepareBriefs;
 use App\Models\Study;
 
 final class DemoCommand extends ReachCommand
@@ -26,7 +27,7 @@ final class DemoCommand extends ReachCommand
             return self::SUCCESS;
         }
         $this->line('Loading the demo study from its source; this takes about a minute.');
-        $demo->execute($this->text('source'), $this->stages(), $this->meet(...));
+        PrepareBriefs::dispatch($demo->execute($this->text('source'), $this->stages(), $this->meet(...))->id);
         $this->line('The demo study is ready.');
 
         return self::SUCCESS;

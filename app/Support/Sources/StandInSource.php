@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Sleep;
 
 /** The simulated provider that ships with the application, asked over HTTP as a real one would be. */
-final class StandInSource implements RankingSource
+final class StandInSource implements RankingSource, PublishingRecord
 {
     private const NAME = 'stand-in';
     private const TRIES = 5;
@@ -97,6 +97,15 @@ final class StandInSource implements RankingSource
             'authority' => $row['authority'] === null ? null : (float) $row['authority'],
             'referring_domains' => $row['referring_domains'] === null ? null : (int) $row['referring_domains'],
         ], $this->rows($answer));
+    }
+
+    public function publications(string $host, string $day): array
+    {
+        return array_map(static fn(array $row): array => [
+            'day' => (string) $row['day'],
+            'keyword' => (string) $row['keyword'],
+            'url' => (string) $row['url'],
+        ], $this->pageOf("domains/{$host}/publications", ['date' => $day])->rows);
     }
 
     public function page(string $url): ?string
