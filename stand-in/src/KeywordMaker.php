@@ -136,12 +136,9 @@ final readonly class KeywordMaker
 
     private static function step(float $volume): int
     {
-        $best = self::STEPS[0];
-        foreach (self::STEPS as $step) {
-            $best = $step <= $volume ? $step : $best;
-        }
+        $fitting = array_filter(self::STEPS, static fn(int $step): bool => $step <= $volume);
 
-        return $best;
+        return $fitting === [] ? self::STEPS[0] : max($fitting);
     }
 
     /** @return list<int> */

@@ -13,12 +13,12 @@ final class Market
     public const OURS = 'thornfield-apiary.example';
 
     /** Place, as a natural logarithm, of a page of no particular strength of a domain of authority 40 at a difficulty of 36. */
-    private const PLACE = 5.25;
+    private const PLACE = 4.5;
     private const PER_DIFFICULTY = .022;
     private const PER_AUTHORITY = .034;
 
     /** How much better a page serves one of its keywords than another, and how a place jitters from month to month. */
-    private const FIT = .75;
+    private const FIT = .4;
     private const JITTER = .1;
     private const SERVES_SHARE = .9;
     private const LAST_PLACE = 100;
@@ -34,7 +34,7 @@ final class Market
     private ?PageStrength $strength = null;
 
     /** @param list<string> $subjects of the vocabulary; empty takes all */
-    public function __construct(int $seed = 2026, private readonly array $subjects = [])
+    public function __construct(int $seed = 2056, private readonly array $subjects = [])
     {
         $this->noise = new Noise($seed);
     }
@@ -89,9 +89,9 @@ final class Market
                 ['garden' => .9, 'honey' => .3, 'extraction' => -.9],
                 18400,
                 0,
-                .3,
+                .12,
             ),
-            new MarketDomain('combandclover.example', 'comb and clover', 24, .4, .12, ['honey' => .8, 'garden' => .3], 61, 5),
+            new MarketDomain('combandclover.example', 'comb and clover', 24, .4, .07, ['honey' => .6, 'garden' => .3], 61, 5),
         ];
     }
 
@@ -119,9 +119,7 @@ final class Market
             $this->worked = WorkedPages::choose(
                 $this->keywords(),
                 self::OURS,
-                fn(MarketKeyword $keyword): ?float => $this->hasPage(self::ours(), $keyword, 0, null)
-                    ? $this->placeBy($atFirst, self::ours(), $keyword, 0)
-                    : null,
+                fn(MarketKeyword $keyword): float => $this->placeBy($atFirst, self::ours(), $keyword, 0),
                 fn(MarketKeyword $keyword): bool => $this->hasPage(self::ours(), $keyword, 0, null),
                 $this->noise,
             );

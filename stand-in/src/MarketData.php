@@ -12,7 +12,7 @@ namespace StandIn;
  */
 final class MarketData
 {
-    private const SEED = 2026;
+    private const SEED = 2056;
     private const PAGE_ONE = 10;
     private const LINKING_SITES = 240;
     private const LINKING_NAMES = ['skep-society', 'allotment-notes', 'village-hall', 'meadow-diary', 'orchard-club'];

@@ -11,7 +11,9 @@ namespace StandIn;
  */
 final class PageStrength
 {
-    private const QUALITY = 1.15;
+    /** Quality is normal, but for a tail of pages that are much better than most: its square, too, counts above the mean. */
+    private const QUALITY = .8;
+    private const EXCELLENCE = .28;
     private const WANDERING = .05;
 
     /** Chance in a month that a page climbs, and the same that it falls, and how far: in two months. */
@@ -20,7 +22,7 @@ final class PageStrength
 
     /** Host, subject, first and last month, strength gained by the last: one builds up a subject, one loses two when its site is rebuilt. */
     private const TRENDS = [
-        ['skepandsmoker.example', 'queens', 3, 9, 1.9],
+        ['skepandsmoker.example', 'feeding', 3, 9, 1.9],
         ['hivewright.example', 'suits', 7, 8, -1.7],
         ['hivewright.example', 'feeding', 7, 8, -.8],
         ['gardenalmanac.example', 'garden', 2, 5, .5],
@@ -43,7 +45,10 @@ final class PageStrength
     {
         $page = "{$domain->host} {$keyword->pageKey()}";
 
-        return self::QUALITY * $this->noise->normal("quality {$page}")
+        $quality = $this->noise->normal("quality {$page}");
+
+        return self::QUALITY * $quality
+            + self::EXCELLENCE * max(0, $quality) ** 2
             + $domain->strengthIn($keyword->subject)
             + $domain->growth * ($month - $domain->since)
             + self::trend($domain->host, $keyword->subject, $month)

@@ -18,18 +18,20 @@ final readonly class WorkedPages
     private const FIRST_MONTH = 2;
     private const PER_MONTH = [3, 2];
 
-    /** Chance that a page moves at all, and how far those do: mean and standard deviation. */
-    private const MOVING_SHARE = .55;
-    private const EFFECT = 1.0;
+    /** Chance that a page climbs, and how far those do: mean and standard deviation; and that it falls, and how far. */
+    private const CLIMBING_SHARE = .55;
+    private const EFFECT = 1.1;
     private const EFFECT_DEVIATION = .4;
+    private const FALLING_SHARE = .1;
+    private const FALL = -.5;
 
     /** Months until it is there in full. */
     private const RAMP = 3;
 
-    /** What is worked on stands between these places at first; a page is written where there is none. */
-    private const FROM_PLACE = 5;
-    private const TO_PLACE = 60;
-    private const FEWEST_SEARCHES = 200;
+    /** What is worked on stands between these places at first, or would where a page is written. */
+    private const FROM_PLACE = 4;
+    private const TO_PLACE = 80;
+    private const FEWEST_SEARCHES = 100;
 
     /** @param array<string, Work> $works host and page → what is done for it */
     private function __construct(private array $works, private Noise $noise)
@@ -38,8 +40,8 @@ final readonly class WorkedPages
 
     /**
      * @param list<MarketKeyword>             $keywords
-     * @param \Closure(MarketKeyword): ?float $place    of our page at first; null where it has none or stands beyond the last place
-     * @param \Closure(MarketKeyword): bool   $isThere  whether we have that page at first
+     * @param \Closure(MarketKeyword): float $place    of our page at first, or of one that we wrote
+     * @param \Closure(MarketKeyword): bool  $isThere  whether we have that page at first
      */
     public static function choose(array $keywords, string $host, \Closure $place, \Closure $isThere, Noise $noise): self
     {
@@ -53,8 +55,8 @@ final readonly class WorkedPages
         $worth = [];
         foreach ($leads as $page => $lead) {
             $at = $place($lead);
-            if ($lead->volume >= self::FEWEST_SEARCHES && ($at === null ? ! $isThere($lead) : $at >= self::FROM_PLACE && $at <= self::TO_PLACE)) {
-                $worth[$page] = log($lead->volume) - .04 * $lead->difficulty + .8 * $noise->normal("worked on {$page}");
+            if ($lead->volume >= self::FEWEST_SEARCHES && $at >= self::FROM_PLACE && $at <= self::TO_PLACE) {
+                $worth[$page] = log($lead->volume) - 1.3 * log($at) + .8 * $noise->normal("worked on {$page}");
             }
         }
         arsort($worth);
@@ -103,8 +105,12 @@ final readonly class WorkedPages
         if ($work === null || $month <= $work['month']) {
             return 0.0;
         }
-        $moves = $this->noise->uniform("moves {$host} {$page}") < self::MOVING_SHARE;
-        $effect = $moves ? max(.3, self::EFFECT + self::EFFECT_DEVIATION * $this->noise->normal("effect {$host} {$page}")) : 0.0;
+        $draw = $this->noise->uniform("moves {$host} {$page}");
+        $effect = match (true) {
+            $draw < self::CLIMBING_SHARE => max(.3, self::EFFECT + self::EFFECT_DEVIATION * $this->noise->normal("effect {$host} {$page}")),
+            $draw > 1 - self::FALLING_SHARE => self::FALL,
+            default => 0.0,
+        };
 
         return $effect * min(1, ($month - $work['month']) / self::RAMP);
     }

@@ -10,6 +10,7 @@ use App\Actions\Plans\AddToPlan;
 use App\Actions\Plans\ChangePlan;
 use App\Models\Comparison;
 use App\Models\PlanItem;
+use App\Models\Snapshot;
 use App\Models\Study;
 use App\Support\Rows\ListedRows;
 use App\Support\Sentence\Sentence;
@@ -18,7 +19,8 @@ use App\Support\Sources\SourceProblem;
 use App\Support\Texts;
 use Carbon\Carbon;
 use GreaterReach\Core\Plan\Unit;
-use GreaterReach\Core\Priority\FitGate;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Puts the pages that were written or improved in the last months on the roadmap as it would have been done then: planned in rounds, each
@@ -87,7 +89,10 @@ final readonly class FinishPages
             $study->refresh()->load('domains');
             $planned = [];
             foreach ($round as $month => $publications) {
-                $planned += array_fill_keys(self::topics($comparison, $study->rulebook()->fitGate(), array_column($publications, 'keyword')), $month);
+                foreach ($publications as $one) {
+                    $topic = self::topic($study, $comparison, $one);
+                    $planned += $topic === null ? [] : [$topic => $month];
+                }
             }
             $this->add->topics($study, Texts::list(array_keys($planned)), $people->editor->id);
 
@@ -96,15 +101,21 @@ final readonly class FinishPages
     }
 
     /**
-     * @param list<string> $keywords
+     * That of its keyword; where nobody is above us for that, of the most searched one of those that the page ranks for by now.
      *
-     * @return list<string> of those that can be planned
+     * @param Publication $one
      */
-    private static function topics(Comparison $comparison, FitGate $gate, array $keywords): array
+    private static function topic(Study $study, Comparison $comparison, array $one): ?string
     {
-        $listed = ListedRows::of($comparison, Sentence::parse('mark=kept'), $gate);
+        $newest = Snapshot::query()->where('domain_id', $study->ownDomain()->id)->where('channel', Snapshot::ORGANIC)->max('day');
+        $ranked = DB::table('rankings')->join('live_snapshots', 'live_snapshots.id', '=', 'snapshot_id')
+            ->where('rankings.study_id', $study->id)->where('domain_id', $study->ownDomain()->id)->where('day', $newest)
+            ->where('url', 'like', '%'.preg_replace('#^https?://#', '', $one['url']))->select('keyword');
+        $topic = ListedRows::of($comparison, Sentence::parse('mark=kept'), $study->rulebook()->fitGate())
+            ->where(static fn(Builder $query): Builder => $query->where('keyword', $one['keyword'])->orWhereIn('keyword', $ranked))
+            ->orderByRaw('keyword = ? DESC, volume DESC NULLS LAST, keyword', [$one['keyword']])->value('topic');
 
-        return Texts::list($listed->whereIn('keyword', $keywords)->distinct()->orderBy('topic')->pluck('topic')->all());
+        return \is_string($topic) ? $topic : null;
     }
 
     private function finish(Study $study, string $topic, string $month, DemoPeople $people): void
