@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
+use App\Actions\Findings\ReadFindings;
 use App\Actions\Plans\ReadShares;
 use App\Models\Study;
 use Illuminate\Bus\Queueable;
@@ -43,7 +44,7 @@ final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQu
         return 'comparison-progress:'.$studyId;
     }
 
-    public function handle(EnsureComparison $ensure, ReadShares $shares): void
+    public function handle(EnsureComparison $ensure, ReadShares $shares, ReadFindings $findings): void
     {
         $study = Study::query()->with('domains')->find($this->studyId);
         if ($study === null) {
@@ -55,5 +56,6 @@ final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQu
         Cache::forget(self::progressKey($this->studyId));
         // Worked out now, so that nobody waits for it.
         $shares->execute($study->refresh());
+        $findings->execute($study->load(['domains', 'comparison']));
     }
 }

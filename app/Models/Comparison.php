@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\FindingCast;
 use App\Models\Casts\SummaryCast;
 use App\Support\Database\RowTable;
 use Carbon\CarbonImmutable;
+use GreaterReach\Core\Findings\Finding;
 use GreaterReach\Core\Priority\Models;
 use Illuminate\Database\Eloquent\Model;
 
@@ -26,7 +28,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool                 $has_own_rows large enough for a table of its own
  * @property float                $own_visits   that all our positions bring in a month
  * @property int                  $shown_gaps   gaps that Compare shows from the start
- * @property int                  $shown_quick_wins those that Weigh shows from the start
+ * @property ?int                 $shown_quick_wins those that Weigh shows from the start; null where no chance is known
+ * @property ?Finding             $finding      what stands out most of what can be acted on, when it was last asked for
  * @property CarbonImmutable      $created_at
  */
 final class Comparison extends Model
@@ -45,9 +48,10 @@ final class Comparison extends Model
         'own_visits',
         'shown_gaps',
         'shown_quick_wins',
+        'finding',
     ];
 
-    protected $attributes = ['has_own_rows' => false, 'own_visits' => 0.0, 'shown_gaps' => 0, 'shown_quick_wins' => 0];
+    protected $attributes = ['has_own_rows' => false, 'own_visits' => 0.0, 'shown_gaps' => 0, 'shown_quick_wins' => null];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -62,6 +66,7 @@ final class Comparison extends Model
             'own_visits' => 'float',
             'shown_gaps' => 'integer',
             'shown_quick_wins' => 'integer',
+            'finding' => FindingCast::class,
             'created_at' => 'immutable_datetime',
         ];
     }

@@ -27,6 +27,7 @@ use Illuminate\Support\Facades\DB;
  * @property int                                                 $data_version
  * @property ?int                                                $comparison_id
  * @property ?Comparison                                         $comparison
+ * @property-read string                                          $listed_under  group of a list that has groups
  * @property \Illuminate\Database\Eloquent\Collection<int, Domain> $domains
  */
 final class Study extends Model

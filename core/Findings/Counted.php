@@ -10,8 +10,8 @@ final readonly class Counted
     public function __construct(
         public string $show,
         public int $keywords,
-        /** Visits a month that they could be expected to bring, of those that are known. */
-        public float $expectedGain,
+        /** Visits a month that they could be expected to bring, of those of which it is known; null where it is of none. */
+        public ?float $expectedGain,
     ) {
     }
 }

@@ -14,7 +14,7 @@ final readonly class Finding implements \JsonSerializable
      * @param string                        $next    what to do about it
      * @param Stage                         $stage   where that is done
      * @param ?string                       $show    the sentence that shows just the rows it counts; null where it counts none
-     * @param ?float                        $worth   visits a month; null for what the data lack
+     * @param ?float                        $worth   visits a month; null where they are unknown, and for what the data lack
      */
     public function __construct(
         public string $code,
@@ -25,6 +25,12 @@ final readonly class Finding implements \JsonSerializable
         public ?string $show,
         public ?float $worth,
     ) {
+    }
+
+    /** Whether it tells what the data lack: then it counts no rows, and is mended in Gather. */
+    public function isLack(): bool
+    {
+        return $this->worth === null && $this->show === null;
     }
 
     /** @return array{code: string, worth: ?float, words: string, next: string, stage: string, show: ?string, numbers: object} */

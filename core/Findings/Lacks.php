@@ -19,6 +19,16 @@ final class Lacks
         );
     }
 
+    public static function competitors(int $competitors): ?Finding
+    {
+        return $competitors > 0 ? null : self::that(
+            'no_competitors',
+            [],
+            'Our domain is compared with nobody, so that no gap can be seen.',
+            'Find competitors, and bring in a list of each.',
+        );
+    }
+
     public static function volumes(int $unknown, int $all): ?Finding
     {
         $next = 'Bring in a keyword list with volumes: without them nothing is worth visits.';

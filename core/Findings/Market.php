@@ -9,6 +9,8 @@ use GreaterReach\Core\Explanation\Explanation;
 /** How we and others stand and move, as findings; null where there is nothing to say. */
 final class Market
 {
+    public const SHARE = 'share';
+
     /** From so much more authority on a competitor is no measure for us; from memory. */
     public const TOO_LARGE_FROM = 30.0;
 
@@ -42,7 +44,7 @@ final class Market
             : sprintf('%s holds most with %s', $leader, Explanation::percent(round((float) $theirs, 3)));
 
         return new Finding(
-            'share',
+            self::SHARE,
             ['share' => $now, 'before' => $before, 'leader_share' => $theirs, 'visits' => $visits],
             sprintf('We hold %s of the clicks%s; %s.', Explanation::percent(round($now, 3)), $trend, $most),
             'Look at how the share of each domain moved.',

@@ -19,14 +19,16 @@ final class Opportunities
             return null;
         }
         $few = self::few($topics);
-        $where = $gaps->expectedGain > 0.0
-            ? sprintf(
+        $where = match (true) {
+            $gaps->expectedGain === null => '; what they would bring is unknown.',
+            $gaps->expectedGain > 0.0 => sprintf(
                 '; half of the %s to expect of them lies in %s of %s topics.',
                 Words::visits($gaps->expectedGain),
                 Explanation::number($few),
                 Explanation::number(\count($topics)),
-            )
-            : '.';
+            ),
+            default => '.',
+        };
 
         return new Finding(
             'gap',

@@ -17,9 +17,12 @@ final class Words
         return Explanation::number($count).($count === 1 ? ' keyword' : ' keywords');
     }
 
-    /** @param float $visits a month */
-    public static function visits(float $visits): string
+    /** @param ?float $visits a month; null where they are unknown */
+    public static function visits(?float $visits): string
     {
+        if ($visits === null) {
+            return 'an unknown number of visits a month';
+        }
         $rounded = abs($visits) >= self::WHOLE_FROM ? (int) round($visits) : round($visits, 1);
 
         return Explanation::number($rounded).' visits a month';

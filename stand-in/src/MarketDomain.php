@@ -7,7 +7,7 @@ namespace StandIn;
 /** One domain of the made-up market. */
 final readonly class MarketDomain
 {
-    /** @param array<string, float> $strengths subject → how much better its pages are there than elsewhere, in natural logarithms of a place */
+    /** @param array<string, float> $strengths subject → how much better it is there than elsewhere, in natural logarithms of a place */
     public function __construct(
         public string $host,
         public string $name,

@@ -7,6 +7,9 @@ namespace StandIn;
 /** Remembers who ranked where in a month, so that a month is drawn once and not for every page of an answer. */
 final readonly class MonthStore
 {
+    /** The code that a month is drawn by. */
+    private const DRAWN_BY = 'Market,MarketDomain,MarketKeyword,KeywordMaker,PageStrength,WorkedPages,Vocabulary,Noise';
+
     public function __construct(private string $folder)
     {
     }
@@ -69,7 +72,7 @@ final readonly class MonthStore
                     '',
                     array_map(
                         static fn(string $path): string => (string) hash_file('xxh64', $path),
-                        glob(__DIR__.'/{Market,MarketDomain,MarketKeyword,KeywordMaker,PageStrength,WorkedPages,Vocabulary,Noise}.php', GLOB_BRACE) ?: [],
+                        glob(__DIR__.'/{'.self::DRAWN_BY.'}.php', GLOB_BRACE) ?: [],
                     ),
                 ),
             ),

@@ -20,7 +20,7 @@ final class PageStrength
     private const EVENT_SHARE = .008;
     private const EVENT = 1.3;
 
-    /** Host, subject, first and last month, strength gained by the last: one builds up a subject, one loses two when its site is rebuilt. */
+    /** Host, subject, first and last month, strength gained by the last: one builds up a subject, one loses two with a rebuilt site. */
     private const TRENDS = [
         ['skepandsmoker.example', 'feeding', 3, 9, 1.9],
         ['hivewright.example', 'suits', 7, 8, -1.7],

@@ -20,9 +20,9 @@ final class WideMarket
 
     /** What people add to a search. */
     private const ADDED = [
-        '', 'tested', 'explained', 'compared', 'this year', 'with pictures', 'for a small hive', 'for two hives', 'on a budget', 'made easy',
-        'for clubs', 'by post', 'on offer', 'from wood', 'from steel', 'extra large', 'extra small', 'for a gift', 'old and new',
-        'for a roof garden', 'for a meadow', 'from a farm', 'in bad weather', 'for two people',
+        '', 'tested', 'explained', 'compared', 'this year', 'with pictures', 'for a small hive', 'for two hives', 'on a budget',
+        'made easy', 'for clubs', 'by post', 'on offer', 'from wood', 'from steel', 'extra large', 'extra small', 'for a gift',
+        'old and new', 'for a roof garden', 'for a meadow', 'from a farm', 'in bad weather', 'for two people',
     ];
 
     /**

@@ -101,7 +101,8 @@ final class MarketTest extends TestCase
         self::assertSame('hivewright.example', self::leader($onPageOne[11]['extraction']));
         self::assertSame('meadowcomb.example', self::leader($onPageOne[11]['queens']));
         $of = static fn(string $subject, string $host, int $month): int => $onPageOne[$month][$subject][$host] ?? 0;
-        self::assertGreaterThan(2 * $of('feeding', 'skepandsmoker.example', 2), $of('feeding', 'skepandsmoker.example', 11), 'It builds up.');
+        [$before, $after] = [$of('feeding', 'skepandsmoker.example', 2), $of('feeding', 'skepandsmoker.example', 11)];
+        self::assertGreaterThan(2 * $before, $after, 'It builds up.');
         self::assertLessThan(.6 * $of('suits', 'hivewright.example', 6), $of('suits', 'hivewright.example', 9), 'Its site was rebuilt.');
         self::assertSame([0, true], [
             array_sum(array_column($onPageOne[4], 'combandclover.example')),
@@ -133,7 +134,8 @@ final class MarketTest extends TestCase
             $keywords,
         )));
         self::assertGreaterThan(10, \count(array_filter($hosts, static fn(int $count): bool => $count > 60)));
-        $queen = array_values(array_filter((new Market())->keywords(), static fn(MarketKeyword $one): bool => $one->text === 'queen clip'))[0];
+        $all = (new Market())->keywords();
+        $queen = array_values(array_filter($all, static fn(MarketKeyword $one): bool => $one->text === 'queen clip'))[0];
         self::assertContains('Hair clips with crowns', array_column($neighbours->of($queen, 10), 'title'));
     }
 
@@ -209,7 +211,8 @@ final class MarketTest extends TestCase
         foreach ([2, 4, 6, 9, 11] as $month) {
             foreach ($market->keywords() as $keyword) {
                 foreach ($market->positions($keyword, $month) as $host => ['position' => $position]) {
-                    $counts[$month][$keyword->subject][$host] = ($counts[$month][$keyword->subject][$host] ?? 0) + ($position <= 10 ? 1 : 0);
+                    $counts[$month][$keyword->subject][$host] ??= 0;
+                    $counts[$month][$keyword->subject][$host] += $position <= 10 ? 1 : 0;
                 }
             }
         }

@@ -17,7 +17,7 @@ final class CountShown
     {
         $comparison->update([
             'shown_gaps' => (new ComparisonRows($comparison))->query(Sentence::parse('standing=gap;'.Sentence::START))->count(),
-            'shown_quick_wins' => (new RankedRows(
+            'shown_quick_wins' => $comparison->table()->query()->whereNotNull('horizon')->doesntExist() ? null : (new RankedRows(
                 $comparison,
                 Sentence::parse('horizon=quick win;'.Sentence::START_WEIGHING),
                 $rulebook->fitGate(),

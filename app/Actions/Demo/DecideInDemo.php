@@ -21,6 +21,7 @@ final readonly class DecideInDemo
         'text=second hand' => 'we sell nothing second hand',
         'text=used' => 'we sell nothing second hand',
         'text=wholesale' => 'no trade customers',
+        'text=comb clover' => 'the name of another shop',
         'text=rash' => 'about the skin, not about bees',
     ];
     private const REASONS = [

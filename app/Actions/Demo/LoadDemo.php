@@ -6,6 +6,7 @@ namespace App\Actions\Demo;
 
 use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
+use App\Actions\Findings\ReadFindings;
 use App\Actions\Pulls\PullOrder;
 use App\Actions\Pulls\PullStudy;
 use App\Actions\Studies\SaveStudy;
@@ -51,6 +52,7 @@ final readonly class LoadDemo
         private FinishPages $finish,
         private PlanAhead $plan,
         private DecideInDemo $decide,
+        private ReadFindings $findings,
     ) {
     }
 
@@ -105,6 +107,7 @@ final readonly class LoadDemo
             $this->plan->execute($study, $comparison, $people);
         }
         $this->decide->execute($study, $comparison, $people);
+        $this->findings->execute($study->load('comparison'));
     }
 
     /**

@@ -44,9 +44,9 @@ final readonly class CountedRows
 
     private static function counted(string $show, Builder $rows): Counted
     {
-        /** @var object{keywords: int, expected: float|string} $row */
-        $row = $rows->selectRaw('count(*) AS keywords, coalesce(sum(expected_gain), 0) AS expected')->sole();
+        /** @var object{keywords: int, expected: float|string|null} $row */
+        $row = $rows->selectRaw('count(*) AS keywords, sum(expected_gain) AS expected')->sole();
 
-        return new Counted($show, $row->keywords, Figures::float($row->expected) ?? 0.0);
+        return new Counted($show, $row->keywords, Figures::float($row->expected));
     }
 }

@@ -40,7 +40,7 @@ final readonly class ReadFindings
         $kept = Cache::remember(
             'findings '.implode(' ', $state),
             self::REMEMBERED_SECONDS,
-            fn(): string => json_encode(Findings::order($this->all($study, $comparison)), JSON_THROW_ON_ERROR),
+            fn(): string => json_encode($this->found($study, $comparison), JSON_THROW_ON_ERROR),
         );
         /**
          * @var list<array{code: string, worth: int|float|null, words: string, next: string, stage: string, show: ?string,
@@ -49,6 +49,15 @@ final readonly class ReadFindings
         $findings = json_decode($kept, true, 8, JSON_THROW_ON_ERROR);
 
         return array_map(Finding::fromArray(...), $findings);
+    }
+
+    /** @return list<Finding> */
+    private function found(Study $study, Comparison $comparison): array
+    {
+        $findings = Findings::order($this->all($study, $comparison));
+        $comparison->update(['finding' => Findings::leading($findings)]);
+
+        return $findings;
     }
 
     /** @return \Generator<int, ?Finding> */

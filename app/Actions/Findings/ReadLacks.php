@@ -18,6 +18,7 @@ final class ReadLacks
     /** @return \Generator<int, ?Finding> */
     public function execute(Study $study, Comparison $comparison): \Generator
     {
+        yield Lacks::competitors(\count($comparison->domains) - 1);
         /** @var object{keywords: int, volumes: int, difficulties: int} $known */
         $known = $comparison->table()->query()
             ->selectRaw('count(*) AS keywords, count(volume) AS volumes, count(difficulty) AS difficulties')->sole();

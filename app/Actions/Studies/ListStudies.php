@@ -5,29 +5,43 @@ declare(strict_types=1);
 namespace App\Actions\Studies;
 
 use App\Exceptions\Refused;
+use App\Models\Domain;
 use App\Models\Study;
 use App\Models\User;
 use App\Support\Paging\Cursor;
+use Illuminate\Database\Eloquent\Builder;
 
-/** One page of the studies that a person may see, by name. */
+/** One page of the studies that a person may see, by name, or by group and name. */
 final class ListStudies
 {
+    /** What studies are grouped by → its value of one. */
+    public const GROUPS = [
+        'domain' => "(SELECT min(entry) FROM domains WHERE domains.study_id = studies.id AND role = 'own')",
+        'country' => 'country',
+    ];
+
     /**
-     * @param string $name part of a name; empty for all
+     * @param string  $wanted part of a name or of a domain compared; empty for all
+     * @param ?string $group  one of GROUPS; null for none
      *
      * @return array{studies: list<Study>, next: ?string} with their domains and the comparison on show
      *
      * @throws Refused when no list gave the cursor
      */
-    public function execute(User $user, string $name, ?string $cursor, int $limit): array
+    public function execute(User $user, string $wanted, ?string $group, ?string $cursor, int $limit): array
     {
-        $query = Study::visibleTo($user)->with(['domains', 'comparison'])->orderBy('name')->orderBy('id')->limit($limit + 1);
-        if ($name !== '') {
-            $query->where('name', 'ilike', '%'.addcslashes($name, '%_\\').'%');
+        $key = $group === null ? "''" : self::GROUPS[$group];
+        $query = Study::visibleTo($user)->with(['domains', 'comparison'])->select('studies.*')->selectRaw("{$key}::text AS listed_under")
+            ->orderByRaw("{$key}::text")->orderBy('name')->orderBy('id')->limit($limit + 1);
+        if ($wanted !== '') {
+            self::look($query, '%'.addcslashes($wanted, '%_\\').'%');
         }
-        $after = Cursor::read($cursor, 2);
+        $after = Cursor::read($cursor, 3);
         if ($after !== null) {
-            $query->whereRaw('(name, id) > (?::text, ?::bigint)', [(string) $after[0], (int) $after[1]]);
+            $query->whereRaw(
+                "({$key}::text, name, id) > (?::text, ?::text, ?::bigint)",
+                [(string) $after[0], (string) $after[1], (int) $after[2]],
+            );
         }
         /** @var list<Study> $found */
         $found = $query->get()->all();
@@ -36,7 +50,19 @@ final class ListStudies
 
         return [
             'studies' => $studies,
-            'next' => \count($found) > $limit && $last !== false ? Cursor::write([$last->name, $last->id]) : null,
+            'next' => \count($found) > $limit && $last !== false ? Cursor::write([$last->listed_under, $last->name, $last->id]) : null,
         ];
+    }
+
+    /** @param Builder<Study> $query */
+    private static function look(Builder $query, string $pattern): void
+    {
+        $query->where(static function (Builder $query) use ($pattern): void {
+            $query->where('name', 'ilike', $pattern)->orWhereHas(
+                'domains',
+                static fn(Builder $domains): Builder => $domains->where('entry', 'ilike', $pattern)
+                    ->whereIn('role', [Domain::OWN, Domain::COMPETITOR]),
+            );
+        });
     }
 }

@@ -24,7 +24,7 @@ final class StudyController extends Controller
 
     public function index(StudyListRequest $request, ListStudies $list): JsonResponse
     {
-        $page = $list->execute($request->person(), $request->wanted(), $request->cursor(), $request->limit());
+        $page = $list->execute($request->person(), $request->wanted(), $request->group(), $request->cursor(), $request->limit());
         $paths = $this->paths->execute($page['studies'], $request->person());
 
         return new JsonResponse([

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Actions\Studies\ListStudies;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 /** Which page of the studies somebody wants to see. */
 final class StudyListRequest extends FormRequest
@@ -13,11 +15,12 @@ final class StudyListRequest extends FormRequest
     private const USUAL = 50;
     private const MOST = 200;
 
-    /** @return array<string, list<string>> */
+    /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
             'name' => ['nullable', 'string', 'max:200'],
+            'group' => ['nullable', Rule::in(array_keys(ListStudies::GROUPS))],
             'cursor' => ['nullable', 'string', 'max:2000'],
             'limit' => ['nullable', 'integer', 'min:1', 'max:'.self::MOST],
         ];
@@ -30,7 +33,12 @@ final class StudyListRequest extends FormRequest
         return $user instanceof User ? $user : throw new \LogicException('Only signed-in people come here.');
     }
 
-    /** Part of a name; empty for all. */
+    public function group(): ?string
+    {
+        return $this->string('group')->value() ?: null;
+    }
+
+    /** Part of a name or of a domain; empty for all. */
     public function wanted(): string
     {
         return $this->string('name')->trim()->value();

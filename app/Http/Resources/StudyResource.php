@@ -53,6 +53,7 @@ final class StudyResource extends JsonResource
                 'plan' => ['items' => $this->path->items, 'overdue' => $this->path->overdue, 'done' => $this->path->done],
             ],
             'comparison' => $comparison === null ? null : ComparisonResource::make($comparison),
+            'finding' => $comparison?->finding,
             'is_current' => $comparison !== null && $comparison->isCurrentFor($study),
         ];
     }

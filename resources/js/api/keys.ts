@@ -45,7 +45,7 @@ export const keys = {
   sources: ['sources'] as const,
   vocabulary: ['vocabulary'] as const,
   studies: ['studies'] as const,
-  studiesNamed: (name: string) => ['studies', name] as const,
+  studiesListed: (wanted: string, group: string | null) => ['studies', wanted, group] as const,
   /** Decisions on their way to the server. */
   decisions: (slug: string) => ['decisions', slug] as const,
   /** Everything about a study. */

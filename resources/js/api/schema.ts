@@ -2363,10 +2363,13 @@ export interface components {
                     overdue: number;
                 };
                 weigh: {
-                    quick_wins: number;
+                    /** @description Null where no chance is known */
+                    quick_wins: number | null;
                     shortlisted: number;
                 } | null;
             };
+            /** @description What stands out most of what can be acted on, when it was last asked for */
+            finding: components["schemas"]["Finding"] | null;
         };
         StudyDraft: {
             slug?: string;
@@ -2830,7 +2833,7 @@ export interface components {
         Finding: {
             /** @description That a client can match */
             code: string;
-            /** @description Visits a month; null for what the data lack */
+            /** @description Visits a month; null where they are unknown, and for what the data lack */
             worth: number | null;
             words: string;
             /** @description What to do about it */
@@ -3101,8 +3104,10 @@ export interface operations {
     showStudies: {
         parameters: {
             query?: {
-                /** @description Part of a name */
+                /** @description Part of a name, or of a domain compared */
                 name?: string;
+                /** @description What the list is grouped by: our domain or the country; by name within */
+                group?: "domain" | "country";
                 /** @description What the page before gave as next */
                 cursor?: string;
                 limit?: number;

@@ -100,6 +100,31 @@ final class FindingsTest extends TestCase
         self::assertCount(5, Findings::order($lacks), 'Where nothing else is known all that is missing is told.');
     }
 
+    public function test_what_nobody_can_tell_is_unknown_and_not_nothing(): void
+    {
+        $unknown = new Counted('standing=gap', 3, null);
+        $gap = Opportunities::gap($unknown, [0.0]);
+        self::assertSame('Others stand and we do not for 3 keywords; what they would bring is unknown.', $gap?->words);
+        $thin = Opportunities::funnel('top', 9, 1, 4, 'inkmoor.example', $unknown);
+        self::assertStringEndsWith('lie 3 keywords, with an unknown number of visits a month to expect.', (string) $thin?->words);
+        self::assertSame([null, false, true], [$gap->worth, $gap->isLack(), Lacks::clicks(false)?->isLack()]);
+        $none = Opportunities::conflicts(new Counted('conflict=yes', 2, 0.0));
+        $order = array_map(static fn(Finding $one): string => $one->code, Findings::order([Lacks::clicks(false), $gap, $none]));
+        self::assertSame(['conflicts', 'gap', 'no_clicks'], $order);
+        self::assertNull(Lacks::competitors(1));
+        self::assertSame('no_competitors', Lacks::competitors(0)?->code);
+    }
+
+    public function test_what_leads_asks_for_something(): void
+    {
+        $share = Market::share(.5, null, null, null, null, 900);
+        $wins = Opportunities::quickWins(new Counted('horizon=quick win', 3, 8.0));
+        self::assertNotNull($wins);
+        self::assertSame($wins, Findings::leading([$share, $wins]));
+        self::assertSame($share, Findings::leading([$share]));
+        self::assertNull(Findings::leading([]));
+    }
+
     public function test_it_is_kept_as_json(): void
     {
         $finding = Opportunities::conflicts(new Counted('conflict=yes', 3, 2.5));

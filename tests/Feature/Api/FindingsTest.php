@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
+use App\Actions\Comparisons\EnsureComparison;
+use App\Actions\Findings\ReadFindings;
+use App\Actions\Plans\ReadShares;
+use App\Jobs\RefreshComparison;
 use App\Models\Study;
 use Illuminate\Support\Carbon;
 use Tests\TestCase;
@@ -71,6 +75,49 @@ final class FindingsTest extends TestCase
             self::assertArrayHasKey($code, $findings);
         }
         self::assertStringContainsString('inkmoor.example', $findings['stale']['words']);
+    }
+
+    public function test_a_study_of_one_list_says_unknown_and_what_more_it_would_tell(): void
+    {
+        $study = $this->makeStudy([]);
+        $this->actingAs($this->makeEditor($study));
+        $this->import($study, "keyword,position\nbig pen,3\nblue ink,40\n", options: ['--domain' => 'quillfair.example']);
+        $this->command('reach:weigh', ['slug' => $study->slug]);
+        $findings = array_column($this->findings($study->refresh()), null, 'code');
+        self::assertSame(['no_competitors', 'no_volumes', 'no_difficulties'], \array_slice(array_keys($findings), 0, 3));
+        $shown = $this->getJson("/api/v1/studies/{$study->slug}")->assertOk();
+        $shown->assertJsonPath('stages.weigh.quick_wins', null)->assertJsonPath('finding.code', 'no_competitors');
+        $rows = $this->getJson($this->at($study, 'opportunities'))->assertOk()->json('rows');
+        self::assertSame(['big pen', 'blue ink'], array_column($rows, 'keyword'));
+        foreach (['volume', 'difficulty', 'visits_now', 'gain', 'win_chance', 'expected_gain', 'priority'] as $unknown) {
+            self::assertSame([null, null], array_column($rows, $unknown), $unknown);
+        }
+    }
+
+    public function test_lists_without_difficulties_rank_by_what_is_known(): void
+    {
+        $study = $this->makeStudy(['inkmoor.example']);
+        $this->actingAs($this->makeEditor($study));
+        $this->import($study, "keyword,position,volume\nbig pen,30,10\n", options: ['--domain' => 'quillfair.example']);
+        $this->import($study, "keyword,position,volume\nbest pen,5,900\nbig pen,2,10\n", options: ['--domain' => 'inkmoor.example']);
+        $this->command('reach:weigh', ['slug' => $study->slug]);
+        $findings = array_column($this->findings($study->refresh()), null, 'code');
+        self::assertNull($findings['gap']['worth']);
+        self::assertStringEndsWith('what they would bring is unknown.', $findings['gap']['words']);
+        $rows = $this->getJson($this->at($study, 'opportunities'))->assertOk()->json('rows');
+        self::assertSame(['best pen', 'big pen'], array_column($rows, 'keyword'), 'By the gain, which volumes tell.');
+        self::assertSame([null, null], array_column($rows, 'win_chance'));
+    }
+
+    public function test_what_stands_out_most_is_told_in_the_list_of_studies(): void
+    {
+        $study = $this->compared();
+        $told = fn(): ?array => $this->getJson("/api/v1/studies/{$study->slug}")->assertOk()->json('finding');
+        self::assertNull($told(), 'Nobody has asked yet.');
+        $first = array_values(array_filter($this->findings($study), static fn(array $one): bool => $one['code'] !== 'share'))[0];
+        self::assertEquals($first, $told());
+        (new RefreshComparison($study->id))->handle(app(EnsureComparison::class), app(ReadShares::class), app(ReadFindings::class));
+        self::assertEquals($first, $told());
     }
 
     /** @return list<array<string, mixed>> */

@@ -91,7 +91,7 @@ final class GatherApiTest extends TestCase
         $questions = array_column(array_filter($related, static fn(array $row): bool => $row['is_question']), 'keyword');
         self::assertNotSame([], $questions);
         foreach ($questions as $question) {
-            self::assertMatchesRegularExpression('/^(how|what|why|when) /', $question);
+            self::assertMatchesRegularExpression('/^(how|what|why|when|which|who|where) /', $question);
         }
     }
 

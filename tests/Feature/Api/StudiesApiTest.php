@@ -47,6 +47,36 @@ final class StudiesApiTest extends TestCase
         }
     }
 
+    public function test_studies_are_found_by_name_or_domain_and_come_in_groups(): void
+    {
+        $this->actingAs($this->makeUser());
+        $tag = bin2hex(random_bytes(4));
+        $studies = [['b', 'GB', "zinc-{$tag}.example"], ['a', 'IE', "zinc-{$tag}.example"], ['c', 'GB', "alum-{$tag}.example"]];
+        foreach ($studies as [$name, $country, $domain]) {
+            $this->postJson('/api/v1/studies', [
+                'slug' => "{$name}-{$tag}", 'name' => "{$name} {$tag}", 'domain' => $domain, 'country' => $country,
+                'competitors' => $name === 'a' ? ["inkmoor-{$tag}.example"] : [],
+            ])->assertStatus(201);
+        }
+        $names = function (string $query) use ($tag): array {
+            $found = [];
+            $cursor = '';
+            do {
+                $page = $this->getJson("/api/v1/studies?limit=1&{$query}&cursor=".urlencode($cursor))->assertOk();
+                array_push($found, ...array_column($page->json('studies'), 'name'));
+                $cursor = (string) $page->json('next');
+            } while ($cursor !== '');
+
+            return array_map(static fn(string $name): string => str_replace(" {$tag}", '', $name), $found);
+        };
+        self::assertSame(['a', 'b', 'c'], $names("name={$tag}"));
+        self::assertSame(['a', 'b'], $names("name=ZINC-{$tag}"));
+        self::assertSame(['a'], $names("name=inkmoor-{$tag}"));
+        self::assertSame(['c', 'a', 'b'], $names("name={$tag}&group=domain"));
+        self::assertSame(['b', 'c', 'a'], $names("name={$tag}&group=country"));
+        $this->getJson('/api/v1/studies?group=colour')->assertStatus(422);
+    }
+
     public function test_swapping_a_competitor_compares_anew_and_keeps_what_was_brought_in(): void
     {
         $study = $this->makeStudy(['inkmoor.example', 'nibhouse.example']);

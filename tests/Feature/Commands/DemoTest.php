@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature\Commands;
 
 use App\Actions\Demo\InvitePeople;
+use App\Actions\Findings\ReadFindings;
+use App\Models\PlanItem;
 use App\Models\Study;
 use App\Models\User;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Sleep;
 use Tests\Feature\Pulls\StandIn;
@@ -49,9 +52,54 @@ final class DemoTest extends TestCase
         foreach (array_combine($lines[1], $lines[2]) as $email => $password) {
             self::assertTrue(Hash::check($password, User::query()->where('email', $email)->firstOrFail()->getAuthPassword()));
         }
+        $this->seeWork(Study::query()->where('slug', 'thornfield')->firstOrFail()->load('domains'));
         [, $again] = $this->command('reach:demo', ['--sign-in' => $file]);
         self::assertStringContainsString('there already', $again);
         self::assertSame(3, substr_count((string) file_get_contents($file), "\n"), 'Nobody has a new password.');
+    }
+
+    /** Every stage is alive: finished items, work under way, decisions of two people; and SQL counts what stands out, too. */
+    private function seeWork(Study $study): void
+    {
+        $items = PlanItem::of($study)->get();
+        $done = $items->where('status', 'done');
+        self::assertGreaterThan(0, $done->count());
+        foreach ($done as $item) {
+            self::assertSame([$item->month, true], [$item->done_month, $item->said !== null], $item->name);
+            self::assertLessThanOrEqual($item->month, (string) $item->said?->month, 'It was planned before it was done.');
+        }
+        self::assertGreaterThan(3, $items->whereIn('status', ['writing', 'published'])->count());
+        self::assertSame(2, $items->pluck('owner')->filter()->unique()->count());
+        $marks = DB::table('decisions')->where('study_id', $study->id)->pluck('updated_by', 'mark');
+        self::assertGreaterThan(1, $marks->unique()->count(), 'Two people decided.');
+        self::assertGreaterThan(0, DB::table('decisions')->where('study_id', $study->id)->whereNotNull('note')->count());
+        self::assertSame(2, $study->lenses()->count());
+        $findings = [];
+        foreach (app(ReadFindings::class)->execute($study) as $finding) {
+            $findings[$finding->code] = $finding->numbers;
+        }
+        /** @var object{gaps: int, wins: int, expected: float} $counted */
+        $counted = DB::selectOne(<<<'SQL'
+            SELECT count(*) FILTER (WHERE r.standing = 'gap' AND (r.brands = 0 OR r.brands & 1 = 1)) AS gaps,
+                count(*) FILTER (WHERE r.horizon = 'quick win' AND r.is_listed) AS wins,
+                coalesce(sum(r.expected_gain) FILTER (WHERE r.standing = 'gap' AND (r.brands = 0 OR r.brands & 1 = 1)), 0) AS expected
+            FROM comparison_rows r LEFT JOIN decisions d ON d.study_id = r.study_id AND d.keyword = r.keyword
+            WHERE r.comparison_id = ? AND d.mark IS DISTINCT FROM 'set aside'
+            SQL, [$study->comparison_id]);
+        self::assertSame($counted->gaps, $findings['gap']['keywords']);
+        self::assertSame($counted->wins, $findings['quick_wins']['keywords'] ?? 0);
+        self::assertEqualsWithDelta($counted->expected, $findings['gap']['visits'], 1e-6);
+    }
+
+    public function test_a_demo_that_an_earlier_version_made_stays_as_it_is(): void
+    {
+        $study = $this->makeStudy([]);
+        $study->update(['slug' => 'thornfield']);
+        $this->import($study, "keyword,position\nveil,3\n", options: ['--domain' => 'quillfair.example']);
+        $this->command('reach:compare', ['slug' => 'thornfield']);
+        [$code, $printed] = $this->command('reach:demo');
+        self::assertSame([0, true], [$code, str_contains($printed, 'there already')]);
+        self::assertSame(0, PlanItem::query()->where('study_id', $study->id)->count());
     }
 
     public function test_a_source_that_stays_away_is_told_and_the_demo_is_not_there(): void

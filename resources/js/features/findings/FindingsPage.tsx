@@ -7,8 +7,9 @@ import type { Finding } from '../../api/schema';
 import { estimate } from '../../shared/format';
 import { Failed, Waiting } from '../../shared/Notice';
 import { useStudy } from '../study';
-import { leadsTo, lengthOf } from './findings.logic';
-import { findingsQuery } from './queries';
+import { findingsQuery } from '../study/queries';
+import { leadsTo } from '../study/leadsTo';
+import { lengthOf } from './findings.logic';
 
 /** What stands out, to be read in a minute: each finding with what it is worth and the step that follows from it. */
 export function FindingsPage() {
@@ -42,6 +43,13 @@ export function FindingsPage() {
   );
 }
 
+function worthOf({ worth, show, code }: Finding): string {
+  if (worth === null) {
+    return show === null ? 'missing' : 'unknown';
+  }
+  return worth === 0 ? '·' : `${estimate(worth)} visits${code === 'share' ? ' now' : ''}`;
+}
+
 function Line({ finding, all, slug }: { finding: Finding; all: Finding[]; slug: string }) {
   const length = lengthOf(finding, all);
   const open = finding.show === null ? `Go to ${finding.stage}` : 'Show them';
@@ -61,11 +69,7 @@ function Line({ finding, all, slug }: { finding: Finding; all: Finding[]; slug: 
       }}
     >
       <Box sx={{ fontVariantNumeric: 'tabular-nums', fontSize: '0.86rem' }}>
-        {finding.worth === null
-          ? 'missing'
-          : finding.worth === 0
-            ? '·'
-            : `${estimate(finding.worth)} visits${finding.code === 'share' ? ' now' : ''}`}
+        {worthOf(finding)}
         {length > 0 && <Box sx={{ height: 4, bgcolor: 'primary.main', mt: 0.25 }} style={{ width: `${100 * length}%` }} />}
       </Box>
       <Box>

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Finding } from '../../api/schema';
-import { leadsTo, lengthOf } from './findings.logic';
+import { leadsTo } from '../study/leadsTo';
+import { lengthOf } from './findings.logic';
 
 const finding = (code: string, worth: number | null, more: Partial<Finding> = {}): Finding => ({
   code,

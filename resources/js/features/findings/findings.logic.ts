@@ -1,15 +1,5 @@
 import type { Finding } from '../../api/schema';
 
-/** Where a finding is followed up: on its stage, with just the rows that it counts. */
-export function leadsTo(slug: string, { stage, show }: Pick<Finding, 'stage' | 'show'>): string {
-  const query = new URLSearchParams({
-    ...(show === null ? {} : { show }),
-    // It counts keywords, and so the list of these is opened.
-    ...(stage === 'weigh' ? { view: 'list' } : {}),
-  }).toString();
-  return `/studies/${slug}/${stage}${query === '' ? '' : `?${query}`}`;
-}
-
 /** How long the bar of a finding is beside that of most worth, 0 to 1; what we hold already is no measure for what could be won. */
 export function lengthOf(finding: Finding, all: Finding[]): number {
   const most = Math.max(1, ...all.filter(({ code }) => code !== 'share').map(({ worth }) => worth ?? 0));

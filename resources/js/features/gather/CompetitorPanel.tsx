@@ -76,6 +76,7 @@ export function CompetitorPanel({ study, title, onClose }: Props) {
             borderCollapse: 'collapse',
             fontSize: '0.83rem',
             '& th, & td': { borderBottom: 1, borderColor: 'divider', py: 0.5, px: 0.5, textAlign: 'right', verticalAlign: 'top' },
+            '& td:not(:first-of-type)': { whiteSpace: 'nowrap' },
             '& th:first-of-type, & td:first-of-type': { textAlign: 'left' },
           }}
         >

@@ -11,6 +11,8 @@ import { useUrlState } from '../sentence/useUrlState';
 import { useStudy } from '../study';
 import { ClicksPanel } from './ClicksPanel';
 import { CompetitorPanel } from './CompetitorPanel';
+import { FirstSteps } from './FirstSteps';
+import { isNew } from './firstSteps.logic';
 import { ImportDialog } from './ImportDialog';
 import { ImportList } from './ImportList';
 import { Ledger } from './Ledger';
@@ -95,6 +97,9 @@ export function GatherPage() {
             }}
           />
         </Box>
+        {isNew(study) && (
+          <FirstSteps study={study} onFind={() => change({ panel: 'competitors' }, true)} onFiles={() => input.current?.click()} />
+        )}
         <TaskStrip study={study} />
         {ledger.isPending && <Waiting what="Reading the ledger" />}
         {ledger.isError && <Failed error={ledger.error} onRetry={() => void ledger.refetch()} />}

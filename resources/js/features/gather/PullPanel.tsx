@@ -4,13 +4,12 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, told } from '../../api/client';
-import { keys } from '../../api/keys';
 import { ledgerQuery, sourcesQuery } from '../study/queries';
 import type { Study } from '../../api/schema';
 import { SidePanel } from '../../shared/SidePanel';
+import { usePull } from './usePull';
 
 interface Props {
   study: Study;
@@ -20,7 +19,6 @@ interface Props {
 
 /** Fills the study from a connected source: rankings, figures, page one, our own clicks. */
 export function PullPanel({ study, title, onClose }: Props) {
-  const client = useQueryClient();
   const sources = useQuery(sourcesQuery());
   const ledger = useQuery(ledgerQuery(study.slug));
   const [source, setSource] = useState('');
@@ -28,21 +26,7 @@ export function PullPanel({ study, title, onClose }: Props) {
   const [date, setDate] = useState('');
   const [snapshots, setSnapshots] = useState(1);
   const chosen = source === '' ? (sources.data?.[0] ?? '') : source;
-  const pull = useMutation({
-    mutationFn: () =>
-      told(
-        api.POST('/studies/{slug}/pulls', {
-          params: { path: { slug: study.slug } },
-          body: {
-            source: chosen,
-            domain: domain === '' ? null : Number(domain),
-            date: date === '' ? null : date,
-            snapshots,
-          },
-        }),
-      ),
-    onSuccess: () => client.invalidateQueries({ queryKey: keys.part(study.slug, 'tasks') }),
-  });
+  const pull = usePull(study.slug);
   if (sources.data?.length === 0) {
     return (
       <SidePanel title={title} onClose={onClose}>
@@ -56,7 +40,7 @@ export function PullPanel({ study, title, onClose }: Props) {
         component="form"
         onSubmit={(event) => {
           event.preventDefault();
-          pull.mutate();
+          pull.mutate({ source: chosen, domain: domain === '' ? null : Number(domain), date: date === '' ? null : date, snapshots });
         }}
         sx={{ display: 'grid', gap: 1.5, pt: 0.5 }}
       >

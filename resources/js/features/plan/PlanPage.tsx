@@ -11,7 +11,7 @@ import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { OtherSides } from '../keyword/OtherSides';
 import { useHotkeys } from '../../shared/useHotkeys';
 import { useUrlState } from '../sentence/useUrlState';
-import { useStudy } from '../study';
+import { Missing, useStudy } from '../study';
 import { Board } from './Board';
 import { ForecastBand } from './ForecastBand';
 import { GoalDialog } from './GoalDialog';
@@ -75,6 +75,7 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
   const shortlisted = study.stages.weigh?.shortlisted ?? 0;
   return (
     <>
+      <Missing study={study} />
       <Box
         component="section"
         aria-label="What is shown"

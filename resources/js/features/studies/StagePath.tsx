@@ -99,8 +99,15 @@ function StageLink({ stage, place, slug }: { stage: Stage; place: number; slug: 
       <Typography
         variant="caption"
         component="span"
-        noWrap
-        sx={{ display: 'block', color: stage.isWaiting ? 'warning.main' : 'text.secondary', fontWeight: stage.isWaiting ? 600 : 400 }}
+        sx={{
+          display: '-webkit-box',
+          WebkitLineClamp: 2,
+          WebkitBoxOrient: 'vertical',
+          overflow: 'hidden',
+          lineHeight: 1.2,
+          color: stage.isWaiting ? 'warning.main' : 'text.secondary',
+          fontWeight: stage.isWaiting ? 600 : 400,
+        }}
       >
         {stage.figure}
       </Typography>

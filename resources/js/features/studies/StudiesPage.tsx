@@ -1,25 +1,33 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { studiesQuery } from './queries';
-import { PersonMenu } from '../session';
+import { useSearchParams } from 'react-router';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
-import { StagePath } from './StagePath';
-import { StudyBlock } from './StudyBlock';
+import { PersonMenu } from '../session';
+import { FirstStudy } from './FirstStudy';
+import { grouped, groups, isGroup, type Group } from './groups.logic';
+import { studiesQuery } from './queries';
 import { StudyDialog } from './StudyDialog';
+import { StudyLine } from './StudyLine';
 
-/** Fewer studies than these are looked over without searching. */
+/** Fewer studies than these are looked over without searching or groups. */
 const few = 10;
 
-/** Home: every study drawn as its own path, with what waits at each stage. */
+/** Home: every study drawn as its own path, with what waits at each stage and what stands out most. */
 export function StudiesPage() {
-  const [name, setName] = useState('');
-  const list = useInfiniteQuery(studiesQuery(name));
+  const [wanted, setWanted] = useState('');
+  const [params, setParams] = useSearchParams();
+  const asked = params.get('group');
+  const group = isGroup(asked) ? asked : null;
+  const list = useInfiniteQuery(studiesQuery(wanted, group));
   const [isOpen, setOpen] = useState(false);
   const studies = list.data?.pages.flatMap((page) => page.studies) ?? [];
+  const isMany = wanted !== '' || group !== null || studies.length >= few;
+  const isNone = list.isSuccess && studies.length === 0;
   return (
     <>
       <Box component="header" sx={{ display: 'flex', alignItems: 'center', px: 2, py: 1.5, borderBottom: 1, borderColor: 'divider' }}>
@@ -31,27 +39,29 @@ export function StudiesPage() {
       <Box component="main" sx={{ flex: 1, overflowY: 'auto' }}>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 2, pt: 3, pb: 1, flexWrap: 'wrap' }}>
           <Typography variant="h2" component="h2" sx={{ flex: 1, minWidth: 260 }}>
-            Studies and what waits in them
+            {isNone && !isMany ? 'Your first study' : 'Studies and what waits in them'}
           </Typography>
-          {(name !== '' || studies.length >= few) && (
-            <TextField label="Find a study" value={name} onChange={(event) => setName(event.target.value)} />
+          {isMany && <TextField label="Find a study or a domain" value={wanted} onChange={(event) => setWanted(event.target.value)} />}
+          {isMany && <GroupChoice group={group} onChange={(chosen) => setParams(chosen === null ? {} : { group: chosen })} />}
+          {!(isNone && !isMany) && (
+            <Button variant="outlined" onClick={() => setOpen(true)}>
+              New study
+            </Button>
           )}
-          <Button variant="outlined" onClick={() => setOpen(true)}>
-            New study
-          </Button>
         </Box>
         {list.isPending && <Waiting what="Reading the studies" />}
         {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
-        {list.isSuccess && studies.length === 0 && <NoStudy wanted={name} />}
-        {studies.map((study) => (
-          <Box
-            key={study.slug}
-            component="section"
-            aria-label={study.name}
-            sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, borderTop: 1, borderColor: 'divider', py: 1 }}
-          >
-            <StudyBlock study={study} isHome />
-            <StagePath study={study} />
+        {isNone && (isMany ? <Nothing wanted={wanted} /> : <FirstStudy />)}
+        {grouped(studies, group).map((part) => (
+          <Box key={part.name ?? ''} component="section" aria-label={part.name ?? 'Studies'}>
+            {part.name !== null && (
+              <Typography variant="h3" sx={{ px: 2, pt: 1.5, pb: 0.5, fontSize: '1rem' }}>
+                {part.name}
+              </Typography>
+            )}
+            {part.studies.map((study) => (
+              <StudyLine key={study.slug} study={study} />
+            ))}
           </Box>
         ))}
         {list.hasNextPage && (
@@ -65,12 +75,25 @@ export function StudiesPage() {
   );
 }
 
-function NoStudy({ wanted }: { wanted: string }) {
-  return wanted === '' ? (
-    <Empty title="No study yet">
-      A study sets your domain against up to ten competitors in one market. Make one, then bring in rankings.
-    </Empty>
-  ) : (
-    <Empty title={`No study is called “${wanted}”`}>Only a part of its name is needed.</Empty>
+function GroupChoice({ group, onChange }: { group: Group | null; onChange: (group: Group | null) => void }) {
+  return (
+    <TextField
+      select
+      label="Grouped by"
+      value={group ?? 'name'}
+      onChange={(event) => onChange(isGroup(event.target.value) ? event.target.value : null)}
+      sx={{ width: 150 }}
+    >
+      <MenuItem value="name">nothing, by name</MenuItem>
+      {Object.entries(groups).map(([name, title]) => (
+        <MenuItem key={name} value={name}>
+          {title}
+        </MenuItem>
+      ))}
+    </TextField>
   );
+}
+
+function Nothing({ wanted }: { wanted: string }) {
+  return <Empty title={`No study has “${wanted}” in its name or among its domains`}>Only a part of it is needed.</Empty>;
 }

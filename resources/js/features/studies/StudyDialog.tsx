@@ -7,11 +7,10 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useNavigate } from 'react-router';
-import { api, told } from '../../api/client';
-import { keys } from '../../api/keys';
+import { useState } from 'react';
 import type { Study, StudyDraft } from '../../api/schema';
+import { slugOf } from './naming.logic';
+import { useSaveStudy } from './useSaveStudy';
 
 interface Props {
   /** Null makes a new study. */
@@ -39,34 +38,17 @@ function draftOf(form: FormData): StudyDraft {
 
 /** Makes a study or changes one: swap, add, drop or reorder a competitor, and everything is compared anew. */
 export function StudyDialog({ study, onClose }: Props) {
-  const client = useQueryClient();
-  const navigate = useNavigate();
-  const save = useMutation({
-    mutationFn: (form: FormData) =>
-      study === null
-        ? told(api.POST('/studies', { body: { ...draftOf(form), slug: text(form, 'slug') } }))
-        : told(
-            api.PATCH('/studies/{slug}', {
-              params: { path: { slug: study.slug } },
-              body: { ...draftOf(form), as_of: text(form, 'as_of') },
-            }),
-          ),
-    onSuccess: async (saved) => {
-      await client.invalidateQueries({ queryKey: keys.study(saved.slug) });
-      await client.invalidateQueries({ queryKey: keys.studies });
-      onClose();
-      if (study === null) {
-        await navigate(`/studies/${saved.slug}/gather`);
-      }
-    },
-  });
+  const save = useSaveStudy(study, onClose);
+  const [slug, setSlug] = useState('');
+  const [isOwnSlug, setOwnSlug] = useState(false);
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="study-title">
       <Box
         component="form"
         onSubmit={(event) => {
           event.preventDefault();
-          save.mutate(new FormData(event.currentTarget));
+          const form = new FormData(event.currentTarget);
+          save.mutate({ ...draftOf(form), ...(study === null ? { slug: text(form, 'slug') } : { as_of: text(form, 'as_of') }) });
         }}
       >
         <DialogTitle id="study-title">{study === null ? 'New study' : 'The study'}</DialogTitle>
@@ -76,12 +58,29 @@ export function StudyDialog({ study, onClose }: Props) {
               {save.error.message}
             </Alert>
           )}
-          <TextField name="name" label="Name" required defaultValue={study?.name ?? ''} sx={{ gridColumn: '1 / -1', mt: 1 }} autoFocus />
+          <TextField
+            name="name"
+            label="Name"
+            required
+            defaultValue={study?.name ?? ''}
+            onChange={(event) => {
+              if (!isOwnSlug) {
+                setSlug(slugOf(event.target.value));
+              }
+            }}
+            sx={{ gridColumn: '1 / -1', mt: 1 }}
+            autoFocus
+          />
           {study === null && (
             <TextField
               name="slug"
               label="Short name for addresses and commands"
               required
+              value={slug}
+              onChange={(event) => {
+                setSlug(event.target.value);
+                setOwnSlug(event.target.value !== '');
+              }}
               sx={{ gridColumn: '1 / -1' }}
               slotProps={{ htmlInput: { pattern: '[a-z0-9][a-z0-9\\-]{0,62}' } }}
               helperText="Lower-case letters, digits and hyphens"

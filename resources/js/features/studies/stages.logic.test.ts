@@ -11,10 +11,11 @@ const study = (stages: Study['stages']): Study => ({
   currency: 'GBP',
   as_of: null,
   domain: 'thornfield-apiary.example',
-  competitors: [],
+  competitors: ['hivewright.example'],
   may_edit: true,
   stages,
   comparison: null,
+  finding: null,
   is_current: true,
 });
 
@@ -61,6 +62,14 @@ describe('stages', () => {
     );
     expect(gather).toMatchObject({ figure: '2 of 3 domains without rankings', isWaiting: true });
     expect(compare).toMatchObject({ figure: 'nothing compared yet', isReached: false });
+  });
+
+  it('says what cannot be known instead of naming none', () => {
+    const alone = { ...study({ ...calm, weigh: { quick_wins: null, shortlisted: 0 } }), competitors: [] };
+    expect(stagesOf(alone).map((stage) => stage.figure)).toEqual(
+      expect.arrayContaining(['compared with nobody', 'chances unknown']) as string[],
+    );
+    expect(stagesOf(study({ ...calm, gather: { domains: 1, without_rankings: 0, stale: 0 } }))[0]?.figure).toBe('1 domain, all fresh');
   });
 
   it('names gaps and quick wins once there is a comparison', () => {

@@ -14,7 +14,9 @@ function gatherFigure({ domains, without_rankings: missing, stale }: Study['stag
   if (missing > 0) {
     return `${missing} of ${domains} domains without rankings`;
   }
-  return stale > 0 ? `${stale} ${stale === 1 ? 'snapshot' : 'snapshots'} stale` : `${domains} domains, all fresh`;
+  return stale > 0
+    ? `${stale} ${stale === 1 ? 'snapshot' : 'snapshots'} stale`
+    : `${domains} ${domains === 1 ? 'domain' : 'domains'}, all fresh`;
 }
 
 function planFigure({ items, overdue, done }: Study['stages']['plan'], shortlisted: number): string {
@@ -22,6 +24,20 @@ function planFigure({ items, overdue, done }: Study['stages']['plan'], shortlist
     return shortlisted === 0 ? 'nothing planned yet' : `${whole(shortlisted)} shortlisted`;
   }
   return `${whole(items)} on the roadmap${overdue > 0 ? `, ${whole(overdue)} overdue` : ''}`;
+}
+
+function compareFigure({ stages: { compare }, competitors }: Study): string {
+  if (compare === null) {
+    return 'nothing compared yet';
+  }
+  return competitors.length === 0 ? 'compared with nobody' : `${whole(compare.gaps)} gaps`;
+}
+
+function weighFigure(weigh: Study['stages']['weigh']): string {
+  if (weigh === null) {
+    return 'nothing to weigh yet';
+  }
+  return weigh.quick_wins === null ? 'chances unknown' : `${whole(weigh.quick_wins)} quick wins`;
 }
 
 /** The five stages of a study with the figure that matters at each. */
@@ -38,14 +54,14 @@ export function stagesOf(study: Study): Stage[] {
     {
       path: 'compare',
       name: 'Compare',
-      figure: compare === null ? 'nothing compared yet' : `${whole(compare.gaps)} gaps`,
+      figure: compareFigure(study),
       isWaiting: false,
       isReached: compare !== null,
     },
     {
       path: 'weigh',
       name: 'Weigh',
-      figure: weigh === null ? 'nothing to weigh yet' : `${whole(weigh.quick_wins)} quick wins`,
+      figure: weighFigure(weigh),
       isWaiting: false,
       isReached: weigh !== null,
     },

@@ -1,1 +1,2 @@
+export { Missing } from './Missing';
 export { useStudy, type StudyContext } from './studyContext';

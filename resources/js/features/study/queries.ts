@@ -53,6 +53,12 @@ export const vocabularyQuery = () =>
     gcTime: Infinity,
   });
 
+export const findingsQuery = (slug: string) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'findings'),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/findings', { params: { path: { slug } }, signal })),
+  });
+
 export const ledgerQuery = (slug: string) =>
   queryOptions({
     queryKey: keys.part(slug, 'ledger'),

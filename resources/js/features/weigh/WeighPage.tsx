@@ -18,7 +18,7 @@ import { useDecisions } from '../decisions/useDecisions';
 import { useUrlState } from '../sentence/useUrlState';
 import { Dossier } from '../dossier';
 import { CurveOffer } from '../keyword/CurveOffer';
-import { useStudy } from '../study';
+import { Missing, useStudy } from '../study';
 import { Balance } from './Balance';
 import { opportunityColumns } from './columns';
 import { GroupsView } from './GroupsView';
@@ -83,6 +83,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   });
   return (
     <>
+      <Missing study={study} />
       <SentenceBar
         subject={isByPage ? 'Pages, best first, with a keyword' : 'Opportunities, best first,'}
         show={show}

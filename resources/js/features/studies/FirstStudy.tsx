@@ -1,0 +1,82 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { nameOf, slugOf } from './naming.logic';
+import { useSaveStudy } from './useSaveStudy';
+
+const after = [
+  ['Competitors', 'Found by the keywords that they share with you, or typed.'],
+  ['Rankings', 'Files that you have, or a connected source.'],
+  ['Your first ranked list', 'Pages to make or to improve, the best first, and why.'],
+] as const;
+
+/** An installation without a study begins here, with one field. */
+export function FirstStudy() {
+  const [domain, setDomain] = useState('');
+  const [country, setCountry] = useState('GB');
+  const [language, setLanguage] = useState('en');
+  const save = useSaveStudy(null);
+  const name = nameOf(domain);
+  return (
+    <Box sx={{ px: 2, pt: 2, maxWidth: 620 }}>
+      <Typography sx={{ mb: 2 }}>
+        A study sets your domain against up to ten competitors in one market. It takes four steps to the first ranked list.
+      </Typography>
+      <Box component="ol" sx={{ pl: 3, m: 0, '& > li': { mb: 1.5 }, '& > li::marker': { fontWeight: 700 } }}>
+        <li>
+          <Typography component="span" sx={{ fontWeight: 700 }}>
+            Your domain
+          </Typography>
+          <Box
+            component="form"
+            onSubmit={(event) => {
+              event.preventDefault();
+              save.mutate({ slug: slugOf(name), name, domain: domain.trim(), competitors: [], country, language, device: 'desktop' });
+            }}
+            sx={{ display: 'flex', gap: 1.5, alignItems: 'start', flexWrap: 'wrap', mt: 1.5 }}
+          >
+            <TextField
+              autoFocus
+              required
+              label="Our domain"
+              value={domain}
+              onChange={(event) => setDomain(event.target.value)}
+              helperText={name === '' ? 'As it stands in an address' : `The study will be called “${name}”.`}
+              sx={{ flex: 1, minWidth: 240 }}
+            />
+            <TextField
+              label="Country"
+              value={country}
+              onChange={(event) => setCountry(event.target.value.toUpperCase())}
+              slotProps={{ htmlInput: { maxLength: 2 } }}
+              sx={{ width: 92 }}
+            />
+            <TextField
+              label="Language"
+              value={language}
+              onChange={(event) => setLanguage(event.target.value.toLowerCase())}
+              slotProps={{ htmlInput: { maxLength: 2 } }}
+              sx={{ width: 92 }}
+            />
+            <Button type="submit" variant="contained" loading={save.isPending} disabled={slugOf(name) === ''}>
+              Begin
+            </Button>
+          </Box>
+          {save.isError && (
+            <Alert severity="warning" sx={{ mt: 1 }}>
+              {save.error.message}
+            </Alert>
+          )}
+        </li>
+        {after.map(([title, text]) => (
+          <Box key={title} component="li" sx={{ color: 'text.secondary' }}>
+            <strong>{title}</strong> — {text}
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
