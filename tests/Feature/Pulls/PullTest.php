@@ -125,7 +125,7 @@ final class PullTest extends TestCase
 
     public function test_what_a_brief_asks_of_the_source_is_asked_when_its_page_is_planned_and_good_for_a_day(): void
     {
-        $study = $this->apiary();
+        $study = $this->makeStudy(['skepandsmoker.example'], 'thornfield-apiary.example');
         $this->command('reach:pull', ['slug' => $study->slug, '--date' => '2026-10-20']);
         $this->command('reach:weigh', ['slug' => $study->slug]);
         $this->actingAs($this->makeEditor($study->refresh()));
