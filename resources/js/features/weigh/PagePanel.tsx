@@ -32,7 +32,18 @@ export function PagePanel({ study, page, keywords, decisions, onClose }: Props) 
       </Box>
       <TextField
         fullWidth
+        autoFocus
         label="Reason"
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && !disabled) {
+            // Said and done: the keys of the list act again.
+            event.preventDefault();
+            mark('shortlisted');
+            onClose();
+          } else if (event.key === 'Escape') {
+            onClose();
+          }
+        }}
         disabled={disabled}
         value={text.reason}
         onChange={write('reason')}

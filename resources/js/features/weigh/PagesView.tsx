@@ -83,10 +83,17 @@ export function PagesView({ study, comparison, show, asked, weights, steadiness,
       put.mutate(current.kind === 'page' ? { topics: [current.page.topic] } : { keywords: [current.keyword.keyword], alone: true });
     }
   };
+  const stopJudging = () => {
+    setJudging(false);
+    // It was opened for the judgement; the next key goes on to the next page.
+    setOpened(null);
+  };
   const judge = () => {
-    if (current?.kind === 'page') {
+    if (isJudging) {
+      stopJudging();
+    } else if (current?.kind === 'page') {
       setOpened(current.page.topic);
-      setJudging(!isJudging);
+      setJudging(true);
     }
   };
   useHotkeys({
@@ -101,7 +108,7 @@ export function PagesView({ study, comparison, show, asked, weights, steadiness,
         decisions.decide({ keywords: [keyword] }, { pinned: isPinned !== true });
       }
     },
-    Escape: () => setJudging(false),
+    Escape: () => isJudging && stopJudging(),
   });
   if (list.isPending) {
     return <Waiting what="Ranking the pages" />;
@@ -146,7 +153,7 @@ export function PagesView({ study, comparison, show, asked, weights, steadiness,
           page={judged}
           keywords={keywords.filter((keyword) => keyword.topic === judged.topic)}
           decisions={decisions}
-          onClose={() => setJudging(false)}
+          onClose={stopJudging}
         />
       )}
     </Box>
