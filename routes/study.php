@@ -52,6 +52,7 @@ Route::get('bench/noise', [ViewController::class, 'noise']);
 Route::get('lenses', [LensController::class, 'index']);
 Route::get('weight-presets', [WeightPresetController::class, 'index']);
 Route::get('tags', [DecisionController::class, 'tags']);
+Route::get('reasons', [DecisionController::class, 'reasons']);
 Route::get('plan', [PlanController::class, 'show']);
 Route::get('plan/goal', [GoalController::class, 'show']);
 Route::get('plan/proposal', [PlanController::class, 'proposal']);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Decisions\Decide;
+use App\Actions\Decisions\ReadReasons;
 use App\Actions\Decisions\ReadTags;
 use App\Actions\Decisions\UndoDecision;
 use App\Http\Requests\DecisionRequest;
@@ -34,6 +35,12 @@ final class DecisionController extends Controller
         $request->validate(['change' => ['required', 'integer', 'min:1']]);
 
         return new JsonResponse(['keywords' => $undo->execute($study, $request->integer('change'), (int) $request->user()?->id)]);
+    }
+
+    /** Reasons that were given, the newest first. */
+    public function reasons(Study $study, ReadReasons $read): JsonResponse
+    {
+        return new JsonResponse($read->execute($study));
     }
 
     /** Tags in use, with the number of their keywords. */

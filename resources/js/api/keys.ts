@@ -27,6 +27,7 @@ export type StudyPart =
   | 'plan'
   | 'preview'
   | 'proposal'
+  | 'reasons'
   | 'related'
   | 'rulebook'
   | 'rulebook-history'

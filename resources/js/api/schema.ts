@@ -1449,6 +1449,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/studies/{slug}/reasons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        /** Reasons that were given, the newest first */
+        get: operations["showStudyReasons"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1731,7 +1751,12 @@ export interface components {
         DecisionOutcome: {
             change: number;
             keywords: number;
-            before: Record<string, never>[];
+            /** @description What stood before, of at most a thousand */
+            before: ({
+                keyword: string;
+            } & {
+                [key: string]: unknown;
+            })[];
         };
         Distribution: {
             bins: {
@@ -2846,6 +2871,11 @@ export interface components {
                 [key: string]: number | null;
             };
         };
+        GivenReason: {
+            reason: string;
+            mark: components["schemas"]["Mark"];
+            keywords: number;
+        };
     };
     responses: {
         /** @description Problem details (RFC 9457) */
@@ -2973,6 +3003,7 @@ export type BriefLink = components['schemas']['BriefLink'];
 export type GoalAnswer = components['schemas']['GoalAnswer'];
 export type OurPage = components['schemas']['OurPage'];
 export type Finding = components['schemas']['Finding'];
+export type GivenReason = components['schemas']['GivenReason'];
 export type ResponseProblem = components['responses']['Problem'];
 export type $defs = Record<string, never>;
 export interface operations {
@@ -5618,6 +5649,31 @@ export interface operations {
                     "application/json": {
                         findings: components["schemas"]["Finding"][];
                     };
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    showStudyReasons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Reasons */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GivenReason"][];
                 };
             };
             "4XX": components["responses"]["Problem"];

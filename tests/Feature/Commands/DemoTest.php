@@ -70,8 +70,8 @@ final class DemoTest extends TestCase
         }
         self::assertGreaterThan(3, $items->whereIn('status', ['writing', 'published'])->count());
         self::assertSame(2, $items->pluck('owner')->filter()->unique()->count());
-        $marks = DB::table('decisions')->where('study_id', $study->id)->pluck('updated_by', 'mark');
-        self::assertGreaterThan(1, $marks->unique()->count(), 'Two people decided.');
+        $people = DB::table('decisions')->where('study_id', $study->id)->pluck('updated_by');
+        self::assertGreaterThan(1, $people->unique()->count(), 'Two people decided.');
         self::assertGreaterThan(0, DB::table('decisions')->where('study_id', $study->id)->whereNotNull('note')->count());
         self::assertSame(2, $study->lenses()->count());
         $findings = [];

@@ -10,6 +10,7 @@ import { staysWith } from '../decisions/marks.logic';
 import { Failed, Waiting } from '../../shared/Notice';
 import type { useDecisions } from '../decisions/useDecisions';
 import { useListKeys } from '../decisions/useListKeys';
+import { useReasonLine } from '../decisions/useReasonLine';
 import { useSelection } from '../decisions/useSelection';
 import { useStored } from '../../shared/useStored';
 import { useUrlState } from '../sentence/useUrlState';
@@ -43,8 +44,10 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
   const bench = useInfiniteQuery(benchQuery(study.slug, comparison.id, { show, sort, dir }));
   const rows = useMemo(() => bench.data?.pages.flatMap((page) => page.rows) ?? [], [bench.data]);
   const selection = useSelection(show, rows);
+  const reason = useReasonLine(study, decisions);
   const mark = (keywords: string[], to: Mark | null) => {
     decisions.mark(keywords, to);
+    reason.ask(to, keywords.join(', '));
     if (selection.isAny && !staysWith(to, show)) {
       selection.drop(keywords);
     }
@@ -79,7 +82,12 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
     return <Failed error={bench.error} onRetry={() => void bench.refetch()} />;
   }
   if (rows.length === 0) {
-    return <NothingFits steps={summary?.steps ?? []} />;
+    return (
+      <>
+        <NothingFits steps={summary?.steps ?? []} />
+        {reason.line}
+      </>
+    );
   }
   return (
     <>
@@ -127,6 +135,7 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
           height={isDense ? denseRowHeight : rowHeight}
         />
       </Box>
+      {reason.line}
     </>
   );
 }

@@ -2,13 +2,15 @@ import { useMutation, useQueryClient, type InfiniteData } from '@tanstack/react-
 import { useRef } from 'react';
 import { api, told } from '../../api/client';
 import { keys, type StudyPart } from '../../api/keys';
-import type { Decision, Mark, Row } from '../../api/schema';
+import type { Decision, DecisionOutcome, Mark, Row } from '../../api/schema';
 import { marksOf, unmarked, withMark, type Marks } from './rows.logic';
 
 interface Order {
   /** Keywords by name, all that a sentence shows, or the open ones of topics. */
   about: { keywords: string[] } | { show: string } | { topics: string[] };
   decision: Decision;
+  /** Belongs to the decision before it: what was decided then is meant, and one undo takes both back. */
+  isAfterthought?: boolean;
 }
 
 type RowList = InfiniteData<{ rows: Row[] }>;
@@ -29,6 +31,7 @@ const touched: StudyPart[] = [
   'steadiness',
   'comparison',
   'findings',
+  'reasons',
 ];
 
 /**
@@ -36,16 +39,17 @@ const touched: StudyPart[] = [
  * in the order in which they were made, and the lists are read anew after the last of them. What is refused is as it was before.
  */
 export function useDecisions(study: string) {
-  const history = useRef<number[]>([]);
+  const past = usePast();
   const order = useOrder(study);
   const lists = useMarkedLists(study);
   const params = { path: { slug: study } };
   const send = useMutation({
     ...order,
-    mutationFn: ({ about, decision }: Order) => told(api.POST('/studies/{slug}/decisions', { params, body: { ...about, ...decision } })),
+    mutationFn: ({ about, decision, isAfterthought = false }: Order) =>
+      told(api.POST('/studies/{slug}/decisions', { params, body: { ...(isAfterthought ? past.about() : about), ...decision } })),
     onMutate: ({ about, decision }: Order) =>
       'keywords' in about && decision.mark !== undefined ? lists.mark(about.keywords, decision.mark) : undefined,
-    onSuccess: (answer) => history.current.push(answer.change),
+    onSuccess: (answer, { isAfterthought = false }) => past.add(answer, isAfterthought),
     onError: (_error, { decision }, before) => {
       if (before !== undefined && decision.mark !== undefined) {
         lists.unmark(before, decision.mark);
@@ -56,8 +60,10 @@ export function useDecisions(study: string) {
     ...order,
     // Which change is the last is known when its turn comes.
     mutationFn: async (named: number | null) => {
-      const change = named ?? history.current.pop();
-      return change === undefined ? null : await told(api.POST('/studies/{slug}/decisions/undo', { params, body: { change } }));
+      const changes = named === null ? past.takeLast() : [named];
+      for (const change of changes.reverse()) {
+        await told(api.POST('/studies/{slug}/decisions/undo', { params, body: { change } }));
+      }
     },
   });
   return {
@@ -65,8 +71,29 @@ export function useDecisions(study: string) {
     isPending: send.isPending,
     decide: (about: Order['about'], decision: Decision) => send.mutate({ about, decision }),
     mark: (keywords: string[], mark: Mark | null) => send.mutate({ about: { keywords }, decision: { mark } }),
+    /** Why what was decided last was decided so. */
+    giveReason: (mark: Mark, reason: string) => send.mutate({ about: { keywords: [] }, decision: { mark, reason }, isAfterthought: true }),
     undo: () => undo.mutate(null),
     undoChange: (change: number) => undo.mutate(change),
+  };
+}
+
+/** What was decided here so far, the last change at the end: a change, and what was added to it as an afterthought. */
+function usePast() {
+  const changes = useRef<number[][]>([]);
+  const keywords = useRef<string[]>([]);
+  return {
+    add: ({ change, before }: DecisionOutcome, isAfterthought: boolean) => {
+      keywords.current = before.map((row) => row.keyword);
+      if (isAfterthought) {
+        changes.current.at(-1)?.push(change);
+      } else {
+        changes.current.push([change]);
+      }
+    },
+    /** What a topic or a sentence meant is no longer open once it is set aside, and so is named keyword by keyword. */
+    about: () => ({ keywords: keywords.current }),
+    takeLast: () => changes.current.pop() ?? [],
   };
 }
 

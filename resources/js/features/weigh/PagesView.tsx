@@ -1,6 +1,6 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
-import type { Comparison, Opportunity, RankedTopic, Steadiness, Study, Task } from '../../api/schema';
+import type { Comparison, Mark, Opportunity, RankedTopic, Steadiness, Study, Task } from '../../api/schema';
 import Box from '@mui/material/Box';
 import { Bench } from '../../shared/Bench';
 import { sideBySide } from '../../shared/layout';
@@ -27,6 +27,8 @@ interface Props {
   decisions: ReturnType<typeof useDecisions>;
   /** Whether a dossier is open, which then follows the keyword selected. */
   isOpen: boolean;
+  /** Told what was marked, and how. */
+  onMarked: (mark: Mark | null, title: string) => void;
   onSort: (by: string, dir: string) => void;
   onKeyword: (keyword: string) => void;
 }
@@ -35,7 +37,21 @@ const noPages: RankedTopic[] = [];
 const noKeywords: Opportunity[] = [];
 
 /** The ranked list by topic: each the page that serves it, made or to be made, opened in place into its keywords. */
-export function PagesView({ study, comparison, show, asked, weights, steadiness, sort, dir, decisions, isOpen, onSort, onKeyword }: Props) {
+export function PagesView({
+  study,
+  comparison,
+  show,
+  asked,
+  weights,
+  steadiness,
+  sort,
+  dir,
+  decisions,
+  isOpen,
+  onMarked,
+  onSort,
+  onKeyword,
+}: Props) {
   const [selected, setSelected] = useState<string | null>(null);
   const [opened, setOpened] = useState<string | null>(null);
   const [isJudging, setJudging] = useState(false);
@@ -57,10 +73,13 @@ export function PagesView({ study, comparison, show, asked, weights, steadiness,
   const current = lines.find((line) => lineKey(line) === selected);
   const flip = (mark: 'shortlisted' | 'set aside') => {
     if (current?.kind === 'keyword') {
-      decisions.mark([current.keyword.keyword], current.keyword.mark === mark ? null : mark);
+      const next = current.keyword.mark === mark ? null : mark;
+      decisions.mark([current.keyword.keyword], next);
+      onMarked(next, current.keyword.keyword);
     } else if (current !== undefined) {
       const isMarked = mark === 'shortlisted' && current.page.shortlisted === current.page.keywords;
       decisions.decide({ topics: [current.page.topic] }, { mark: isMarked ? null : mark });
+      onMarked(isMarked ? null : mark, current.page.topic);
     }
   };
   const select = (line: PageLine) => {

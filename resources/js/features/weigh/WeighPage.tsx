@@ -15,6 +15,7 @@ import { LensMenu } from '../sentence/LensMenu';
 import { PageOneTable } from '../keyword/PageOneTable';
 import { ViewSwitch } from '../../shared/ViewSwitch';
 import { useDecisions } from '../decisions/useDecisions';
+import { useReasonLine } from '../decisions/useReasonLine';
 import { useUrlState } from '../sentence/useUrlState';
 import { Dossier } from '../dossier';
 import { CurveOffer } from '../keyword/CurveOffer';
@@ -67,12 +68,16 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const turnTo = (next: string) => change({ view: next === 'pages' ? null : next, sort: null, dir: null, keyword: null, dossier: null });
   const steadiness = useQuery(steadinessQuery(study.slug, comparison.id, show, asked, isByPage ? 'topic' : 'keyword')).data;
   const decisions = useDecisions(study.slug);
+  const reason = useReasonLine(study, decisions);
   const weights = first?.weights ?? none;
   const domains = comparison.domains.map((domain) => domain.entry);
   const setWeights = (next: Weights) => change({ weights: spellWeights(next) });
   useListKeys({
     current,
-    onMark: decisions.mark,
+    onMark: (keywords, mark) => {
+      decisions.mark(keywords, mark);
+      reason.ask(mark, keywords.join(', '));
+    },
     onUndo: decisions.undo,
     onClose: () => change({ dossier: null }, true),
     more: {
@@ -104,6 +109,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
         </BarActions>
       </SentenceBar>
       {decisions.error !== null && <Failed error={decisions.error} />}
+      {reason.line}
       <Box sx={sideBySide}>
         {!isOpen && (view === 'list' || isByPage) && (
           <Balance study={study} weights={weights} presets={first?.presets ?? {}} onChange={setWeights} />
@@ -121,6 +127,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
               dir={dir}
               decisions={decisions}
               isOpen={isOpen}
+              onMarked={reason.ask}
               onSort={(by, direction) => change({ sort: by === 'priority' ? null : by, dir: direction })}
               onKeyword={(chosen) => change({ keyword: chosen, dossier: 'open' }, isOpen)}
             />

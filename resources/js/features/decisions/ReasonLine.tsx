@@ -1,0 +1,100 @@
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import { useQuery } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import type { Mark } from '../../api/schema';
+import { reasonsQuery } from './queries';
+import { isReason, keysMeant, offered } from './reasons.logic';
+
+interface Props {
+  study: string;
+  mark: Mark;
+  /** What was marked. */
+  title: string;
+  onReason: (reason: string) => void;
+  onClose: () => void;
+}
+
+/** Keys that the list is to answer to after all. */
+function replay(keys: string[]) {
+  keys.forEach((key) => window.dispatchEvent(new KeyboardEvent('keydown', { key })));
+}
+
+/** One line that asks why something was marked, offers the last reasons, and goes on with Enter; the mark itself stands already. */
+export function ReasonLine({ study, mark, title, onReason, onClose }: Props) {
+  const given = useQuery(reasonsQuery(study));
+  const [text, setText] = useState('');
+  const isOver = useRef(false);
+  const close = (reason: string, keys: string[]) => {
+    if (isOver.current) {
+      return;
+    }
+    isOver.current = true;
+    if (isReason(reason)) {
+      onReason(reason.trim());
+    }
+    onClose();
+    document.querySelector<HTMLElement>('[role="table"]')?.focus({ preventScroll: true });
+    // When the line has gone, so that nobody types any more.
+    setTimeout(() => replay(keys));
+  };
+  return (
+    <Box
+      role="region"
+      aria-label="Why?"
+      className="no-print"
+      sx={{
+        position: 'fixed',
+        left: 0,
+        right: 0,
+        bottom: 0,
+        zIndex: 20,
+        display: 'flex',
+        alignItems: 'center',
+        gap: 2,
+        px: 2,
+        py: 1,
+        bgcolor: 'background.paper',
+        borderTop: 1,
+        borderColor: 'divider',
+      }}
+    >
+      <Box sx={{ flex: '0 1 auto', minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+        <strong>{mark === 'shortlisted' ? 'Shortlisted' : 'Set aside'}:</strong> {title}
+      </Box>
+      <Autocomplete
+        freeSolo
+        openOnFocus
+        options={offered(given.data ?? [], mark)}
+        inputValue={text}
+        onInputChange={(_event, next) => setText(next)}
+        onChange={(_event, chosen) => close(chosen ?? '', ['j'])}
+        slotProps={{ popper: { placement: 'top-start' } }}
+        sx={{ flex: 1, maxWidth: 560 }}
+        renderInput={(params) => (
+          <TextField
+            {...params}
+            autoFocus
+            label="Why? Enter goes on"
+            onKeyDown={(event) => {
+              const keys = event.ctrlKey || event.metaKey || event.altKey ? null : keysMeant(text, event.key);
+              if (keys !== null) {
+                event.preventDefault();
+                close('', keys);
+              } else if (event.key === 'Escape') {
+                event.stopPropagation();
+                close('', []);
+              } else if (event.key === 'Enter' && event.currentTarget.querySelector('[aria-activedescendant]') === null) {
+                event.preventDefault();
+                event.stopPropagation();
+                close(text, isReason(text) || text.trim() === '' ? ['j'] : [text.trim(), 'Enter']);
+              }
+            }}
+            onBlur={() => close(text, [])}
+          />
+        )}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,40 @@
+import { describe, expect, it } from 'vitest';
+import { isReason, keysMeant, offered } from './reasons.logic';
+
+describe('keys after a mark', () => {
+  it('are those of the list where somebody marks without a pause', () => {
+    expect(keysMeant('j', 's')).toEqual(['j', 's']);
+    expect(keysMeant('j', 'j')).toEqual(['j', 'j']);
+    expect(keysMeant('k', 'x')).toEqual(['k', 'x']);
+    expect(keysMeant('u', 'u')).toEqual(['u', 'u']);
+    expect(keysMeant('s', 's')).toEqual(['s', 's']);
+    expect(keysMeant('', '4')).toEqual(['4']);
+  });
+
+  it('are a reason where somebody writes', () => {
+    for (const reason of ['spring range', 'just short of page one', 'keep', 'used to be ours', 'xylophones', '2 of them', 'summer']) {
+      const meant = Array.from(reason, (key, place) => (place === 0 ? null : keysMeant(reason.slice(0, place), key)));
+      expect(
+        meant.every((keys) => keys === null),
+        reason,
+      ).toBe(true);
+    }
+    expect(keysMeant('', 'j')).toBeNull();
+  });
+});
+
+describe('a reason', () => {
+  it('is more than a key that was pressed too late', () => {
+    expect([isReason(''), isReason(' '), isReason('j'), isReason('a'), isReason('no')]).toEqual([false, false, false, true, true]);
+  });
+
+  it('is offered again, first those for the same mark, each once', () => {
+    const given = [
+      { reason: 'off topic', mark: 'set aside' as const },
+      { reason: 'spring range', mark: 'shortlisted' as const },
+      { reason: 'off topic', mark: 'shortlisted' as const },
+    ];
+    expect(offered(given, 'shortlisted')).toEqual(['spring range', 'off topic']);
+    expect(offered(given, 'set aside', 1)).toEqual(['off topic']);
+  });
+});
