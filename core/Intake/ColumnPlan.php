@@ -48,6 +48,33 @@ final readonly class ColumnPlan
         return $plan;
     }
 
+    /**
+     * Columns that no field takes, and that are nearly called as one that is still free.
+     *
+     * @param list<string>          $headers
+     * @param array<string, string> $mapping field → header, of those that are taken
+     *
+     * @return array<string, string> header → field
+     */
+    public static function nearly(ImportKind $kind, array $headers, array $mapping): array
+    {
+        $nearly = [];
+        $taken = array_map(Field::fold(...), array_values($mapping));
+        foreach ($kind->fields() as $field) {
+            if (isset($mapping[$field->name]) || \in_array($field->name, $nearly, true)) {
+                continue;
+            }
+            foreach ($headers as $header) {
+                if (! \in_array(Field::fold($header), $taken, true) && ! isset($nearly[$header]) && $field->isNearly($header)) {
+                    $nearly[$header] = $field->name;
+                    break;
+                }
+            }
+        }
+
+        return $nearly;
+    }
+
     public function has(string $field): bool
     {
         foreach ($this->columns as $column) {

@@ -88,7 +88,7 @@ final readonly class ImportFile
             'format' => $table->format(),
         ]);
         $isSameFile = $this->supersedeSameFile($import);
-        $notes = $staged->loader->settle($import);
+        $notes = [...self::nearly($order, $table, $plan), ...$staged->loader->settle($import)];
         if (! $order->isDryRun) {
             $this->mappings->remember($order, $table->headers());
         }
@@ -104,6 +104,18 @@ final readonly class ImportFile
             $isSameFile,
             $notes,
             $order->isDryRun ? $staged->loader->changes($import) : null,
+        );
+    }
+
+    /** @return list<string> */
+    private static function nearly(ImportOrder $order, TableFile $table, ColumnPlan $plan): array
+    {
+        $nearly = ColumnPlan::nearly($order->kind, $table->headers(), $plan->mapping());
+
+        return array_map(
+            static fn(string $header, string $field): string => sprintf('The column "%s" is not used; it may be the field "%s".', $header, $field),
+            array_map(strval(...), array_keys($nearly)),
+            $nearly,
         );
     }
 

@@ -7,6 +7,7 @@ namespace App\Actions\Imports;
 use App\Exceptions\Refused;
 use App\Support\Tabular\TableFile;
 use App\Support\Tabular\TableReader;
+use GreaterReach\Core\Intake\ColumnPlan;
 use GreaterReach\Core\Intake\Field;
 use GreaterReach\Core\Intake\FileProblem;
 
@@ -49,6 +50,7 @@ final readonly class PreviewFile
                 $order->kind->fields(),
             ),
             'mapping' => (object) $mapping,
+            'nearly' => (object) ColumnPlan::nearly($order->kind, $table->headers(), $mapping === [] ? $order->mapping : $mapping),
             'problem' => $problem,
             'outcome' => $outcome,
             'bad_rows' => $badRows ?? $outcome?->badRows,

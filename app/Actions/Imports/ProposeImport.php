@@ -10,6 +10,7 @@ use App\Support\Tabular\TableFile;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\ColumnPlan;
 use GreaterReach\Core\Intake\Field;
+use GreaterReach\Core\Intake\FileDay;
 use GreaterReach\Core\Intake\FileProblem;
 use GreaterReach\Core\Intake\ImportKind;
 use GreaterReach\Core\Site\DomainEntry;
@@ -25,17 +26,43 @@ final readonly class ProposeImport
     {
     }
 
-    /** @return array{kind: string, domain: string, date: string, channel: string} empty text where nothing tells */
+    /**
+     * @return array{proposal: array{kind: string, domain: string, date: string, channel: string}, notes: list<string>} empty text where
+     *     nothing tells; notes: what was read out of the name, in words
+     */
     public function execute(Study $study, string $fileName, TableFile $table): array
     {
-        $kind = ImportKind::guess($table->headers(), $fileName);
+        $day = FileDay::in($fileName);
+        $like = LikeNamed::find($study, $fileName);
+        $isLike = $like !== null && self::fits($like->kind, $table->headers());
+        $kind = $isLike ? $like->kind : ImportKind::guess($table->headers(), $fileName);
+        $channel = preg_match('/(?<![a-z])paid(?![a-z])/i', $fileName) === 1 ? 'paid' : 'organic';
+        $notes = [
+            $day !== null && $day->isMonth ? sprintf('"%s" in its name is taken as %s.', $day->written, $day->day) : '',
+            $isLike ? sprintf('Taken as "%s" was.', $like->fileName) : '',
+        ];
 
         return [
-            'kind' => $kind->value,
-            'domain' => $kind === ImportKind::Rankings ? $this->domain($study, $fileName, $table) : '',
-            'date' => preg_match('/(?<!\d)\d{4}-\d{2}-\d{2}(?!\d)/', $fileName, $day) === 1 ? $day[0] : '',
-            'channel' => preg_match('/(?<![a-z])paid(?![a-z])/i', $fileName) === 1 ? 'paid' : 'organic',
+            'proposal' => [
+                'kind' => $kind->value,
+                'domain' => $kind === ImportKind::Rankings ? ($isLike ? $like->domain : null) ?? $this->domain($study, $fileName, $table) : '',
+                'date' => $day->day ?? '',
+                'channel' => ($isLike ? $like->channel : null) ?? $channel,
+            ],
+            'notes' => array_values(array_filter($notes, static fn(string $note): bool => $note !== '')),
         ];
+    }
+
+    /** @param list<string> $headers */
+    private static function fits(ImportKind $kind, array $headers): bool
+    {
+        try {
+            ColumnPlan::match($kind, $headers);
+
+            return true;
+        } catch (FileProblem) {
+            return false;
+        }
     }
 
     private function domain(Study $study, string $fileName, TableFile $table): string

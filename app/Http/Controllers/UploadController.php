@@ -21,7 +21,7 @@ final class UploadController extends Controller
                 'id' => $upload->id,
                 'file' => $upload->file_name,
                 'bytes' => $upload->bytes,
-                'proposal' => $propose->execute($study->load('domains'), $upload->file_name, $table),
+                ...$propose->execute($study->load('domains'), $upload->file_name, $table),
             ],
             201,
         );

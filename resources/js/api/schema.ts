@@ -1924,6 +1924,10 @@ export interface components {
                 cells: string[];
                 line: number;
             }[];
+            /** @description Header that is not used → field that it is nearly called as */
+            nearly: {
+                [key: string]: string;
+            };
         };
         /** @enum {string} */
         Intent: "buy" | "compare" | "learn" | "open";
@@ -2547,6 +2551,8 @@ export interface components {
                 domain: string;
                 kind: components["schemas"]["ImportKind"];
             };
+            /** @description What was read out of its name, in words */
+            notes: string[];
         };
         /** @description Everything that has a name, the same for every study. */
         Vocabulary: {

@@ -42,6 +42,38 @@ final class UploadsAndTasksTest extends TestCase
         self::assertSame('keywords', $this->upload($study, "keyword,volume,cpc\npen,3,4\n")['proposal']['kind']);
     }
 
+    public function test_a_file_of_the_next_month_takes_the_choices_of_the_last(): void
+    {
+        $study = $this->makeStudy();
+        $this->actingAs($this->makeEditor($study));
+        $first = $this->upload($study, "keyword,position\npen,3\n", 'theirs-2026-10.csv');
+        self::assertSame(['', '2026-10-01'], [$first['proposal']['domain'], $first['proposal']['date']]);
+        self::assertSame(['"2026-10" in its name is taken as 2026-10-01.'], $first['notes']);
+        $this->postJson("/api/v1/studies/{$study->slug}/imports", [
+            'upload' => $first['id'], 'kind' => 'rankings', 'domain' => 'inkmoor.example', 'date' => '2026-10-01', 'channel' => 'paid',
+        ])->assertStatus(202);
+        $next = $this->upload($study, "keyword,position\npen,4\n", 'theirs-2026-11.csv');
+        self::assertSame(
+            ['kind' => 'rankings', 'domain' => 'inkmoor.example', 'date' => '2026-11-01', 'channel' => 'paid'],
+            $next['proposal'],
+        );
+        self::assertStringContainsString('Taken as "theirs-2026-10.csv" was.', implode(' ', $next['notes']));
+        $other = $this->upload($study, "query,clicks,impressions,position\npen,3,9,2.5\n", 'theirs-2026-12.csv');
+        self::assertSame('performance', $other['proposal']['kind'], 'What it holds decides where it fits no more.');
+    }
+
+    public function test_a_header_that_is_nearly_a_field_is_not_dropped_without_a_word(): void
+    {
+        $study = $this->makeStudy();
+        $this->actingAs($this->makeEditor($study));
+        $task = $this->order($study, 'imports/preview', "keyword,position,authority of it,crawl date\npen,3,4,x\n");
+        self::assertSame(['crawl date' => 'date'], $task['result']['preview']['nearly']);
+        self::assertContains(
+            'The column "crawl date" is not used; it may be the field "date".',
+            $task['result']['preview']['outcome']['notes'],
+        );
+    }
+
     public function test_a_preview_shows_columns_problems_and_changes_and_keeps_nothing(): void
     {
         $study = $this->compared();

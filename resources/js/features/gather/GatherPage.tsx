@@ -13,6 +13,7 @@ import { ClicksPanel } from './ClicksPanel';
 import { CompetitorPanel } from './CompetitorPanel';
 import { FirstSteps } from './FirstSteps';
 import { isNew } from './firstSteps.logic';
+import { ImportBatch } from './ImportBatch';
 import { ImportDialog } from './ImportDialog';
 import { ImportList } from './ImportList';
 import { Ledger } from './Ledger';
@@ -43,7 +44,7 @@ export function GatherPage() {
     setOver(false);
     add(event.dataTransfer.files);
   };
-  const file = files[0];
+  const file = files.length === 1 ? files[0] : undefined;
   const close = () => change({ panel: null }, true);
   return (
     <Box sx={sideBySide}>
@@ -112,10 +113,11 @@ export function GatherPage() {
           key={`${file.name} ${file.lastModified} ${files.length}`}
           study={study}
           file={file}
-          remaining={files.length - 1}
-          onClose={() => setFiles((before) => before.slice(1))}
+          remaining={0}
+          onClose={() => setFiles([])}
         />
       )}
+      {files.length > 1 && <ImportBatch key={files.length} study={study} files={files} onClose={() => setFiles([])} />}
     </Box>
   );
 }

@@ -6,7 +6,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 import type { Study, Upload } from '../../api/schema';
@@ -15,6 +15,7 @@ import { ImportChoices } from './ImportChoices';
 import { MappingTable } from './MappingTable';
 import { orderOf, outcomeWords, type ImportOrder } from './order.logic';
 import { usePreview } from './usePreview';
+import { useUpload } from './useUpload';
 
 interface Props {
   study: Study;
@@ -25,17 +26,7 @@ interface Props {
 
 /** Sends a file, says what it seems to be and what it would change, row by row where it is bad; then has it imported. */
 export function ImportDialog({ study, file, remaining, onClose }: Props) {
-  const upload = useMutation({
-    mutationFn: () => {
-      const form = new FormData();
-      form.set('file', file);
-      const params = { path: { slug: study.slug } };
-      // The document calls a file a text; what is sent is the form.
-      return told(api.POST('/studies/{slug}/uploads', { params, body: { file: file.name }, bodySerializer: () => form }));
-    },
-  });
-  const { mutate } = upload;
-  useEffect(() => mutate(), [mutate]);
+  const upload = useUpload(study.slug, file);
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="import-title">
       <DialogTitle id="import-title">
@@ -74,6 +65,9 @@ function Uploaded({ study, upload, remaining, onClose }: { study: Study; upload:
   return (
     <>
       <DialogContent>
+        {upload.notes.map((note) => (
+          <p key={note}>{note}</p>
+        ))}
         <ImportChoices study={study} order={order} onChange={set} />
         {(isLooking || send.isPending) && <LinearProgress aria-label={send.isPending ? 'Importing' : 'Reading the file'} sx={{ my: 1 }} />}
         {isLooking && progress !== '' && <p>{progress}</p>}

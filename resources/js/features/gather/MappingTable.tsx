@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { ImportPreview } from '../../api/schema';
@@ -60,6 +61,7 @@ export function MappingTable({ preview, onMap }: Props) {
                     </MenuItem>
                   ))}
                 </TextField>
+                <Nearly field={preview.nearly[header]} onUse={(field) => map(header, field)} />
               </th>
             ))}
           </tr>
@@ -76,5 +78,14 @@ export function MappingTable({ preview, onMap }: Props) {
         </tbody>
       </Box>
     </Box>
+  );
+}
+
+/** A header that is nearly called as a field is not dropped without a word. */
+function Nearly({ field, onUse }: { field: string | undefined; onUse: (field: string) => void }) {
+  return field === undefined ? null : (
+    <Button sx={{ py: 0, px: 0, fontSize: '0.76rem' }} onClick={() => onUse(field)}>
+      Is it {field.replaceAll('_', ' ')}?
+    </Button>
   );
 }

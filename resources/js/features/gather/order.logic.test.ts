@@ -16,7 +16,13 @@ const outcome = {
 describe('an import order', () => {
   it('begins with what the file seems to be', () => {
     expect(
-      orderOf({ id: 'u', file: 'a.csv', bytes: 3, proposal: { kind: 'rankings', domain: 'a.example', date: '', channel: 'paid' } }),
+      orderOf({
+        id: 'u',
+        file: 'a.csv',
+        bytes: 3,
+        notes: [],
+        proposal: { kind: 'rankings', domain: 'a.example', date: '', channel: 'paid' },
+      }),
     ).toEqual({ upload: 'u', kind: 'rankings', domain: 'a.example', date: null, channel: 'paid', mapping: {}, allow_errors: 0 });
   });
 
