@@ -7,8 +7,8 @@ namespace GreaterReach\Core\Intake;
 /** The day that the name of a file tells: a whole day, or a month, which then means its first day. */
 final readonly class FileDay
 {
-    private const MONTHS = 'jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sep(?:t(?:ember)?)?|oct(?:ober)?|nov(?:ember)?'
-        .'|dec(?:ember)?';
+    private const MONTHS = 'jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sep(?:t(?:ember)?)?|oct(?:ober)?'
+        .'|nov(?:ember)?|dec(?:ember)?';
     private const NAMES = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
     private const EARLIEST = 1990;
     private const LATEST = 2100;

@@ -24,6 +24,8 @@ final readonly class ImportFile
     /** Rows whose numbers are looked at before the reading begins. */
     private const SAMPLE = 1000;
 
+    private const NEARLY = 'The column "%s" is not used; it may be the field "%s".';
+
     public function __construct(
         private Loaders $loaders,
         private TableReader $reader,
@@ -113,7 +115,7 @@ final readonly class ImportFile
         $nearly = ColumnPlan::nearly($order->kind, $table->headers(), $plan->mapping());
 
         return array_map(
-            static fn(string $header, string $field): string => sprintf('The column "%s" is not used; it may be the field "%s".', $header, $field),
+            static fn(string $header, string $field): string => sprintf(self::NEARLY, $header, $field),
             array_map(strval(...), array_keys($nearly)),
             $nearly,
         );

@@ -6,6 +6,7 @@ namespace App\Actions\Imports;
 
 use App\Models\Import;
 use App\Models\Study;
+use GreaterReach\Core\Intake\Field;
 use GreaterReach\Core\Intake\FileDay;
 use GreaterReach\Core\Intake\ImportKind;
 use Illuminate\Support\Facades\DB;
@@ -16,15 +17,31 @@ final readonly class LikeNamed
     /** Imports that are looked at, the newest. */
     private const LOOKED_AT = 500;
 
-    private function __construct(public string $fileName, public ImportKind $kind, public ?string $domain, public ?string $channel)
+    /** @param array<string, string> $mapping field → header */
+    private function __construct(
+        public string $fileName,
+        public ImportKind $kind,
+        public ?string $domain,
+        public ?string $channel,
+        private array $mapping,
+    ) {
+    }
+
+    /**
+     * Whether every column that was used then is there again.
+     *
+     * @param list<string> $headers
+     */
+    public function hadHeadersOf(array $headers): bool
     {
+        return array_diff(array_map(Field::fold(...), $this->mapping), array_map(Field::fold(...), $headers)) === [];
     }
 
     public static function find(Study $study, string $fileName): ?self
     {
         $wanted = FileDay::nameWithout($fileName);
         $imports = Import::query()->where('study_id', $study->id)->whereNull('superseded_by')->orderByDesc('id')->limit(self::LOOKED_AT)
-            ->get(['id', 'file_name', 'kind']);
+            ->get(['id', 'file_name', 'kind', 'mapping']);
         foreach ($imports as $import) {
             if (FileDay::nameWithout($import->file_name) === $wanted) {
                 return self::of($import);
@@ -41,6 +58,6 @@ final readonly class LikeNamed
             ->distinct()->limit(2)->get(['entry', 'channel'])->all();
         $only = \count($snapshots) === 1 ? $snapshots[0] : null;
 
-        return new self($import->file_name, $import->kind, $only?->entry, $only?->channel);
+        return new self($import->file_name, $import->kind, $only?->entry, $only?->channel, $import->mapping);
     }
 }

@@ -50,11 +50,28 @@ final readonly class PreviewFile
                 $order->kind->fields(),
             ),
             'mapping' => (object) $mapping,
-            'nearly' => (object) ColumnPlan::nearly($order->kind, $table->headers(), $mapping === [] ? $order->mapping : $mapping),
+            'nearly' => self::nearly($order, $table->headers(), $mapping === [] ? $order->mapping : $mapping),
             'problem' => $problem,
             'outcome' => $outcome,
             'bad_rows' => $badRows ?? $outcome?->badRows,
         ];
+    }
+
+    /**
+     * @param list<string>          $headers
+     * @param array<string, string> $mapping
+     *
+     * @return list<array{header: string, field: string}>
+     */
+    private static function nearly(ImportOrder $order, array $headers, array $mapping): array
+    {
+        $nearly = ColumnPlan::nearly($order->kind, $headers, $mapping);
+
+        return array_map(
+            static fn(string $header, string $field): array => ['header' => $header, 'field' => $field],
+            array_map(strval(...), array_keys($nearly)),
+            array_values($nearly),
+        );
     }
 
     /** @return list<array{line: int, cells: list<string>}> */

@@ -34,7 +34,7 @@ final readonly class ProposeImport
     {
         $day = FileDay::in($fileName);
         $like = LikeNamed::find($study, $fileName);
-        $isLike = $like !== null && self::fits($like->kind, $table->headers());
+        $isLike = $like !== null && $like->hadHeadersOf($table->headers());
         $kind = $isLike ? $like->kind : ImportKind::guess($table->headers(), $fileName);
         $channel = preg_match('/(?<![a-z])paid(?![a-z])/i', $fileName) === 1 ? 'paid' : 'organic';
         $notes = [
@@ -45,24 +45,14 @@ final readonly class ProposeImport
         return [
             'proposal' => [
                 'kind' => $kind->value,
-                'domain' => $kind === ImportKind::Rankings ? ($isLike ? $like->domain : null) ?? $this->domain($study, $fileName, $table) : '',
+                'domain' => $kind === ImportKind::Rankings
+                    ? ($isLike ? $like->domain : null) ?? $this->domain($study, $fileName, $table)
+                    : '',
                 'date' => $day->day ?? '',
                 'channel' => ($isLike ? $like->channel : null) ?? $channel,
             ],
             'notes' => array_values(array_filter($notes, static fn(string $note): bool => $note !== '')),
         ];
-    }
-
-    /** @param list<string> $headers */
-    private static function fits(ImportKind $kind, array $headers): bool
-    {
-        try {
-            ColumnPlan::match($kind, $headers);
-
-            return true;
-        } catch (FileProblem) {
-            return false;
-        }
     }
 
     private function domain(Study $study, string $fileName, TableFile $table): string

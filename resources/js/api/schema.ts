@@ -1924,10 +1924,11 @@ export interface components {
                 cells: string[];
                 line: number;
             }[];
-            /** @description Header that is not used → field that it is nearly called as */
+            /** @description Headers that are not used, and the field that each is nearly called as */
             nearly: {
-                [key: string]: string;
-            };
+                header: string;
+                field: string;
+            }[];
         };
         /** @enum {string} */
         Intent: "buy" | "compare" | "learn" | "open";

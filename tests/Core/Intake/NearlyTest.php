@@ -25,7 +25,8 @@ final class NearlyTest extends TestCase
 
     public function test_a_name_misspelt_by_a_letter_or_two_is_nearly_it_and_a_short_one_is_not(): void
     {
-        self::assertSame(['postion' => 'position'], ColumnPlan::nearly(ImportKind::Rankings, ['keyword', 'postion'], ['keyword' => 'keyword']));
+        $nearly = ColumnPlan::nearly(ImportKind::Rankings, ['keyword', 'postion'], ['keyword' => 'keyword']);
+        self::assertSame(['postion' => 'position'], $nearly);
         self::assertSame([], ColumnPlan::nearly(ImportKind::Rankings, ['keyword', 'pots'], ['keyword' => 'keyword']));
         $nearly = ColumnPlan::nearly(ImportKind::Rankings, ['kw', 'my position', 'old position'], []);
         self::assertSame(['my position' => 'position'], $nearly, 'Each field once.');

@@ -67,7 +67,7 @@ final class UploadsAndTasksTest extends TestCase
         $study = $this->makeStudy();
         $this->actingAs($this->makeEditor($study));
         $task = $this->order($study, 'imports/preview', "keyword,position,authority of it,crawl date\npen,3,4,x\n");
-        self::assertSame(['crawl date' => 'date'], $task['result']['preview']['nearly']);
+        self::assertEquals([['header' => 'crawl date', 'field' => 'date']], $task['result']['preview']['nearly']);
         self::assertContains(
             'The column "crawl date" is not used; it may be the field "date".',
             $task['result']['preview']['outcome']['notes'],

@@ -61,7 +61,7 @@ export function MappingTable({ preview, onMap }: Props) {
                     </MenuItem>
                   ))}
                 </TextField>
-                <Nearly field={preview.nearly[header]} onUse={(field) => map(header, field)} />
+                <Nearly field={preview.nearly.find((one) => one.header === header)?.field} onUse={(field) => map(header, field)} />
               </th>
             ))}
           </tr>

@@ -9,7 +9,7 @@ const preview = (more: Partial<ImportPreview> = {}): ImportPreview => ({
   sample: [],
   fields: [],
   mapping: {},
-  nearly: {},
+  nearly: [],
   problem: null,
   outcome,
   bad_rows: null,
@@ -40,7 +40,14 @@ describe('a file of a batch', () => {
 
   it('says what stands in its way, and which header is nearly a field', () => {
     const bad = { total: 2, rows: [], kept: 0 } as unknown as ImportPreview['bad_rows'];
-    const found = preview({ problem: 'There is no column "position".', bad_rows: bad, nearly: { 'my page': 'url', x: 'page_strength' } });
+    const found = preview({
+      problem: 'There is no column "position".',
+      bad_rows: bad,
+      nearly: [
+        { header: 'my page', field: 'url' },
+        { header: 'x', field: 'page_strength' },
+      ],
+    });
     expect(problemsOf(file({ preview: found }))).toEqual([
       'There is no column "position".',
       '2 bad rows',

@@ -40,9 +40,7 @@ export function stateOf({ order, preview, failure, state }: BatchFile, day: stri
 /** What stands in the way of a file, in words. */
 export function problemsOf({ order, preview, failure }: BatchFile): string[] {
   const bad = preview?.bad_rows?.total ?? 0;
-  const nearly = Object.entries(preview?.nearly ?? {}).map(
-    ([header, field]) => `“${header}” is not used; is it ${field.replaceAll('_', ' ')}?`,
-  );
+  const nearly = (preview?.nearly ?? []).map(({ header, field }) => `“${header}” is not used; is it ${field.replaceAll('_', ' ')}?`);
   return [
     failure,
     preview?.problem ?? null,
