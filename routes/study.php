@@ -62,6 +62,7 @@ Route::get('plan/items/{item}/brief.{format}', [PlanController::class, 'briefFil
 Route::get('track', [PlanController::class, 'track']);
 Route::get('opportunities', [OpportunityController::class, 'index']);
 Route::get('opportunities/topics', [OpportunityController::class, 'topics']);
+Route::get('opportunities/hidden', [OpportunityController::class, 'hidden']);
 Route::get('opportunities/groups', [OpportunityController::class, 'groups']);
 Route::get('opportunities/map', [OpportunityController::class, 'map']);
 Route::get('opportunities/steadiness', [OpportunityController::class, 'steadiness']);

@@ -46,6 +46,8 @@ final class FirstRoundTest extends BrowserTestCase
             null,
             'The keyword was not shortlisted.',
         );
+        $this->see('Enter goes on');
+        $this->press(WebDriverKeys::ESCAPE);
         $this->press(WebDriverKeys::ENTER);
         $this->see('On the shortlist');
         $this->see('inkmoor.example');

@@ -17,8 +17,7 @@ final class SummariseBench
     private const LEFT_OUT = ['brands', 'standing', 'combination'];
 
     /**
-     * @return list<array{clause: string, keywords: int}> what each clause of a sentence that shows nothing leaves, up to the one that
-     *     takes the last row
+     * @return list<array{clause: string, keywords: int}> what each clause of a sentence leaves, up to the one that takes the last row
      */
     private static function steps(ComparisonRows $rows, Sentence $sentence): array
     {
@@ -35,7 +34,7 @@ final class SummariseBench
     }
 
     /** @return array<string, mixed> */
-    public function execute(Comparison $comparison, Sentence $sentence): array
+    public function execute(Comparison $comparison, Sentence $sentence, bool $isStepwise = false): array
     {
         $rows = new ComparisonRows($comparison);
         $cells = self::cells($rows, $sentence);
@@ -64,7 +63,7 @@ final class SummariseBench
                     ->groupBy('presence')
                     ->map($count),
             ),
-            'steps' => $keywords === 0 ? self::steps($rows, $sentence) : [],
+            'steps' => $isStepwise || $keywords === 0 ? self::steps($rows, $sentence) : [],
         ];
     }
 

@@ -30,7 +30,7 @@ final class BenchController extends Controller
 
     public function summary(Request $request, Study $study, SummariseBench $summarise): JsonResponse
     {
-        return new JsonResponse($summarise->execute($this->shown($study), $this->sentence($request)));
+        return new JsonResponse($summarise->execute($this->shown($study), $this->sentence($request), $request->boolean('steps')));
     }
 
     public function distribution(Request $request, Study $study, ReadDistribution $read): JsonResponse

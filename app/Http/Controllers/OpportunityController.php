@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Bench\ReadBench;
 use App\Actions\Bench\ReadGroups;
+use App\Actions\Bench\ReadHidden;
 use App\Actions\Bench\ReadMap;
 use App\Actions\Bench\ReadOpportunities;
 use App\Actions\Bench\ReadSteadiness;
@@ -65,6 +66,12 @@ final class OpportunityController extends Controller
             'weights' => $weights->toArray(),
             'presets' => array_map(static fn(array $preset): array => Weights::of($preset)->toArray(), Weights::PRESETS),
         ];
+    }
+
+    /** What the list leaves out, and why. */
+    public function hidden(Request $request, Study $study, ReadHidden $read): JsonResponse
+    {
+        return new JsonResponse($read->execute($this->shown($study), $this->sentence($request), $study->rulebook()->fitGate()));
     }
 
     public function groups(Request $request, Study $study, ReadGroups $read): JsonResponse

@@ -1469,6 +1469,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/studies/{slug}/opportunities/hidden": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        /** What the list of opportunities leaves out, and why */
+        get: operations["showOpportunitiesHidden"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2883,6 +2903,14 @@ export interface components {
             mark: components["schemas"]["Mark"];
             keywords: number;
         };
+        Hidden: {
+            /** @description Keywords that the rest of the sentence lets through */
+            of: number;
+            hidden: {
+                why: string;
+                keywords: number;
+            }[];
+        };
     };
     responses: {
         /** @description Problem details (RFC 9457) */
@@ -3011,6 +3039,7 @@ export type GoalAnswer = components['schemas']['GoalAnswer'];
 export type OurPage = components['schemas']['OurPage'];
 export type Finding = components['schemas']['Finding'];
 export type GivenReason = components['schemas']['GivenReason'];
+export type Hidden = components['schemas']['Hidden'];
 export type ResponseProblem = components['responses']['Problem'];
 export type $defs = Record<string, never>;
 export interface operations {
@@ -3542,6 +3571,8 @@ export interface operations {
             query?: {
                 /** @description The sentence: clauses separated by semicolons, such as standing=gap;competitors>=2@20;volume>=100;brands=hide */
                 show?: string;
+                /** @description Tells what each clause leaves */
+                steps?: 0 | 1;
             };
             header?: never;
             path: {
@@ -5681,6 +5712,34 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GivenReason"][];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    showOpportunitiesHidden: {
+        parameters: {
+            query?: {
+                /** @description The sentence: clauses separated by semicolons, such as standing=gap;competitors>=2@20;volume>=100;brands=hide */
+                show?: string;
+            };
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is hidden */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Hidden"];
                 };
             };
             "4XX": components["responses"]["Problem"];

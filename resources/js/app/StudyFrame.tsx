@@ -11,7 +11,9 @@ import type { StudyContext } from '../features/study';
 import { whole } from '../shared/format';
 import { Failed, Waiting } from '../shared/Notice';
 import { useHotkeys } from '../shared/useHotkeys';
+import { addressOf } from '../features/sentence/carried';
 import { useSentenceSteps } from '../features/sentence/useUrlState';
+import { CommandBox } from './CommandBox';
 import { KeysDialog } from './KeysDialog';
 
 const stages = ['gather', 'compare', 'weigh', 'plan', 'track'];
@@ -23,6 +25,7 @@ export function StudyFrame() {
   const state = useQuery({ ...comparisonQuery(slug), enabled: study.isSuccess });
   const vocabulary = useQuery(vocabularyQuery());
   const [isHelpOpen, setHelpOpen] = useState(false);
+  const [isBoxOpen, setBoxOpen] = useState(false);
   const navigate = useNavigate();
   const client = useQueryClient();
   const steps = useSentenceSteps();
@@ -35,12 +38,24 @@ export function StudyFrame() {
   }, [client, slug, shown]);
   useHotkeys({
     '?': () => setHelpOpen(true),
+    ':': () => setBoxOpen(true),
+    n: () => document.getElementById('noise-menu')?.click(),
     z: steps.undo,
     Z: steps.redo,
     r: () => void navigate(`/studies/${slug}/rulebook`),
     0: () => void navigate(`/studies/${slug}/findings`),
-    ...Object.fromEntries(stages.map((stage, index) => [String(index + 1), () => void navigate(`/studies/${slug}/${stage}`)])),
+    ...Object.fromEntries(stages.map((stage, index) => [String(index + 1), () => void navigate(addressOf(slug, stage))])),
   });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+        event.preventDefault();
+        setBoxOpen(true);
+      }
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
   if (study.isPending || vocabulary.isPending) {
     return <Waiting what="Opening the study" />;
   }
@@ -75,6 +90,7 @@ export function StudyFrame() {
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
         <Outlet context={context} />
       </Box>
+      <CommandBox study={study.data} isOpen={isBoxOpen} onClose={() => setBoxOpen(false)} />
       <KeysDialog isOpen={isHelpOpen} onClose={() => setHelpOpen(false)} />
     </>
   );

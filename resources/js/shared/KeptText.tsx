@@ -15,6 +15,11 @@ export function KeptText({ value, onKeep, ...field }: Props) {
       {...field}
       value={text}
       onFocus={() => setWritten({ over: value, text, isWriting: true })}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter' && field.multiline !== true && event.target instanceof HTMLElement) {
+          event.target.blur();
+        }
+      }}
       onChange={(event) => setWritten({ over: value, text: event.target.value, isWriting: true })}
       onBlur={() => {
         const kept = text.trim();

@@ -6,28 +6,34 @@ import { useNavigate } from 'react-router';
 import { address } from '../../api/client';
 import { summaryQuery } from '../keyword/queries';
 import type { Comparison, Study } from '../../api/schema';
+import { whole } from '../../shared/format';
 import { sideBySide } from '../../shared/layout';
 import { LensMenu } from '../sentence/LensMenu';
 import { BarActions, DownloadButton } from '../../shared/BarActions';
 import { Empty, Failed } from '../../shared/Notice';
 import { PageOneTable } from '../keyword/PageOneTable';
+import { NoiseMenu } from '../sentence/NoiseMenu';
 import { SentenceBar } from '../sentence/SentenceBar';
 import { add, find, parseSentence, put, spell, toggle } from '../sentence/sentence.logic';
 import { ViewSwitch } from '../../shared/ViewSwitch';
 import { useDecisions } from '../decisions/useDecisions';
+import { useCarried } from '../sentence/carried';
 import { useUrlState } from '../sentence/useUrlState';
 import { Dossier } from '../dossier';
 import { useStudy } from '../study';
 import { AdvertisingView } from './AdvertisingView';
 import { KeywordList } from './KeywordList';
 import { MovementView } from './MovementView';
-import { NoiseMenu } from './NoiseMenu';
 import { OverlapTable } from './OverlapTable';
 import { PagesView } from './PagesView';
 import { StandingBar } from './StandingBar';
+import { views } from './views';
 
-const views = { keywords: 'Keywords', pages: 'Pages', movement: 'Movement', 'page-one': 'Page one', advertising: 'Advertising' };
 const startSentence = 'brands=hide;mark=kept';
+
+function hiddenBrands(count: number): string {
+  return count === 0 ? '' : `${whole(count)} hidden as competitors’ brands`;
+}
 
 export function ComparePage() {
   const study = useStudy();
@@ -55,6 +61,7 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
   const summary = useQuery(summaryQuery(study.slug, comparison.id, show));
   const decisions = useDecisions(study.slug);
   const domains = useMemo(() => comparison.domains.map((domain) => domain.entry), [comparison]);
+  useCarried(study.slug, params.get('show'));
   const setShow = (next: string, isStep = true) => change({ show: next }, !isStep);
   const clauses = parseSentence(show);
   const open = (chosen: string) => change({ keyword: chosen, dossier: 'open' }, isOpen);
@@ -67,7 +74,7 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
         onChange={setShow}
         count={summary.data?.keywords}
         of={summary.data?.of}
-        hidden={summary.data?.hidden_brands ?? 0}
+        hidden={hiddenBrands(summary.data?.hidden_brands ?? 0)}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
         <BarActions>

@@ -50,9 +50,3 @@ export const advertisingQuery = (slug: string, comparison: number, show: string)
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/advertising', { params: { path: { slug }, query: { show } }, signal })),
     placeholderData: (before) => before,
   });
-
-export const noiseQuery = (slug: string, comparison: number, show: string) =>
-  queryOptions({
-    queryKey: keys.part(slug, 'noise', comparison, show),
-    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/noise', { params: { path: { slug }, query: { show } }, signal })),
-  });

@@ -2,10 +2,11 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import type { Mark } from '../../api/schema';
 import { reasonsQuery } from './queries';
-import { isReason, keysMeant, offered } from './reasons.logic';
+import { alone, isListKey, isReason, keysMeant, offered } from './reasons.logic';
 
 interface Props {
   study: string;
@@ -34,11 +35,23 @@ export function ReasonLine({ study, mark, title, onReason, onClose }: Props) {
     if (isReason(reason)) {
       onReason(reason.trim());
     }
-    onClose();
+    // Gone before the next key is heard, however quick the fingers.
+    flushSync(onClose);
     document.querySelector<HTMLElement>('[role="table"]')?.focus({ preventScroll: true });
-    // When the line has gone, so that nobody types any more.
-    setTimeout(() => replay(keys));
+    replay(keys);
   };
+  // Whoever pressed another key of the list and waits for it to act was not beginning a word.
+  const latest = useRef(close);
+  useLayoutEffect(() => {
+    latest.current = close;
+  });
+  useEffect(() => {
+    if (!isListKey(text)) {
+      return undefined;
+    }
+    const timer = setTimeout(() => latest.current('', [text]), alone);
+    return () => clearTimeout(timer);
+  }, [text]);
   return (
     <Box
       role="region"

@@ -1,7 +1,7 @@
 import type { Mark } from '../../api/schema';
 
 /** Keys that move, mark or undo in a list. */
-const listKeys = 'jksxu';
+const listKeys = 'jksxugetvpn';
 
 /**
  * Whoever marks one row after another without a pause means the keys of the list, although a reason could be written by now: a digit or a
@@ -16,10 +16,17 @@ export function keysMeant(written: string, key: string): string[] | null {
   return /^(?:[jk][jksx]|ss|xx|uu)$/.test(written + key) ? [written, key] : null;
 }
 
+/** Milliseconds after which a single key of the list, with nothing typed behind it, is taken for just that. */
+export const alone = 900;
+
+export function isListKey(written: string): boolean {
+  return written.length === 1 && listKeys.includes(written);
+}
+
 /** A single key of the list is no reason. */
 export function isReason(written: string): boolean {
   const text = written.trim();
-  return text !== '' && !(text.length === 1 && listKeys.includes(text));
+  return text !== '' && !isListKey(text);
 }
 
 /** The last reasons, those for the same mark first; at most so many. */

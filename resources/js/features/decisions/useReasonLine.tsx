@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { flushSync } from 'react-dom';
 import type { Mark, Study } from '../../api/schema';
 import { ReasonLine } from './ReasonLine';
 import type { useDecisions } from './useDecisions';
@@ -9,7 +10,8 @@ export function useReasonLine(study: Study, decisions: ReturnType<typeof useDeci
   return {
     /** A mark that was taken off needs no reason. */
     ask: (mark: Mark | null, title: string) =>
-      setAsked((before) => (mark === null || !study.may_edit ? null : { mark, title, number: (before?.number ?? 0) + 1 })),
+      // There before the next key is heard, so that none of a reason is taken for a key of the list.
+      flushSync(() => setAsked((before) => (mark === null || !study.may_edit ? null : { mark, title, number: (before?.number ?? 0) + 1 }))),
     line:
       asked === null ? null : (
         <ReasonLine

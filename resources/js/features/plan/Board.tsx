@@ -115,6 +115,7 @@ function Card({ item, isChosen, mayEdit, onChoose }: { item: RoadmapItem; isChos
       component="button"
       type="button"
       draggable={mayEdit && item.status !== 'done'}
+      data-item={item.id}
       onDragStart={(event) => event.dataTransfer.setData('text/plain', String(item.id))}
       onClick={onChoose}
       aria-pressed={isChosen}

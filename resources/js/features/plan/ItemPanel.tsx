@@ -65,8 +65,9 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
             </MenuItem>
           ))}
         </TextField>
-        <KeptText label="Owner" value={item.owner} disabled={!study.may_edit} onKeep={(owner) => onChange({ owner })} />
+        <KeptText id="item-owner" label="Owner" value={item.owner} disabled={!study.may_edit} onKeep={(owner) => onChange({ owner })} />
         <KeptText
+          id="item-days"
           label="Days of work"
           type="number"
           value={String(item.effort_days)}

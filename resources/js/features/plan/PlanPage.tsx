@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { address } from '../../api/client';
 import { planQuery, planWithoutQuery } from './queries';
-import type { Roadmap, Study } from '../../api/schema';
+import type { Roadmap, RoadmapItem, Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { sideBySide } from '../../shared/layout';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
@@ -16,7 +16,8 @@ import { Board } from './Board';
 import { ForecastBand } from './ForecastBand';
 import { GoalDialog } from './GoalDialog';
 import { ItemPanel } from './ItemPanel';
-import { columnsOf, neighbour } from './months.logic';
+import { statusBeside } from './items.logic';
+import { cardBeside, columnsOf, neighbour } from './months.logic';
 import { Drafts } from './Drafts';
 import { PlanFrame } from './PlanFrame';
 import { ProposalDialog } from './ProposalDialog';
@@ -48,6 +49,56 @@ export function PlanPage() {
   return <Roadmapped study={study} plan={plan.data} />;
 }
 
+interface PlanKeys {
+  study: Study;
+  plan: Roadmap;
+  columns: (string | null)[];
+  chosen: RoadmapItem | undefined;
+  actions: ReturnType<typeof usePlan>;
+  change: ReturnType<typeof useUrlState>[1];
+  onProposal: () => void;
+  onGoal: () => void;
+}
+
+/** The keys of the board: through the cards, months and statuses, and what the whole roadmap answers to. */
+function usePlanKeys({ study, plan, columns, chosen, actions, change, onProposal, onGoal }: PlanKeys) {
+  const move = (step: 1 | -1) => {
+    const to = chosen === undefined ? undefined : neighbour(columns, chosen.month, step);
+    if (chosen !== undefined && to !== undefined && study.may_edit) {
+      actions.change(chosen, { month: to });
+    }
+  };
+  const turnTo = (step: 1 | -1) => {
+    const card = cardBeside(plan.items, columns, chosen?.id, step);
+    if (card !== undefined) {
+      change({ item: String(card.id) }, true);
+      document.querySelector(`[data-item="${card.id}"]`)?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+    }
+  };
+  const work = (step: 1 | -1) => {
+    const status = chosen === undefined ? undefined : statusBeside(chosen.status, step);
+    if (chosen !== undefined && status !== undefined && study.may_edit) {
+      actions.change(chosen, { status });
+    }
+  };
+  useHotkeys({
+    j: () => turnTo(1),
+    k: () => turnTo(-1),
+    ArrowDown: () => turnTo(1),
+    ArrowUp: () => turnTo(-1),
+    w: () => work(1),
+    W: () => work(-1),
+    i: () => document.getElementById('item-owner')?.focus(),
+    y: () => document.getElementById('item-days')?.focus(),
+    '[': () => move(-1),
+    ']': () => move(1),
+    a: onProposal,
+    o: onGoal,
+    u: actions.undo,
+    Escape: () => change({ item: null }, true),
+  });
+}
+
 /** Months as columns with what each can take, the forecast above moving as cards move, the brief of an item to the right. */
 function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
   const [params, change] = useUrlState();
@@ -58,19 +109,15 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
   const columns = columnsOf(plan);
   const chosen = plan.items.find((item) => String(item.id) === params.get('item'));
   const without = useQuery(planWithoutQuery(study.slug, chosen?.id, draft));
-  const move = (step: 1 | -1) => {
-    const to = chosen === undefined ? undefined : neighbour(columns, chosen.month, step);
-    if (chosen !== undefined && to !== undefined && study.may_edit) {
-      actions.change(chosen, { month: to });
-    }
-  };
-  useHotkeys({
-    '[': () => move(-1),
-    ']': () => move(1),
-    a: () => setProposing(study.may_edit),
-    o: () => setAiming(true),
-    u: actions.undo,
-    Escape: () => change({ item: null }, true),
+  usePlanKeys({
+    study,
+    plan,
+    columns,
+    chosen,
+    actions,
+    change,
+    onProposal: () => setProposing(study.may_edit),
+    onGoal: () => setAiming(true),
   });
   const shortlisted = study.stages.weigh?.shortlisted ?? 0;
   return (

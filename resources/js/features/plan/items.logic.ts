@@ -1,4 +1,4 @@
-import type { RoadmapItem } from '../../api/schema';
+import type { ItemStatus, RoadmapItem } from '../../api/schema';
 
 /** Fields of an item, and what they become. */
 export interface ItemPatch {
@@ -23,4 +23,13 @@ export function withItems<Plan extends { items: Pick<RoadmapItem, 'id'>[] }>(
     return { ...item, ...changes };
   });
   return { plan: { ...plan, items }, before };
+}
+
+/** The statuses in the order of the work; what is dropped is set by hand. */
+const inOrder = ['planned', 'writing', 'published', 'done'];
+
+/** The status after or before that of an item; none beyond the ends. */
+export function statusBeside(status: string, step: 1 | -1): ItemStatus | undefined {
+  const place = inOrder.indexOf(status);
+  return place < 0 ? undefined : (inOrder[place + step] as ItemStatus | undefined);
 }

@@ -51,3 +51,15 @@ export function servesWords(item: Pick<RoadmapItem, 'unit' | 'name' | 'topic' | 
 export function setAsideWords({ reason }: { reason: string }): string {
   return reason === '' ? 'set aside' : `set aside: ${reason}`;
 }
+
+/** The card after or before the chosen one, column by column; the first or the last where none is chosen. */
+export function cardBeside<Card extends Pick<RoadmapItem, 'id' | 'month'>>(
+  items: Card[],
+  columns: (string | null)[],
+  chosen: number | undefined,
+  step: 1 | -1,
+): Card | undefined {
+  const inOrder = columns.flatMap((month) => items.filter((item) => item.month === month));
+  const place = inOrder.findIndex((item) => item.id === chosen);
+  return inOrder[place < 0 ? (step > 0 ? 0 : inOrder.length - 1) : Math.min(inOrder.length - 1, Math.max(0, place + step))];
+}

@@ -7,11 +7,13 @@ import Popover from '@mui/material/Popover';
 import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
 import { ClauseEditor, type EditorContext } from './ClauseEditor';
-import { isSet, offered, phraseOf, started, strangeIn, type ClauseKind } from './clauses';
+import { ClauseSteps } from './ClauseSteps';
+import { isSet, kindOf, offered, phraseOf, started, strangeIn, type ClauseKind } from './clauses';
 import { whole } from '../../shared/format';
 import { parseSentence, spell, type Clause } from './sentence.logic';
 import { useHotkeys } from '../../shared/useHotkeys';
 import { useKinds } from './useKinds';
+import { useSwitchedOff } from './useUrlState';
 
 interface Props {
   subject: string;
@@ -19,7 +21,8 @@ interface Props {
   onChange: (show: string, isStep: boolean) => void;
   count: number | undefined;
   of: number | undefined;
-  hidden: number;
+  /** What is hidden, and why; empty where nothing is. */
+  hidden: string;
   context: Omit<EditorContext, 'kinds'>;
   children?: ReactNode;
 }
@@ -29,6 +32,7 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
   const [open, setOpen] = useState<{ kind: ClauseKind; anchor: HTMLElement } | null>(null);
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const clauses = parseSentence(show);
+  const [off, onOff] = useSwitchedOff();
   const kinds = useKinds(context.domains);
   const editing = { ...context, kinds };
   const shown = kinds.filter((kind) => kind.is_always || isSet(kind, clauses));
@@ -66,6 +70,21 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
             </ClauseButton>
           </span>
         ))}
+        {off.map((clause) => (
+          <span key={`off ${spell([clause])}`}>
+            {', '}
+            <Button
+              title="Switched off for a moment: press to switch it on"
+              onClick={() => {
+                change([...clauses, clause]);
+                onOff(off.filter((other) => other !== clause));
+              }}
+              sx={{ py: 0, minHeight: 0, textDecoration: 'line-through', color: 'text.secondary' }}
+            >
+              {phraseOf(kindOf(clause, kinds), [clause], editing)}
+            </Button>
+          </span>
+        ))}
         {strange.map((clause) => (
           <span key={spell([clause])}>
             , <s>{spell([clause])}</s>{' '}
@@ -84,8 +103,8 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
         </Button>{' '}
         <Box component="span" aria-live="polite" sx={{ whiteSpace: 'nowrap', fontVariantNumeric: 'tabular-nums' }} data-testid="count">
           — <strong>{whole(count)}</strong> of {whole(of)}
-          {hidden > 0 && <Box component="span" sx={{ color: 'text.secondary' }}>{` (${whole(hidden)} hidden as competitors’ brands)`}</Box>}
         </Box>
+        {hidden !== '' && <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.86rem' }}>{` (${hidden})`}</Box>}
       </Typography>
       {children}
       <Menu
@@ -120,7 +139,10 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
         anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
       >
         {open !== null && (
-          <ClauseEditor kind={open.kind} clauses={clauses} context={editing} onChange={change} onClose={() => setOpen(null)} />
+          <>
+            <ClauseEditor kind={open.kind} clauses={clauses} context={editing} onChange={change} onClose={() => setOpen(null)} />
+            <ClauseSteps kind={open.kind} show={show} context={editing} off={off} onChange={change} onOff={onOff} />
+          </>
         )}
       </Popover>
     </Box>

@@ -64,6 +64,11 @@ export function isSet(kind: ClauseKind, clauses: Clause[]): boolean {
   return find(clauses, kind.name) !== undefined;
 }
 
+/** The kind of a clause; one that nobody knows reads as it is spelt. */
+export function kindOf(clause: Clause, kinds: ClauseKind[]): ClauseKind {
+  return kinds.find((kind) => kind.name === clause.name) ?? { ...bracket, name: clause.name, title: clause.name };
+}
+
 /** The sentence with a clause as it begins. */
 export function started(kind: ClauseKind, clauses: Clause[]): Clause[] {
   return parseSentence(kind.start).reduce((all, clause) => put(all, clause.name, clause.operator, clause.value), clauses);

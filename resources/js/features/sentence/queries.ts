@@ -21,3 +21,18 @@ export const tagsQuery = (slug: string) =>
     queryKey: keys.part(slug, 'tags'),
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/tags', { params: { path: { slug } }, signal })),
   });
+
+export const noiseQuery = (slug: string, comparison: number, show: string) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'noise', comparison, show),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/noise', { params: { path: { slug }, query: { show } }, signal })),
+  });
+
+/** What each clause of a sentence leaves. */
+export const stepsQuery = (slug: string, comparison: number, show: string) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'steps', comparison, show),
+    queryFn: ({ signal }) =>
+      told(api.GET('/studies/{slug}/bench/summary', { params: { path: { slug }, query: { show, steps: 1 } }, signal })),
+    placeholderData: (before) => before,
+  });

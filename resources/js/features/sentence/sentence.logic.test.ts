@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { find, parseSentence, put, spell, toggle, valuesOf } from './sentence.logic';
+import { find, moved, parseSentence, put, spell, toggle, valuesOf } from './sentence.logic';
 
 describe('sentence', () => {
   it('reads and spells clauses without loss', () => {
@@ -30,5 +30,16 @@ describe('sentence', () => {
     const both = toggle(parseSentence('standing=gap'), 'standing', 'behind');
     expect(valuesOf(both, 'standing')).toEqual(['gap', 'behind']);
     expect(find(toggle(toggle(both, 'standing', 'gap'), 'standing', 'behind'), 'standing')).toBeUndefined();
+  });
+});
+
+describe('the order of clauses', () => {
+  it('changes by one place, and not beyond the ends', () => {
+    const clauses = parseSentence('standing=gap;volume>=100;brands=hide');
+    expect(spell(moved(clauses, 0, 1))).toBe('volume>=100;standing=gap;brands=hide');
+    expect(spell(moved(clauses, 2, -1))).toBe('standing=gap;brands=hide;volume>=100');
+    expect(moved(clauses, 0, -1)).toBe(clauses);
+    expect(moved(clauses, 2, 1)).toBe(clauses);
+    expect(moved(clauses, 9, -1)).toBe(clauses);
   });
 });

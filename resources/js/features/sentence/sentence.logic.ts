@@ -81,3 +81,14 @@ export function valuesOf(clauses: Clause[], name: string): string[] {
 function operatorOf(text: string | undefined): Clause['operator'] {
   return text === '>=' || text === '<=' ? text : '=';
 }
+
+/** The clauses with one of them a place earlier or later. */
+export function moved(clauses: Clause[], from: number, step: 1 | -1): Clause[] {
+  const clause = clauses[from];
+  const to = from + step;
+  if (clause === undefined || to < 0 || to >= clauses.length) {
+    return clauses;
+  }
+  const rest = clauses.filter((_clause, place) => place !== from);
+  return [...rest.slice(0, to), clause, ...rest.slice(to)];
+}

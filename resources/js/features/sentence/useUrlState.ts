@@ -1,5 +1,6 @@
 import { useCallback, useLayoutEffect, useRef } from 'react';
 import { useLocation, useSearchParams } from 'react-router';
+import { parseSentence, spell, type Clause } from './sentence.logic';
 import { stepBack, stepForth, stepped, stepsOf, type Steps } from './steps.logic';
 
 type Changes = Record<string, string | null>;
@@ -59,4 +60,10 @@ function changed(params: URLSearchParams, changes: Changes): URLSearchParams {
     }
   }
   return next;
+}
+
+/** Clauses that are switched off for a moment: they stand beside the sentence and count for nothing. */
+export function useSwitchedOff(): [Clause[], (off: Clause[]) => void] {
+  const [params, change] = useUrlState();
+  return [parseSentence(params.get('off') ?? ''), (off) => change({ off: off.length === 0 ? null : spell(off) }, true)];
 }

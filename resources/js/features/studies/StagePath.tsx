@@ -1,7 +1,9 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { NavLink, useSearchParams } from 'react-router';
+import type { MouseEvent } from 'react';
+import { NavLink, useNavigate } from 'react-router';
 import type { Study } from '../../api/schema';
+import { addressOf } from '../sentence/carried';
 import { stagesOf, type Stage } from './stages.logic';
 
 /** The five stages of the work as one connected line, and before them what stands out. */
@@ -54,13 +56,20 @@ function InBrief({ slug }: { slug: string }) {
 }
 
 function StageLink({ stage, place, slug }: { stage: Stage; place: number; slug: string }) {
-  const [params] = useSearchParams();
-  const show = params.get('show');
-  const search = show !== null && ['compare', 'weigh'].includes(stage.path) ? `?show=${encodeURIComponent(show)}` : '';
+  const navigate = useNavigate();
+  const plain = `/studies/${slug}/${stage.path}`;
   return (
     <Box
       component={NavLink}
-      to={`/studies/${slug}/${stage.path}${search}`}
+      to={plain}
+      onClick={(event: MouseEvent) => {
+        // The sentence goes along; it is looked up when the stage is gone to.
+        const address = addressOf(slug, stage.path);
+        if (address !== plain && !event.ctrlKey && !event.metaKey && !event.shiftKey) {
+          event.preventDefault();
+          void navigate(address);
+        }
+      }}
       sx={{
         position: 'relative',
         pt: 2,

@@ -2,12 +2,14 @@ import Box from '@mui/material/Box';
 import { useInfiniteQuery, useQuery, type InfiniteData, type UseInfiniteQueryResult } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { address } from '../../api/client';
-import { opportunitiesQuery, steadinessQuery, topicsQuery } from './queries';
+import { hiddenQuery, opportunitiesQuery, steadinessQuery, topicsQuery } from './queries';
 import type { Comparison, Opportunity, OpportunityPage, Steadiness, Study, Task } from '../../api/schema';
 import { Bench } from '../../shared/Bench';
 import { sideBySide } from '../../shared/layout';
 import { BarActions, DownloadButton } from '../../shared/BarActions';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
+import { useCarried } from '../sentence/carried';
+import { NoiseMenu } from '../sentence/NoiseMenu';
 import { SentenceBar } from '../sentence/SentenceBar';
 import { add, spell } from '../sentence/sentence.logic';
 import { useListKeys } from '../decisions/useListKeys';
@@ -23,23 +25,15 @@ import { Missing, useStudy } from '../study';
 import { Balance } from './Balance';
 import { opportunityColumns } from './columns';
 import { GroupsView } from './GroupsView';
+import { hiddenWords } from './hidden.logic';
 import { MapView } from './MapView';
 import { ModelView } from './ModelView';
 import { OurPagesView } from './OurPagesView';
 import { PagesView } from './PagesView';
 import { ShortlistView } from './ShortlistView';
+import { views } from './views';
 import { spellWeights, type Weights } from './weights.logic';
 
-const views = {
-  pages: 'Pages',
-  list: 'Keywords',
-  map: 'Map',
-  groups: 'Groups',
-  ours: 'Our pages',
-  shortlist: 'Shortlist',
-  'page-one': 'Page one',
-  model: 'Model',
-};
 const startSentence = 'mark=kept';
 const none: Weights = {};
 
@@ -69,6 +63,8 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const steadiness = useQuery(steadinessQuery(study.slug, comparison.id, show, asked, isByPage ? 'topic' : 'keyword')).data;
   const decisions = useDecisions(study.slug);
   const reason = useReasonLine(study, decisions);
+  const hidden = useQuery(hiddenQuery(study.slug, comparison.id, show));
+  useCarried(study.slug, params.get('show'));
   const weights = first?.weights ?? none;
   const domains = comparison.domains.map((domain) => domain.entry);
   const setWeights = (next: Weights) => change({ weights: spellWeights(next) });
@@ -95,11 +91,12 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
         onChange={(next, isStep) => change({ show: next }, !isStep)}
         count={total}
         of={isByPage ? comparison.summary.topics : comparison.summary.keywords}
-        hidden={0}
+        hidden={hiddenWords(hidden.data)}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
         <BarActions>
           <LensMenu study={study} show={show} onChoose={(next) => change({ show: next })} />
+          <NoiseMenu study={study} comparison={comparison} show={show} onClause={(clause) => change({ show: add(show, clause) })} />
           <DownloadButton
             href={address(`studies/${study.slug}/exports/weigh.csv`, { show, weights: asked, ...(isByPage ? { by: 'topic' } : {}) })}
           >

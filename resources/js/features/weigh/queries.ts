@@ -84,3 +84,11 @@ export const ourPagesQuery = (slug: string, comparison: number, show: string) =>
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/ours', { params: { path: { slug }, query: { show } }, signal })),
     placeholderData: (before) => before,
   });
+
+/** What the list leaves out, and why. */
+export const hiddenQuery = (slug: string, comparison: number, show: string) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'hidden', comparison, show),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/opportunities/hidden', { params: { path: { slug }, query: { show } }, signal })),
+    placeholderData: (before) => before,
+  });

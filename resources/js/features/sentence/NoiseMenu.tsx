@@ -42,7 +42,7 @@ export function NoiseMenu({ study, comparison, show, onClause }: Props) {
   });
   return (
     <>
-      <Button aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)}>
+      <Button id="noise-menu" aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)}>
         Noise
       </Button>
       <Popover

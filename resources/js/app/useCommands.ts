@@ -1,0 +1,89 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, told } from '../api/client';
+import { keys } from '../api/keys';
+import type { Study } from '../api/schema';
+import { views as compareViews } from '../features/compare/views';
+import { lensesQuery } from '../features/sentence/queries';
+import { addressOf } from '../features/sentence/carried';
+import { views as weighViews } from '../features/weigh/views';
+import type { Command } from './commands.logic';
+
+const stages = ['Gather', 'Compare', 'Weigh', 'Plan', 'Track'];
+const panels = { pull: 'Pull from a source', competitors: 'Find competitors', words: 'Bring words', clicks: 'Our own clicks' };
+
+/** Letters from which keywords are looked for. */
+const enough = 2;
+
+/** Everything that the command box can do from here: where to go in this study, its lenses, other studies, keywords that fit. */
+export function useCommands(study: Study, typed: string, isOpen: boolean): Command[] {
+  const lenses = useQuery({ ...lensesQuery(study.slug), enabled: isOpen });
+  const word = typed.trim();
+  const others = useQuery({
+    queryKey: keys.studiesListed(word, null),
+    queryFn: ({ signal }) => told(api.GET('/studies', { params: { query: { name: word, limit: 6 } }, signal })),
+    enabled: isOpen,
+  });
+  const keywords = useFound(study, isOpen ? word : '');
+  const at = `/studies/${study.slug}`;
+  return [
+    ...inStudy(study),
+    ...[...(lenses.data?.own ?? []), ...(lenses.data?.ready ?? [])].map(({ name, show }) => ({
+      id: `lens ${name}`,
+      group: 'Lens',
+      title: name,
+      to: `${at}/compare?show=${encodeURIComponent(show)}`,
+    })),
+    ...(others.data?.studies ?? []).map(({ slug, name }) => ({
+      id: `study ${slug}`,
+      group: 'Study',
+      title: name,
+      to: `/studies/${slug}/findings`,
+    })),
+    ...keywords.map(({ keyword }) => ({
+      id: `keyword ${study.slug} ${keyword}`,
+      group: 'Keyword',
+      title: keyword,
+      to: `${at}/compare?show=${encodeURIComponent(`text=${keyword}`)}&keyword=${encodeURIComponent(keyword)}&dossier=open`,
+    })),
+  ];
+}
+
+/** Keywords that have a word in them, the most searched first. */
+function useFound(study: Study, word: string) {
+  const isLooking = word.length >= enough && study.comparison !== null && /^[\p{L}\p{N} ]+$/u.test(word);
+  const keywords = useQuery({
+    queryKey: keys.part(study.slug, 'bench', study.comparison?.id, 'found', word),
+    queryFn: ({ signal }) =>
+      told(
+        api.GET('/studies/{slug}/bench', {
+          params: { path: { slug: study.slug }, query: { show: `text=${word}`, sort: 'volume', dir: 'desc', limit: 6 } },
+          signal,
+        }),
+      ),
+    enabled: isLooking,
+  });
+  return isLooking ? (keywords.data?.rows ?? []) : [];
+}
+
+/** Stages, views, what can be done, and settings, by their words on the screen. */
+function inStudy({ slug }: Study): Command[] {
+  const at = `/studies/${slug}`;
+  const views = (stage: string, named: Record<string, string>, first: string) =>
+    Object.entries(named)
+      .filter(([view]) => view !== first)
+      .map(([view, title]) => ({
+        id: `${stage} ${view}`,
+        group: 'View',
+        title: `${stage}: ${title}`,
+        to: `${at}/${stage.toLowerCase()}?view=${view}`,
+      }));
+  return [
+    { id: 'findings', group: 'Stage', title: 'In brief: what stands out', to: `${at}/findings` },
+    ...stages.map((stage) => ({ id: stage, group: 'Stage', title: stage, to: addressOf(slug, stage.toLowerCase()) })),
+    ...views('Compare', compareViews, 'keywords'),
+    ...views('Weigh', weighViews, 'pages'),
+    ...Object.entries(panels).map(([panel, title]) => ({ id: panel, group: 'Action', title, to: `${at}/gather?panel=${panel}` })),
+    { id: 'rulebook', group: 'Settings', title: 'Rulebook', to: `${at}/rulebook` },
+    { id: 'home', group: 'Study', title: 'All studies', to: '/' },
+  ];
+}
