@@ -11,6 +11,9 @@ namespace GreaterReach\Core\Meaning;
 final class Noise
 {
     private const FEWEST_DIGITS = 4;
+    private const GROUP = '/^\d{3,}$/D';
+    private const YEAR = '/^(?:19|20)\d\d$/D';
+    private const THOUSANDS = '000';
 
     /** Words by which people look for a certain site or desk. */
     private const NAVIGATIONAL = [
@@ -33,25 +36,32 @@ final class Noise
     ];
 
     /**
-     * A word of letters and digits mixed, or of four digits and more that is no year.
+     * A word of letters and digits mixed, or of four digits and more that is no year; or two such groups of three digits and more side by
+     * side, as in 340-020, unless they are one large number.
      *
      * @param list<string> $words of a keyword
      */
     public static function isCode(array $words): bool
     {
-        foreach ($words as $word) {
+        foreach ($words as $place => $word) {
             if (strpbrk($word, '0123456789') === false) {
                 continue;
             }
             $digits = preg_match_all('/\d/', $word);
             $isMixed = $digits >= 2 && preg_match('/\pL/u', $word) === 1;
-            $isLong = $digits >= self::FEWEST_DIGITS && $digits === \strlen($word) && preg_match('/^(?:19|20)\d\d$/D', $word) !== 1;
-            if ($isMixed || $isLong) {
+            $isLong = $digits >= self::FEWEST_DIGITS && $digits === \strlen($word) && preg_match(self::YEAR, $word) !== 1;
+            if ($isMixed || $isLong || self::isGroup($word, $words[$place + 1] ?? '')) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    private static function isGroup(string $word, string $next): bool
+    {
+        return preg_match(self::GROUP, $word) === 1 && preg_match(self::GROUP, $next) === 1 && $next !== self::THOUSANDS
+            && preg_match(self::YEAR, $word) !== 1 && preg_match(self::YEAR, $next) !== 1;
     }
 
     /** @param list<string> $words of a keyword */

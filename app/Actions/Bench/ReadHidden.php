@@ -18,12 +18,17 @@ use GreaterReach\Core\Priority\FitGate;
 final class ReadHidden
 {
     /** Clauses that hide, by the name of their reason; the marks come first, noise comes last. */
-    private const HIDING = ['mark' => 'set aside', 'codes' => 'codes', 'navigational' => 'for a site or a desk', 'negatives' => 'words not wanted'];
+    private const HIDING = [
+        'mark' => 'set aside',
+        'codes' => 'codes',
+        'navigational' => 'for a site or a desk',
+        'negatives' => 'words not wanted',
+    ];
     private const BRANDS = 'brands';
 
     /**
-     * @return array{of: int, hidden: list<array{why: string, keywords: int}>} keywords that the rest of the sentence lets through, and those
-     *     of them that are left out, most first
+     * @return array{of: int, hidden: list<array{why: string, keywords: int}>} keywords that the rest of the sentence lets through, and
+     *     those of them that are left out, most first
      */
     public function execute(Comparison $comparison, Sentence $sentence, FitGate $gate): array
     {

@@ -9,7 +9,7 @@ use App\Models\Study;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Puts back what stood before a decision, for every keyword it was about.
+ * Puts back what stood before a decision, for every keyword it was about that nobody has changed since.
  *
  * @phpstan-import-type Before from Decide
  */
@@ -19,10 +19,15 @@ final readonly class UndoDecision
     {
     }
 
-    /** @throws Refused when there is no such decision, or it was undone before */
-    public function execute(Study $study, int $change, int $userId): int
+    /**
+     * @return array{keywords: int, left: int} keywords that it took something back for, and those that it leaves because somebody has
+     *     changed them since
+     *
+     * @throws Refused when there is no such decision, or it was undone before
+     */
+    public function execute(Study $study, int $change, int $userId): array
     {
-        return DB::transaction(function () use ($study, $change, $userId): int {
+        return DB::transaction(function () use ($study, $change, $userId): array {
             /** @var ?object{detail: string} $row */
             $row = DB::table('changes')
                 ->where('study_id', $study->id)
@@ -37,14 +42,22 @@ final readonly class UndoDecision
             /** @var array{set: array<string, mixed>, tag: ?string, untag: ?string, before: list<Before>} $detail */
             $detail = json_decode($row->detail, true, 64, JSON_THROW_ON_ERROR);
             $columns = array_keys($detail['set']);
-            foreach (array_chunk($detail['before'], 2000) as $before) {
+            $changed = LaterChanges::of($study, $change, array_column($detail['before'], 'keyword'), [
+                ...$columns,
+                ...isset($detail['tag']) || isset($detail['untag']) ? [LaterChanges::TAG] : [],
+            ]);
+            $open = array_values(array_filter(
+                $detail['before'],
+                static fn(array $row): bool => ! isset($changed[$row['keyword']]),
+            ));
+            foreach (array_chunk($open, 2000) as $before) {
                 $this->restore($study, $before, $columns, $userId);
                 $this->retag($study, $before, $detail['tag'] ?? $detail['untag']);
             }
             DB::table('changes')->where('id', $change)->update(['undone_at' => now()]);
-            $this->rescore->execute($study, array_column($detail['before'], 'keyword'), $columns);
+            $this->rescore->execute($study, array_column($open, 'keyword'), $columns);
 
-            return \count($detail['before']);
+            return ['keywords' => \count($open), 'left' => \count($detail['before']) - \count($open)];
         });
     }
 

@@ -39,6 +39,9 @@ final class ReadStudyPaths
             ->selectRaw('study_id, count(*) AS keywords')
             ->pluck('keywords', 'study_id');
         $items = $this->items($studies);
+        /** @var Collection<int, int> $changes */
+        $changes = DB::table('changes')->whereIn('study_id', $ids)->groupBy('study_id')->selectRaw('study_id, max(id) AS newest')
+            ->pluck('newest', 'study_id');
         $paths = [];
         foreach ($studies as $study) {
             $days = array_map(static fn(Domain $domain): ?string => $newest[$domain->id] ?? null, $study->comparedDomains());
@@ -55,6 +58,7 @@ final class ReadStudyPaths
                     ->filter(static fn(object $item): bool => ItemStatus::from($item->status)->isOverdue($item->due, $item->month, $today))
                     ->count(),
                 $own->filter(static fn(object $item): bool => $item->status === ItemStatus::Done->value)->count(),
+                $changes[$study->id] ?? 0,
             );
         }
 

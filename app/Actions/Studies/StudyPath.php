@@ -16,6 +16,8 @@ final readonly class StudyPath
         public int $items,
         public int $overdue,
         public int $done,
+        /** The newest change of decisions or plan; 0 before there is one. */
+        public int $newestChange,
     ) {
     }
 }

@@ -6,6 +6,8 @@ namespace App\Console\Commands;
 
 use App\Actions\Studies\SaveStudy;
 use App\Actions\Studies\StudyDraft;
+use App\Exceptions\Refused;
+use App\Models\User;
 
 final class StudyCommand extends ReachCommand
 {
@@ -15,7 +17,8 @@ final class StudyCommand extends ReachCommand
         {--competitor=* : A competitor; give the option once for each, in order}
         {--country= : Two letters, GB when new}
         {--language= : Two letters, en when new}
-        {--device= : desktop or mobile, desktop when new}';
+        {--device= : desktop or mobile, desktop when new}
+        {--editor= : Address of a person who may change it; without one only administrators see it}';
 
     protected $description = 'Make a study, or change one';
 
@@ -25,6 +28,7 @@ final class StudyCommand extends ReachCommand
     public function handle(SaveStudy $save): int
     {
         $competitors = $this->texts('competitor');
+        $editor = $this->editor();
         $study = $save->execute(
             new StudyDraft(
                 $this->text('slug', true),
@@ -36,6 +40,9 @@ final class StudyCommand extends ReachCommand
                 $this->optionalText('device'),
             ),
         );
+        if ($editor !== null) {
+            $study->members()->syncWithoutDetaching([$editor->id => ['role' => 'editor']]);
+        }
         $compared = $study->comparedDomains();
         $this->line(
             sprintf(
@@ -49,6 +56,21 @@ final class StudyCommand extends ReachCommand
             ),
         );
 
+        if ($study->members()->doesntExist()) {
+            $this->line(
+                'Only administrators see it on the screen; let others in with --editor, or with reach:person EMAIL --editor='
+                    .$study->slug.'.',
+            );
+        }
+
         return self::SUCCESS;
+    }
+
+    private function editor(): ?User
+    {
+        $email = $this->optionalText('editor');
+
+        return $email === null ? null : User::query()->where('email', $email)->first()
+            ?? throw Refused::because('editor', sprintf('Nobody signs in as "%s"; make the account with reach:person first.', $email));
     }
 }

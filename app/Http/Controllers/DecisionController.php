@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Decisions\Decide;
+use App\Actions\Decisions\LaterChanges;
 use App\Actions\Decisions\ReadReasons;
 use App\Actions\Decisions\ReadTags;
 use App\Actions\Decisions\UndoDecision;
@@ -21,12 +22,15 @@ final class DecisionController extends Controller
     public function store(DecisionRequest $request, Study $study, Decide $decide): JsonResponse
     {
         $order = $request->order($study->comparison);
-        $done = $decide->execute($study, $order, (int) $request->user()?->id);
+        $user = (int) $request->user()?->id;
+        $others = $request->filled('seen') ? LaterChanges::byOthers($study, $request->integer('seen'), $order->keywords, $user) : [];
+        $done = $decide->execute($study, $order, $user);
 
         return new JsonResponse([
             'change' => $done['change'],
             'keywords' => \count($order->keywords),
             'before' => \array_slice($done['before'], 0, self::TOLD),
+            'others' => $others,
         ]);
     }
 
@@ -34,7 +38,7 @@ final class DecisionController extends Controller
     {
         $request->validate(['change' => ['required', 'integer', 'min:1']]);
 
-        return new JsonResponse(['keywords' => $undo->execute($study, $request->integer('change'), (int) $request->user()?->id)]);
+        return new JsonResponse($undo->execute($study, $request->integer('change'), (int) $request->user()?->id));
     }
 
     /** Reasons that were given, the newest first. */

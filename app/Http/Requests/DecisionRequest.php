@@ -41,6 +41,7 @@ final class DecisionRequest extends FormRequest
             'difficulty' => ['sometimes', 'nullable', 'numeric', 'between:0,100'],
             'tag' => ['sometimes', 'string', 'min:1', 'max:60'],
             'untag' => ['sometimes', 'string', 'max:60'],
+            'seen' => ['sometimes', 'integer', 'min:0', 'max:9007199254740991'],
         ];
     }
 

@@ -54,6 +54,7 @@ final class StudyResource extends JsonResource
             ],
             'comparison' => $comparison === null ? null : ComparisonResource::make($comparison),
             'finding' => $comparison?->finding,
+            'newest_change' => $this->path->newestChange,
             'is_current' => $comparison !== null && $comparison->isCurrentFor($study),
         ];
     }

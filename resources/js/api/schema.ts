@@ -1767,6 +1767,8 @@ export interface components {
             pinned?: boolean | null;
             /** @description Stands in for the sources' difficulty */
             difficulty?: number | null;
+            /** @description The newest change that the person had seen */
+            seen?: number;
         };
         DecisionOutcome: {
             change: number;
@@ -1777,6 +1779,13 @@ export interface components {
             } & {
                 [key: string]: unknown;
             })[];
+            /** @description What other people have decided about these keywords since the change that was seen */
+            others: {
+                who: string;
+                keywords: number;
+                example: string;
+                mark: components["schemas"]["Mark"] | null;
+            }[];
         };
         Distribution: {
             bins: {
@@ -2420,6 +2429,8 @@ export interface components {
             };
             /** @description What stands out most of what can be acted on, when it was last asked for */
             finding: components["schemas"]["Finding"] | null;
+            /** @description The newest change of decisions or plan, to be sent as seen with a decision; 0 before there is one */
+            newest_change: number;
         };
         StudyDraft: {
             slug?: string;
@@ -4606,6 +4617,8 @@ export interface operations {
                 content: {
                     "application/json": {
                         keywords: number;
+                        /** @description Keywords that somebody has changed since, and that stay as they are */
+                        left: number;
                     };
                 };
             };

@@ -30,6 +30,17 @@ final class NoiseTest extends TestCase
         );
     }
 
+    public function test_two_groups_of_digits_are_a_model_number_unless_they_are_one_large_number_or_years(): void
+    {
+        $isCode = static fn(string $keyword): bool => Noise::isCode(Words::of($keyword));
+        self::assertTrue($isCode('smoker 340-020'));
+        self::assertTrue($isCode('part 340 020 1'));
+        self::assertFalse($isCode('100 000 bees'));
+        self::assertFalse($isCode('season 2025 2026'));
+        self::assertFalse($isCode('hive 14 12'));
+        self::assertFalse($isCode('frame 340'));
+    }
+
     public function test_searches_for_a_desk_are_navigational(): void
     {
         self::assertTrue(Noise::isNavigational(['hivewright', 'login']));

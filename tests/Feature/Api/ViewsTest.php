@@ -124,6 +124,60 @@ final class ViewsTest extends TestCase
         self::assertSame([['clause' => 'volume>=100', 'keywords' => 4], ['clause' => 'cpc>=50', 'keywords' => 0]], $steps);
     }
 
+    public function test_two_people_are_told_of_each_other_and_an_undo_takes_back_only_its_own(): void
+    {
+        $study = Study::query()->findOrFail($this->small()->study_id);
+        [$one, $other] = [$this->makeEditor($study), $this->makeEditor($study)];
+        $decide = fn(array $order) => $this->postJson("/api/v1/studies/{$study->slug}/decisions", $order)->assertOk();
+        $seen = $this->actingAs($one)->getJson("/api/v1/studies/{$study->slug}")->json('newest_change');
+        $first = $decide(['keywords' => ['big pen', 'best pen'], 'mark' => 'set aside', 'reason' => 'not ours', 'seen' => $seen]);
+        self::assertSame([], $first->json('others'));
+        $this->actingAs($other);
+        $second = $decide(['keywords' => ['big pen', 'wax'], 'mark' => 'shortlisted', 'seen' => $seen]);
+        self::assertSame(
+            [['who' => $one->name, 'keywords' => 1, 'example' => 'big pen', 'mark' => 'set aside']],
+            $second->json('others'),
+        );
+        // The first takes back what is still theirs: "big pen" was decided about since.
+        $this->actingAs($one)->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $first->json('change')])
+            ->assertOk()->assertExactJson(['keywords' => 1, 'left' => 1]);
+        $marks = DB::table('decisions')->where('study_id', $study->id)->orderBy('keyword')->pluck('mark', 'keyword')->all();
+        self::assertSame(['best pen' => null, 'big pen' => 'shortlisted', 'wax' => 'shortlisted'], $marks);
+        // What is decided about other columns is nobody else's matter.
+        $fit = $decide(['keywords' => ['wax'], 'fit' => 3]);
+        $decide(['keywords' => ['wax'], 'note' => 'ask']);
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $fit->json('change')])
+            ->assertOk()->assertExactJson(['keywords' => 1, 'left' => 0]);
+    }
+
+    public function test_reasons_that_were_given_are_offered_the_newest_first(): void
+    {
+        $study = Study::query()->findOrFail($this->small()->study_id);
+        $this->actingAs($this->makeEditor($study));
+        $given = [['big pen', 'shortlisted', 'spring'], ['best pen', 'set aside', 'not ours'], ['wax', 'shortlisted', 'spring']];
+        foreach ($given as [$keyword, $mark, $reason]) {
+            $order = ['keywords' => [$keyword], 'mark' => $mark, 'reason' => $reason];
+            $this->postJson("/api/v1/studies/{$study->slug}/decisions", $order)->assertOk();
+        }
+        $given = array_column($this->getJson("/api/v1/studies/{$study->slug}/reasons")->assertOk()->json(), null, 'reason');
+        self::assertSame(['reason' => 'spring', 'mark' => 'shortlisted', 'keywords' => 2], $given['spring']);
+        self::assertSame(1, $given['not ours']['keywords']);
+    }
+
+    public function test_what_the_list_leaves_out_is_told_with_its_reasons(): void
+    {
+        $study = Study::query()->findOrFail($this->small()->study_id);
+        $this->actingAs($this->makeEditor($study));
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['big pen'], 'mark' => 'set aside'])->assertOk();
+        $hidden = $this->getJson("/api/v1/studies/{$study->slug}/opportunities/hidden?show=mark%3Dkept")->assertOk()->json();
+        $listed = $this->getJson("/api/v1/studies/{$study->slug}/opportunities?show=mark%3Dkept")->assertOk()->json('total');
+        $why = array_column($hidden['hidden'], 'keywords', 'why');
+        self::assertSame(1, $why['set aside']);
+        self::assertSame($hidden['of'], $listed + array_sum($why), 'Each keyword counts once.');
+        $steps = $this->getJson("/api/v1/studies/{$study->slug}/bench/summary?steps=1&show=volume%3E%3D100")->assertOk()->json('steps');
+        self::assertSame('volume>=100', $steps[0]['clause']);
+    }
+
     public function test_a_decision_reaches_all_that_a_sentence_shows_and_is_undone(): void
     {
         $study = Study::query()->findOrFail($this->small()->study_id);

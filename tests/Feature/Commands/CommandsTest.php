@@ -155,4 +155,19 @@ final class CommandsTest extends TestCase
         self::assertSame([0, 'link'], [$code, filetype($target.'.link')]);
         self::assertSame(['pen'], array_column(self::readCsv((string) file_get_contents($target)), 'keyword'));
     }
+
+    public function test_who_made_a_study_by_command_can_be_let_in(): void
+    {
+        $person = $this->makeUser();
+        $slug = 'made-'.bin2hex(random_bytes(4));
+        [, $told] = $this->command('reach:study', ['slug' => $slug, '--name' => 'Pens', '--domain' => 'quillfair.example']);
+        self::assertStringContainsString('Only administrators see it', $told);
+        [$code, $told] = $this->command('reach:study', ['slug' => $slug, '--editor' => $person->email]);
+        self::assertSame(0, $code, $told);
+        self::assertStringNotContainsString('Only administrators', $told);
+        $this->actingAs($person)->getJson("/api/v1/studies/{$slug}")->assertOk()->assertJsonPath('may_edit', true);
+        [$code, $told] = $this->command('reach:study', ['slug' => $slug, '--editor' => 'nobody@quillfair.example']);
+        self::assertSame(1, $code);
+        self::assertStringContainsString('Nobody signs in as "nobody@quillfair.example"', $told);
+    }
 }

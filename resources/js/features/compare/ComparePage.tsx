@@ -85,6 +85,11 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
         </BarActions>
       </SentenceBar>
       {decisions.error !== null && <Failed error={decisions.error} />}
+      {decisions.told !== '' && (
+        <Box role="status" sx={{ px: 2, py: 0.5, fontSize: '0.86rem', bgcolor: 'ink.wash' }}>
+          {decisions.told}
+        </Box>
+      )}
       {summary.isError && <Failed error={summary.error} />}
       <Box sx={sideBySide}>
         {!isOpen && view !== 'page-one' && view !== 'advertising' && (

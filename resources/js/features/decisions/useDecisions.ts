@@ -3,6 +3,8 @@ import { useRef } from 'react';
 import { api, told } from '../../api/client';
 import { keys, type StudyPart } from '../../api/keys';
 import type { Decision, DecisionOutcome, Mark, Row } from '../../api/schema';
+import { studyQuery } from '../study/queries';
+import { toldWords } from './others.logic';
 import { marksOf, unmarked, withMark, type Marks } from './rows.logic';
 
 interface Order {
@@ -40,13 +42,17 @@ const touched: StudyPart[] = [
  */
 export function useDecisions(study: string) {
   const past = usePast();
+  const client = useQueryClient();
+  const seen = () => Math.max(past.newest(), client.getQueryData(studyQuery(study).queryKey)?.newest_change ?? 0);
   const order = useOrder(study);
   const lists = useMarkedLists(study);
   const params = { path: { slug: study } };
   const send = useMutation({
     ...order,
     mutationFn: ({ about, decision, isAfterthought = false }: Order) =>
-      told(api.POST('/studies/{slug}/decisions', { params, body: { ...(isAfterthought ? past.about() : about), ...decision } })),
+      told(
+        api.POST('/studies/{slug}/decisions', { params, body: { ...(isAfterthought ? past.about() : about), ...decision, seen: seen() } }),
+      ),
     onMutate: ({ about, decision }: Order) =>
       'keywords' in about && decision.mark !== undefined ? lists.mark(about.keywords, decision.mark) : undefined,
     onSuccess: (answer, { isAfterthought = false }) => past.add(answer, isAfterthought),
@@ -56,19 +62,12 @@ export function useDecisions(study: string) {
       }
     },
   });
-  const undo = useMutation({
-    ...order,
-    // Which change is the last is known when its turn comes.
-    mutationFn: async (named: number | null) => {
-      const changes = named === null ? past.takeLast() : [named];
-      for (const change of changes.reverse()) {
-        await told(api.POST('/studies/{slug}/decisions/undo', { params, body: { change } }));
-      }
-    },
-  });
+  const undo = useUndo(study, past);
   return {
     error: send.error ?? undo.error,
     isPending: send.isPending,
+    /** What others had done meanwhile with what was decided about last, and what an undo had to leave; empty where nothing. */
+    told: toldWords(send.data?.others ?? [], undo.data ?? 0),
     decide: (about: Order['about'], decision: Decision) => send.mutate({ about, decision }),
     mark: (keywords: string[], mark: Mark | null) => send.mutate({ about: { keywords }, decision: { mark } }),
     /** Why what was decided last was decided so. */
@@ -78,13 +77,33 @@ export function useDecisions(study: string) {
   };
 }
 
+/** Takes the last decision back, or one that is named; says of how many keywords somebody has changed since. */
+function useUndo(study: string, past: ReturnType<typeof usePast>) {
+  const order = useOrder(study);
+  const params = { path: { slug: study } };
+  return useMutation({
+    ...order,
+    // Which change is the last is known when its turn comes.
+    mutationFn: async (named: number | null) => {
+      const changes = named === null ? past.takeLast() : [named];
+      let left = 0;
+      for (const change of changes.reverse()) {
+        left += (await told(api.POST('/studies/{slug}/decisions/undo', { params, body: { change } }))).left;
+      }
+      return left;
+    },
+  });
+}
+
 /** What was decided here so far, the last change at the end: a change, and what was added to it as an afterthought. */
 function usePast() {
   const changes = useRef<number[][]>([]);
   const keywords = useRef<string[]>([]);
+  const newest = useRef(0);
   return {
     add: ({ change, before }: DecisionOutcome, isAfterthought: boolean) => {
       keywords.current = before.map((row) => row.keyword);
+      newest.current = change;
       if (isAfterthought) {
         changes.current.at(-1)?.push(change);
       } else {
@@ -93,6 +112,7 @@ function usePast() {
     },
     /** What a topic or a sentence meant is no longer open once it is set aside, and so is named keyword by keyword. */
     about: () => ({ keywords: keywords.current }),
+    newest: () => newest.current,
     takeLast: () => changes.current.pop() ?? [],
   };
 }

@@ -16,6 +16,7 @@ const study = (stages: Study['stages']): Study => ({
   stages,
   comparison: null,
   finding: null,
+  newest_change: 0,
   is_current: true,
 });
 

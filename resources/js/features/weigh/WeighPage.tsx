@@ -106,6 +106,11 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
         </BarActions>
       </SentenceBar>
       {decisions.error !== null && <Failed error={decisions.error} />}
+      {decisions.told !== '' && (
+        <Box role="status" sx={{ px: 2, py: 0.5, fontSize: '0.86rem', bgcolor: 'ink.wash' }}>
+          {decisions.told}
+        </Box>
+      )}
       {reason.line}
       <Box sx={sideBySide}>
         {!isOpen && (view === 'list' || isByPage) && (
