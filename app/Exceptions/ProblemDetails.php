@@ -108,7 +108,7 @@ final class ProblemDetails
             403 => $error->getPrevious() instanceof AuthorizationException || $error->getMessage() === ''
                 ? self::ROLE
                 : $error->getMessage(),
-            404 => self::NOTHING,
+            404 => $error instanceof NotHere ? $error->getMessage() : self::NOTHING,
             419 => self::RELOAD,
             429 => 'Wait a minute, then try again.',
             default => $error->getMessage() === '' ? 'The request was not understood.' : $error->getMessage(),

@@ -5,16 +5,22 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Bench\ReadKeyword;
+use App\Exceptions\NotHere;
 use App\Models\Study;
+use GreaterReach\Core\Exception\InvalidValue;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
 final class KeywordController extends Controller
 {
+    private const MISSING = 'Nobody ranks for "%s" in the lists compared, and no keyword list of the study has it.';
+
     public function show(Request $request, Study $study, ReadKeyword $read): JsonResponse
     {
         $keyword = $request->string('keyword')->value();
 
-        return new JsonResponse($read->execute($this->shown($study), $keyword, $this->weights($request, $study)) ?? abort(404));
+        $found = $read->execute($this->shown($study), $keyword, $this->weights($request, $study));
+
+        return new JsonResponse($found ?? throw new NotHere(sprintf(self::MISSING, InvalidValue::quote($keyword))));
     }
 }

@@ -37,7 +37,11 @@ function Places({ study, onClose }: { study: Study; onClose: () => void }) {
     if (command !== undefined) {
       setUsed(usedWith(used, command.id));
       onClose();
-      void navigate(command.to);
+      if (command.isFile === true) {
+        window.location.assign(command.to);
+      } else {
+        void navigate(command.to);
+      }
     }
   };
   return (

@@ -15,6 +15,7 @@ import { addressOf } from '../features/sentence/carried';
 import { useSentenceSteps } from '../features/sentence/useUrlState';
 import { CommandBox } from './CommandBox';
 import { KeysDialog } from './KeysDialog';
+import { SkipLink } from './SkipLink';
 
 const stages = ['gather', 'compare', 'weigh', 'plan', 'track'];
 
@@ -68,6 +69,7 @@ export function StudyFrame() {
   const context: StudyContext = { study: study.data };
   return (
     <>
+      <SkipLink />
       <Box
         component="header"
         sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, alignItems: 'stretch', borderBottom: 1, borderColor: 'divider' }}

@@ -4,7 +4,9 @@ export interface Command {
   id: string;
   group: string;
   title: string;
+  /** An address of the application, or of a file to be saved. */
   to: string;
+  isFile?: boolean;
 }
 
 const most = 12;

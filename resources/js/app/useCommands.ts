@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, told } from '../api/client';
+import { address, api, told } from '../api/client';
 import { keys } from '../api/keys';
 import type { Study } from '../api/schema';
 import { views as compareViews } from '../features/compare/views';
@@ -9,6 +9,15 @@ import { views as weighViews } from '../features/weigh/views';
 import type { Command } from './commands.logic';
 
 const stages = ['Gather', 'Compare', 'Weigh', 'Plan', 'Track'];
+/** What can be saved as a file, by its path. */
+const files = [
+  ['roadmap.csv', 'Roadmap as CSV'],
+  ['roadmap.xlsx', 'Roadmap as XLSX'],
+  ['roadmap.ics', 'Roadmap as calendar'],
+  ['weigh.csv', 'Opportunities as CSV'],
+  ['compare.csv', 'Comparison as CSV'],
+] as const;
+
 const panels = { pull: 'Pull from a source', competitors: 'Find competitors', words: 'Bring words', clicks: 'Our own clicks' };
 
 /** Letters from which keywords are looked for. */
@@ -83,6 +92,13 @@ function inStudy({ slug }: Study): Command[] {
     ...views('Compare', compareViews, 'keywords'),
     ...views('Weigh', weighViews, 'pages'),
     ...Object.entries(panels).map(([panel, title]) => ({ id: panel, group: 'Action', title, to: `${at}/gather?panel=${panel}` })),
+    ...files.map(([path, title]) => ({
+      id: path,
+      group: 'Export',
+      title,
+      to: address(`studies/${slug}/exports/${path}`, {}),
+      isFile: true,
+    })),
     { id: 'rulebook', group: 'Settings', title: 'Rulebook', to: `${at}/rulebook` },
     { id: 'home', group: 'Study', title: 'All studies', to: '/' },
   ];

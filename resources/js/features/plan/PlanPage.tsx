@@ -69,7 +69,9 @@ function usePlanKeys({ study, plan, columns, chosen, actions, change, onProposal
     }
   };
   const turnTo = (step: 1 | -1) => {
-    const card = cardBeside(plan.items, columns, chosen?.id, step);
+    // What is finished is looked at by going back from the first that is open.
+    const firstOpen = plan.items.filter((item) => item.status !== 'done' && item.status !== 'dropped');
+    const card = chosen === undefined ? cardBeside(firstOpen, columns, undefined, step) : cardBeside(plan.items, columns, chosen.id, step);
     if (card !== undefined) {
       change({ item: String(card.id) }, true);
       document.querySelector(`[data-item="${card.id}"]`)?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
