@@ -30,6 +30,9 @@ final class MarketData
     /** @var array<string, MarketKeyword> */
     private array $byText = [];
 
+    /** @var array<int, array<string, array<string, array{position: int, url: string}>>> the month that was asked for last */
+    private array $months = [];
+
     /** @param list<string> $subjects of the vocabulary; empty takes all */
     public function __construct(
         private readonly MonthStore $store,
@@ -314,11 +317,14 @@ final class MarketData
     /** @return array<string, array<string, array{position: int, url: string}>> */
     private function month(int $month): array
     {
-        return $this->store->month(
+        // Only the last one, so that all of them never fill the memory.
+        $this->months = [$month => $this->months[$month] ?? $this->store->month(
             $this->seed.implode('-', $this->subjects),
             $month,
             fn(): array => array_map(fn(MarketKeyword $keyword): array => $this->market->positions($keyword, $month), $this->byText),
-        );
+        )];
+
+        return $this->months[$month];
     }
 
     /** @return list<Row> */

@@ -10,7 +10,7 @@ namespace StandIn;
  */
 final readonly class Service
 {
-    private const PAGE = 2000;
+    private const PAGE = 5000;
     private const MOST_KEYWORDS = 1000;
     private const SLOW_SECONDS = 3;
 
