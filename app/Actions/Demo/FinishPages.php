@@ -33,7 +33,7 @@ final readonly class FinishPages
     private const MONTHS = 8;
 
     /** Months that one round plans for. */
-    private const ROUND = 3;
+    private const ROUND = 4;
 
     public function __construct(private EnsureComparison $ensure, private AddToPlan $add, private ChangePlan $change)
     {
