@@ -62,11 +62,7 @@ final class MarketData
     public function rankings(string $host, int $month): array
     {
         $rows = [];
-        foreach ($this->month($month) as $text => $places) {
-            $ranking = $places[$host] ?? null;
-            if ($ranking === null) {
-                continue;
-            }
+        foreach ($this->held($host, $month) as $text => $ranking) {
             $keyword = $this->byText[$text];
             $features = implode('; ', $this->features($keyword));
             $rows[] = [
@@ -156,10 +152,9 @@ final class MarketData
     public function performance(string $host, int $month): array
     {
         $rows = [];
-        foreach ($this->month($month) as $text => $places) {
-            $ranking = $places[$host] ?? null;
+        foreach ($this->held($host, $month) as $text => $ranking) {
             $keyword = $this->byText[$text];
-            if ($ranking !== null && $ranking['position'] <= self::MEASURED_UP_TO) {
+            if ($ranking['position'] <= self::MEASURED_UP_TO) {
                 $searches = $keyword->monthly[Calendar::inYear($month)];
                 $seen = (int) round($searches * ($ranking['position'] <= 10 ? .95 : .3));
                 $rate = Market::hiddenCtr($ranking['position']) * Features::shareLeft($this->features($keyword)) * (
@@ -253,9 +248,9 @@ final class MarketData
     public function competitors(string $host, int $month): array
     {
         $rows = [];
-        $own = $this->heldBy($host, $month);
+        $own = $this->held($host, $month);
         foreach (Market::domains() as $domain) {
-            $theirs = $this->heldBy($domain->host, $month);
+            $theirs = $this->held($domain->host, $month);
             $common = \count(array_intersect_key($own, $theirs));
             if ($domain->host !== $host && $common > 0) {
                 $rows[] = [
@@ -294,13 +289,19 @@ final class MarketData
         return null;
     }
 
-    /** @return array<string, true> */
-    private function heldBy(string $host, int $month): array
+    /** @return array<string, array{position: int, url: string}> keyword → the best ranking of one host, read by itself */
+    private function held(string $host, int $month): array
     {
-        return array_map(
-            static fn(): bool => true,
-            array_filter($this->month($month), static fn(array $places): bool => isset($places[$host])),
+        $places = $this->store->month(
+            $this->seed.implode('-', $this->subjects).'-'.$host,
+            $month,
+            fn(): array => array_map(
+                static fn(array $all): array => [$host => $all[$host]],
+                array_filter($this->month($month), static fn(array $all): bool => isset($all[$host])),
+            ),
         );
+
+        return array_map(static fn(array $one): array => $one[$host], $places);
     }
 
     /** Draws every month that can be asked for on a day, and counts them. */
@@ -308,7 +309,9 @@ final class MarketData
     {
         $days = Calendar::days($today);
         foreach ($days as $day) {
-            $this->month(Calendar::month($day));
+            foreach (Market::domains() as $domain) {
+                $this->held($domain->host, Calendar::month($day));
+            }
         }
 
         return \count($days);

@@ -24,6 +24,12 @@ final class MonthlyRoundTest extends BrowserTestCase
     private const MONTHS = [9, 10];
     private const SHORTLISTED = 15;
 
+    private const FIRST_COMMAND = 'return document.querySelector("#commands li > div")?.innerText';
+    private const LABEL = <<<'JS'
+        const at = document.activeElement;
+        return at.labels?.[0]?.textContent || at.getAttribute('aria-label') || at.innerText || '';
+        JS;
+
     private int $presses = 0;
 
     public function test_a_round_takes_few_presses_and_loses_nothing(): void
@@ -122,8 +128,7 @@ final class MonthlyRoundTest extends BrowserTestCase
         $this->find('#commands');
         $this->type('roadmap csv');
         $this->await(
-            fn(): ?bool => $this->browser->executeScript('return document.querySelector("#commands li")?.innerText.startsWith("Roadmap as CSV")')
-                ?: null,
+            fn(): ?bool => $this->browser->executeScript(self::FIRST_COMMAND) === 'Roadmap as CSV' ?: null,
             'The command box does not know the roadmap.',
         );
         $this->hit(WebDriverKeys::ENTER);
@@ -191,10 +196,7 @@ final class MonthlyRoundTest extends BrowserTestCase
     private function tabTo(string $text): void
     {
         for ($tab = 0; $tab < 40; ++$tab) {
-            $label = $this->browser->executeScript(
-                'const at = document.activeElement; return at.labels?.[0]?.textContent || at.getAttribute("aria-label") || at.innerText || ""',
-            );
-            if (str_starts_with(trim((string) $label), $text)) {
+            if (str_starts_with(trim((string) $this->browser->executeScript(self::LABEL)), $text)) {
                 return;
             }
             $this->hit(WebDriverKeys::TAB);

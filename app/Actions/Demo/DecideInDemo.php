@@ -66,9 +66,13 @@ final readonly class DecideInDemo
             $keywords === [] || $this->decide->execute($study, new DecisionOrder($keywords, [], $tag), $editor);
         }
         $leads = array_values(BestTopics::of($study, $comparison, self::SHORTLISTED));
-        foreach (array_reverse($leads) as $number => $keyword) {
-            $reason = self::REASONS[$number % \count(self::REASONS)];
-            $this->decided($study, [$keyword], ['mark' => 'shortlisted', 'reason' => $reason], $people->turn($number)->id);
+        foreach (self::REASONS as $number => $reason) {
+            $keywords = array_values(array_filter(
+                $leads,
+                static fn(int $place): bool => $place % \count(self::REASONS) === $number,
+                ARRAY_FILTER_USE_KEY,
+            ));
+            $this->decided($study, $keywords, ['mark' => 'shortlisted', 'reason' => $reason], $people->turn($number)->id);
         }
         foreach (self::NOTES as $number => $note) {
             $this->decided($study, \array_slice($leads, 2 * $number, 1), ['note' => $note], $people->turn($number + 1)->id);
