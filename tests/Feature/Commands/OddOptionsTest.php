@@ -89,7 +89,7 @@ final class OddOptionsTest extends TestCase
     public static function valued(): iterable
     {
         $known = [
-            'reach:study' => ['name', 'domain', 'competitor', 'country', 'language', 'device'],
+            'reach:study' => ['name', 'domain', 'competitor', 'country', 'language', 'device', 'editor'],
             'reach:import' => ['kind', 'domain', 'date', 'channel', 'map', 'allow-errors'],
             'reach:compare' => ['date', 'within', 'channel', 'format'],
             'reach:weigh' => ['by', 'preset', 'weights', 'format'],
