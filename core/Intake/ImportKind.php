@@ -75,7 +75,7 @@ enum ImportKind: string
                 self::position(),
                 self::url(false),
                 self::domain(false),
-                self::date(),
+                self::dated(),
                 self::channel(),
                 ...self::metrics(),
                 new Field('features', FieldType::Text, false, ['resultfeatures']),
@@ -88,7 +88,7 @@ enum ImportKind: string
                 new Field('impressions', FieldType::Count, true),
                 new Field('position', FieldType::Amount, true, ['averageposition', 'avgposition', 'meanposition', 'avg.position']),
                 new Field('page', FieldType::Url, false, ['url', 'landingpage', 'address']),
-                self::date(),
+                self::dated(),
             ],
             self::Domains => [
                 self::domain(true),
@@ -109,7 +109,7 @@ enum ImportKind: string
                 new Field('target_url', FieldType::Url, true, ['targetpage', 'linkedpage', 'linkedurl', 'linksto', 'tourl']),
                 self::authority(),
                 new Field('anchor', FieldType::Text, false, ['anchortext', 'linktext']),
-                self::date(),
+                self::dated(),
             ],
         };
     }
@@ -158,7 +158,7 @@ enum ImportKind: string
         return new Field('domain', FieldType::Domain, $isRequired, ['site', 'website', 'host', 'rootdomain', 'target']);
     }
 
-    private static function date(): Field
+    private static function dated(): Field
     {
         return new Field('date', FieldType::Date, false, ['day', 'snapshotdate', 'asof']);
     }
@@ -230,7 +230,7 @@ enum ImportKind: string
             self::authority(),
             new Field('page_strength', FieldType::Share, false, ['strength']),
             self::referringDomains(),
-            self::date(),
+            self::dated(),
             new Field('title', FieldType::Text, false, ['pagetitle']),
         ];
     }

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import type { Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { vocabularyQuery } from '../study/queries';
@@ -25,15 +25,14 @@ interface Props {
 /** One file of a batch: sent and looked through by itself, with what it seems to be to be changed in place. */
 export function BatchRow({ study, row, day, isMapped, onChange, onMap }: Props) {
   const upload = useUpload(study.slug, row.file);
+  const tell = useLatest(onChange);
   useEffect(() => {
     if (upload.data !== undefined) {
-      onChange({ order: orderOf(upload.data), notes: upload.data.notes });
+      tell.current({ order: orderOf(upload.data), notes: upload.data.notes });
     } else if (upload.error !== null) {
-      onChange({ failure: upload.error.message });
+      tell.current({ failure: upload.error.message });
     }
-    // Once it has arrived, or has not.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [upload.data, upload.error]);
+  }, [tell, upload.data, upload.error]);
   const { file, notes, preview, order } = row;
   const state = stateOf(row, day);
   const set = (changes: Partial<ImportOrder>) =>
@@ -83,6 +82,15 @@ export function BatchRow({ study, row, day, isMapped, onChange, onMap }: Props) 
   );
 }
 
+/** What was given last, so that something is told once when it happens and not again with every drawing. */
+function useLatest<Value>(value: Value) {
+  const latest = useRef(value);
+  useLayoutEffect(() => {
+    latest.current = value;
+  });
+  return latest;
+}
+
 /** Has the server look through the file whenever its order changes, and tells what it saw. */
 function Looked({
   study,
@@ -97,13 +105,12 @@ function Looked({
 }) {
   const asked = order.date === null && day !== '' ? { ...order, date: day } : order;
   const { preview, isLooking, error } = usePreview(study.slug, asked);
+  const tell = useLatest(onChange);
   useEffect(() => {
     if (!isLooking) {
-      onChange({ preview, failure: error });
+      tell.current({ preview, failure: error });
     }
-    // What was seen is told once each time it was looked for.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [isLooking, preview, error]);
+  }, [tell, isLooking, preview, error]);
   return null;
 }
 
