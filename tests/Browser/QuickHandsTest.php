@@ -23,6 +23,13 @@ final class QuickHandsTest extends BrowserTestCase
         return top >= headings.bottom - 1 && bottom <= list.getBoundingClientRect().top + list.clientHeight + 1;
         JS;
 
+    /** A finger that bounces: both presses within one turn of the page, however slow the machine. */
+    private const TWICE = <<<'JS'
+        for (let press = 0; press < 2; ++press) {
+            document.body.dispatchEvent(new KeyboardEvent('keydown', { key: arguments[0], bubbles: true }));
+        }
+        JS;
+
     public function test_every_key_acts_on_the_row_it_was_meant_for(): void
     {
         $study = $this->opened();
@@ -80,7 +87,8 @@ final class QuickHandsTest extends BrowserTestCase
         $study = $this->opened();
         $this->visit("/studies/{$study->slug}/weigh?view=list");
         $this->await(fn(): ?bool => \count($this->keywords()) >= self::ROWS ?: null, 'Too few rows.');
-        $this->press('jss');
+        $this->press('j');
+        $this->browser->executeScript(self::TWICE, ['s']);
         $this->await(
             static fn(): ?bool => DB::table('decisions')->where('study_id', $study->id)->where('mark', 'shortlisted')->count() === 1 ?:
             null,

@@ -41,60 +41,69 @@ final class MetricsStream
         $this->readNext();
     }
 
-    /**
-     * @param list<Domain>  $domains ours first
-     * @param ?list<string> $only    these keywords alone; null takes all
-     */
-    public static function open(
-        int $study,
-        array $domains,
-        SourcePrecedence $precedence,
-        KeyRange $range = new KeyRange(),
-        ?array $only = null,
-    ): self {
+    /** @param list<Domain> $domains ours first */
+    public static function open(int $study, array $domains, SourcePrecedence $precedence, KeyRange $range = new KeyRange()): self
+    {
         $sources = self::sources($study, $domains);
         if ($sources === []) {
-            return new self((static fn(): \Generator => (yield from []))());
+            return self::nothing();
         }
-        // One branch a source, each in the order of its index, so that the server merges them instead of sorting them all, and
-        // each looking up for itself the few keywords that are wanted instead of reading everything.
-        $some = $only === null ? '' : ' AND keyword = ANY (ARRAY(SELECT json_array_elements_text(?::json)))';
+        // One branch a source, each in the order of its index, so that the server merges them instead of sorting them all.
         $branch =
             'SELECT keyword, volume, difficulty, cpc, advertiser_competition, monthly, source_id FROM metrics WHERE study_id = %d AND '
                 .'source_id = %d%s ORDER BY keyword';
         $branches = implode(
             ' UNION ALL ',
             array_map(
-                static fn(MetricSource $source): string => '('.sprintf($branch, $study, $source->id, $range->andKeyword().$some).')',
+                static fn(MetricSource $source): string => '('.sprintf($branch, $study, $source->id, $range->andKeyword()).')',
                 $sources,
             ),
         );
-        $bindings = [...$range->bindings(), ...$only === null ? [] : [json_encode($only, JSON_THROW_ON_ERROR)]];
-        /** @var \Generator<int, Said> $rows */
         $rows = RowStream::of(
             "SELECT * FROM ({$branches}) said ORDER BY keyword",
-            array_merge(...array_fill(0, \count($sources), $bindings)),
+            array_merge(...array_fill(0, \count($sources), $range->bindings())),
         );
 
-        return new self($rows, $precedence->rank($sources), $precedence->ownRanks($sources));
+        return self::ranked($rows, $sources, $precedence);
     }
 
     /**
-     * What a study knows of some keywords, by its own rulebook.
+     * The monthly volumes of some keywords of a study, by its own rulebook; nothing else is said of them.
      *
      * @param list<string> $keywords
      *
      * @return array<string, Metrics>
      */
-    public static function known(Study $study, array $keywords): array
+    public static function years(Study $study, array $keywords): array
     {
         sort($keywords, SORT_STRING);
 
         return DB::transaction(static function () use ($study, $keywords): array {
-            $stream = self::open($study->id, $study->comparedDomains(), $study->rulebook()->precedence(), only: $keywords);
+            $sources = self::sources($study->id, $study->comparedDomains());
+            $stream = $keywords === [] || $sources === [] ? self::nothing() : self::ranked(RowStream::of(
+                'SELECT keyword, NULL, NULL, NULL, NULL, monthly, source_id FROM metrics WHERE study_id = ? AND monthly IS NOT NULL
+                    AND keyword = ANY (ARRAY(SELECT json_array_elements_text(?::json))) AND source_id = ANY (?::bigint[]) ORDER BY keyword',
+                [
+                    $study->id,
+                    json_encode($keywords, JSON_THROW_ON_ERROR),
+                    '{'.implode(',', array_map(static fn(MetricSource $source): int => $source->id, $sources)).'}',
+                ],
+            ), $sources, $study->rulebook()->precedence());
 
             return array_combine($keywords, array_map($stream->of(...), $keywords));
         });
+    }
+
+    private static function nothing(): self
+    {
+        return new self((static fn(): \Generator => (yield from []))());
+    }
+
+    /** @param list<MetricSource> $sources */
+    private static function ranked(\Generator $rows, array $sources, SourcePrecedence $precedence): self
+    {
+        /** @var \Generator<int, Said> $rows */
+        return new self($rows, $precedence->rank($sources), $precedence->ownRanks($sources));
     }
 
     /** The metrics of a keyword; ask in key order. */

@@ -86,6 +86,9 @@ final readonly class AddToPlan
             $there = PlanItem::of($study)->orderBy('id')->get()->all();
             $known = array_flip(array_map(static fn(PlanItem $item): string => $item->key(), $there));
             $new = array_values(array_filter($wanted, static fn(PlanItem $item): bool => ! isset($known[$item->key()])));
+            if ($new === []) {
+                return 0;
+            }
             $facts = PlanFacts::of($study, $study->comparison, [...$there, ...$new]);
             $models = $study->comparison?->models();
             $say = $models === null ? null : new SayWhatIsPlanned($study, $models);

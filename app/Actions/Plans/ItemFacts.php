@@ -15,7 +15,7 @@ final readonly class ItemFacts
 {
     /**
      * @param list<WeighedRow>       $open     keywords that count in it, in key order
-     * @param array<string, Metrics> $metrics  keyword → what is known of it; empty where its season is not wanted
+     * @param array<string, Metrics> $years  keyword → its monthly volumes; empty where its season is not wanted
      * @param ?array{reason: string} $setAside null while a keyword counts in it, or nobody set one aside
      */
     public function __construct(
@@ -24,7 +24,7 @@ final readonly class ItemFacts
         /** Null where no keyword counts in it. */
         public ?WeighedTopic $weighed,
         public array $open,
-        public array $metrics,
+        public array $years,
         public ?array $setAside,
         private ?Promises $promises,
     ) {
@@ -50,7 +50,7 @@ final readonly class ItemFacts
 
     public function season(): Season
     {
-        return Season::together(array_map(fn(WeighedRow $row): Metrics => $this->metrics[$row->keyword], $this->open));
+        return Season::together(array_map(fn(WeighedRow $row): Metrics => $this->years[$row->keyword], $this->open));
     }
 
     /** What work on it promises; nothing while nothing is known. */

@@ -49,7 +49,7 @@ final readonly class PlanFacts
         }
         $rows = new RoadmapRows($study, $comparison, $items);
         $open = $rows->open();
-        $metrics = self::metrics($study, array_values(array_filter(
+        $years = self::years($study, array_values(array_filter(
             $open,
             static fn(int $number): bool => $seasonal === null || $seasonal($items[$number]),
             ARRAY_FILTER_USE_KEY,
@@ -61,7 +61,7 @@ final readonly class PlanFacts
             $topic = $rows->topics[$number];
             $weighed = self::weigh($weigher, $rows, $item, $topic, $open[$number]);
             $setAside = $open[$number] === [] ? $rows->setAside($item, $topic) : null;
-            $facts[$item->key()] = new ItemFacts($topic, $weighed, $open[$number], $metrics, $setAside, $promises);
+            $facts[$item->key()] = new ItemFacts($topic, $weighed, $open[$number], $years, $setAside, $promises);
         }
 
         return new self($facts, $effort);
@@ -95,11 +95,11 @@ final readonly class PlanFacts
     /**
      * @param list<list<WeighedRow>> $open of each item
      *
-     * @return array<string, Metrics> keyword → what is known of it
+     * @return array<string, Metrics> keyword → its monthly volumes
      */
-    private static function metrics(Study $study, array $open): array
+    private static function years(Study $study, array $open): array
     {
-        return MetricsStream::known(
+        return MetricsStream::years(
             $study,
             array_map(static fn(WeighedRow $row): string => $row->keyword, array_merge([], ...$open)),
         );

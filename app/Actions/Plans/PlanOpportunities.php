@@ -99,22 +99,22 @@ final readonly class PlanOpportunities
     {
         $effort = $study->rulebook()->effort();
         $known = $units->units(array_map(static fn(Placement $one): string => $one->item->name, $placements));
-        $metrics = UnitPromises::metrics($study, $known);
+        $years = UnitPromises::years($study, $known);
 
         return array_map(
-            static fn(Placement $one): array => self::describe($one, $known[$one->item->name], $effort, $start, $metrics),
+            static fn(Placement $one): array => self::describe($one, $known[$one->item->name], $effort, $start, $years),
             $placements,
         );
     }
 
     /**
-     * @param array<string, Metrics> $metrics
+     * @param array<string, Metrics> $years
      *
      * @return PlannedRow
      */
-    private static function describe(Placement $placement, PlanUnit $unit, Effort $effort, Month $start, array $metrics): array
+    private static function describe(Placement $placement, PlanUnit $unit, Effort $effort, Month $start, array $years): array
     {
-        $season = UnitPromises::season($unit, $metrics);
+        $season = UnitPromises::season($unit, $years);
 
         return [
             'month' => (string) $start->plus($placement->begins),

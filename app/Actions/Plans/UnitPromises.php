@@ -52,12 +52,12 @@ final class UnitPromises
             return;
         }
         $units = $this->units->units($new);
-        $metrics = self::metrics($this->study, $units);
+        $years = self::years($this->study, $units);
         $effort = $this->study->rulebook()->effort();
         foreach ($units as $name => $unit) {
             $this->known[$name] = [
                 $this->promises->gains($unit->open),
-                self::season($unit, $metrics),
+                self::season($unit, $years),
                 $effort->ramp($unit->tactic->tactic),
             ];
         }
@@ -66,21 +66,21 @@ final class UnitPromises
     /**
      * @param array<string, PlanUnit> $units
      *
-     * @return array<string, Metrics> keyword → what is known of it, of all their open keywords
+     * @return array<string, Metrics> keyword → its monthly volumes, of all their open keywords
      */
-    public static function metrics(Study $study, array $units): array
+    public static function years(Study $study, array $units): array
     {
         $keywords = [];
         foreach ($units as $unit) {
             array_push($keywords, ...array_map(static fn(WeighedRow $row): string => $row->keyword, $unit->open));
         }
 
-        return MetricsStream::known($study, $keywords);
+        return MetricsStream::years($study, $keywords);
     }
 
-    /** @param array<string, Metrics> $metrics of its open keywords, and perhaps of others */
-    public static function season(PlanUnit $unit, array $metrics): Season
+    /** @param array<string, Metrics> $years of its open keywords, and perhaps of others */
+    public static function season(PlanUnit $unit, array $years): Season
     {
-        return Season::together(array_map(static fn(WeighedRow $row): Metrics => $metrics[$row->keyword], $unit->open));
+        return Season::together(array_map(static fn(WeighedRow $row): Metrics => $years[$row->keyword], $unit->open));
     }
 }

@@ -1,6 +1,6 @@
 import { useEffect, useLayoutEffect, useRef } from 'react';
 
-type Keys = Record<string, () => void>;
+type Keys = Record<string, (event: KeyboardEvent) => void>;
 
 function isTyping(target: EventTarget | null): boolean {
   return (
@@ -34,7 +34,7 @@ export function useHotkeys(keys: Keys): void {
       const action = latest.current[event.key];
       if (action !== undefined) {
         event.preventDefault();
-        action();
+        action(event);
       }
     };
     window.addEventListener('keydown', listen);

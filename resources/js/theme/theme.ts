@@ -111,10 +111,16 @@ export const theme = createTheme({
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: { defaultProps: { size: 'small', disableElevation: true }, styleOverrides: { root: { paddingInline: 12 } } },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
+    // What is closed is gone at once: a key that is pressed right after goes to the list below and not into what fades.
+    MuiMenu: { defaultProps: { transitionDuration: 0 } },
     MuiPopover: {
+      defaultProps: { transitionDuration: 0 },
       styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)', boxShadow: '0 10px 30px rgb(18 48 45 / 0.16)' } },
     },
-    MuiDialog: { styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)' } } },
+    MuiDialog: {
+      defaultProps: { transitionDuration: 0 },
+      styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)' } },
+    },
     MuiDialogTitle: { styleOverrides: { root: { fontFamily: serif, fontSize: '1.3rem', fontWeight: 520 } } },
     MuiTextField: { defaultProps: { size: 'small', variant: 'outlined' } },
     MuiSelect: { defaultProps: { size: 'small' } },

@@ -18,11 +18,12 @@ interface ListKeys {
  */
 export function useListKeys({ current, onMark, onUndo, onClose, onChoose, more }: ListKeys): void {
   const last = useRef<MarkPress | null>(null);
-  const flip = (mark: Mark) => {
+  const flip = (mark: Mark, pressed: KeyboardEvent) => {
     if (current === undefined) {
       return;
     }
-    const press = { keyword: current.keyword, mark, at: performance.now() };
+    // When the finger came down, not when a slow machine found the time for it.
+    const press = { keyword: current.keyword, mark, at: pressed.timeStamp };
     const next = pressMark(press, current.mark, last.current);
     if (next !== undefined) {
       last.current = press;
@@ -30,8 +31,8 @@ export function useListKeys({ current, onMark, onUndo, onClose, onChoose, more }
     }
   };
   useHotkeys({
-    s: () => flip('shortlisted'),
-    x: () => flip('set aside'),
+    s: (pressed) => flip('shortlisted', pressed),
+    x: (pressed) => flip('set aside', pressed),
     u: onUndo,
     Escape: onClose,
     v: () => current !== undefined && onChoose?.(current.keyword),
