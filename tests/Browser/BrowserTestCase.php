@@ -4,69 +4,36 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Exception\ElementClickInterceptedException;
 use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
-use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
-use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
-/** A journey through the built application: a web server and a headless browser of its own, on free ports. */
+/** A journey through the built application, in a window of its own. */
 abstract class BrowserTestCase extends TestCase
 {
-    private const FLAGS = [
-        '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
-        '--disable-component-update', '--disable-sync', '--window-size=1280,800',
-    ];
     private const PATIENCE = 25.0;
 
     protected RemoteWebDriver $browser;
     protected string $downloads;
-
-    /** @var list<Process> */
-    private array $processes = [];
     private string $address = '';
 
     protected function setUp(): void
     {
         parent::setUp();
-        $this->downloads = sys_get_temp_dir().'/reach-browser-'.bin2hex(random_bytes(4));
-        mkdir($this->downloads);
-        [$web, $driver] = [self::freePort(), self::freePort()];
-        $this->address = 'http://127.0.0.1:'.$web;
-        $this->start(
-            [
-                'php',
-                '-d',
-                'upload_max_filesize=64M',
-                '-d',
-                'post_max_size=66M',
-                '-S',
-                '127.0.0.1:'.$web,
-                '-t',
-                public_path(),
-                base_path('bin/serve.php'),
-            ],
-            public_path(),
-            ['APP_ENV' => 'testing', 'QUEUE_CONNECTION' => 'sync', 'CACHE_STORE' => 'database'],
-        );
-        $this->start(['chromedriver', '--port='.$driver], base_path(), []);
-        self::waitForPort($web);
-        self::waitForPort($driver);
-        $this->browser = $this->open($driver);
-        $this->browser->manage()->timeouts()->setScriptTimeout(30);
+        $open = OpenBrowser::shared();
+        [$this->browser, $this->downloads, $this->address] = [$open->driver, $open->downloads, $open->address];
     }
 
     protected function tearDown(): void
     {
-        $this->browser->quit();
-        foreach ($this->processes as $process) {
-            $process->stop(2);
+        if (! $this->status()->isSuccess()) {
+            // In what state it was left nobody knows.
+            OpenBrowser::close();
         }
         parent::tearDown();
     }
@@ -195,52 +162,5 @@ abstract class BrowserTestCase extends TestCase
     {
         // Thin spaces group thousands on the screen.
         return str_replace("\u{2009}", ' ', (string) $this->browser->executeScript('return document.body.innerText'));
-    }
-
-    private function open(int $port): RemoteWebDriver
-    {
-        $options = (new ChromeOptions())->addArguments([...self::FLAGS, '--user-data-dir='.$this->downloads.'/profile']);
-        $options->setExperimentalOption('prefs', [
-            'download.default_directory' => $this->downloads,
-            'download.prompt_for_download' => false,
-        ]);
-        $capabilities = DesiredCapabilities::chrome();
-        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
-
-        return RemoteWebDriver::create('http://127.0.0.1:'.$port, $capabilities, 30_000, 60_000);
-    }
-
-    /**
-     * @param list<string>          $command
-     * @param array<string, string> $environment
-     */
-    private function start(array $command, string $folder, array $environment): void
-    {
-        $process = new Process($command, $folder, $environment, null, null);
-        $process->disableOutput()->start();
-        $this->processes[] = $process;
-    }
-
-    private static function freePort(): int
-    {
-        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: self::fail('No free port.');
-        $name = (string) stream_socket_get_name($socket, false);
-        fclose($socket);
-
-        return (int) substr($name, (int) strrpos($name, ':') + 1);
-    }
-
-    private static function waitForPort(int $port): void
-    {
-        for ($try = 0; $try < 200; ++$try) {
-            $socket = @fsockopen('127.0.0.1', $port);
-            if ($socket !== false) {
-                fclose($socket);
-
-                return;
-            }
-            usleep(50_000);
-        }
-        self::fail('Nothing listens on port '.$port.'.');
     }
 }
