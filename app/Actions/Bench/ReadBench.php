@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
-use App\Exceptions\Refused;
 use App\Models\Comparison;
-use App\Support\Catalogue\RowCatalogue;
+use App\Support\Catalogue\WeighedRow;
 use App\Support\Paging\Cursor;
 use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\RowOrder;
 use App\Support\Sentence\Sentence;
 
 /** One page of the bench: rows that the sentence lets through, sorted by any column, unknown always last. */
@@ -19,40 +19,41 @@ final class ReadBench
     /** @return array{rows: list<array<string, mixed>>, next: ?string} */
     public function execute(Comparison $comparison, Sentence $sentence, string $sort, bool $descending, ?string $cursor, int $limit): array
     {
-        $orders = RowCatalogue::orders();
-        $order =
-            $orders[$sort] ?? throw Refused::because('sort', sprintf('Sorting goes by one of %s.', implode(', ', array_keys($orders))));
-        $column = $order->name;
-        $direction = $descending ? 'DESC' : 'ASC';
+        $order = RowOrder::named($sort, \count($comparison->competitors()));
         $source = new ComparisonRows($comparison);
         $rows = $source
             ->query($sentence)
             ->select('comparison_rows.*')
-            ->orderByRaw("{$column} {$direction} NULLS LAST, keyword")
+            ->selectRaw("{$order->sql} AS placed_by")
+            ->orderByRaw($order->sql($descending))
             ->limit($limit + 1);
         $place = Cursor::read($cursor, 2);
         if ($place !== null) {
-            self::continueAfter($rows, $column, $descending, $place);
+            self::continueAfter($rows, $order->sql, $descending, $place);
         }
-        $found = ComparisonRows::read($rows);
+        $found = array_values($rows->get()->all());
         $page = \array_slice($found, 0, $limit);
+        /** @var object{placed_by: string|int|null, keyword: string}|false $last */
         $last = end($page);
 
         return [
-            'rows' => $source->presentAll($page),
-            'next' => \count($found) > $limit && $last !== false ? Cursor::write([$last->orderedBy($order), $last->keyword]) : null,
+            'rows' => $source->presentAll(array_map(WeighedRow::fromDatabase(...), $page)),
+            'next' => \count($found) > $limit && $last !== false ? Cursor::write([$last->placed_by, $last->keyword]) : null,
         ];
     }
 
     /** @param list<string|int|float|null> $place */
-    private static function continueAfter(\Illuminate\Database\Query\Builder $rows, string $column, bool $descending, array $place): void
+    private static function continueAfter(\Illuminate\Database\Query\Builder $rows, string $by, bool $descending, array $place): void
     {
         [$value, $keyword] = $place;
         $beyond = $descending ? '<' : '>';
         if ($value === null) {
-            $rows->whereNull($column)->where('keyword', '>', $keyword);
+            $rows->whereRaw("{$by} IS NULL AND comparison_rows.keyword > ?", [$keyword]);
         } else {
-            $rows->whereRaw("({$column} {$beyond} ? OR ({$column} = ? AND keyword > ?) OR {$column} IS NULL)", [$value, $value, $keyword]);
+            $rows->whereRaw(
+                "({$by} {$beyond} ? OR ({$by} = ? AND comparison_rows.keyword > ?) OR {$by} IS NULL)",
+                [$value, $value, $keyword],
+            );
         }
     }
 }

@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
-use App\Exceptions\Refused;
 use App\Models\Comparison;
-use App\Support\Catalogue\CatalogueEntry;
-use App\Support\Catalogue\RowCatalogue;
 use App\Support\Catalogue\WeighedRow;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\RankedRow;
 use App\Support\Rows\RankedRows;
+use App\Support\Rows\RowOrder;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Weights;
@@ -26,7 +24,7 @@ final class ReadOpportunities
      *
      * @return array{rows: list<array<string, mixed>>, next: ?string, total: int}
      *
-     * @throws Refused when there is no such order
+     * @throws \App\Exceptions\Refused when there is no such order
      */
     public function execute(
         Comparison $comparison,
@@ -39,9 +37,12 @@ final class ReadOpportunities
         string $sort = self::BY_PRIORITY,
         bool $descending = true,
     ): array {
+        $order = $sort === self::BY_PRIORITY
+            ? null
+            : RowOrder::named($sort, \count($comparison->competitors()), self::BY_PRIORITY);
         $list = new RankedRows($comparison, $sentence, $gate, $pinsFirst);
         $total = $list->count();
-        $page = $list->page($weights, $offset, $limit, self::column($sort), $descending);
+        $page = $list->page($weights, $offset, $limit, $order, $descending);
         $ranked = [];
         $rows = array_map(static fn(RankedRow $row): WeighedRow => $row->row, $page);
         foreach ((new ComparisonRows($comparison))->presentAll($rows) as $number => $presented) {
@@ -54,18 +55,5 @@ final class ReadOpportunities
         }
 
         return ['rows' => $ranked, 'next' => $offset + $limit < $total ? (string) ($offset + $limit) : null, 'total' => $total];
-    }
-
-    /** @return ?CatalogueEntry null for the priority */
-    private static function column(string $sort): ?CatalogueEntry
-    {
-        $orders = RowCatalogue::orders();
-
-        return $sort === self::BY_PRIORITY
-            ? null
-            : $orders[$sort] ?? throw Refused::because(
-                'sort',
-                sprintf('Sorting goes by one of %s.', implode(', ', [self::BY_PRIORITY, ...array_keys($orders)])),
-            );
     }
 }

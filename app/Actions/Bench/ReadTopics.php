@@ -49,9 +49,9 @@ final class ReadTopics
     {
         return $sort === self::BY_PRIORITY
             ? null
-            : RankedTopics::ORDERS[$sort] ?? throw Refused::because(
+            : RankedTopics::orders()[$sort] ?? throw Refused::because(
                 'sort',
-                sprintf('Sorting goes by one of %s.', implode(', ', [self::BY_PRIORITY, ...array_keys(RankedTopics::ORDERS)])),
+                sprintf('Sorting goes by one of %s.', implode(', ', [self::BY_PRIORITY, ...array_keys(RankedTopics::orders())])),
             );
     }
 

@@ -52,7 +52,7 @@ final class ReadVocabulary
         );
     }
 
-    /** @return array{name: string, type: string, heading: string, unit: string, meaning: string, order: ?string} */
+    /** @return array{name: string, type: string, heading: string, unit: string, meaning: string, order: ?string, source: string} */
     private static function column(CatalogueEntry $entry): array
     {
         $column = $entry->column;
@@ -63,7 +63,8 @@ final class ReadVocabulary
             'heading' => $column->heading,
             'unit' => $column->unit,
             'meaning' => $column->meaning,
-            'order' => $column->isOrder ? $column->asked : null,
+            'order' => $entry->order(),
+            'source' => $column->from->value ?? '',
         ];
     }
 

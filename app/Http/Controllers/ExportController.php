@@ -9,14 +9,10 @@ use App\Actions\Exports\PlanCalendar;
 use App\Actions\Exports\RoadmapExport;
 use App\Actions\Plans\PlanOpportunities;
 use App\Http\Requests\PlanRequest;
+use App\Http\Responses\TableDownload;
 use App\Models\Study;
-use App\Support\Tabular\Table;
-use App\Support\Tabular\TableFormat;
-use App\Support\Tabular\XlsxFile;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
-use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class ExportController extends Controller
 {
@@ -35,7 +31,7 @@ final class ExportController extends Controller
         $kind = $part[1] === 'weigh' && $request->string('by')->value() === 'topic' ? 'weigh by topic' : $part[1];
         $table = $bench->execute($kind, $this->shown($study), $this->sentence($request), $weights, $study->rulebook()->fitGate());
 
-        return $this->download($table, $part[2], $study->slug.'-'.$export, $request->boolean('guard', true));
+        return TableDownload::of($table, $part[2], $study->slug.'-'.$export, $request->boolean('guard', true));
     }
 
     /** `csv`, `json`, `xlsx` or `ics`: what the plan command proposes, as a file or as a calendar. */
@@ -49,7 +45,7 @@ final class ExportController extends Controller
             ]);
         }
 
-        return $this->download(
+        return TableDownload::of(
             $plan->table(),
             $format,
             $study->slug.'-plan.'.$format,
@@ -71,44 +67,11 @@ final class ExportController extends Controller
             );
         }
 
-        return $this->download(
+        return TableDownload::of(
             $export->table($study->load('domains')),
             $format,
             $study->slug.'-roadmap.'.$format,
             $request->boolean('guard', true),
         );
-    }
-
-    private function download(Table $table, string $format, string $name, bool $isGuarded): StreamedResponse
-    {
-        $write =
-            $format === 'xlsx'
-                ? self::xlsx($table)
-                : static function () use ($table, $format, $isGuarded): void {
-                    foreach (TableFormat::from($format)->write($table, $isGuarded) as $piece) {
-                        echo $piece;
-                    }
-                };
-
-        return response()->streamDownload(static function () use ($write): void {
-            DB::transaction(static function () use ($write): void {
-                $write();
-            });
-        }, $name, [
-            'Content-Type' => $format === 'xlsx' ? XlsxFile::MIME : TableFormat::from($format)->mime(),
-        ]);
-    }
-
-    private static function xlsx(Table $table): \Closure
-    {
-        return static function () use ($table): void {
-            $path = (string) tempnam(sys_get_temp_dir(), 'reach');
-            try {
-                (new XlsxFile())->write($table, $path);
-                readfile($path);
-            } finally {
-                unlink($path);
-            }
-        };
     }
 }

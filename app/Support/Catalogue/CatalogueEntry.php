@@ -24,6 +24,25 @@ final readonly class CatalogueEntry
     ) {
     }
 
+    /** What a list that goes by it is asked for with; null where none can, as people read nothing in it. */
+    public function order(): ?string
+    {
+        return $this->column->heading === '' ? null : $this->column->asked ?? $this->name;
+    }
+
+    /** What a list goes by that goes by it, as SQL: names of a kind by their own order, not by their letters. */
+    public function orderSql(): string
+    {
+        $column = 'comparison_rows.'.$this->name;
+        $isName = $this->class !== null && is_subclass_of($this->class, \BackedEnum::class);
+
+        return match (true) {
+            $isName => "array_position(ARRAY['".implode("', '", array_column($this->class::cases(), 'value'))."'], {$column})",
+            $this->type === ColumnType::Flag => "{$column}::int",
+            default => $column,
+        };
+    }
+
     /** A value as the row has it, of one as the database gives it. */
     public function read(mixed $value): mixed
     {

@@ -17,8 +17,8 @@ final readonly class Column
      * @param string  $meaning in a sentence
      * @param ?string $asked   what sentences and orders call it; null where they do not know it
      * @param bool    $isRange a sentence asks for it from and to a number
-     * @param bool    $isOrder the bench can be ordered by it
      * @param bool    $isTold  the API gives it
+     * @param ?Origin $from    where it comes from, where people read it
      */
     public function __construct(
         public string $heading = '',
@@ -26,8 +26,8 @@ final readonly class Column
         public string $meaning = '',
         public ?string $asked = null,
         public bool $isRange = false,
-        public bool $isOrder = false,
         public bool $isTold = true,
+        public ?Origin $from = null,
     ) {
     }
 }

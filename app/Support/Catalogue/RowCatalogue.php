@@ -45,13 +45,13 @@ final class RowCatalogue
     /** @return array<string, CatalogueEntry> what sentences call a column that they ask for as a range → the column */
     public static function ranges(): array
     {
-        return self::asked(static fn(Column $column): bool => $column->isRange);
+        return self::named(static fn(CatalogueEntry $entry): ?string => $entry->column->isRange ? $entry->column->asked : null);
     }
 
     /** @return array<string, CatalogueEntry> what an order is called → the column */
     public static function orders(): array
     {
-        return self::asked(static fn(Column $column): bool => $column->isOrder);
+        return self::named(static fn(CatalogueEntry $entry): ?string => $entry->order());
     }
 
     /** @return list<CatalogueEntry> columns that the API gives */
@@ -61,20 +61,21 @@ final class RowCatalogue
     }
 
     /**
-     * @param \Closure(Column): bool $is
+     * @param \Closure(CatalogueEntry): ?string $nameOf null leaves it out
      *
      * @return array<string, CatalogueEntry>
      */
-    private static function asked(\Closure $is): array
+    private static function named(\Closure $nameOf): array
     {
-        $asked = [];
+        $named = [];
         foreach (self::entries() as $entry) {
-            if ($entry->column->asked !== null && $is($entry->column)) {
-                $asked[$entry->column->asked] = $entry;
+            $name = $nameOf($entry);
+            if ($name !== null) {
+                $named[$name] = $entry;
             }
         }
 
-        return $asked;
+        return $named;
     }
 
     /** @return list<CatalogueEntry> */

@@ -38,21 +38,21 @@ final readonly class WeighedRow
      * @param list<?int> $previous  the same in the snapshots before
      */
     public function __construct(
-        #[Column('Keyword', asked: 'keyword', isOrder: true, meaning: 'The keyword as its key.')]
+        #[Column('Keyword', asked: 'keyword', meaning: 'The keyword as its key.', from: Origin::Rankings)]
         public string $keyword,
-        #[Column('Standing', meaning: 'Where we stand against the best competitor.')]
+        #[Column('Standing', meaning: 'Where we stand against the best competitor.', from: Origin::Rankings)]
         public Standing $standing,
-        #[Column('We', asked: 'own', isOrder: true, isTold: false, meaning: 'Our best position.')]
+        #[Column('We', asked: 'own', isTold: false, meaning: 'Our best position.', from: Origin::Rankings)]
         public ?int $ownPosition,
-        #[Column('Our page', meaning: 'The page of ours that has our best position.')]
+        #[Column('Our page', meaning: 'The page of ours that has our best position.', from: Origin::Rankings)]
         public ?string $ownUrl,
         #[Column(isTold: false)]
         public ?int $bestCompetitor,
-        #[Column('Best', asked: 'best', isRange: true, isOrder: true, isTold: false, meaning: 'The best position of any competitor.'),]
+        #[Column('Best', meaning: 'The best of the competitors’.', asked: 'best', isRange: true, isTold: false, from: Origin::Rankings)]
         public ?int $bestPosition,
-        #[Column('Ranking', asked: 'ranking', isOrder: true, meaning: 'How many competitors rank.')]
+        #[Column('Ranking', asked: 'ranking', meaning: 'How many competitors rank.', from: Origin::Rankings)]
         public int $competitorsRanking,
-        #[Column('Above us', asked: 'above', isRange: true, isOrder: true, meaning: 'How many competitors stand above us.'),]
+        #[Column('Above us', asked: 'above', isRange: true, meaning: 'How many competitors stand above us.', from: Origin::Rankings)]
         public int $competitorsAbove,
         #[Column(meaning: 'Our position and the competitors’.')]
         public array $positions,
@@ -60,11 +60,11 @@ final readonly class WeighedRow
         public array $previous,
         #[Column(isTold: false)]
         public int $presence,
-        #[Column('Movement', meaning: 'How our best position moved since the snapshot before.')]
+        #[Column('Movement', meaning: 'How our best position moved since the snapshot before.', from: Origin::Rankings)]
         public ?Movement $movement,
-        #[Column('Page conflict', meaning: 'Two or more of our pages rank within 50.')]
+        #[Column('Page conflict', meaning: 'Two or more of our pages rank within 50.', from: Origin::Rankings)]
         public bool $pageConflict,
-        #[Column('Volume', 'searches a month', 'How often it is searched for.', asked: 'volume', isRange: true, isOrder: true),]
+        #[Column('Volume', 'searches a month', 'How often it is searched for.', asked: 'volume', isRange: true, from: Origin::Figures)]
         public ?int $volume,
         #[Column(meaning: 'The volume is the mean of twelve monthly volumes.')]
         public bool $volumeDerived,
@@ -74,10 +74,10 @@ final readonly class WeighedRow
             'How hard page one is, as the sources say or a person.',
             asked: 'difficulty',
             isRange: true,
-            isOrder: true,
-        ),]
+            from: Origin::Figures,
+        )]
         public ?float $difficulty,
-        #[Column('CPC', 'money', 'What advertisers pay for a click.', asked: 'cpc', isRange: true, isOrder: true)]
+        #[Column('CPC', 'money', 'What advertisers pay for a click.', asked: 'cpc', isRange: true, from: Origin::Figures)]
         public ?float $cpc,
         #[Column(
             'Adv. comp.',
@@ -85,17 +85,18 @@ final readonly class WeighedRow
             'How much advertisers compete; no measure of organic difficulty.',
             asked: 'competition',
             isRange: true,
-        ),]
+            from: Origin::Figures,
+        )]
         public ?float $advertiserCompetition,
-        #[Column('Words', 'words', 'Words of the keyword.', asked: 'words', isRange: true, isOrder: true)]
+        #[Column('Words', 'words', 'Words of the keyword.', asked: 'words', isRange: true, from: Origin::Words)]
         public int $words,
         #[Column(isTold: false)]
         public int $brands,
         #[Column(isTold: false)]
         public bool $isListed,
-        #[Column('Season', meaning: 'Steady, or seasonal with a peak.')]
+        #[Column('Season', meaning: 'Steady, or seasonal with a peak.', from: Origin::Figures)]
         public ?SeasonKind $season,
-        #[Column('Peak', 'month', 'The month with the most searches.', asked: 'peak', isRange: true)]
+        #[Column('Peak', 'month', 'The month with the most searches.', asked: 'peak', isRange: true, from: Origin::Figures)]
         public ?int $peak,
         #[Column(isTold: false)]
         public bool $isCode,
@@ -107,9 +108,9 @@ final readonly class WeighedRow
         public int $competitorsIn20,
         #[Column(isTold: false)]
         public int $competitorsIn50,
-        #[Column('Intent', meaning: 'What the searcher wants, by words or as a person said.')]
+        #[Column('Intent', meaning: 'What the searcher wants, by words or as a person said.', from: Origin::Words)]
         public ?Intent $intent,
-        #[Column('Topic', meaning: 'Keywords that one page can serve, by the name of their primary keyword.')]
+        #[Column('Topic', meaning: 'Keywords that one page can serve, by the name of their primary keyword.', from: Origin::Rules)]
         public ?string $topic,
         #[Column(isTold: false)]
         public ?string $topicFound,
@@ -119,20 +120,20 @@ final readonly class WeighedRow
             'How much we hold of what the page that leads here ranks for.',
             asked: 'ground',
             isRange: true,
-            isOrder: true,
-        ),]
+            from: Origin::Rankings,
+        )]
         public ?float $ground,
         #[Column(meaning: 'For how many other keywords of the page that leads we rank within 20.')]
         public ?int $groundHeld,
         #[Column(meaning: 'How many other keywords the page that leads ranks for.')]
         public ?int $groundOf,
-        #[Column('Features', meaning: 'Features of the results page, as any ranking tells them.')]
+        #[Column('Features', meaning: 'Features of the results page, as any ranking tells them.', from: Origin::PageOne)]
         public ?string $features,
-        #[Column('Target', 'position', 'The position aimed at.')]
+        #[Column('Target', 'position', 'The position aimed at.', from: Origin::Rules)]
         public ?int $target,
-        #[Column('Visits now', 'visits a month', 'What our position brings.', asked: 'visits', isRange: true, isOrder: true),]
+        #[Column('Visits now', 'visits a month', 'What our position brings.', asked: 'visits', isRange: true, from: Origin::Curve)]
         public ?float $visitsNow,
-        #[Column('Potential', 'visits a month', 'What position 1 would bring.', asked: 'potential', isRange: true),]
+        #[Column('Potential', 'visits a month', 'What position 1 would bring.', asked: 'potential', isRange: true, from: Origin::Curve)]
         public ?float $potential,
         #[Column(
             'Gain',
@@ -140,10 +141,10 @@ final readonly class WeighedRow
             'What the target would bring beyond the visits now.',
             asked: 'gain',
             isRange: true,
-            isOrder: true,
-        ),]
+            from: Origin::Curve,
+        )]
         public ?float $gain,
-        #[Column('Win chance', 'share', 'The chance to reach the target.', asked: 'chance', isRange: true, isOrder: true)]
+        #[Column('Win chance', 'share', 'The chance to reach the target.', asked: 'chance', isRange: true, from: Origin::Chances)]
         public ?float $winChance,
         #[Column(
             'Expected gain',
@@ -151,12 +152,12 @@ final readonly class WeighedRow
             'Visits to expect, over all places that it may come to.',
             asked: 'expected',
             isRange: true,
-            isOrder: true,
-        ),]
+            from: Origin::Chances,
+        )]
         public ?float $expectedGain,
-        #[Column('Horizon', meaning: 'How soon it can pay.')]
+        #[Column('Horizon', meaning: 'How soon it can pay.', from: Origin::Rules)]
         public ?Horizon $horizon,
-        #[Column('Tactic', meaning: 'What to do about it.')]
+        #[Column('Tactic', meaning: 'What to do about it.', from: Origin::Rules)]
         public ?TacticLabel $tactic,
         #[Column(
             'Links to earn',
@@ -164,7 +165,8 @@ final readonly class WeighedRow
             'Referring domains that our page lacks for page one.',
             asked: 'links',
             isRange: true,
-        ),]
+            from: Origin::PageOne,
+        )]
         public ?int $linksToEarn,
         public ?Scores $scores,
     ) {
@@ -227,16 +229,6 @@ final readonly class WeighedRow
         }
 
         return $told;
-    }
-
-    /** The value that the row has its place by in a list that goes by this column. */
-    public function orderedBy(CatalogueEntry $entry): string|int|float|null
-    {
-        $value = self::plain($this->{$entry->property});
-
-        return $value === null || \is_string($value) || \is_int($value) || \is_float($value)
-            ? $value
-            : throw new \LogicException("No list goes by {$entry->name}.");
     }
 
     private static function plain(mixed $value): mixed

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Support\Rows;
 
 use App\Models\Comparison;
-use App\Support\Catalogue\CatalogueEntry;
 use App\Support\Catalogue\RowCatalogue;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\FitGate;
@@ -40,11 +39,11 @@ final readonly class RankedRows
     }
 
     /**
-     * @param ?CatalogueEntry $by column that the list goes by instead of the priority
+     * @param ?RowOrder $by column that the list goes by instead of the priority
      *
      * @return list<RankedRow>
      */
-    public function page(Weights $weights, int $offset, int $limit, ?CatalogueEntry $by = null, bool $descending = true): array
+    public function page(Weights $weights, int $offset, int $limit, ?RowOrder $by = null, bool $descending = true): array
     {
         // What is pinned may lie in any cell.
         $isFree = $by === null && $this->comparison->has_own_rows && !($this->pinsFirst && $this->pinned()->exists());
@@ -118,11 +117,11 @@ final readonly class RankedRows
      *
      * @return list<RankedRow>
      */
-    private function read(Weights $weights, int $offset, int $limit, ?CatalogueEntry $by, bool $descending, ?array $cells): array
+    private function read(Weights $weights, int $offset, int $limit, ?RowOrder $by, bool $descending, ?array $cells): array
     {
         $pinned = $this->pinsFirst && $by === null && $this->pinned()->exists();
         $order = static fn(string $priority): string => match (true) {
-            $by !== null => $by->name.($descending ? ' DESC' : ' ASC').' NULLS LAST, comparison_rows.keyword',
+            $by !== null => $by->sql($descending),
             $pinned => '(pinned_keyword IS NULL), '.PrioritySql::orderBy($priority),
             default => PrioritySql::orderBy($priority),
         };

@@ -8,7 +8,9 @@ use App\Models\Comparison;
 use App\Support\Catalogue\RowCatalogue;
 use App\Support\Database\Figures;
 use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\FitGate;
+use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\Weights;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -20,10 +22,12 @@ final readonly class RankedTopics
     private const ALWAYS = ['', 'mark=kept'];
 
     /** What the list can go by instead of the priority: as it is asked for → column. */
-    public const ORDERS = [
+    private const ORDERS = [
         'topic' => 'topic',
         'keywords' => 'keywords',
+        'page' => 'own_url',
         'own' => 'own_position',
+        'target' => 'target',
         'volume' => 'volume',
         'difficulty' => 'difficulty',
         'visits' => 'visits_now',
@@ -31,6 +35,9 @@ final readonly class RankedTopics
         'gain' => 'gain',
         'chance' => 'win_chance',
         'expected' => 'expected_gain',
+        'horizon' => 'horizon',
+        'tactic' => 'tactic',
+        'intent' => 'intent',
         'days' => 'effort_days',
         'worth' => 'worth',
         'links' => 'links_to_earn',
@@ -40,27 +47,47 @@ final readonly class RankedTopics
     {
     }
 
+    /** @return array<string, string> as it is asked for → column */
+    public static function columns(): array
+    {
+        return self::ORDERS;
+    }
+
+    /** @return array<string, string> as it is asked for → what the list goes by, as SQL: names of a kind by their own order */
+    public static function orders(): array
+    {
+        $inOrder = static fn(string $column, \BackedEnum ...$cases): string => "array_position(ARRAY['"
+            .implode("', '", array_column($cases, 'value'))."'], {$column})";
+
+        return [
+            ...self::ORDERS,
+            'horizon' => $inOrder('horizon', ...Horizon::cases()),
+            'intent' => $inOrder('intent', ...Intent::cases()),
+        ];
+    }
+
     public function count(): int
     {
         return $this->fitting()->count();
     }
 
     /**
-     * @param ?string $column of the orders; null goes by priority
+     * @param ?string $by of the orders; null goes by priority
      *
      * @return list<\stdClass> topics with their priority, how many of their open keywords are shortlisted, and the lead's own page; those
      *     with a pinned keyword stand above the order
      */
-    public function page(Weights $weights, int $offset, int $limit, ?string $column = null, bool $descending = true): array
+    public function page(Weights $weights, int $offset, int $limit, ?string $by = null, bool $descending = true): array
     {
         $priority = PrioritySql::expression($weights);
-        $order = static fn(string $name): string => $column === null
+        $order = static fn(string $name): string => $by === null
             ? 'pinned DESC, '.PrioritySql::orderBy('priority', 'comparison_topics.topic')
             : $name.($descending ? ' DESC' : ' ASC').' NULLS LAST, comparison_topics.topic';
         // The order is found from narrow rows; only those of the page are read whole.
         $fitting = $this->fitting()
-            ->select(['comparison_topics.topic', 'expected_gain', 'gain', 'difficulty', ...$column === null ? [] : [$column.' AS by']])
+            ->select(['comparison_topics.topic', 'expected_gain', 'gain', 'difficulty'])
             ->selectRaw("{$priority} AS priority")
+            ->selectRaw(($by ?? 'NULL').' AS by')
             ->selectRaw("topic = ANY (ARRAY({$this->pinned()})) AS pinned", [$this->comparison->study_id]);
         $page = DB::query()
             ->fromSub($fitting, 'comparison_topics')
@@ -81,7 +108,7 @@ final readonly class RankedTopics
                         WHERE r.topic = comparison_topics.topic AND {$open}) AS shortlisted",
                     [$this->comparison->study_id],
                 )
-                ->orderByRaw($order((string) $column))
+                ->orderByRaw($order((string) $by))
                 ->get()
                 ->all(),
         );

@@ -7,13 +7,18 @@ namespace App\Support\Tabular;
 use OpenSpout\Writer\XLSX\Entity\SheetView;
 
 /**
- * A view of a sheet whose first row stays in sight. The library's own view writes an attribute that the file format
+ * A view of a sheet whose first rows stay in sight. The library's own view writes an attribute that the file format
  * (ECMA-376 part 1, §18.3.1.87) does not have, so this one writes just what is needed.
  */
 final class FrozenHeading extends SheetView
 {
+    public function __construct(private readonly int $rows)
+    {
+    }
+
     public function getXml(): string
     {
-        return '<sheetView workbookViewId="0"><pane ySplit="1" topLeftCell="A2" activePane="bottomLeft" state="frozen"/></sheetView>';
+        return '<sheetView workbookViewId="0"><pane ySplit="'.$this->rows.'" topLeftCell="A'.($this->rows + 1)
+            .'" activePane="bottomLeft" state="frozen"/></sheetView>';
     }
 }

@@ -14,8 +14,14 @@ final readonly class Table
     /**
      * @param list<string>         $headings
      * @param iterable<list<Cell>> $rows     null for unknown
+     * @param ?string              $title    a line above the headings, where the format has room for it
      */
-    public function __construct(public array $headings, public iterable $rows)
+    public function __construct(public array $headings, public iterable $rows, public ?string $title = null)
     {
+    }
+
+    public function titled(?string $title): self
+    {
+        return new self($this->headings, $this->rows, $title);
     }
 }

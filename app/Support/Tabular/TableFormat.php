@@ -38,6 +38,9 @@ enum TableFormat: string
     /** @return \Generator<int, string> */
     private static function csv(Table $table, bool $guarded): \Generator
     {
+        if ($table->title !== null) {
+            yield self::csvRow([$table->title], $guarded);
+        }
         yield self::csvRow($table->headings, $guarded);
         foreach ($table->rows as $row) {
             yield self::csvRow($row, $guarded);

@@ -24,8 +24,11 @@ final class XlsxFile
         foreach ($table->headings as $number => $heading) {
             $writer->setColumnWidth(\in_array($heading, self::TEXT_COLUMNS, true) ? self::TEXT_WIDTH : self::NUMBER_WIDTH, $number + 1);
         }
-        $writer->getCurrentSheet()->setSheetView(new FrozenHeading());
+        $writer->getCurrentSheet()->setSheetView(new FrozenHeading($table->title === null ? 1 : 2));
         $bold = (new StyleBuilder())->setFontBold()->build();
+        if ($table->title !== null) {
+            $writer->addRow(WriterEntityFactory::createRow(self::cells([$table->title]), new Style()));
+        }
         $writer->addRow(WriterEntityFactory::createRow(self::cells($table->headings), $bold));
         foreach ($table->rows as $row) {
             $writer->addRow(WriterEntityFactory::createRow(self::cells($row), new Style()));

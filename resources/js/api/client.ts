@@ -84,3 +84,21 @@ export async function told<Data>(call: Promise<{ data?: Data; response: Response
   }
   return data;
 }
+
+/** Saves a file that the server makes of what it is sent. */
+export async function save(path: string, body: unknown, name: string): Promise<void> {
+  const response = await fetch(`${base}/${path}`, {
+    method: 'POST',
+    credentials: 'same-origin',
+    headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': csrfToken() },
+    body: JSON.stringify(body),
+  });
+  if (!response.ok) {
+    throw new ApiError(response.status, await readProblem(response));
+  }
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(await response.blob());
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+}

@@ -340,6 +340,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/studies/{slug}/exports/list.{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+                /** @description csv, json or xlsx */
+                format: "csv" | "json" | "xlsx";
+            };
+            cookie?: never;
+        };
+        /** One of the three long lists with its columns as they stand on the screen, in its order */
+        get: operations["showStudyExportsList"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/studies/{slug}/exports/table.{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+                /** @description csv, json or xlsx */
+                format: "csv" | "json" | "xlsx";
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A table that somebody has before him, as a file */
+        post: operations["writeStudyExportsTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/studies/{slug}/exports/{export}": {
         parameters: {
             query?: never;
@@ -2596,6 +2640,7 @@ export interface components {
                 order: string | null;
                 type: string;
                 unit: string;
+                source: string;
             }[];
             criteria: {
                 meaning: string;
@@ -3771,6 +3816,95 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DecisionOutcome"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    showStudyExportsList: {
+        parameters: {
+            query: {
+                /** @description compare: keywords of the comparison; weigh: ranked keywords; pages: ranked pages */
+                list: "compare" | "weigh" | "pages";
+                /** @description Comma-separated: what lists are asked to go by, or names of the API; beside them lane (every position), p1 … of a competitor, stage, reason, tags, note, addresses */
+                columns: string;
+                /** @description What the list goes by; its own order when left out */
+                sort?: string;
+                /** @description asc or desc */
+                dir?: "asc" | "desc";
+                /** @description A line above the headings, such as the sentence in words */
+                title?: string;
+                /** @description The sentence: clauses separated by semicolons, such as standing=gap;competitors>=2@20;volume>=100;brands=hide */
+                show?: string;
+                /** @description criterion:weight pairs such as volume:1,ease:1,gain:1; the rulebook's when left out */
+                weights?: string;
+                /** @description 0 gives every value as it is; otherwise text cells of CSV that a spreadsheet would run get an apostrophe */
+                guard?: "0" | "1";
+            };
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+                /** @description csv, json or xlsx */
+                format: "csv" | "json" | "xlsx";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                    "application/json": Record<string, never>[];
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    writeStudyExportsTable: {
+        parameters: {
+            query?: {
+                /** @description 0 gives every value as it is; otherwise text cells of CSV that a spreadsheet would run get an apostrophe */
+                guard?: "0" | "1";
+            };
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+                /** @description csv, json or xlsx */
+                format: "csv" | "json" | "xlsx";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description A line above the headings */
+                    title?: string | null;
+                    /** @description Of the file, behind the short name of the study */
+                    name: string;
+                    headings: string[];
+                    rows: (string | number | null)[][];
+                };
+            };
+        };
+        responses: {
+            /** @description A file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                    "application/json": Record<string, never>[];
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
                 };
             };
             "4XX": components["responses"]["Problem"];

@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import Tooltip from '@mui/material/Tooltip';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef, type ReactNode } from 'react';
 import { rowHeight } from '../theme/theme';
@@ -21,7 +22,17 @@ export interface Column<Row> {
   sort?: string;
   /** The first press puts the smallest first. */
   startsAscending?: boolean;
+  /** Told of the heading when the mouse or the focus is on it. */
+  about?: About | undefined;
   cell: (row: Row, isChosen: boolean) => ReactNode;
+}
+
+/** What a heading explains of itself. */
+export interface About {
+  meaning: string;
+  /** Empty where it has none. */
+  unit: string;
+  source: string;
 }
 
 interface Props<Row> {
@@ -304,6 +315,7 @@ function Heading<Row>({ column, left, sort }: { column: Column<Row>; left: numbe
   return (
     <Box
       role="columnheader"
+      data-column={column.key}
       aria-sort={by === undefined || sort === undefined ? undefined : order}
       sx={{
         px: 1,
@@ -314,26 +326,53 @@ function Heading<Row>({ column, left, sort }: { column: Column<Row>; left: numbe
         ...pinned(left),
       }}
     >
-      {by === undefined || sort === undefined ? (
-        column.heading
-      ) : (
-        <Box
-          component="button"
-          type="button"
-          onClick={() =>
-            sort.onChange(by, isSorted ? (sort.dir === 'desc' ? 'asc' : 'desc') : column.startsAscending === true ? 'asc' : 'desc')
-          }
-          sx={{
-            all: 'unset',
-            cursor: 'pointer',
-            color: isSorted ? 'text.primary' : 'inherit',
-            '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
-          }}
-        >
-          {column.heading}
-          {isSorted ? (sort.dir === 'asc' ? ' ↑' : ' ↓') : ''}
-        </Box>
-      )}
+      <Explained about={column.about} isButton={by !== undefined && sort !== undefined}>
+        {by === undefined || sort === undefined ? (
+          column.heading
+        ) : (
+          <Box
+            component="button"
+            type="button"
+            onClick={() =>
+              sort.onChange(by, isSorted ? (sort.dir === 'desc' ? 'asc' : 'desc') : column.startsAscending === true ? 'asc' : 'desc')
+            }
+            sx={{
+              all: 'unset',
+              cursor: 'pointer',
+              color: isSorted ? 'text.primary' : 'inherit',
+              '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
+            }}
+          >
+            {column.heading}
+            {isSorted ? (sort.dir === 'asc' ? ' ↑' : ' ↓') : ''}
+          </Box>
+        )}
+      </Explained>
     </Box>
+  );
+}
+
+/** A heading that says what stands below it, in which unit and where it comes from; it can be reached by Tab. */
+function Explained({ about, isButton, children }: { about: About | undefined; isButton: boolean; children: ReactNode }) {
+  if (about === undefined) {
+    return children;
+  }
+  return (
+    <Tooltip
+      enterDelay={300}
+      title={
+        <>
+          {about.meaning}
+          {about.unit !== '' && <br />}
+          {about.unit !== '' && `Unit: ${about.unit}.`}
+          <br />
+          {`From ${about.source}.`}
+        </>
+      }
+    >
+      <Box component="span" tabIndex={isButton ? undefined : 0}>
+        {children}
+      </Box>
+    </Tooltip>
   );
 }

@@ -15,7 +15,7 @@ final class AccessTest extends TestCase
     private const OPEN = ['POST api/v1/session', 'GET api/v1/session'];
 
     /** Asks something by POST and changes nothing, so that readers may. */
-    private const ASKING = ['rulebook/preview', 'terms'];
+    private const ASKING = ['rulebook/preview', 'terms', 'exports/table.{format}'];
 
     /** @return list<array{string, string}> method, path with placeholders */
     private static function routes(): array

@@ -252,7 +252,9 @@ final class ApiTest extends TestCase
     {
         $study = $this->compared();
         $this->actingAs($this->makeEditor($study));
-        foreach (['difficulty', 'volume', 'own', 'keyword'] as $sort) {
+        $columns = array_filter(array_column($this->getJson('/api/v1/vocabulary')->json('columns'), 'order'));
+        self::assertContains('standing', $columns);
+        foreach ([...$columns, 'p1', 'p2', 'share', 'tags', 'mark', 'fit', 'reason', 'note'] as $sort) {
             foreach (['asc', 'desc'] as $dir) {
                 $whole = array_column(
                     $this->getJson("/api/v1/studies/{$study->slug}/bench?sort={$sort}&dir={$dir}")->json('rows'),

@@ -49,7 +49,9 @@ final class RowCatalogueTest extends TestCase
     public function test_what_people_see_or_ask_for_says_what_it_is(): void
     {
         foreach (RowCatalogue::entries() as $entry) {
-            self::assertTrue(! self::isSeen($entry) || ($entry->column->heading !== '' && $entry->column->meaning !== ''), $entry->name);
+            $column = $entry->column;
+            self::assertTrue(! self::isSeen($entry) || ($column->heading !== '' && $column->meaning !== ''), $entry->name);
+            self::assertSame($column->heading !== '', $column->from !== null, "Where {$entry->name} comes from is told.");
         }
         $asked = array_filter(array_map(static fn(CatalogueEntry $entry): ?string => $entry->column->asked, RowCatalogue::entries()));
         self::assertSame($asked, array_unique($asked), 'Two columns are called alike.');
@@ -57,6 +59,6 @@ final class RowCatalogueTest extends TestCase
 
     private static function isSeen(CatalogueEntry $entry): bool
     {
-        return $entry->column->isRange || $entry->column->isOrder || $entry->column->unit !== '';
+        return $entry->column->isRange || $entry->order() !== null || $entry->column->unit !== '';
     }
 }

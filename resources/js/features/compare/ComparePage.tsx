@@ -8,6 +8,9 @@ import { summaryQuery } from '../keyword/queries';
 import type { Comparison, Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { sideBySide } from '../../shared/layout';
+import { ExportMenu } from '../sentence/ExportMenu';
+import { titleOf } from '../sentence/exports.logic';
+import { useKinds } from '../sentence/useKinds';
 import { LensMenu } from '../sentence/LensMenu';
 import { BarActions, DownloadButton } from '../../shared/BarActions';
 import { Empty, Failed } from '../../shared/Notice';
@@ -61,6 +64,7 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
   const summary = useQuery(summaryQuery(study.slug, comparison.id, show));
   const decisions = useDecisions(study.slug);
   const domains = useMemo(() => comparison.domains.map((domain) => domain.entry), [comparison]);
+  const kinds = useKinds(domains);
   useCarried(study.slug, params.get('show'));
   const setShow = (next: string, isStep = true) => change({ show: next }, !isStep);
   const clauses = parseSentence(show);
@@ -81,6 +85,14 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
           <LensMenu study={study} show={show} onChoose={setShow} />
           <NoiseMenu study={study} comparison={comparison} show={show} onClause={narrow} />
           <DownloadButton href={address(`studies/${study.slug}/exports/compare.csv`, { show })}>Export CSV</DownloadButton>
+          <ExportMenu
+            study={study.slug}
+            title={titleOf('Keywords', show, kinds, domains, summary.data?.keywords, summary.data?.of)}
+            view={view}
+            long={
+              view === 'keywords' ? { list: 'compare', show, sort: params.get('sort') ?? 'volume', dir: params.get('dir') ?? 'desc' } : null
+            }
+          />
           <ViewSwitch views={views} view={view} onChange={(next) => change({ view: next === 'keywords' ? null : next })} />
         </BarActions>
       </SentenceBar>

@@ -10,7 +10,8 @@ const at = (key: string) => columns.find((column) => column.key === key);
 describe('columns of the list', () => {
   it('has every column of the catalogue, and each of its orders', () => {
     expect(spoken.map(({ heading }) => heading).filter((heading) => !columns.some((column) => column.heading === heading))).toEqual([]);
-    expect(columns.flatMap(({ sort }) => sort ?? [])).toEqual(spoken.flatMap(({ order }) => order ?? []));
+    const orders = columns.flatMap(({ sort }) => sort ?? []);
+    expect(orders).toEqual([...spoken.flatMap(({ order }) => order ?? []), 'p1', 'share', 'fit', 'tags', 'reason', 'note']);
   });
 
   it('names each column once, among them those that stand at first', () => {
@@ -28,7 +29,7 @@ describe('columns of the list', () => {
 
   it('shows a column nobody has drawn as its type and unit say', () => {
     const added = (type: string, unit: string, value: unknown) => {
-      const column: SpokenColumn = { name: 'brand_new', type, unit, heading: 'Brand new', meaning: '', order: null };
+      const column: SpokenColumn = { name: 'brand_new', type, unit, heading: 'Brand new', meaning: '', order: null, source: '' };
       return allColumns([], [column])
         .find(({ key }) => key === 'brand_new')
         ?.cell({ brand_new: value } as unknown as Row, false);

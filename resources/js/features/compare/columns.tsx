@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Row, Vocabulary } from '../../api/schema';
-import type { Column } from '../../shared/Bench';
+import type { About, Column } from '../../shared/Bench';
 import { decimal, estimate, pathOf, percent, position, unknown, whole } from '../../shared/format';
 import { shortChance } from '../keyword/chance';
 import { MarkSign } from '../decisions/MarkSign';
@@ -12,6 +12,7 @@ import { StandingWord } from '../keyword/StandingWord';
 export type SpokenColumn = Vocabulary['columns'][number];
 
 const laneWidth = 264;
+const decided = 'what people decided';
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
 /** Columns that stand in the list until a person chooses others. */
@@ -66,16 +67,78 @@ export function allColumns(domains: string[], spoken: SpokenColumn[]): Column<Ro
       cell: (row) => <RankLane positions={row.positions} previous={row.previous} width={laneWidth} domains={domains} />,
     },
     ...spoken.map((column) => catalogueColumn(column, domains)),
-    { key: 'share', heading: 'Our share', track: '74px', isNumber: true, cell: (row) => percent(row.visits_share) },
+    ...domains.slice(1).map(positionColumn),
+    {
+      key: 'share',
+      sort: 'share',
+      heading: 'Our share',
+      track: '74px',
+      isNumber: true,
+      about: about('What it brings now, of all our visits.', 'share', 'worked out with the CTR curve'),
+      cell: (row) => percent(row.visits_share),
+    },
     {
       key: 'meant',
       heading: 'Meant for it',
       track: '90px',
+      about: about('Whether the address of our page says what the keyword says.', '', 'worked out from the words'),
       cell: (row) => (row.page_is_meant === null ? unknown : row.page_is_meant ? 'yes' : 'no'),
     },
-    { key: 'fit', heading: 'Fit', track: '44px', isNumber: true, cell: (row) => position(row.fit) },
-    { key: 'tags', heading: 'Tags', track: '110px', cell: (row) => row.tags.join(', ') },
+    {
+      key: 'fit',
+      sort: 'fit',
+      heading: 'Fit',
+      track: '44px',
+      isNumber: true,
+      about: about('How well it fits our business.', '0–5', decided),
+      cell: (row) => position(row.fit),
+    },
+    {
+      key: 'tags',
+      sort: 'tags',
+      startsAscending: true,
+      heading: 'Tags',
+      track: '110px',
+      about: about('Words that people put to it.', '', decided),
+      cell: (row) => row.tags.join(', '),
+    },
+    {
+      key: 'reason',
+      sort: 'reason',
+      startsAscending: true,
+      heading: 'Reason',
+      track: '150px',
+      about: about('Why it was shortlisted or set aside.', '', decided),
+      cell: (row) => <span title={row.reason ?? ''}>{row.reason ?? ''}</span>,
+    },
+    {
+      key: 'note',
+      sort: 'note',
+      startsAscending: true,
+      heading: 'Note',
+      track: '150px',
+      about: about('What people wrote beside it.', '', decided),
+      cell: (row) => <span title={row.note ?? ''}>{row.note ?? ''}</span>,
+    },
   ];
+}
+
+function about(meaning: string, unit: string, source: string): About {
+  return { meaning, unit, source };
+}
+
+/** The position of one competitor as a number, beside its lane. */
+function positionColumn(domain: string, place: number): Column<Row> {
+  return {
+    key: `p${place + 1}`,
+    sort: `p${place + 1}`,
+    startsAscending: true,
+    heading: domain,
+    track: '92px',
+    isNumber: true,
+    about: about(`Best position of ${domain}.`, 'position', 'the ranking lists of the compared days'),
+    cell: (row) => position(row.positions[place + 1]),
+  };
 }
 
 function catalogueColumn(column: SpokenColumn, domains: string[]): Column<Row> {
@@ -87,8 +150,9 @@ function catalogueColumn(column: SpokenColumn, domains: string[]): Column<Row> {
     track: track ?? `${Math.max(44, 22 + 7 * column.heading.length)}px`,
     isNumber,
     cell: cell === undefined ? (row) => told(column, row) : (row) => cell(row, domains),
+    about: about(column.meaning, column.unit, column.source),
     ...(column.order === null ? {} : { sort: column.order }),
-    ...(isAscending === true ? { startsAscending: true } : {}),
+    ...((isAscending ?? column.type === 'text') ? { startsAscending: true } : {}),
   };
 }
 

@@ -1,14 +1,16 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { Comparison, OurPage, Study } from '../../api/schema';
 import { Bench, type Column } from '../../shared/Bench';
 import { estimate, pathOf, percent, whole } from '../../shared/format';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
+import { useShownTable } from '../../shared/shownTable';
 import { useHotkeys } from '../../shared/useHotkeys';
 import { usePutOnRoadmap } from '../decisions/usePutOnRoadmap';
-import { changeWords, fadingWords, ordered } from './ourPages.logic';
+import { ofOurPages } from './abouts';
+import { changeWords, fadingWords, ordered, tableOf } from './ourPages.logic';
 import { ourPagesQuery } from './queries';
 
 interface Props {
@@ -34,6 +36,7 @@ export function OurPagesView({ study, comparison, show, onPage }: Props) {
       put.mutate({ topics: [page.topics[0]] });
     }
   };
+  useShownTable(useCallback(() => tableOf(rows, columns), [rows]));
   useHotkeys({ t: () => plan(current) });
   if (ours.isPending) {
     return <Waiting what="Reading our pages" />;
@@ -67,7 +70,7 @@ export function OurPagesView({ study, comparison, show, onPage }: Props) {
       {put.isError && <Failed error={put.error} />}
       <Bench
         label="Our pages"
-        columns={columns}
+        columns={columns.map((column) => ({ ...column, about: ofOurPages[column.key] }))}
         rows={rows}
         total={rows.length}
         rowKey={(page) => page.url}
@@ -113,6 +116,8 @@ const columns: Column<OurPage>[] = [
   number('expected', 'Expected', '76px', (page) => estimate(page.expected_gain)),
   {
     key: 'topics',
+    sort: 'topics',
+    startsAscending: true,
     heading: 'Topics',
     track: 'minmax(110px, 1fr)',
     rank: 1,

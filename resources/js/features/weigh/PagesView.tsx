@@ -1,4 +1,4 @@
-import { useInfiniteQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
 import type { Comparison, Mark, Opportunity, RankedTopic, Steadiness, Study, Task } from '../../api/schema';
 import Box from '@mui/material/Box';
@@ -12,6 +12,8 @@ import { PageBar } from './PageBar';
 import { pageColumns } from './pageColumns';
 import { PagePanel } from './PagePanel';
 import { aboutPage, lineKey, linesOf, roadmapWords, type PageLine } from './pages.logic';
+import { vocabularyQuery } from '../study/queries';
+import { explained, noColumns } from './abouts';
 import { opportunitiesQuery, topicsQuery } from './queries';
 import type { Weights } from './weights.logic';
 
@@ -63,7 +65,8 @@ export function PagesView({
   const pages = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? noPages, [list.data]);
   const keywords = useMemo(() => inside.data?.pages.flatMap((page) => page.rows) ?? noKeywords, [inside.data]);
   const lines = useMemo(() => linesOf(pages, opened, keywords), [pages, opened, keywords]);
-  const columns = useMemo(() => pageColumns(weights, opened, steadiness), [weights, opened, steadiness]);
+  const spoken = useQuery(vocabularyQuery()).data?.columns ?? noColumns;
+  const columns = useMemo(() => explained(pageColumns(weights, opened, steadiness), spoken), [weights, opened, steadiness, spoken]);
   const { fetchNextPage, hasNextPage, isFetchingNextPage } = list;
   const more = useCallback(() => {
     if (hasNextPage && !isFetchingNextPage) {

@@ -13,6 +13,9 @@ import { NoiseMenu } from '../sentence/NoiseMenu';
 import { SentenceBar } from '../sentence/SentenceBar';
 import { add, spell } from '../sentence/sentence.logic';
 import { useListKeys } from '../decisions/useListKeys';
+import { ExportMenu } from '../sentence/ExportMenu';
+import { titleOf } from '../sentence/exports.logic';
+import { useKinds } from '../sentence/useKinds';
 import { LensMenu } from '../sentence/LensMenu';
 import { PageOneTable } from '../keyword/PageOneTable';
 import { ViewSwitch } from '../../shared/ViewSwitch';
@@ -22,6 +25,8 @@ import { useUrlState } from '../sentence/useUrlState';
 import { Dossier } from '../dossier';
 import { CurveOffer } from '../keyword/CurveOffer';
 import { Missing, useStudy } from '../study';
+import { vocabularyQuery } from '../study/queries';
+import { explained, noColumns } from './abouts';
 import { Balance } from './Balance';
 import { opportunityColumns } from './columns';
 import { GroupsView } from './GroupsView';
@@ -36,6 +41,9 @@ import { spellWeights, type Weights } from './weights.logic';
 
 const startSentence = 'mark=kept';
 const none: Weights = {};
+
+/** Views whose rows the server writes whole; the map shows those of the list. */
+const longLists = ['pages', 'list', 'map'];
 
 export function WeighPage() {
   const study = useStudy();
@@ -66,7 +74,10 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const hidden = useQuery(hiddenQuery(study.slug, comparison.id, show));
   useCarried(study.slug, params.get('show'));
   const weights = first?.weights ?? none;
-  const domains = comparison.domains.map((domain) => domain.entry);
+  const domains = useMemo(() => comparison.domains.map((domain) => domain.entry), [comparison]);
+  const kinds = useKinds(domains);
+  const subject = isByPage ? 'Pages, best first, with a keyword' : 'Opportunities, best first,';
+  const of = isByPage ? comparison.summary.topics : comparison.summary.keywords;
   const setWeights = (next: Weights) => change({ weights: spellWeights(next) });
   useListKeys({
     current,
@@ -86,11 +97,11 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
     <>
       <Missing study={study} />
       <SentenceBar
-        subject={isByPage ? 'Pages, best first, with a keyword' : 'Opportunities, best first,'}
+        subject={subject}
         show={show}
         onChange={(next, isStep) => change({ show: next }, !isStep)}
         count={total}
-        of={isByPage ? comparison.summary.topics : comparison.summary.keywords}
+        of={of}
         hidden={hiddenWords(hidden.data)}
         context={{ study: study.slug, comparison: comparison.id, domains }}
       >
@@ -102,6 +113,12 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
           >
             Export CSV
           </DownloadButton>
+          <ExportMenu
+            study={study.slug}
+            title={titleOf(subject, show, kinds, domains, total, of)}
+            view={view}
+            long={longLists.includes(view) ? { list: isByPage ? 'pages' : 'weigh', show, sort, dir, weights: asked } : null}
+          />
           <ViewSwitch views={views} view={view} onChange={turnTo} />
         </BarActions>
       </SentenceBar>
@@ -281,7 +298,8 @@ interface KeywordsProps {
 
 /** The ranked list, keyword by keyword. */
 function KeywordsView({ study, list, rows, weights, steadiness, selected, sort, dir, isOpen, onChange }: KeywordsProps) {
-  const columns = useMemo(() => opportunityColumns(weights, steadiness), [weights, steadiness]);
+  const spoken = useQuery(vocabularyQuery()).data?.columns ?? noColumns;
+  const columns = useMemo(() => explained(opportunityColumns(weights, steadiness), spoken), [weights, steadiness, spoken]);
   const { fetchNextPage, hasNextPage, isFetchingNextPage } = list;
   const more = useCallback(() => {
     if (hasNextPage && !isFetchingNextPage) {

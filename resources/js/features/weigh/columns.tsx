@@ -81,8 +81,8 @@ export function opportunityColumns(weights: Weights, steadiness: Steadiness | Ta
       isNumber: true,
       cell: (row) => <span title="Share of all our visits that it brings now">{percent(row.visits_share)}</span>,
     },
-    { key: 'horizon', heading: 'Horizon', track: '84px', cell: (row) => row.horizon ?? '·' },
-    { key: 'tactic', heading: 'Tactic', track: '148px', cell: (row) => row.tactic ?? '·' },
+    { key: 'horizon', sort: 'horizon', startsAscending: true, heading: 'Horizon', track: '84px', cell: (row) => row.horizon ?? '·' },
+    { key: 'tactic', sort: 'tactic', startsAscending: true, heading: 'Tactic', track: '148px', cell: (row) => row.tactic ?? '·' },
   ];
   return all.map((column) => (dearest.includes(column.key) ? { ...column, rank: dearest.indexOf(column.key) } : column));
 }

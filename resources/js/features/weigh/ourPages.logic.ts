@@ -1,4 +1,5 @@
 import type { OurPage } from '../../api/schema';
+import type { ShownTable } from '../../shared/shownTable';
 import { estimate, percent, unknown } from '../../shared/format';
 
 /** What the list of our pages can go by. */
@@ -13,6 +14,7 @@ const orders: Record<string, (page: OurPage) => number | string | null> = {
   expected: (page) => page.expected_gain,
   conflicts: (page) => page.conflicts,
   titles: (page) => page.title_tests,
+  topics: (page) => page.topics[0] ?? null,
 };
 
 /** In that order; what is unknown comes last either way, and equal ones by address. */
@@ -42,4 +44,16 @@ export function fadingWords(pages: OurPage[]): string | null {
   return fading.length === 0
     ? null
     : `${fading.length} ${fading.length === 1 ? 'page fades' : 'pages fade'}: ${estimate(lost)} visits a month lost.`;
+}
+
+/** The pages as a table to be saved: of each column what the list goes by. */
+export function tableOf(pages: OurPage[], columns: { key: string; heading: unknown }[]): ShownTable {
+  const kept = columns.flatMap(({ key, heading }) => {
+    const value = orders[key];
+    return value === undefined ? [] : [{ heading: String(heading), value }];
+  });
+  return {
+    headings: kept.map(({ heading }) => heading),
+    rows: pages.map((page) => kept.map(({ value }) => value(page))),
+  };
 }

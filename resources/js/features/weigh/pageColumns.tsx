@@ -123,6 +123,8 @@ export function pageColumns(weights: Weights, opened: string | null, steadiness:
     },
     {
       key: 'page',
+      sort: 'page',
+      startsAscending: true,
       heading: 'Our page',
       track: 'minmax(84px, 1fr)',
       cell: ofPage((page) => <span title={ownPageWords(page).long}>{ownPageWords(page).short}</span>),
@@ -172,8 +174,8 @@ export function pageColumns(weights: Weights, opened: string | null, steadiness:
       isNumber: true,
       cell: figure((it) => decimal(it.difficulty)),
     },
-    { key: 'horizon', heading: 'Horizon', track: '84px', cell: figure((it) => it.horizon ?? '·') },
-    { key: 'tactic', heading: 'Tactic', track: '142px', cell: figure((it) => it.tactic ?? '·') },
+    { key: 'horizon', sort: 'horizon', startsAscending: true, heading: 'Horizon', track: '84px', cell: figure((it) => it.horizon ?? '·') },
+    { key: 'tactic', sort: 'tactic', startsAscending: true, heading: 'Tactic', track: '142px', cell: figure((it) => it.tactic ?? '·') },
     { key: 'links', sort: 'links', heading: 'Links', track: '50px', isNumber: true, cell: ofPage((page) => whole(page.links_to_earn)) },
   ];
   const rank = (key: string) => (dearest.includes(key) ? dearest.indexOf(key) : dearest.length);
