@@ -89,7 +89,7 @@ final class ReadGroups
         };
     }
 
-    /** The stage of each intent as the core has it. */
+    /** What a person said, or else the stage of the intent as the core has it. */
     private static function stageSql(): string
     {
         $cases = array_map(
@@ -101,6 +101,7 @@ final class ReadGroups
             Intent::cases(),
         );
 
-        return 'CASE intent '.implode(' ', $cases).' END';
+        return 'coalesce((SELECT d.stage FROM decisions d WHERE d.study_id = comparison_rows.study_id AND d.keyword = '
+            .'comparison_rows.keyword), CASE intent '.implode(' ', $cases).' END)';
     }
 }

@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\DB;
 final readonly class Decide
 {
     private const CHUNK = 2000;
-    private const COLUMNS = ['mark', 'reason', 'fit', 'intent', 'target', 'note', 'topic', 'pinned', 'difficulty'];
+    private const COLUMNS = ['mark', 'reason', 'fit', 'intent', 'stage', 'target', 'note', 'topic', 'pinned', 'difficulty'];
 
     public function __construct(private Rescore $rescore)
     {

@@ -7,8 +7,8 @@ namespace App\Actions\Decisions;
 /**
  * What a person decides about some keywords. Only the columns that are named change.
  *
- * @phpstan-type Columns array{mark?: ?string, reason?: ?string, fit?: ?int, intent?: ?string, target?: ?int, note?: ?string,
- *     topic?: ?string, pinned?: ?bool, difficulty?: ?float}
+ * @phpstan-type Columns array{mark?: ?string, reason?: ?string, fit?: ?int, intent?: ?string, stage?: ?string, target?: ?int,
+ *     note?: ?string, topic?: ?string, pinned?: ?bool, difficulty?: ?float}
  */
 final readonly class DecisionOrder
 {

@@ -28,7 +28,7 @@ final readonly class ListExport
     private const BLOCK = 5000;
 
     /** Columns beside those of the catalogue. */
-    private const OF_KEYWORDS = ['mark', 'reason', 'note', 'tags', 'fit', 'pinned', 'visits_share', 'page_is_meant', 'target'];
+    private const OF_KEYWORDS = ['mark', 'reason', 'note', 'tags', 'fit', 'stage', 'pinned', 'visits_share', 'page_is_meant', 'target'];
     private const OF_WEIGHED = ['rank', 'priority'];
     private const OF_PAGES = ['rank', 'lead', 'shortlisted', 'pinned', 'cpc', 'priority'];
 
@@ -92,7 +92,7 @@ final readonly class ListExport
                 static fn(array $row, int $place): mixed => self::places($row[self::ADDRESSES] ?? [])[$place] ?? null,
             );
         }
-        if ($name === self::STAGE) {
+        if ($name === self::STAGE && $list === ShownList::PAGES) {
             return [$name => static fn(array $row): ?string => Intent::tryFrom((string) Figures::text($row['intent'] ?? ''))?->stage()];
         }
         if ($list === ShownList::PAGES) {

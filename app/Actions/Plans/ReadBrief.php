@@ -9,9 +9,12 @@ use App\Models\Comparison;
 use App\Models\PlanItem;
 use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
+use App\Support\Database\Figures;
+use GreaterReach\Core\Meaning\FunnelStage;
 use GreaterReach\Core\Site\PublicSuffixList;
 use GreaterReach\Core\Winning\LinkProspect;
 use GreaterReach\Core\Winning\PagesToBeat;
+use Illuminate\Support\Facades\DB;
 
 /**
  * The brief for a writer: primary and secondary keywords, what leads, the pages to beat with what they cover, questions to answer.
@@ -55,7 +58,7 @@ final readonly class ReadBrief
             'item' => self::item($item, $lead),
             'topic' => $ofItem->topic,
             'intent' => $weighed?->intent->value,
-            'stage' => $weighed?->intent->stage(),
+            'stage' => FunnelStage::of(self::saidStage($study, $lead), $weighed?->intent)?->value,
             'our_page' => $weighed?->ownUrl,
             'our_position' => $weighed?->lead->ownPosition,
             'target' => $weighed?->lead->target,
@@ -74,6 +77,13 @@ final readonly class ReadBrief
                 ?->__toString(),
             'written' => (object) $item->brief,
         ];
+    }
+
+    private static function saidStage(Study $study, string $keyword): ?FunnelStage
+    {
+        return FunnelStage::tryFrom((string) Figures::text(
+            DB::table('decisions')->where('study_id', $study->id)->where('keyword', $keyword)->value('stage'),
+        ));
     }
 
     /** @return BriefItem */

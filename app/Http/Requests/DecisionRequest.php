@@ -13,27 +13,32 @@ use App\Support\Rows\ListedRows;
 use App\Support\Sentence\Sentence;
 use App\Support\Texts;
 use GreaterReach\Core\Keyword\KeywordKey;
+use GreaterReach\Core\Priority\FitGate;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A decision about some keywords, named one by one or by a sentence. */
 final class DecisionRequest extends FormRequest
 {
     private const MOST = 50_000;
-    private const COLUMNS = ['mark', 'reason', 'fit', 'intent', 'target', 'note', 'topic', 'pinned', 'difficulty'];
+    private const COLUMNS = ['mark', 'reason', 'fit', 'intent', 'stage', 'target', 'note', 'topic', 'pinned', 'difficulty'];
 
     /** @return array<string, list<string>> */
     public function rules(): array
     {
         return [
-            'keywords' => ['required_without_all:show,topics', 'array', 'min:1', 'max:1000'],
+            // An empty sentence shows everything; it comes as nothing.
+            'keywords' => [...$this->hasAny(['show', 'topics']) ? ['sometimes'] : ['required'], 'array', 'min:1', 'max:1000'],
             'topics' => ['sometimes', 'array', 'min:1', 'max:1000'],
             'topics.*' => ['required', 'string', 'max:2000'],
             'keywords.*' => ['required', 'string', 'max:2000'],
-            'show' => ['sometimes', 'string', 'max:4000'],
+            'show' => ['sometimes', 'nullable', 'string', 'max:4000'],
+            'list' => ['sometimes', 'in:compare,weigh,pages'],
             'mark' => ['sometimes', 'nullable', 'in:shortlisted,set aside'],
             'reason' => ['nullable', 'string', 'max:500'],
             'fit' => ['sometimes', 'nullable', 'integer', 'between:0,5'],
             'intent' => ['sometimes', 'nullable', 'in:buy,compare,learn,open'],
+            'stage' => ['sometimes', 'nullable', 'in:top,middle,bottom'],
             'target' => ['sometimes', 'nullable', 'integer', 'between:1,100'],
             'note' => ['sometimes', 'nullable', 'string', 'max:5000'],
             'topic' => ['sometimes', 'nullable', 'string', 'max:400'],
@@ -49,8 +54,8 @@ final class DecisionRequest extends FormRequest
     {
         $valid = $this->validated();
         /**
-         * @var array{mark?: ?string, reason?: ?string, fit?: ?int, intent?: ?string, target?: ?int, note?: ?string, topic?: ?string,
-         *     pinned?: ?bool, difficulty?: ?float} $columns
+         * @var array{mark?: ?string, reason?: ?string, fit?: ?int, intent?: ?string, stage?: ?string, target?: ?int, note?: ?string,
+         *     topic?: ?string, pinned?: ?bool, difficulty?: ?float} $columns
          */
         $columns = array_intersect_key($valid, array_flip(self::COLUMNS));
         if (isset($columns['topic'])) {
@@ -60,7 +65,7 @@ final class DecisionRequest extends FormRequest
         if ($columns === [] && $text('tag') === null && $text('untag') === null) {
             throw Refused::because(
                 'decision',
-                'Nothing is decided; send a mark, a fit, an intent, a target, a note, a topic, a pin, a difficulty or a tag.',
+                'Nothing is decided; send a mark, a fit, an intent, a stage, a target, a note, a topic, a pin, a difficulty or a tag.',
             );
         }
 
@@ -79,7 +84,7 @@ final class DecisionRequest extends FormRequest
             $this->has('keywords') => $this->keywordKeys(),
             $comparison === null => throw Refused::because('show', 'Nothing has been compared yet, so a sentence shows nothing.'),
             $this->has('topics') => self::open($comparison, Texts::list($this->array('topics'))),
-            default => self::shown($comparison, $this->string('show')->value()),
+            default => self::shown($comparison, Sentence::parse($this->string('show')->value()), $this->string('list')->value()),
         };
     }
 
@@ -90,8 +95,9 @@ final class DecisionRequest extends FormRequest
      */
     private static function open(Comparison $comparison, array $topics): array
     {
-        $gate = Study::query()->findOrFail($comparison->study_id)->rulebook()->fitGate();
-        $keywords = ListedRows::of($comparison, Sentence::parse('mark=kept'), $gate)->whereIn('topic', $topics)->orderBy('keyword');
+        $keywords = ListedRows::of($comparison, Sentence::parse('mark=kept'), self::gate($comparison))
+            ->whereIn('topic', $topics)
+            ->orderBy('keyword');
 
         return Texts::list($keywords->pluck('keyword')->all())
             ?: throw Refused::because('topics', 'None of these topics has an open keyword.');
@@ -103,18 +109,25 @@ final class DecisionRequest extends FormRequest
         return array_values(array_unique(array_map(KeywordKey::of(...), Texts::list($this->array('keywords')))));
     }
 
-    /** @return list<string> all that the sentence shows, not only what a screen has loaded */
-    private static function shown(Comparison $comparison, string $show): array
+    /** @return list<string> all that a list shows with the sentence, not only what a screen has loaded */
+    private static function shown(Comparison $comparison, Sentence $sentence, string $list): array
     {
-        $keywords = (new ComparisonRows($comparison))
-            ->query(Sentence::parse($show))
-            ->orderBy('keyword')
-            ->limit(self::MOST + 1)
-            ->pluck('keyword')
-            ->all();
+        $listed = static fn(Sentence $sentence): Builder => ListedRows::of($comparison, $sentence, self::gate($comparison));
+        $rows = match ($list) {
+            'weigh' => $listed($sentence),
+            // Every open keyword of a page that a keyword brings in.
+            'pages' => $listed(Sentence::parse('mark=kept'))->whereIn('topic', $listed($sentence)->select('comparison_rows.topic')),
+            default => (new ComparisonRows($comparison))->query($sentence),
+        };
+        $keywords = $rows->orderBy('keyword')->limit(self::MOST + 1)->pluck('keyword')->all();
 
         return \count($keywords) > self::MOST
             ? throw Refused::because('show', 'A decision reaches at most 50,000 keywords at once; narrow the sentence.')
             : Texts::list($keywords);
+    }
+
+    private static function gate(Comparison $comparison): FitGate
+    {
+        return Study::query()->findOrFail($comparison->study_id)->rulebook()->fitGate();
     }
 }

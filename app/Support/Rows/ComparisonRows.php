@@ -10,6 +10,7 @@ use App\Support\Database\Figures;
 use App\Support\Sentence\Sentence;
 use App\Support\Sentence\SentenceCompiler;
 use App\Support\Sentence\SentenceContext;
+use GreaterReach\Core\Meaning\FunnelStage;
 use GreaterReach\Core\Meaning\PageMeaning;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -68,7 +69,7 @@ final readonly class ComparisonRows
         $decisions = DB::table('decisions')
             ->where('study_id', $this->comparison->study_id)
             ->whereIn('keyword', $keywords)
-            ->get(['keyword', 'mark', 'reason', 'fit', 'note', 'target', 'intent', 'pinned', 'difficulty'])
+            ->get(['keyword', 'mark', 'reason', 'fit', 'note', 'target', 'intent', 'stage', 'pinned', 'difficulty'])
             ->keyBy('keyword');
         $tags = DB::table('tags')
             ->where('study_id', $this->comparison->study_id)
@@ -101,6 +102,8 @@ final readonly class ComparisonRows
             'note' => $decision?->note,
             'wanted_target' => $decision?->target,
             'own_intent' => $decision?->intent,
+            'own_stage' => $decision?->stage,
+            'stage' => FunnelStage::of(FunnelStage::tryFrom((string) Figures::text($decision?->stage)), $row->intent)?->value,
             'pinned' => $decision->pinned ?? false,
             'own_difficulty' => Figures::float($decision->difficulty ?? null),
         ];

@@ -9,6 +9,7 @@ use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\TacticLabel;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Compiles a sentence into conditions on the rows of one comparison. It stores, matches and counts; which standing or
@@ -58,7 +59,7 @@ final readonly class SentenceCompiler
                 "visits_now {$clause->operator} ? * ?::float8",
                 [$clause->number(), $this->context->ownVisits()],
             ),
-            $clause->name === 'stage' => self::stage($rows, $clause),
+            $clause->name === 'stage' => $this->stage($rows, $clause),
             $clause->name === 'tactic' => self::tactic($rows, $clause),
             $clause->name === 'topic' => $rows->where('topic', $clause->value),
             default => $this->domains->apply($rows, $clause) ??
@@ -87,12 +88,19 @@ final readonly class SentenceCompiler
         ]);
     }
 
-    /** The funnel stage follows from the intent. */
-    private static function stage(Builder $rows, Clause $clause): Builder
+    /** The funnel stage that a person said, or else that of the intent. */
+    private function stage(Builder $rows, Clause $clause): Builder
     {
         $stages = $clause->choices(Vocabulary::choicesOf('stage'));
         $intents = array_filter(Intent::cases(), static fn(Intent $intent): bool => \in_array($intent->stage() ?? 'unset', $stages, true));
+        $said = fn(): Builder => DB::table('decisions')->select('keyword')->where('study_id', $this->context->study)->whereNotNull('stage');
 
-        return $rows->whereIn('intent', array_column($intents, 'value'));
+        return $rows->where(static function (Builder $either) use ($said, $stages, $intents): void {
+            $either->whereIn('keyword', $said()->whereIn('stage', $stages))->orWhere(
+                static fn(Builder $other): Builder => $other
+                    ->whereIn('intent', array_column($intents, 'value'))
+                    ->whereNotIn('keyword', $said()),
+            );
+        });
     }
 }

@@ -243,7 +243,7 @@ final class Vocabulary
             ClauseKind::choices(
                 'stage',
                 'Funnel stage',
-                'The stage that the intent belongs to.',
+                'The stage that a person said, or else that of the intent.',
                 'funnel stage',
                 ['top' => 'top', 'middle' => 'middle', 'bottom' => 'bottom', 'unset' => 'unset'],
                 'bottom',

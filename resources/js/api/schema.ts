@@ -1795,6 +1795,16 @@ export interface components {
             pinned: boolean;
             own_difficulty: number | null;
             tags: string[];
+            /**
+             * @description Funnel stage as a person said it
+             * @enum {string|null}
+             */
+            own_stage: "top" | "middle" | "bottom" | null;
+            /**
+             * @description As a person said it, or else that of the intent
+             * @enum {string|null}
+             */
+            stage: "top" | "middle" | "bottom" | null;
         };
         /** @description What is decided; what is left out stays as it is */
         Decision: {
@@ -1813,6 +1823,11 @@ export interface components {
             difficulty?: number | null;
             /** @description The newest change that the person had seen */
             seen?: number;
+            /**
+             * @description Funnel stage, apart from the intent
+             * @enum {string|null}
+             */
+            stage?: "top" | "middle" | "bottom" | null;
         };
         DecisionOutcome: {
             change: number;
@@ -3802,9 +3817,15 @@ export interface operations {
             content: {
                 "application/json": components["schemas"]["Decision"] & {
                     keywords?: string[];
-                    show?: string;
+                    /** @description A sentence; an empty one shows everything */
+                    show?: string | null;
                     /** @description All open keywords of these topics */
                     topics?: string[];
+                    /**
+                     * @description With a sentence: whose rows it shows; compare when left out
+                     * @enum {string}
+                     */
+                    list?: "compare" | "weigh" | "pages";
                 };
             };
         };

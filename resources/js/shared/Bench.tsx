@@ -11,6 +11,8 @@ import { useRoom } from './useRoom';
 export interface Column<Row> {
   key: string;
   heading: ReactNode;
+  /** What it is called where it is chosen, if not as its heading. */
+  name?: string;
   /** Grid track, such as `minmax(160px, 1fr)` or `72px`. */
   track: string;
   isNumber?: boolean;
@@ -366,7 +368,7 @@ function Explained({ about, isButton, children }: { about: About | undefined; is
           {about.unit !== '' && <br />}
           {about.unit !== '' && `Unit: ${about.unit}.`}
           <br />
-          {`From ${about.source}.`}
+          {`Source: ${about.source}.`}
         </>
       }
     >

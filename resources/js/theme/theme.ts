@@ -124,7 +124,18 @@ export const theme = createTheme({
     MuiDialogTitle: { styleOverrides: { root: { fontFamily: serif, fontSize: '1.3rem', fontWeight: 520 } } },
     MuiTextField: { defaultProps: { size: 'small', variant: 'outlined' } },
     MuiSelect: { defaultProps: { size: 'small' } },
-    MuiTooltip: { defaultProps: { enterDelay: 500, describeChild: true } },
+    MuiTooltip: {
+      defaultProps: { enterDelay: 500, describeChild: true },
+      styleOverrides: {
+        tooltip: {
+          backgroundColor: 'var(--mui-palette-text-primary)',
+          color: 'var(--mui-palette-background-default)',
+          fontSize: '0.8rem',
+          fontWeight: 400,
+          lineHeight: 1.5,
+        },
+      },
+    },
     MuiTableCell: {
       styleOverrides: {
         root: { padding: '6px 10px', borderColor: 'var(--mui-palette-divider)', fontSize: '0.86rem' },

@@ -67,6 +67,23 @@ final class OrdersTest extends TestCase
         self::assertSame($known, array_values(array_unique(array_filter($horizons))));
     }
 
+    public function test_all_of_a_list_of_weigh_is_what_that_list_shows(): void
+    {
+        $path = "/api/v1/studies/{$this->study->slug}/decisions";
+        $decide = fn(array $order): array => array_column(
+            $this->postJson($path, [...$order, 'mark' => 'shortlisted'])->assertOk()->json('before'),
+            'keyword',
+        );
+        $listed = $this->keywords('opportunities?sort=keyword&dir=asc');
+        self::assertSame($listed, $decide(['show' => '', 'list' => 'weigh']));
+        self::assertSame(['ink'], $decide(['show' => 'volume>=500', 'list' => 'weigh']));
+        $topic = $this->topics('topic')[0]['topic'];
+        $open = $decide(['show' => 'topic='.$topic, 'list' => 'pages']);
+        self::assertNotSame([], $open);
+        self::assertSame($open, $decide(['topics' => [$topic]]), 'Every open keyword of the page.');
+        $this->postJson($path, ['show' => '', 'list' => 'all', 'mark' => null])->assertStatus(422);
+    }
+
     private function list(string $domain, string $rows): void
     {
         $this->import($this->study, "keyword,position\n{$rows}\n", options: ['--domain' => $domain, '--date' => '2026-11-01']);

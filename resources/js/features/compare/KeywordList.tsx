@@ -3,15 +3,15 @@ import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { vocabularyQuery } from '../study/queries';
 import { benchQuery } from './queries';
-import type { BenchSummary, Comparison, Decision, Row, Mark, Study } from '../../api/schema';
+import type { BenchSummary, Comparison, Row, Mark, Study } from '../../api/schema';
 import { Bench } from '../../shared/Bench';
-import { BulkBar } from '../decisions/BulkBar';
+import { SelectionBar } from '../decisions/SelectionBar';
 import { staysWith } from '../decisions/marks.logic';
 import { Failed, Waiting } from '../../shared/Notice';
 import type { useDecisions } from '../decisions/useDecisions';
 import { useListKeys } from '../decisions/useListKeys';
 import { useReasonLine } from '../decisions/useReasonLine';
-import { useSelection } from '../decisions/useSelection';
+import { ofKeywords, useSelection } from '../decisions/useSelection';
 import { useStored } from '../../shared/useStored';
 import { useUrlState } from '../sentence/useUrlState';
 import { denseRowHeight, rowHeight } from '../../theme/theme';
@@ -43,19 +43,13 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
   const keyword = params.get('keyword');
   const bench = useInfiniteQuery(benchQuery(study.slug, comparison.id, { show, sort, dir }));
   const rows = useMemo(() => bench.data?.pages.flatMap((page) => page.rows) ?? [], [bench.data]);
-  const selection = useSelection(show, rows);
+  const selection = useSelection(show, rows, ofKeywords);
   const reason = useReasonLine(study, decisions);
   const mark = (keywords: string[], to: Mark | null) => {
     decisions.mark(keywords, to);
     reason.ask(to, keywords.join(', '));
     if (selection.isAny && !staysWith(to, show)) {
       selection.drop(keywords);
-    }
-  };
-  const decide = (decision: Decision) => {
-    decisions.decide(selection.about, decision);
-    if (decision.mark !== undefined && !staysWith(decision.mark, show)) {
-      selection.none();
     }
   };
   const { fetchNextPage, hasNextPage, isFetchingNextPage } = bench;
@@ -91,17 +85,14 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
   }
   return (
     <>
-      {selection.isAny && study.may_edit && (
-        <BulkBar
-          chosen={selection.rows}
-          isAll={selection.isAll}
-          total={summary?.keywords ?? rows.length}
-          sums={{ volume: summary?.volume ?? null, visits_now: summary?.visits_now ?? null, gain: summary?.gain ?? null }}
-          onAll={selection.all}
-          onNone={selection.none}
-          onDecide={decide}
-        />
-      )}
+      <SelectionBar
+        selection={selection}
+        show={show}
+        total={summary?.keywords ?? rows.length}
+        sums={{ volume: summary?.volume ?? null, visits_now: summary?.visits_now ?? null, gain: summary?.gain ?? null }}
+        mayEdit={study.may_edit}
+        decisions={decisions}
+      />
       <Box sx={{ position: 'relative', display: 'flex', flexDirection: 'column', flex: 1, minHeight: 0 }}>
         {!isOpen && (
           <Box sx={{ position: 'absolute', left: 0, top: 0, zIndex: 4 }}>

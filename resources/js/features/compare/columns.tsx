@@ -3,7 +3,9 @@ import type { Row, Vocabulary } from '../../api/schema';
 import type { About, Column } from '../../shared/Bench';
 import { decimal, estimate, pathOf, percent, position, unknown, whole } from '../../shared/format';
 import { shortChance } from '../keyword/chance';
+import { ChooseBox } from '../decisions/ChooseBox';
 import { MarkSign } from '../decisions/MarkSign';
+import { domainLetter } from '../keyword/DomainShape';
 import { LaneScale } from '../keyword/LaneScale';
 import { RankLane } from '../keyword/RankLane';
 import { StandingWord } from '../keyword/StandingWord';
@@ -58,7 +60,7 @@ const drawn: Record<string, Drawn> = {
 /** Every column the list of keywords can have, mark and keyword first: those of the catalogue, and what people or pictures add to them. */
 export function allColumns(domains: string[], spoken: SpokenColumn[]): Column<Row>[] {
   return [
-    { key: 'choose', heading: '', track: '28px', cell: (row, isChosen) => <ChooseBox row={row} isChosen={isChosen} /> },
+    { key: 'choose', heading: '', track: '28px', cell: (row, isChosen) => <ChooseBox name={row.keyword} isChosen={isChosen} /> },
     { key: 'mark', heading: '', track: '30px', cell: (row) => <MarkSign mark={row.mark} /> },
     {
       key: 'lane',
@@ -133,8 +135,9 @@ function positionColumn(domain: string, place: number): Column<Row> {
     key: `p${place + 1}`,
     sort: `p${place + 1}`,
     startsAscending: true,
-    heading: domain,
-    track: '92px',
+    heading: `${domainLetter(place + 1)} ${domain.split('.')[0] ?? domain}`,
+    name: `Position of ${domain}`,
+    track: '112px',
     isNumber: true,
     about: about(`Best position of ${domain}.`, 'position', 'the ranking lists of the compared days'),
     cell: (row) => position(row.positions[place + 1]),
@@ -175,7 +178,7 @@ function told({ name, type, unit }: SpokenColumn, row: Row): string {
 export function choices(all: Column<Row>[]): { key: string; name: string }[] {
   return all
     .filter(({ key }) => !fixed.includes(key))
-    .map(({ key, heading }) => ({ key, name: typeof heading === 'string' ? heading : 'Rank lane' }));
+    .map(({ key, heading, name }) => ({ key, name: name ?? (typeof heading === 'string' ? heading : 'Rank lane') }));
 }
 
 /** The columns that stand, the pinned ones first, in their chosen order, each with how early it goes where there is little room. */
@@ -212,20 +215,5 @@ function volume(row: Row): ReactNode {
       {whole(row.volume)}
       {row.volume_derived ? '*' : ''}
     </span>
-  );
-}
-
-/** The list itself hears the press, and keeps the keys: the box takes no focus, as its place goes to another row when the list scrolls. */
-function ChooseBox({ row, isChosen }: { row: Row; isChosen: boolean }) {
-  return (
-    <input
-      type="checkbox"
-      data-choose
-      tabIndex={-1}
-      aria-label={`Choose ${row.keyword}`}
-      checked={isChosen}
-      readOnly
-      onMouseDown={(event) => event.preventDefault()}
-    />
   );
 }

@@ -4,16 +4,23 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import type { Decision, Intent, Row } from '../../api/schema';
+import type { Decision, Intent } from '../../api/schema';
 import { estimate, whole } from '../../shared/format';
 import { useHotkeys } from '../../shared/useHotkeys';
 
+export interface Figures {
+  volume: number | null;
+  visits_now: number | null;
+  gain: number | null;
+}
+
 interface Props {
-  chosen: Row[];
+  chosen: Figures[];
   /** All that the sentence shows is chosen, also what is not loaded. */
   isAll: boolean;
   total: number;
-  sums: { volume: number | null; visits_now: number | null; gain: number | null };
+  /** Of all; null where they are not known. */
+  sums: Figures | null;
   onAll: () => void;
   onNone: () => void;
   onDecide: (decision: Decision) => void;
@@ -52,8 +59,8 @@ export function BulkBar({ chosen, isAll, total, sums, onAll, onNone, onDecide }:
       }}
     >
       <Box component="span" sx={{ fontVariantNumeric: 'tabular-nums' }}>
-        <strong>{whole(count)} chosen</strong>: volume {whole(totals.volume)}, visits now {estimate(totals.visits_now)}, gain{' '}
-        {estimate(totals.gain)}
+        <strong>{whole(count)} chosen</strong>
+        {totals !== null && `: volume ${whole(totals.volume)}, visits now ${estimate(totals.visits_now)}, gain ${estimate(totals.gain)}`}
       </Box>
       {!isAll && total > chosen.length && <Button onClick={onAll}>Choose all {whole(total)}</Button>}
       <Button onClick={onNone}>Choose none</Button>
@@ -85,9 +92,17 @@ export function BulkBar({ chosen, isAll, total, sums, onAll, onNone, onDecide }:
         choices={['buy', 'compare', 'learn', 'open', 'by rule']}
         onChoose={(intent) => onDecide({ intent: intentOf(intent) })}
       />
+      <Chosen
+        label="Stage"
+        choices={[...stages, 'by intent']}
+        onChoose={(choice) => onDecide({ stage: stages.find((stage) => stage === choice) ?? null })}
+      />
     </Box>
   );
 }
+
+/** Stages of the funnel, the farthest from buying first. */
+const stages = ['top', 'middle', 'bottom'] as const;
 
 function intentOf(text: string): Intent | null {
   return text === 'buy' || text === 'compare' || text === 'learn' || text === 'open' ? text : null;

@@ -5,11 +5,12 @@ import { keys, type StudyPart } from '../../api/keys';
 import type { Decision, DecisionOutcome, Mark, Row } from '../../api/schema';
 import { studyQuery } from '../study/queries';
 import { toldWords } from './others.logic';
+import type { About } from './useSelection';
 import { marksOf, unmarked, withMark, type Marks } from './rows.logic';
 
 interface Order {
   /** Keywords by name, all that a sentence shows, or the open ones of topics. */
-  about: { keywords: string[] } | { show: string } | { topics: string[] };
+  about: About;
   decision: Decision;
   /** Belongs to the decision before it: what was decided then is meant, and one undo takes both back. */
   isAfterthought?: boolean;

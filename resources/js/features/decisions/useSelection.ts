@@ -1,8 +1,34 @@
 import { useState } from 'react';
-import type { Decision, Row } from '../../api/schema';
+
+/** What a decision can be about. */
+export type About = { keywords: string[] } | { topics: string[] } | { show: string; list?: 'compare' | 'weigh' | 'pages' };
+
+interface Chosen<Row> {
+  keyOf: (row: Row) => string;
+  /** What is chosen by hand, and all that the sentence shows, as a decision names them. */
+  about: (keys: string[]) => About;
+  aboutAll: (show: string) => About;
+}
+
+/** Rows of keywords in Compare, which shows all that the sentence lets through. */
+export const ofKeywords: Chosen<{ keyword: string }> = {
+  keyOf: (row) => row.keyword,
+  about: (keywords) => ({ keywords }),
+  aboutAll: (show) => ({ show }),
+};
+
+/** Ranked keywords. */
+export const ofRanked: Chosen<{ keyword: string }> = { ...ofKeywords, aboutAll: (show) => ({ show, list: 'weigh' }) };
+
+/** Ranked pages. */
+export const ofPages: Chosen<{ topic: string }> = {
+  keyOf: (page) => page.topic,
+  about: (topics) => ({ topics }),
+  aboutAll: (show) => ({ show, list: 'pages' }),
+};
 
 /** Which rows are chosen: some by hand, or all that the sentence shows. A new sentence begins with none. */
-export function useSelection(show: string, rows: Row[]) {
+export function useSelection<Row>(show: string, rows: Row[], { keyOf, about, aboutAll }: Chosen<Row>) {
   const [state, setState] = useState<{ show: string; keywords: string[]; isAll: boolean }>({ show, keywords: [], isAll: false });
   const current = state.show === show ? state : { show, keywords: [], isAll: false };
   const chosen = new Set(current.keywords);
@@ -10,9 +36,9 @@ export function useSelection(show: string, rows: Row[]) {
     isAll: current.isAll,
     isAny: current.isAll || chosen.size > 0,
     has: (keyword: string) => current.isAll || chosen.has(keyword),
-    rows: rows.filter((row) => chosen.has(row.keyword)),
+    rows: rows.filter((row) => chosen.has(keyOf(row))),
     /** What a decision would be about. */
-    about: current.isAll ? { show } : { keywords: current.keywords },
+    about: current.isAll ? aboutAll(show) : about(current.keywords),
     flip: (keyword: string) =>
       setState({
         show,
@@ -27,5 +53,4 @@ export function useSelection(show: string, rows: Row[]) {
   };
 }
 
-export type Selection = ReturnType<typeof useSelection>;
-export type Decider = (about: { keywords: string[] } | { show: string }, decision: Decision) => void;
+export type Selection<Row> = ReturnType<typeof useSelection<Row>>;

@@ -17,6 +17,7 @@ interface Props {
   decisions: ReturnType<typeof useDecisions>;
 }
 
+const stages = ['top', 'middle', 'bottom'] as const;
 const intents: Intent[] = ['buy', 'compare', 'learn', 'open'];
 
 /** What people say about the keyword: target, fit, intent, tags, a note; and who said what when. */
@@ -50,12 +51,28 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
         value={dossier.own_intent ?? ''}
         onChange={(event) => decisions.decide(about, { intent: intents.find((intent) => intent === event.target.value) ?? null })}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-        sx={{ mt: 1, minWidth: 180 }}
+        sx={{ mt: 1, minWidth: 150 }}
       >
         <MenuItem value="">by rule{dossier.own_intent === null && dossier.intent !== null ? `: ${dossier.intent}` : ''}</MenuItem>
         {intents.map((intent) => (
           <MenuItem key={intent} value={intent}>
             {intent}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        select
+        label="Funnel stage"
+        disabled={!mayEdit}
+        value={dossier.own_stage ?? ''}
+        onChange={(event) => decisions.decide(about, { stage: stages.find((stage) => stage === event.target.value) ?? null })}
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        sx={{ mt: 1, ml: 1, minWidth: 150 }}
+      >
+        <MenuItem value="">by intent{dossier.own_stage === null && dossier.stage !== null ? `: ${dossier.stage}` : ''}</MenuItem>
+        {stages.map((stage) => (
+          <MenuItem key={stage} value={stage}>
+            {stage}
           </MenuItem>
         ))}
       </TextField>

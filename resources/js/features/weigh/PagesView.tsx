@@ -7,6 +7,8 @@ import { sideBySide } from '../../shared/layout';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { useHotkeys } from '../../shared/useHotkeys';
 import type { useDecisions } from '../decisions/useDecisions';
+import { SelectionBar } from '../decisions/SelectionBar';
+import { ofPages, useSelection } from '../decisions/useSelection';
 import { usePutOnRoadmap } from '../decisions/usePutOnRoadmap';
 import { PageBar } from './PageBar';
 import { pageColumns } from './pageColumns';
@@ -99,6 +101,7 @@ export function PagesView({
       setOpened(line.page.topic === opened ? null : line.page.topic);
     }
   };
+  const selection = useSelection(show, pages, ofPages);
   const put = usePutOnRoadmap(study.slug);
   const toRoadmap = () => {
     if (current !== undefined) {
@@ -122,6 +125,7 @@ export function PagesView({
     s: () => flip('shortlisted'),
     x: () => flip('set aside'),
     t: toRoadmap,
+    v: () => current?.kind === 'page' && selection.flip(current.page.topic),
     e: judge,
     p: () => {
       const keyword = current?.kind === 'page' ? current.page.lead : current?.keyword.keyword;
@@ -141,6 +145,7 @@ export function PagesView({
   if (pages.length === 0) {
     return <Empty title="No page fits this sentence">Take a clause out of the sentence above, or press z to go back to what it was.</Empty>;
   }
+  const total = list.data.pages[0]?.total ?? pages.length;
   const judged = current?.kind === 'page' ? current.page : undefined;
   return (
     <Box sx={{ ...sideBySide, flexDirection: 'row' }}>
@@ -154,11 +159,12 @@ export function PagesView({
           onRoadmap={toRoadmap}
           onJudge={judge}
         />
+        <SelectionBar selection={selection} show={show} total={total} sums={null} mayEdit={study.may_edit} decisions={decisions} />
         <Bench
           label="Pages to make or to improve"
           columns={columns}
           rows={lines}
-          total={(list.data.pages[0]?.total ?? pages.length) + lines.length - pages.length}
+          total={total + lines.length - pages.length}
           rowKey={lineKey}
           selected={selected}
           onSelect={select}
@@ -166,6 +172,8 @@ export function PagesView({
           onEnd={more}
           sort={{ by: sort, dir, onChange: onSort }}
           isMuted={(line) => line.kind === 'keyword' && line.keyword.mark === 'set aside'}
+          isChosen={(line) => line.kind === 'page' && selection.has(line.page.topic)}
+          onChoose={(line) => line.kind === 'page' && selection.flip(line.page.topic)}
         />
       </Box>
       {isJudging && judged !== undefined && !isOpen && (

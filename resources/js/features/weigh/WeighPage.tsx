@@ -20,6 +20,8 @@ import { LensMenu } from '../sentence/LensMenu';
 import { PageOneTable } from '../keyword/PageOneTable';
 import { ViewSwitch } from '../../shared/ViewSwitch';
 import { useDecisions } from '../decisions/useDecisions';
+import { SelectionBar } from '../decisions/SelectionBar';
+import { ofRanked, useSelection, type Selection } from '../decisions/useSelection';
 import { useReasonLine } from '../decisions/useReasonLine';
 import { useUrlState } from '../sentence/useUrlState';
 import { Dossier } from '../dossier';
@@ -71,6 +73,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const steadiness = useQuery(steadinessQuery(study.slug, comparison.id, show, asked, isByPage ? 'topic' : 'keyword')).data;
   const decisions = useDecisions(study.slug);
   const reason = useReasonLine(study, decisions);
+  const selection = useSelection(show, rows, ofRanked);
   const hidden = useQuery(hiddenQuery(study.slug, comparison.id, show));
   useCarried(study.slug, params.get('show'));
   const weights = first?.weights ?? none;
@@ -87,6 +90,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
     },
     onUndo: decisions.undo,
     onClose: () => change({ dossier: null }, true),
+    onChoose: selection.flip,
     more: {
       p: () => current !== undefined && decisions.decide({ keywords: [current.keyword] }, { pinned: !current.pinned }),
       g: () => turnTo(isByPage ? 'list' : 'pages'),
@@ -177,6 +181,9 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
               dir={dir}
               onChange={change}
               isOpen={isOpen}
+              selection={selection}
+              show={show}
+              decisions={decisions}
             />
           )}
         </Box>
@@ -293,11 +300,15 @@ interface KeywordsProps {
   sort: string;
   dir: string;
   isOpen: boolean;
+  selection: Selection<Opportunity>;
+  show: string;
+  decisions: ReturnType<typeof useDecisions>;
   onChange: ReturnType<typeof useUrlState>[1];
 }
 
 /** The ranked list, keyword by keyword. */
-function KeywordsView({ study, list, rows, weights, steadiness, selected, sort, dir, isOpen, onChange }: KeywordsProps) {
+function KeywordsView(props: KeywordsProps) {
+  const { study, list, rows, weights, steadiness, selected, sort, dir, isOpen, selection, show, decisions, onChange } = props;
   const spoken = useQuery(vocabularyQuery()).data?.columns ?? noColumns;
   const columns = useMemo(() => explained(opportunityColumns(weights, steadiness), spoken), [weights, steadiness, spoken]);
   const { fetchNextPage, hasNextPage, isFetchingNextPage } = list;
@@ -315,6 +326,14 @@ function KeywordsView({ study, list, rows, weights, steadiness, selected, sort, 
           Take a clause out of the sentence above, or press z to go back to what it was.
         </Empty>
       )}
+      <SelectionBar
+        selection={selection}
+        show={show}
+        total={list.data?.pages[0]?.total ?? rows.length}
+        sums={null}
+        mayEdit={study.may_edit}
+        decisions={decisions}
+      />
       {rows.length > 0 && (
         <Bench
           label="Opportunities"
@@ -328,6 +347,8 @@ function KeywordsView({ study, list, rows, weights, steadiness, selected, sort, 
           onEnd={more}
           sort={{ by: sort, dir, onChange: (by, direction) => onChange({ sort: by === 'priority' ? null : by, dir: direction }) }}
           isMuted={(row) => row.mark === 'set aside'}
+          isChosen={(row) => selection.has(row.keyword)}
+          onChoose={(row) => selection.flip(row.keyword)}
         />
       )}
     </>

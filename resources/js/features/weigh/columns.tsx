@@ -2,6 +2,7 @@ import type { Opportunity, Steadiness, Task } from '../../api/schema';
 import type { Column } from '../../shared/Bench';
 import { decimal, estimate, percent, position, whole } from '../../shared/format';
 import { chanceWords, shortChance } from '../keyword/chance';
+import { ChooseBox } from '../decisions/ChooseBox';
 import { MarkSign } from '../decisions/MarkSign';
 import { PriorityBar } from './PriorityBar';
 import { SteadySign } from './SteadySign';
@@ -20,6 +21,7 @@ export function opportunityColumns(weights: Weights, steadiness: Steadiness | Ta
       isNumber: true,
       cell: (row) => (row.pinned ? <strong title="Pinned above the order">pin</strong> : whole(row.rank)),
     },
+    { key: 'choose', heading: '', track: '28px', cell: (row, isChosen) => <ChooseBox name={row.keyword} isChosen={isChosen} /> },
     { key: 'mark', heading: '', track: '30px', cell: (row) => <MarkSign mark={row.mark} /> },
     {
       key: 'keyword',

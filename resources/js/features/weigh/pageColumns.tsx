@@ -1,6 +1,7 @@
 import type { Scores, Steadiness, Task } from '../../api/schema';
 import type { Column } from '../../shared/Bench';
 import { decimal, estimate, position, whole } from '../../shared/format';
+import { ChooseBox } from '../decisions/ChooseBox';
 import { MarkSign } from '../decisions/MarkSign';
 import { chanceWords, shortChance } from '../keyword/chance';
 import { countWords, ownPageWords, shortCount, type PageLine } from './pages.logic';
@@ -84,6 +85,12 @@ export function pageColumns(weights: Weights, opened: string | null, steadiness:
   const figure = (cell: (figures: Figures) => React.ReactNode) => (line: PageLine) => cell(figuresOf(line));
   const all: Column<PageLine>[] = [
     {
+      key: 'choose',
+      heading: '',
+      track: '28px',
+      cell: (line, isChosen) => line.kind === 'page' && <ChooseBox name={line.page.topic} isChosen={isChosen} />,
+    },
+    {
       key: 'rank',
       heading: '',
       track: '44px',
@@ -145,7 +152,7 @@ export function pageColumns(weights: Weights, opened: string | null, steadiness:
       isNumber: true,
       cell: ofPage((page) => <span title="Visits a month to expect for a day of work">{estimate(page.worth)}</span>),
     },
-    { key: 'days', sort: 'days', heading: 'Days', track: '52px', isNumber: true, cell: ofPage((page) => decimal(page.effort_days, 2)) },
+    { key: 'days', sort: 'days', heading: 'Days', track: '60px', isNumber: true, cell: ofPage((page) => decimal(page.effort_days, 2)) },
     { key: 'gain', sort: 'gain', heading: 'Gain', track: '60px', isNumber: true, cell: figure((it) => estimate(it.gain)) },
     {
       key: 'chance',
@@ -179,5 +186,5 @@ export function pageColumns(weights: Weights, opened: string | null, steadiness:
     { key: 'links', sort: 'links', heading: 'Links', track: '50px', isNumber: true, cell: ofPage((page) => whole(page.links_to_earn)) },
   ];
   const rank = (key: string) => (dearest.includes(key) ? dearest.indexOf(key) : dearest.length);
-  return all.map((column) => (['rank', 'topic'].includes(column.key) ? column : { ...column, rank: rank(column.key) }));
+  return all.map((column) => (['choose', 'rank', 'topic'].includes(column.key) ? column : { ...column, rank: rank(column.key) }));
 }
