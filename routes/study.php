@@ -38,6 +38,7 @@ Route::get('tasks', [TaskController::class, 'index']);
 Route::get('tasks/{task}', [TaskController::class, 'show'])->whereNumber('task');
 Route::get('tasks/{task}/bad-rows.csv', [TaskController::class, 'badRows'])->whereNumber('task');
 Route::get('rulebook', [RulebookController::class, 'show']);
+Route::get('rulebook/open-words', [RulebookController::class, 'openWords']);
 Route::get('rulebook/history', [RulebookController::class, 'history']);
 Route::post('rulebook/preview', [RulebookController::class, 'preview']);
 Route::get('comparison', [ComparisonController::class, 'show']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Bench\ReadOpenWords;
 use App\Actions\Studies\ChangeRulebook;
 use App\Actions\Studies\PreviewRulebook;
 use App\Actions\Studies\RulebookHistory;
@@ -27,6 +28,12 @@ final class RulebookController extends Controller
     public function preview(Request $request, Study $study, PreviewRulebook $preview): JsonResponse
     {
         return new JsonResponse($preview->execute($study, $this->shown($study), self::settings($request)));
+    }
+
+    /** Words that may make a rule of intents. */
+    public function openWords(Study $study, ReadOpenWords $read): JsonResponse
+    {
+        return new JsonResponse($study->comparison === null ? [] : $read->execute($study, $study->comparison));
     }
 
     public function history(Study $study, RulebookHistory $history): JsonResponse

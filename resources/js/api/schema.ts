@@ -1139,6 +1139,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/studies/{slug}/rulebook/open-words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        /** Words found often in keywords of which no rule tells an intent; each may become a rule */
+        get: operations["showStudyRulebookOpenWords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/studies/{slug}/rulebook/history": {
         parameters: {
             query?: never;
@@ -2982,6 +3002,14 @@ export interface components {
                 keywords: number;
             }[];
         };
+        /** @description A word that many keywords without an intent share */
+        OpenWord: {
+            word: string;
+            /** @description Keywords that have it */
+            keywords: number;
+            /** @description Topics that these belong to */
+            topics: number;
+        };
     };
     responses: {
         /** @description Problem details (RFC 9457) */
@@ -3111,6 +3139,7 @@ export type OurPage = components['schemas']['OurPage'];
 export type Finding = components['schemas']['Finding'];
 export type GivenReason = components['schemas']['GivenReason'];
 export type Hidden = components['schemas']['Hidden'];
+export type OpenWord = components['schemas']['OpenWord'];
 export type ResponseProblem = components['responses']['Problem'];
 export type $defs = Record<string, never>;
 export interface operations {
@@ -5209,6 +5238,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Task"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    showStudyRulebookOpenWords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those of the most topics first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenWord"][];
                 };
             };
             "4XX": components["responses"]["Problem"];

@@ -1,13 +1,15 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { curveQuery } from '../keyword/queries';
 import { rulebookQuery } from './queries';
 import { CurveChart } from '../keyword/CurveChart';
 import { Failed, Waiting } from '../../shared/Notice';
 import { useStudy } from '../study';
 import { History } from './History';
-import { groups, spelt } from './rulebook.logic';
+import { OpenWords } from './OpenWords';
+import { groups, listsOf, spelt, withWord } from './rulebook.logic';
 import { SettingLine } from './SettingLine';
 import { SideBySide } from './SideBySide';
 
@@ -16,6 +18,7 @@ export function RulebookPage() {
   const study = useStudy();
   const rulebook = useQuery(rulebookQuery(study.slug));
   const curve = useQuery(curveQuery(study.slug));
+  const [begun, setBegun] = useState<Partial<Record<string, string>>>({});
   if (rulebook.isPending) {
     return <Waiting what="Reading the rulebook" />;
   }
@@ -40,8 +43,21 @@ export function RulebookPage() {
         <Box component="section" key={group.title} sx={{ mt: 2 }}>
           <Typography variant="h2">{group.title}</Typography>
           {group.settings.map((setting) => (
-            <SettingLine key={`${setting.key} ${spelt(setting.value)}`} study={study} setting={setting} />
+            <SettingLine
+              key={`${setting.key} ${spelt(setting.value)} ${begun[setting.key] ?? ''}`}
+              study={study}
+              setting={setting}
+              begun={begun[setting.key]}
+              onSaved={() => setBegun((before) => ({ ...before, [setting.key]: undefined }))}
+            />
           ))}
+          {group.settings.some(({ key }) => key === 'intent_buy') && (
+            <OpenWords
+              study={study}
+              lists={listsOf(rulebook.data, begun)}
+              onWord={(list, word) => setBegun((before) => ({ ...before, [list]: withWord(listsOf(rulebook.data, before)[list], word) }))}
+            />
+          )}
         </Box>
       ))}
       <SideBySide study={study} settings={rulebook.data} />

@@ -10,10 +10,18 @@ import type { Setting, Study } from '../../api/schema';
 import { PreviewPart } from './PreviewPart';
 import { spelt } from './rulebook.logic';
 
+interface Props {
+  study: Study;
+  setting: Setting;
+  /** What somebody has begun to write elsewhere. */
+  begun?: string | undefined;
+  onSaved: () => void;
+}
+
 /** One setting: changed in place, first to see what would move, then saved. */
-export function SettingLine({ study, setting }: { study: Study; setting: Setting }) {
+export function SettingLine({ study, setting, begun, onSaved }: Props) {
   const client = useQueryClient();
-  const [text, setText] = useState(spelt(setting.value));
+  const [text, setText] = useState(begun ?? spelt(setting.value));
   const isOwn = spelt(setting.value) !== spelt(setting.default);
   const isChanged = text !== spelt(setting.value);
   const settings = (value: string) => ({ settings: { [setting.key]: value } });
@@ -24,7 +32,10 @@ export function SettingLine({ study, setting }: { study: Study; setting: Setting
   const save = useMutation({
     mutationFn: (value: string) =>
       told(api.PATCH('/studies/{slug}/rulebook', { params: { path: { slug: study.slug } }, body: settings(value) })),
-    onSuccess: () => client.invalidateQueries({ queryKey: keys.study(study.slug) }),
+    onSuccess: async () => {
+      await client.invalidateQueries({ queryKey: keys.study(study.slug) });
+      onSaved();
+    },
   });
   const error = preview.error ?? save.error;
   const isSeen = preview.data !== undefined && preview.variables === text;

@@ -13,3 +13,10 @@ export const rulebookHistoryQuery = (slug: string) =>
     queryKey: keys.part(slug, 'rulebook-history'),
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/rulebook/history', { params: { path: { slug } }, signal })),
   });
+
+/** Words that may make a rule of intents. */
+export const openWordsQuery = (slug: string) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'rulebook', 'open-words'),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/rulebook/open-words', { params: { path: { slug } }, signal })),
+  });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { groups, others, placesMoved, spelt } from './rulebook.logic';
+import { groups, others, placesMoved, spelt, ruled, withWord } from './rulebook.logic';
 
 const setting = (key: string) => ({ key, value: 1, default: 1, bounds: '', meaning: '' });
 
@@ -61,5 +61,15 @@ describe('two orders side by side', () => {
       [true, false],
       [false, true],
     ]);
+  });
+});
+
+describe('words that may become rules', () => {
+  it('are those in none of the lists, and go to the end of one', () => {
+    const lists = { intent_buy: 'buy, cheap', intent_compare: 'best', intent_learn: '' };
+    expect(ruled(lists, 'cheap')).toBe(true);
+    expect(ruled(lists, 'workshop')).toBe(false);
+    expect(withWord(lists.intent_buy, 'workshop')).toBe('buy, cheap, workshop');
+    expect(withWord(lists.intent_learn, 'workshop')).toBe('workshop');
   });
 });

@@ -94,3 +94,30 @@ export function placesMoved(before: string[], after: string[]): PlaceMoved[] {
     };
   });
 }
+
+export type IntentSetting = 'intent_buy' | 'intent_compare' | 'intent_learn';
+
+export const intentSettings: IntentSetting[] = ['intent_buy', 'intent_compare', 'intent_learn'];
+
+/** The lists of words as they are saved, or as somebody has begun to change them. */
+export function listsOf(settings: Setting[], begun: Partial<Record<string, string>>): Record<IntentSetting, string> {
+  const list = (key: IntentSetting) => begun[key] ?? spelt(settings.find((setting) => setting.key === key)?.value ?? '');
+  return { intent_buy: list('intent_buy'), intent_compare: list('intent_compare'), intent_learn: list('intent_learn') };
+}
+
+/** Whether a word stands in one of the lists already. */
+export function ruled(lists: Record<IntentSetting, string>, word: string): boolean {
+  return intentSettings.some((list) => wordsIn(lists[list]).includes(word));
+}
+
+/** A list of words as a person writes it, with one more at its end. */
+export function withWord(list: string, word: string): string {
+  return [...wordsIn(list), word].join(', ');
+}
+
+function wordsIn(list: string): string[] {
+  return list
+    .split(',')
+    .map((word) => word.trim())
+    .filter((word) => word !== '');
+}

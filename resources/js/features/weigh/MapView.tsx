@@ -7,7 +7,8 @@ import type { Comparison, Study } from '../../api/schema';
 import { decimal, estimate, percent, whole } from '../../shared/format';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PictureButtons } from '../../shared/PictureButtons';
-import { layPlot, namedPlaces, plotPicture, size, within, type Picture, type Place, type Spot } from './plot.logic';
+import { useHotkeys } from '../../shared/useHotkeys';
+import { layPlot, namedPlaces, plotPicture, size, stepFrom, within, type Picture, type Place, type Spot } from './plot.logic';
 
 interface Props {
   study: Study;
@@ -79,8 +80,8 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
         />
       )}
       <Box component="p" sx={{ m: 0, fontSize: '0.82rem', color: 'text.secondary' }}>
-        Areas go with the volume. Draw a line round some to choose them; press one to open it.{' '}
-        {map.data.left_out > 0 && `${whole(map.data.left_out)} with less expected gain are left out.`}
+        Areas go with the volume. Draw a line round some to choose them; press one to open it. By keys: j and k or the arrows go by expected
+        gain, v chooses, Enter opens. {map.data.left_out > 0 && `${whole(map.data.left_out)} with less expected gain are left out.`}
         {plot.lines.some((line) => !line.isStrong) &&
           ' The chances drawn are those to reach the target where we are absent and no page leads; who stands near has a better one.'}
       </Box>
@@ -112,6 +113,12 @@ function Drawing({ plot, chosen, selected, onChosen, onOpen }: DrawingProps) {
     setOutline([]);
   };
   const inks = new Set(chosen);
+  const labels = useMemo(() => namedPlaces(plot.places), [plot]);
+  useMapKeys({
+    go: (step) => setUnder(stepFrom(plot.places, under?.point.name ?? selected, step) ?? null),
+    open: () => under !== null && onOpen(under.point.name),
+    choose: () => under !== null && onChosen(flipped(chosen, under.point.name)),
+  });
   const bottom = size.height - size.bottom;
   return (
     <Box sx={{ position: 'relative', maxWidth: 1250 }}>
@@ -119,7 +126,8 @@ function Drawing({ plot, chosen, selected, onChosen, onOpen }: DrawingProps) {
         component="svg"
         ref={frame}
         role="img"
-        aria-label={`${plot.yName} against ${plot.xName.toLowerCase()}`}
+        tabIndex={0}
+        aria-label={`${plot.yName} against ${plot.xName.toLowerCase()}; arrows go from one to the next by expected gain, Enter opens it`}
         viewBox={`0 0 ${size.width} ${size.height}`}
         onPointerDown={(event: PointerEvent) => setOutline([spot(event)])}
         onPointerMove={(event: PointerEvent) => outline.length > 0 && setOutline([...outline, spot(event)])}
@@ -174,7 +182,6 @@ function Drawing({ plot, chosen, selected, onChosen, onOpen }: DrawingProps) {
             cy={place.y}
             r={place.radius}
             onPointerEnter={() => setUnder(place)}
-            onPointerLeave={() => setUnder(null)}
             onClick={() => onOpen(place.point.name)}
             style={{
               fill: inks.has(place.point.name) ? 'var(--mui-palette-warning-main)' : 'var(--mui-palette-primary-main)',
@@ -184,11 +191,12 @@ function Drawing({ plot, chosen, selected, onChosen, onOpen }: DrawingProps) {
             }}
           />
         ))}
-        {namedPlaces(plot.places).map((place) => (
-          <text key={place.point.name} x={place.x + place.radius + 3} y={place.y + 4}>
+        {labels.map(({ place, x, y, anchor }) => (
+          <text key={place.point.name} x={x} y={y} textAnchor={anchor}>
             {place.point.name}
           </text>
         ))}
+        {under !== null && <circle cx={under.x} cy={under.y} r={under.radius + 4} fill="none" stroke="currentColor" strokeWidth={2} />}
         <text x={size.width / 2} y={size.height - 6} textAnchor="middle">
           {plot.xName}
         </text>
@@ -212,6 +220,25 @@ function Drawing({ plot, chosen, selected, onChosen, onOpen }: DrawingProps) {
       </Box>
     </Box>
   );
+}
+
+const flipped = (names: string[], name: string) => (names.includes(name) ? names.filter((other) => other !== name) : [...names, name]);
+
+/** From one area to the next by expected gain, and what is done with it. */
+function useMapKeys({ go, open, choose }: { go: (step: number) => void; open: () => void; choose: () => void }) {
+  const [on, back] = [() => go(1), () => go(-1)];
+  useHotkeys({
+    j: on,
+    ArrowRight: on,
+    ArrowDown: on,
+    k: back,
+    ArrowLeft: back,
+    ArrowUp: back,
+    Home: () => go(-Infinity),
+    End: () => go(Infinity),
+    Enter: open,
+    v: choose,
+  });
 }
 
 function Line(place: { x1: number; x2: number; y1: number; y2: number }) {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { MapPoint } from '../../api/schema';
-import { layPlot, namedPlaces, plotPicture, size, within } from './plot.logic';
+import { layPlot, namedPlaces, plotPicture, size, stepFrom, within } from './plot.logic';
 
 const point = (name: string, difficulty: number, expected: number, volume: number): MapPoint => ({
   name,
@@ -49,7 +49,44 @@ describe('the map of opportunities', () => {
   it('writes no name over another, and nothing unescaped', () => {
     const crowd = { ...map, points: [point('a', 50, 50, 10), point('b', 50, 50, 10), point('far <1>', 90, 5, 1)] };
     const plot = layPlot(crowd, 'difficulty');
-    expect(namedPlaces(plot.places).map((place) => place.point.name)).toEqual(['a', 'far <1>']);
+    expect(namedPlaces(plot.places).map(({ place }) => place.point.name)).toEqual(['a', 'far <1>']);
     expect(plotPicture(plot)).toContain('far &lt;1&gt;');
+  });
+
+  it('writes no name on an area or on another name', () => {
+    const crowd = Array.from({ length: 120 }, (_, number) =>
+      point(`keyword number ${number}`, (number * 37) % 100, 1 + ((number * 53) % 97), 1 + ((number * 71) % 400)),
+    );
+    const { places } = layPlot({ ...map, points: crowd }, 'difficulty');
+    const boxes = namedPlaces(places).map(({ place, x, y, anchor }) => {
+      const width = place.point.name.length * 6.1;
+      const left = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2;
+      return { left, right: left + width, top: y - 10, bottom: y + 2 };
+    });
+    expect(boxes.length).toBeGreaterThan(3);
+    boxes.forEach((box, number) => {
+      const lying = places.filter(
+        ({ x, y, radius }) =>
+          Math.hypot(x - Math.min(box.right, Math.max(box.left, x)), y - Math.min(box.bottom, Math.max(box.top, y))) < radius,
+      );
+      expect(lying).toEqual([]);
+      const others = boxes.slice(0, number);
+      expect(
+        others.every((other) => other.left >= box.right || box.left >= other.right || other.top >= box.bottom || box.top >= other.bottom),
+      ).toBe(true);
+    });
+  });
+
+  it('is gone through by expected gain, the most first', () => {
+    const { places } = layPlot(
+      { ...map, points: [point('less', 10, 5, 9), point('most', 50, 90, 9), point('some', 70, 30, 9)] },
+      'difficulty',
+    );
+    expect(stepFrom(places, null, 1)?.point.name).toBe('most');
+    expect(stepFrom(places, 'most', 1)?.point.name).toBe('some');
+    expect(stepFrom(places, 'less', 1)?.point.name).toBe('less');
+    expect(stepFrom(places, 'some', -1)?.point.name).toBe('most');
+    expect(stepFrom(places, 'some', Infinity)?.point.name).toBe('less');
+    expect(stepFrom([], null, 1)).toBeUndefined();
   });
 });

@@ -68,16 +68,78 @@ export function layPlot(map: OpportunityMap, picture: Picture): Plot {
   };
 }
 
-/** The places whose names are written: the highest ones, unless a name would lie on another. */
-export function namedPlaces(places: Place[]): Place[] {
-  const written: Place[] = [];
+/** A name beside its place. */
+export interface Label {
+  place: Place;
+  x: number;
+  y: number;
+  anchor: 'start' | 'middle' | 'end';
+}
+
+interface Box {
+  left: number;
+  right: number;
+  top: number;
+  bottom: number;
+}
+
+const letterWidth = 6.1;
+const letterHeight = 12;
+const gap = 4;
+
+/** The names of the highest places: each beside its area, where it lies on no other area and on no other name. */
+export function namedPlaces(places: Place[]): Label[] {
+  const written: { label: Label; box: Box }[] = [];
   for (const place of [...places].sort((one, other) => one.y - other.y)) {
-    const isFree = written.every((other) => Math.abs(other.y - place.y) > 15 || Math.abs(other.x - place.x) > 150);
-    if (isFree && written.length < named) {
-      written.push(place);
+    if (written.length === named) {
+      break;
+    }
+    const free = aroundOf(place).find(
+      ({ box }) => isInFrame(box) && places.every((other) => !covers(other, box)) && written.every((other) => !overlap(other.box, box)),
+    );
+    if (free !== undefined) {
+      written.push(free);
     }
   }
-  return written;
+  return written.map(({ label }) => label);
+}
+
+/** Where a name can stand: at the right, at the left, above, below. */
+function aroundOf(place: Place): { label: Label; box: Box }[] {
+  const width = place.point.name.length * letterWidth;
+  const away = place.radius + gap;
+  const at = (x: number, y: number, anchor: Label['anchor']) => {
+    const left = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2;
+    return { label: { place, x, y, anchor }, box: { left, right: left + width, top: y - letterHeight + 2, bottom: y + 2 } };
+  };
+  return [
+    at(place.x + away, place.y + 4, 'start'),
+    at(place.x - away, place.y + 4, 'end'),
+    at(place.x, place.y - away - 2, 'middle'),
+    at(place.x, place.y + away + letterHeight - 2, 'middle'),
+  ];
+}
+
+function isInFrame(box: Box): boolean {
+  return box.left >= size.left && box.right <= size.width && box.top >= size.top && box.bottom <= size.height - size.bottom;
+}
+
+function overlap(one: Box, other: Box): boolean {
+  return one.left < other.right && other.left < one.right && one.top < other.bottom && other.top < one.bottom;
+}
+
+/** Whether an area reaches into a box. */
+function covers(place: Place, box: Box): boolean {
+  const x = Math.max(box.left, Math.min(place.x, box.right));
+  const y = Math.max(box.top, Math.min(place.y, box.bottom));
+  return (x - place.x) ** 2 + (y - place.y) ** 2 < place.radius ** 2;
+}
+
+/** The place that a key leads to: by expected gain, the most first; from none to the first. */
+export function stepFrom(places: Place[], name: string | null, step: number): Place | undefined {
+  const ordered = [...places].sort((one, other) => other.point.expected_gain - one.point.expected_gain);
+  const at = ordered.findIndex((place) => place.point.name === name);
+  return ordered[Math.max(0, Math.min(ordered.length - 1, at < 0 ? 0 : at + step))];
 }
 
 export interface Spot {
@@ -126,7 +188,7 @@ export function plotPicture(plot: Plot): string {
         `<circle cx="${place.x.toFixed(1)}" cy="${place.y.toFixed(1)}" r="${place.radius.toFixed(1)}" fill="#1c6b5f" ` +
         `fill-opacity=".16" stroke="#1c6b5f"/>`,
     ),
-    ...namedPlaces(plot.places).map((place) => text(place.x + place.radius + 3, place.y + 4, place.point.name)),
+    ...namedPlaces(plot.places).map(({ place, x, y, anchor }) => text(x, y, place.point.name, anchor)),
     text(size.width / 2, size.height - 8, plot.xName, 'middle'),
     text(8, 16, plot.yName),
   ];
