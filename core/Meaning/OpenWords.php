@@ -7,8 +7,8 @@ namespace GreaterReach\Core\Meaning;
 use GreaterReach\Core\Keyword\Words;
 
 /**
- * Words that many keywords without an intent share, whatever they are about: a word that stands in keywords of many topics says how
- * people search, and may make a rule of intents; one that stands in a single topic says only what it is about.
+ * Words that many keywords without an intent share, whatever they are about: a word that stands in keywords of many topics, and not in
+ * these topics' names, says how people search and may make a rule of intents; any other says only what the keywords are about.
  */
 final class OpenWords
 {
@@ -21,13 +21,15 @@ final class OpenWords
     /** @var array<string, array<string, true>> word → topics of keywords that have it */
     private array $topics = [];
 
-    /** @param ?string $topic null where it has none */
+    /** @param ?string $topic null where it has none: it tells nothing then */
     public function add(string $keyword, ?string $topic): void
     {
-        foreach (array_unique(Words::of($keyword)) as $word) {
-            $word = (string) $word;
+        if ($topic === null) {
+            return;
+        }
+        foreach (array_diff(array_unique(Words::of($keyword)), Words::of($topic)) as $word) {
             $this->keywords[$word] = ($this->keywords[$word] ?? 0) + 1;
-            $this->topics[$word][$topic ?? $keyword] = true;
+            $this->topics[$word][$topic] = true;
         }
     }
 

@@ -46,8 +46,15 @@ abstract class BrowserTestCase extends TestCase
     protected function signIn(string $email, string $password): void
     {
         $this->visit('/sign-in');
-        $this->find('[name="email"]')->sendKeys($email);
-        $this->find('[name="password"]')->sendKeys($password.WebDriverKeys::ENTER);
+        $this->find('[name="email"]');
+        // The page may be drawn anew while it learns that nobody is signed in.
+        $this->await(function () use ($email, $password): bool {
+            foreach (['email' => $email, 'password' => $password.WebDriverKeys::ENTER] as $field => $text) {
+                $this->browser->findElement(WebDriverBy::cssSelector("[name=\"{$field}\"]"))->clear()->sendKeys($text);
+            }
+
+            return true;
+        }, 'The fields of the sign-in page do not stay.');
         $this->see('Studies and what waits in them');
     }
 

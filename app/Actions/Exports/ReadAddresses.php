@@ -18,27 +18,27 @@ final class ReadAddresses
      */
     public function beside(Comparison $comparison, array $rows, string $keyword): array
     {
-        $places = array_flip(array_column($comparison->domains, 'id'));
-        $days = array_column($comparison->domains, 'snapshot', 'id');
-        /** @var \Illuminate\Support\Collection<int, object{keyword: string, domain_id: int, url: ?string}> $found */
-        $found = DB::table('rankings')
-            ->join('live_snapshots', 'live_snapshots.id', '=', 'snapshot_id')
-            ->where('rankings.study_id', $comparison->study_id)
-            ->where('channel', $comparison->channel)
-            ->where('ordinal', 1)
-            ->whereIn('domain_id', array_keys($places))
-            ->whereRaw('keyword = ANY (ARRAY(SELECT json_array_elements_text(?::json)))', [
+        $places = [];
+        foreach ($comparison->domains as $place => $domain) {
+            $snapshot = DB::table('live_snapshots')->where('domain_id', $domain['id'])->where('channel', $comparison->channel)
+                ->where('day', $domain['snapshot'])->value('id');
+            if (\is_int($snapshot)) {
+                $places[$snapshot] = $place;
+            }
+        }
+        /** @var list<object{keyword: string, snapshot_id: int, url: ?string}> $found */
+        $found = DB::select(
+            'SELECT keyword, snapshot_id, url FROM rankings WHERE study_id = ? AND snapshot_id = ANY (?::bigint[]) AND ordinal = 1
+                AND keyword = ANY (ARRAY(SELECT json_array_elements_text(?::json)))',
+            [
+                $comparison->study_id,
+                '{'.implode(',', array_keys($places)).'}',
                 json_encode(array_column($rows, $keyword), JSON_THROW_ON_ERROR),
-            ])
-            ->where(static function (\Illuminate\Database\Query\Builder $query) use ($days): void {
-                foreach ($days as $domain => $day) {
-                    $query->orWhere(['domain_id' => $domain, 'day' => $day]);
-                }
-            })
-            ->get(['keyword', 'domain_id', 'url']);
+            ],
+        );
         $addresses = [];
         foreach ($found as $row) {
-            $addresses[$row->keyword][$places[$row->domain_id]] = $row->url;
+            $addresses[$row->keyword][$places[$row->snapshot_id]] = $row->url;
         }
 
         return array_map(

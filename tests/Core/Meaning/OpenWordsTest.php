@@ -27,15 +27,14 @@ final class OpenWordsTest extends TestCase
         self::assertCount(1, $words->often([], 1));
     }
 
-    public function test_keywords_without_a_topic_count_each_for_itself(): void
+    public function test_what_a_topic_is_called_by_is_its_subject_however_many_topics_share_it(): void
     {
         $words = new OpenWords();
-        foreach (['red pen', 'blue pen'] as $keyword) {
-            $words->add($keyword, null);
+        foreach (['honey jar', 'honey bucket', 'honey label'] as $topic) {
+            $words->add($topic, $topic);
+            $words->add("small {$topic}", $topic);
         }
-        self::assertSame([], $words->often([], 9));
-        $words->add('green pen', null);
-        $words->add('pen 20 20', null);
-        self::assertSame([['word' => 'pen', 'keywords' => 4, 'topics' => 4]], $words->often([], 9));
+        $words->add('small honey', null);
+        self::assertSame([['word' => 'small', 'keywords' => 3, 'topics' => 3]], $words->often([], 9));
     }
 }

@@ -11,14 +11,17 @@ final class OpenWordsTest extends TestCase
     public function test_words_of_keywords_without_an_intent_are_offered_until_they_are_a_rule(): void
     {
         $study = $this->makeStudy(['inkmoor.example']);
-        $keywords = ['ink workshop', 'the nib workshop', 'wax workshop', 'seal inkmoor workshop', 'buy paper', 'how to write the workshop'];
-        $list = static fn(int $first): string => "keyword,position\n".implode('', array_map(
-            static fn(string $keyword, int $place): string => $keyword.','.($first + $place)."\n",
-            $keywords,
-            array_keys($keywords),
-        ));
-        $this->import($study, $list(11), options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01']);
-        $this->import($study, $list(1), options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01']);
+        // Pages of both domains that serve a subject and its workshop make the two one topic.
+        foreach (['quillfair.example' => 11, 'inkmoor.example' => 1] as $domain => $first) {
+            $rows = "keyword,position,url\nbuy paper,9,https://{$domain}/paper\n";
+            foreach (['ink', 'nib', 'wax', 'seal inkmoor'] as $place => $subject) {
+                $url = "https://{$domain}/".str_replace(' ', '-', $subject);
+                $rows .= "{$subject},".($first + $place).",{$url}\n{$subject} workshop,".($first + $place).",{$url}\n";
+            }
+            $this->import($study, $rows, options: ['--domain' => $domain, '--date' => '2026-11-01']);
+        }
+        $words = "keyword,volume\nink,900\nnib,800\nwax,700\nseal inkmoor,600\nbuy paper,50\n";
+        $this->import($study, $words."ink workshop,90\nnib workshop,80\nwax workshop,70\nseal inkmoor workshop,60\n", 'keywords');
         $this->command('reach:weigh', ['slug' => $study->slug]);
         $this->actingAs($this->makeEditor($study));
         $path = "/api/v1/studies/{$study->slug}/rulebook";

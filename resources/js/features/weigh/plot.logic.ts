@@ -121,7 +121,7 @@ function aroundOf(place: Place): { label: Label; box: Box }[] {
 }
 
 function isInFrame(box: Box): boolean {
-  return box.left >= size.left && box.right <= size.width && box.top >= size.top && box.bottom <= size.height - size.bottom;
+  return box.left >= size.left && box.right <= size.width && box.top >= size.top - letterHeight && box.bottom <= size.height - size.bottom;
 }
 
 function overlap(one: Box, other: Box): boolean {
