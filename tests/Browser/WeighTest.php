@@ -70,6 +70,52 @@ final class WeighTest extends BrowserTestCase
         $this->await(fn(): ?bool => \in_array($open[0], $this->keywords(), true) ?: null, 'The keywords are not listed.');
     }
 
+    public function test_the_map_is_gone_through_by_keys(): void
+    {
+        $study = $this->opened('weigh?view=map');
+        $this->find('[data-point="big pen"]');
+        $this->press('jv');
+        $this->clickText('Shortlist 1', 'button');
+        $this->await(
+            static fn(): ?bool => DB::table('decisions')->where(['study_id' => $study->id, 'mark' => 'shortlisted'])->exists() ?: null,
+            'Nothing was shortlisted.',
+        );
+        $this->press('k'.WebDriverKeys::ENTER);
+        $this->see('Where the figures come from');
+    }
+
+    public function test_what_is_shown_is_saved_as_it_is_shown(): void
+    {
+        $study = $this->opened('weigh?view=list');
+        $this->await(fn(): ?bool => \in_array('big pen', $this->keywords(), true) ?: null, 'The keywords are not listed.');
+        $this->click('#export-menu');
+        $this->clickText('Reason', 'label');
+        $this->click('[role=dialog] a[href*="list.csv"]');
+        $lines = $this->saved("{$study->slug}-weigh-as-shown.csv");
+        self::assertStringStartsWith('"Opportunities, best first, of standing any', $lines[0]);
+        self::assertStringStartsWith('rank,mark,keyword,priority,own_position,target,volume', $lines[1]);
+        self::assertStringEndsWith(',reason', $lines[1]);
+        self::assertCount(2 + \count($this->keywords()), $lines);
+        $this->visit("/studies/{$study->slug}/weigh?view=groups");
+        $this->see('by topic');
+        $this->find('table');
+        $this->click('#export-menu');
+        $this->clickText('The sentence as the first line', 'label');
+        $this->clickText('CSV', 'button');
+        $lines = $this->saved("{$study->slug}-groups.csv");
+        self::assertStringStartsWith('topic,Keywords,Volume', $lines[0]);
+        self::assertStringContainsString('big pen', implode("\n", $lines));
+    }
+
+    /** @return list<string> lines of a file that the browser saved */
+    private function saved(string $name): array
+    {
+        $path = $this->downloads.'/'.$name;
+        $this->await(static fn(): ?bool => is_file($path) && filesize($path) > 0 ?: null, "{$name} was not saved.");
+
+        return explode("\r\n", trim((string) file_get_contents($path)));
+    }
+
     public function test_a_line_round_areas_of_the_map_shortlists_them(): void
     {
         $study = $this->opened('weigh?view=map');

@@ -37,6 +37,8 @@ const formats = ['csv', 'xlsx', 'json'] as const;
 /** Saves what is on show with its columns and in its order, beside the fixed tables that Export CSV writes. */
 export function ExportMenu({ study, title, view, long }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  // Kept as they were when the menu opened: a link that is pressed is followed after the menu has gone.
+  const [columns, setColumns] = useState<string[]>([]);
   const [also, setAlso] = useStored<Also[]>('reach-export-also', [], isAlsos);
   const [isTitled, setTitled] = useStored('reach-export-titled', true, isFlag);
   const heading = isTitled ? title : '';
@@ -53,12 +55,15 @@ export function ExportMenu({ study, title, view, long }: Props) {
   });
   const offered = alsoOf.filter(({ isOfPages }) => isOfPages || long?.list !== 'pages');
   const beside = offered.flatMap(({ key }) => (also.includes(key) ? [key] : []));
-  const columns = long === null || anchor === null ? [] : columnsOf(long.list, shownColumns());
+  const open = (button: HTMLElement) => {
+    setColumns(long === null ? [] : columnsOf(long.list, shownColumns()));
+    setAnchor(button);
+  };
   const href = (format: string) =>
     address(`studies/${study}/exports/list.${format}`, { ...long, columns: [...columns, ...beside].join(','), title: heading });
   return (
     <>
-      <Button id="export-menu" aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)} sx={{ whiteSpace: 'nowrap' }}>
+      <Button id="export-menu" aria-haspopup="dialog" onClick={(event) => open(event.currentTarget)} sx={{ whiteSpace: 'nowrap' }}>
         As shown …
       </Button>
       <Popover

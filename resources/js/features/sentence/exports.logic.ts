@@ -36,6 +36,6 @@ export function titleOf(subject: string, show: string, kinds: ClauseKind[], doma
   const clauses = parseSentence(show);
   const parts = kinds
     .filter((kind) => kind.is_always || isSet(kind, clauses))
-    .map((kind) => `${kind.lead} ${phraseOf(kind, clauses, { kinds, domains })}`);
+    .map((kind) => `${kind.lead} ${phraseOf(kind, clauses, { kinds, domains })}`.trim());
   return `${subject} ${parts.join(', ')} — ${whole(count)} of ${whole(of)}`.replaceAll('\u2009', ' ');
 }
