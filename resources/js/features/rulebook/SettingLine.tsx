@@ -69,7 +69,12 @@ export function SettingLine({ study, setting, begun, onSaved }: Props) {
             slotProps={{ htmlInput: { 'aria-label': setting.key.replaceAll('_', ' ') } }}
           />
           {isChanged && (
-            <Button type="submit" variant="contained" loading={save.isPending || preview.isPending} sx={{ whiteSpace: 'nowrap', flexShrink: 0 }}>
+            <Button
+              type="submit"
+              variant="contained"
+              loading={save.isPending || preview.isPending}
+              sx={{ whiteSpace: 'nowrap', flexShrink: 0 }}
+            >
               {isSeen || !mayPreview ? 'Save' : 'What moves?'}
             </Button>
           )}
