@@ -49,7 +49,7 @@ describe('the map of opportunities', () => {
   it('writes no name over another, and nothing unescaped', () => {
     const crowd = { ...map, points: [point('a', 50, 50, 10), point('b', 50, 50, 10), point('far <1>', 90, 5, 1)] };
     const plot = layPlot(crowd, 'difficulty');
-    expect(namedPlaces(plot.places).map(({ place }) => place.point.name)).toEqual(['a', 'far <1>']);
+    expect(namedPlaces(plot.places).map(({ place }) => place.point.name)).toEqual(['a', 'b', 'far <1>']);
     expect(plotPicture(plot)).toContain('far &lt;1&gt;');
   });
 
