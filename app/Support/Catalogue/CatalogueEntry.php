@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support\Catalogue;
 
 use App\Support\Database\Figures;
+use App\Support\Database\NameOrder;
 use GreaterReach\Core\Priority\TacticLabel;
 
 /** One column of the weighed rows: what its property says of it, and what is said beside that. */
@@ -37,7 +38,7 @@ final readonly class CatalogueEntry
         $isName = $this->class !== null && is_subclass_of($this->class, \BackedEnum::class);
 
         return match (true) {
-            $isName => "array_position(ARRAY['".implode("', '", array_column($this->class::cases(), 'value'))."'], {$column})",
+            $isName => NameOrder::sql($this->class::cases(), $column),
             $this->type === ColumnType::Flag => "{$column}::int",
             default => $column,
         };

@@ -7,6 +7,7 @@ namespace App\Support\Rows;
 use App\Models\Comparison;
 use App\Support\Catalogue\RowCatalogue;
 use App\Support\Database\Figures;
+use App\Support\Database\NameOrder;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\FitGate;
@@ -56,13 +57,10 @@ final readonly class RankedTopics
     /** @return array<string, string> as it is asked for → what the list goes by, as SQL: names of a kind by their own order */
     public static function orders(): array
     {
-        $inOrder = static fn(string $column, \BackedEnum ...$cases): string => "array_position(ARRAY['"
-            .implode("', '", array_column($cases, 'value'))."'], {$column})";
-
         return [
             ...self::ORDERS,
-            'horizon' => $inOrder('horizon', ...Horizon::cases()),
-            'intent' => $inOrder('intent', ...Intent::cases()),
+            'horizon' => NameOrder::sql(Horizon::cases(), 'horizon'),
+            'intent' => NameOrder::sql(Intent::cases(), 'intent'),
         ];
     }
 
