@@ -34,7 +34,8 @@ need_packages() {
     say "Installing Debian packages:$missing"
     as_root apt-get update -qq >/dev/null 2>&1 || true
     # shellcheck disable=SC2086
-    as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $missing >"$root/var/apt.log" 2>&1 \
+    as_root env RUNLEVEL=1 DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $missing \
+        >"$root/var/apt.log" 2>&1 \
         || die "apt-get could not install$missing; see var/apt.log"
 }
 
@@ -88,8 +89,8 @@ free_port() {
 }
 
 POSTGRES_SETTINGS="-c shared_buffers=512MB -c work_mem=64MB -c maintenance_work_mem=256MB -c max_wal_size=4GB \
--c max_locks_per_transaction=256 -c synchronous_commit=on -c random_page_cost=1.1 -c jit=off -c wal_level=minimal \
--c max_wal_senders=0 -c client_connection_check_interval=1s"
+-c max_locks_per_transaction=256 -c synchronous_commit=on -c random_page_cost=1.1 -c jit=off -c wal_level=replica \
+-c max_wal_senders=4 -c client_connection_check_interval=1s"
 
 pg_bin() { printf '/usr/lib/postgresql/15/bin/%s' "$1"; }
 
@@ -140,59 +141,123 @@ start_postgres() {
 
 stop_postgres() { as_postgres "$(pg_bin pg_ctl)" -D "$1/data" -m fast stop >/dev/null 2>&1 || true; }
 
-# need_database NAME: makes the database unless it is there.
+DB_ROLE=reach_app
+
+# need_database DIR NAME: makes the database of the server in DIR unless it is there, and the role that owns it and is no superuser.
+# What an earlier version made as the superuser is handed over. Sets DB_PASSWORD.
 need_database() {
-    psql -h 127.0.0.1 -p "$PGPORT" -U greater_reach -d postgres -qtAc "SELECT 1 FROM pg_database WHERE datname = '$1'" | grep -q 1 \
-        || psql -h 127.0.0.1 -p "$PGPORT" -U greater_reach -d postgres -qc "CREATE DATABASE $1" || die "the database $1 could not be made"
+    local dir=$1 name=$2
+    [ -f "$dir/role-password" ] || (umask 077; head -c 24 /dev/urandom | base64 | tr -d '/+=\n' >"$dir/role-password")
+    DB_PASSWORD=$(cat "$dir/role-password")
+    as_superuser postgres <<SQL || die "the role of the application could not be made"
+DO \$\$ BEGIN
+    IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = '$DB_ROLE') THEN
+        CREATE ROLE $DB_ROLE LOGIN NOSUPERUSER NOCREATEDB NOCREATEROLE NOREPLICATION;
+    END IF;
+END \$\$;
+ALTER ROLE $DB_ROLE PASSWORD '$DB_PASSWORD';
+SQL
+    as_superuser postgres -tA <<<"SELECT 1 FROM pg_database WHERE datname = '$name'" | grep -q 1 \
+        || as_superuser postgres <<<"CREATE DATABASE $name OWNER $DB_ROLE" || die "the database $name could not be made"
+    as_superuser "$name" <bin/hand-over.sql || die "the database $name could not be handed over to its role"
 }
 
-# A part of the application is a process group of its own: its leader and when that began are written down, so that what a
-# killed start has left behind is known from anything else that bears the same number.
-began() { awk '{ print $22 }' "/proc/$1/stat" 2>/dev/null; }
-
-keep_part() { printf '%s %s\n' "$1" "$(began "$1")" >>"$root/var/parts"; }
-
-# signal_parts SIGNAL: true when any part that is written down was there to hear it.
-signal_parts() {
-    local pid since heard=1
-    while read -r pid since; do
-        # The leader may be gone while what it forked lives on; its number is not given away while its group lives.
-        if { [ "$(began "$pid")" = "$since" ] || [ ! -d "/proc/$pid" ]; } && kill -"$1" -- "-$pid" 2>/dev/null; then heard=0; fi
-    done <"$root/var/parts"
-    return $heard
+# as_superuser DATABASE [OPTION...]: runs what comes in as SQL.
+as_superuser() {
+    local database=$1
+    shift
+    PGPASSWORD=$PGPASSWORD psql -h 127.0.0.1 -p "$PGPORT" -U greater_reach -d "$database" -qv ON_ERROR_STOP=1 -v role="$DB_ROLE" "$@"
 }
 
-# end_parts: ends every part that is written down and still the same process, at first politely.
+# The folder of the servers of this start. A part of the application bears it as a mark in its environment, which all that it starts
+# inherits, so that what a killed start has left behind is known from anything else.
+export WEB_FOLDER=${WEB_FOLDER:-$root/var/server}
+PART=0
+
+# marked MARK [PROGRAM...]: the processes that bear it, and those of the programs that run in that folder: nginx and php-fpm write
+# their titles over their environment.
+marked() {
+    local mark=$1 at pid
+    shift
+    for at in /proc/[0-9]*; do
+        pid=${at#/proc/}
+        if grep -qaF "REACH_PART=$mark" "$at/environ" 2>/dev/null; then
+            printf '%s\n' "$pid"
+        elif [ $# -gt 0 ] && [ "$(readlink "$at/cwd" 2>/dev/null)" = "$WEB_FOLDER" ]; then
+            case " $* " in *" $(readlink "$at/exe" 2>/dev/null) "*) printf '%s\n' "$pid" ;; esac
+        fi
+    done
+}
+
+NGINX=/usr/sbin/nginx
+FPM=/usr/sbin/php-fpm8.2
+
+# keep_running NAME LOG COMMAND...: a part that is started again whenever it ends, and says so where it did not end by itself.
+# Sets KEPT, the mark of the part.
+keep_running() {
+    local name=$1 log=$2
+    shift 2
+    PART=$((PART + 1))
+    KEPT="$WEB_FOLDER#$PART#"
+    # shellcheck disable=SC2016
+    REACH_PART=$KEPT setsid bash -c '
+        root=$PWD
+        . bin/lib.sh
+        name=$1 log=$2
+        shift 2
+        case "$1" in "$NGINX" | "$FPM") titled=$1 folder=$WEB_FOLDER ;; *) titled= folder=$root ;; esac
+        while true; do
+            began=$SECONDS code=0
+            (cd "$folder" && exec "$@") >>"$log" 2>&1 || code=$?
+            # What it forked and left behind would stand in the way of its successor.
+            for left in $(marked "$REACH_PART" $titled); do [ "$left" = "$$" ] || kill -KILL "$left" 2>/dev/null; done
+            [ "$code" = 0 ] || printf "%s ended (%s) and is started again; see %s.\n" "$name" "$code" "$log"
+            [ $((SECONDS - began)) -ge 5 ] || sleep 2
+        done' kept "$name" "$log" "$@" 9>&- &
+}
+
+# end_part MARK: at once.
+end_part() { marked "$@" | xargs -r kill -KILL 2>/dev/null || true; }
+
+# end_parts: ends every part of this checkout, at first politely.
 end_parts() {
-    [ -f "$root/var/parts" ] || return 0
     local look
-    signal_parts TERM || true
     for look in $(seq 1 50); do
-        signal_parts 0 || break
+        [ -n "$(marked "$WEB_FOLDER#" "$NGINX" "$FPM")" ] || return 0
+        [ "$look" != 1 ] || marked "$WEB_FOLDER#" "$NGINX" "$FPM" | xargs -r kill -TERM 2>/dev/null || true
         sleep .2
     done
-    signal_parts KILL || true
-    rm -f "$root/var/parts"
+    end_part "$WEB_FOLDER#" "$NGINX" "$FPM"
 }
 
-# serve NAME WANTED_PORT LOG COMMAND...: starts a web server as a part, on the wanted port of the loopback interface or the next
-# one that it really gets; every PORT in the command is replaced. Sets SERVED_PORT and SERVED_PID.
+# serve NAME WANTED_PORT LOG COMMAND...: a small web server as a part that is kept running, on the wanted port of the loopback
+# interface or the next one that it really gets; every PORT in the command is replaced. Sets SERVED_PORT.
 serve() {
     local name=$1 port=$2 log=$3 try look
     shift 3
     for try in $(seq 1 20); do
         port=$(free_port "$port")
-        setsid "${@//PORT/$port}" 9>&- >"$log" 2>&1 &
-        SERVED_PID=$!
+        : >"$log"
+        keep_running "$name" "$log" "${@//PORT/$port}"
         for look in $(seq 1 600); do
-            grep -q "started" "$log" && { SERVED_PORT=$port; keep_part "$SERVED_PID"; return 0; }
-            kill -0 "$SERVED_PID" 2>/dev/null || break
+            grep -q "started" "$log" && { SERVED_PORT=$port; return 0; }
+            grep -qi "address already in use" "$log" && break
             sleep .1
         done
-        kill -KILL -- "-$SERVED_PID" 2>/dev/null || true
+        end_part "$KEPT"
         port=$((port + 1))
     done
     die "$name did not start; see $log"
+}
+
+# watch_postgres DIR PORT: waits until the server in DIR is gone, starts it again on its port, and ends with 1, so that it is told.
+watch_postgres() {
+    while as_postgres "$(pg_bin pg_ctl)" -D "$1/data" status >/dev/null 2>&1; do sleep 2; done
+    tail -n 3 "$1/server.log"
+    # The server outlives this part.
+    unset REACH_PART
+    start_postgres "$1" "$2"
+    return 1
 }
 
 # start_stand_in WANTED_PORT: starts the simulated data provider on loopback; sets STAND_IN_URL and STAND_IN_KEY.
@@ -202,10 +267,11 @@ start_stand_in() {
     [ -n "$STAND_IN_KEY" ] || STAND_IN_KEY=$(head -c 18 /dev/urandom | base64 | tr -d '/+=\n')
     export STAND_IN_FOLDER=$root/var/stand-in
     php $PHP_FAST stand-in/ready.php >var/stand-in.log 2>&1 || die "the market of the simulated provider was not made; see var/stand-in.log"
-    STAND_IN_KEY=$STAND_IN_KEY PHP_CLI_SERVER_WORKERS=2 serve "the simulated provider" "$1" var/stand-in.log \
+    export STAND_IN_KEY PHP_CLI_SERVER_WORKERS=2
+    serve "the simulated provider" "$1" var/stand-in.log \
         php -d expose_php=0 -S 127.0.0.1:PORT stand-in/public/index.php
+    unset PHP_CLI_SERVER_WORKERS
     STAND_IN_URL=http://127.0.0.1:$SERVED_PORT
-    STAND_IN_PID=$SERVED_PID
 }
 
 # write_env FILE DATABASE WEB_PORT: settings for artisan in this checkout; keeps the application key it finds.
@@ -223,8 +289,8 @@ REACH_HOSTS=${REACH_HOSTS:-}
 DB_HOST=127.0.0.1
 DB_PORT=$PGPORT
 DB_DATABASE=$database
-DB_USERNAME=greater_reach
-DB_PASSWORD=$PGPASSWORD
+DB_USERNAME=$DB_ROLE
+DB_PASSWORD=$DB_PASSWORD
 ${STAND_IN_URL:+REACH_STAND_IN_URL=$STAND_IN_URL
 REACH_STAND_IN_KEY=$STAND_IN_KEY}
 ENV

@@ -3,11 +3,15 @@
 declare(strict_types=1);
 
 use App\Exceptions\ErrorHandler;
+use App\Exceptions\NotOfOurs;
 use App\Exceptions\ProblemDetails;
 use App\Exceptions\TooLong;
 use App\Http\Middleware\BoundedQuestions;
 use App\Http\Middleware\CsrfUnlessToken;
 use App\Http\Middleware\KnownHosts;
+use App\Http\Middleware\NoSessionForTokens;
+use App\Http\Middleware\NumbersOfOurs;
+use App\Http\Middleware\RecordActs;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\TextOnly;
 use Illuminate\Contracts\Debug\ExceptionHandler;
@@ -26,8 +30,15 @@ $application = Application::configure(basePath: dirname(__DIR__))
         // The front end comes from the same origin, so no cross-origin requests are answered.
         $middleware->remove(HandleCors::class);
         // The outermost, so that what is refused at the door has them, too.
-        $middleware->prepend([SecurityHeaders::class, KnownHosts::class, TextOnly::class, BoundedQuestions::class]);
-        $middleware->web(replace: [ValidateCsrfToken::class => CsrfUnlessToken::class]);
+        $middleware->prepend([
+            SecurityHeaders::class,
+            KnownHosts::class,
+            TextOnly::class,
+            BoundedQuestions::class,
+            NoSessionForTokens::class,
+        ]);
+        $middleware->append(RecordActs::class);
+        $middleware->web(append: [NumbersOfOurs::class], replace: [ValidateCsrfToken::class => CsrfUnlessToken::class]);
         // Blanks belong to a password, wherever it is given.
         $middleware->trimStrings(except: ['new_password']);
         $middleware->redirectGuestsTo('/sign-in');
@@ -35,7 +46,10 @@ $application = Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $longest = static fn(): int => config()->integer('reach.longest_question');
-        $exceptions->map(QueryException::class, static fn(QueryException $error): Throwable => TooLong::orElse($error, $longest()));
+        $exceptions->map(
+            QueryException::class,
+            static fn(QueryException $error): Throwable => NotOfOurs::orElse(TooLong::orElse($error, $longest()), request()),
+        );
         // By the path as it was sent: one that is not UTF-8 is matched by no pattern.
         $isApi = static fn(Request $request): bool => str_starts_with($request->getPathInfo(), '/api/');
         $answer = static fn(Throwable $error, Request $request) => $isApi($request) ? ProblemDetails::fromThrowable($error) : null;

@@ -15,6 +15,8 @@ $server = [
     'search_path' => 'public',
     'sslmode' => env('DB_SSLMODE', 'prefer'),
     'timezone' => 'UTC',
+    // A process of the web server keeps its connection for the next request: signing in to the database takes longer than most answers.
+    'options' => env('DB_PERSISTENT', false) ? [PDO::ATTR_PERSISTENT => true] : [],
 ];
 
 return [
@@ -22,8 +24,8 @@ return [
 
     'connections' => [
         'pgsql' => $server,
-        // Tells how far long work is while its own transaction is still open.
-        'progress' => $server,
+        // Tells how far long work is while its own transaction is still open, so it must never be the connection that is kept.
+        'progress' => ['options' => []] + $server,
     ],
 
     'migrations' => [

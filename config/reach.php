@@ -41,4 +41,19 @@ return [
 
     // Attempts to sign in per minute, for one address and name together.
     'sign_in_attempts' => 5,
+
+    /* Whether administrators must have a second factor: in an installation, yes; where the application is only tried, no. */
+    'administrators_need_second_factor' => (bool) env('REACH_SECOND_FACTOR', false),
+
+    /* Hours after which a session ends, however busy it is. */
+    'session_hours' => (int) env('REACH_SESSION_HOURS', 24),
+
+    /* Days for which a deleted study can be taken back. */
+    'deleted_days' => (int) env('REACH_DELETED_DAYS', 30),
+
+    /* Days for which the audit record is kept. */
+    'audit_days' => (int) env('REACH_AUDIT_DAYS', 400),
+
+    /* What one person, or one token, can ask in a minute. */
+    'requests_a_minute' => (int) env('REACH_REQUESTS_A_MINUTE', 6000),
 ];

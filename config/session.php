@@ -11,7 +11,7 @@ return [
     'table' => 'sessions',
     'store' => null,
     'lottery' => [2, 100],
-    'cookie' => 'greater_reach_session',
+    'cookie' => env('SESSION_COOKIE', 'greater_reach_session'),
     'path' => '/',
     'domain' => null,
     // Set to true wherever the application is served over TLS.

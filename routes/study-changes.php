@@ -21,6 +21,7 @@ use Illuminate\Support\Facades\Route;
 
 // What needs somebody who may change the study.
 Route::patch('', [StudyController::class, 'update']);
+Route::delete('', [StudyController::class, 'destroy']);
 Route::post('imports/preview', [ImportController::class, 'preview']);
 Route::post('imports', [ImportController::class, 'store']);
 Route::delete('imports/{import}', [ImportController::class, 'destroy'])->whereNumber('import');

@@ -53,7 +53,9 @@ abstract class TestCase extends BaseTestCase
     /** @param list<string> $competitors */
     protected function makeStudy(array $competitors = ['inkmoor.example', 'nibhouse.example'], string $domain = 'quillfair.example'): Study
     {
-        return app(SaveStudy::class)->execute(new StudyDraft('study-'.(++self::$made).'-'.getmypid(), 'Pens', $domain, $competitors));
+        $draft = new StudyDraft('study-'.(++self::$made).'-'.getmypid(), 'Pens', $domain, $competitors);
+
+        return app(SaveStudy::class)->execute($draft)->study;
     }
 
     protected function makeUser(bool $isAdministrator = false): User

@@ -7,6 +7,7 @@ namespace App\Jobs;
 use App\Actions\Plans\ReadBrief;
 use App\Models\PlanItem;
 use App\Models\Study;
+use App\Models\TaskKind;
 use App\Support\Sources\Sources;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
@@ -30,6 +31,7 @@ final class PrepareBriefs implements ShouldBeUniqueUntilProcessing, ShouldQueueA
 
     public function __construct(public readonly int $studyId)
     {
+        $this->onQueue(TaskKind::SHORT);
     }
 
     public function uniqueId(): string

@@ -8,6 +8,7 @@ use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Findings\ReadFindings;
 use App\Actions\Plans\ReadShares;
+use App\Exceptions\FailureWords;
 use App\Models\Study;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
@@ -44,6 +45,20 @@ final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQu
         return 'comparison-progress:'.$studyId;
     }
 
+    /** Where it stands why the comparison of a study broke off, and of which data. */
+    public static function problemKey(int $studyId): string
+    {
+        return 'comparison-problem:'.$studyId;
+    }
+
+    /** It is not tried again by itself before the data change or somebody asks for it. */
+    public function failed(\Throwable $error): void
+    {
+        $version = Study::query()->whereKey($this->studyId)->value('data_version');
+        Cache::put(self::problemKey($this->studyId), ['words' => FailureWords::of($error), 'data_version' => $version], 24 * self::HOUR);
+        Cache::forget(self::progressKey($this->studyId));
+    }
+
     public function handle(EnsureComparison $ensure, ReadShares $shares, ReadFindings $findings): void
     {
         $study = Study::query()->with('domains')->find($this->studyId);
@@ -54,6 +69,7 @@ final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQu
             Cache::put(self::progressKey($this->studyId), $done, self::HOUR);
         });
         Cache::forget(self::progressKey($this->studyId));
+        Cache::forget(self::problemKey($this->studyId));
         // Worked out now, so that nobody waits for it.
         $shares->execute($study->refresh());
         $findings->execute($study->load(['domains', 'comparison']));

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -27,11 +28,15 @@ use Illuminate\Support\Facades\DB;
  * @property int                                                 $data_version
  * @property ?int                                                $comparison_id
  * @property ?Comparison                                         $comparison
+ * @property ?\Illuminate\Support\Carbon                         $deleted_at    put away; kept some days
+ * @property-read ?string                                         $deleter       name of who did it, where that is asked for
  * @property-read string                                          $listed_under  group of a list that has groups
  * @property \Illuminate\Database\Eloquent\Collection<int, Domain> $domains
  */
 final class Study extends Model
 {
+    use SoftDeletes;
+
     protected $fillable = ['slug', 'name', 'country', 'language', 'device', 'currency', 'as_of', 'comparison_id'];
 
     /** @return array<string, string> */

@@ -6,14 +6,16 @@ namespace App\Policies;
 
 use App\Models\Study;
 use App\Models\User;
+use Illuminate\Auth\Access\Response;
 use Illuminate\Support\Facades\DB;
 
 /** Readers see a study, editors change it, administrators do both everywhere. */
 final class StudyPolicy
 {
-    public function view(User $user, Study $study): bool
+    /** Who has no part in a study is not told that it is there. */
+    public function view(User $user, Study $study): Response
     {
-        return $user->is_administrator || $this->role($user, $study) !== null;
+        return $user->is_administrator || $this->role($user, $study) !== null ? Response::allow() : Response::denyAsNotFound();
     }
 
     public function update(User $user, Study $study): bool

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Http\Middleware\TokenAbilities;
+use App\Models\User;
 use App\Support\Sources\RankingSource;
 use App\Support\Sources\Sources;
 use App\Support\Sources\StandInSource;
@@ -17,6 +19,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Laravel\Sanctum\PersonalAccessToken;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -54,10 +57,23 @@ final class AppServiceProvider extends ServiceProvider
         $this->limitSignIns();
     }
 
+    /** A token counts for itself, so that a script that runs wild does not stop its person. */
+    private static function askedBy(Request $request): string
+    {
+        $user = $request->user();
+        $token = $user instanceof User && TokenAbilities::isByToken() ? $user->currentAccessToken() : null;
+
+        return $token instanceof PersonalAccessToken
+            ? 'token '.$token->id
+            : 'person '.($user instanceof User ? $user->id : '');
+    }
+
     /** Counted per name and per address, so that neither many names nor many addresses help to guess. */
     private function limitSignIns(): void
     {
         RateLimiter::for('shared-brief', static fn(Request $request): Limit => Limit::perMinute(60)->by('brief:'.$request->ip()));
+        RateLimiter::for('requests', static fn(Request $request): Limit => Limit::perMinute(config()->integer('reach.requests_a_minute'))
+            ->by('requests:'.self::askedBy($request)));
         RateLimiter::for('sign-in', static function (Request $request): array {
             $attempts = config()->integer('reach.sign_in_attempts');
             $email = $request->user()->email ?? $request->input('email');

@@ -60,6 +60,18 @@ final readonly class DomainEntry
             && Host::withoutWww($this->host) === Host::withoutWww($other->host);
     }
 
+    /** Whether every page of the other entry belongs to this one. */
+    public function contains(self $other): bool
+    {
+        return match (true) {
+            $this->scope === Scope::Registrable => $this->registrableDomain === $other->registrableDomain,
+            $other->scope === Scope::Registrable => false,
+            $this->scope === Scope::Host => $this->isSameHost($other->host),
+            $other->scope === Scope::Page => $this->covers($other->target),
+            default => $this->scope === Scope::Prefix && $this->isSameHost($other->host) && $this->isBelow($other->target),
+        };
+    }
+
     /** The name people know the domain by: the registrable domain's first label, hyphens as spaces. */
     public function name(): string
     {

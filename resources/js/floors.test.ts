@@ -14,9 +14,11 @@ const floors = [
   ['features/decisions'],
   ['features/dossier'],
   [
+    'features/audit',
     'features/compare',
     'features/findings',
     'features/gather',
+    'features/people',
     'features/plan',
     'features/rulebook',
     'features/session',

@@ -31,9 +31,14 @@ final class AccessibilityTest extends BrowserTestCase
         $this->visit('/sign-in');
         $this->find('[name="email"]');
         $this->check('sign-in');
-        $this->signIn($this->makeEditor($study)->email, 'correct horse');
+        $this->visit('/welcome#no-link');
+        $this->see('Ask an administrator');
+        $this->check('welcome');
+        $this->signIn($this->makeUser(true)->email, 'correct horse');
         $views = [
             '' => 'Studies and what waits',
+            '/people' => 'Invite somebody',
+            '/audit' => 'What',
             'gather' => 'What was brought in',
             'compare?keyword=fountain+pen' => 'Who holds what',
             'compare?keyword=fountain+pen&dossier=open' => 'Where the figures come from',
@@ -56,7 +61,7 @@ final class AccessibilityTest extends BrowserTestCase
         ];
         foreach ($views as $view => $shows) {
             $this->browser->executeScript('localStorage.setItem("mui-mode", "light")');
-            $this->visit($view === '' ? '/' : "/studies/{$study->slug}/{$view}");
+            $this->visit($view === '' || $view[0] === '/' ? $view : "/studies/{$study->slug}/{$view}");
             $this->see($shows);
             $this->check("{$view} in light");
             // As if it was changed elsewhere; in the dark nothing differs but the colours.

@@ -16,7 +16,7 @@ use Tests\TestCase;
 /** A journey through the built application, in a window of its own. */
 abstract class BrowserTestCase extends TestCase
 {
-    private const PATIENCE = 25.0;
+    private const PATIENCE = 60.0;
 
     protected RemoteWebDriver $browser;
     protected string $downloads;
@@ -55,7 +55,9 @@ abstract class BrowserTestCase extends TestCase
 
             return true;
         }, 'The fields of the sign-in page do not stay.');
-        $this->see('Studies and what waits in them');
+        // What is there next depends on whether there are studies.
+        $this->await(fn(): ?bool => str_ends_with($this->browser->getCurrentURL(), '/sign-in') ? null : true, 'Nobody is signed in.');
+        $this->find('h1');
     }
 
     /** Waits for an element and gives it. */
@@ -93,7 +95,10 @@ abstract class BrowserTestCase extends TestCase
             $text.
             '")]';
 
-        return $this->browser->findElements(WebDriverBy::xpath($path))[0] ?? null;
+        $found = $this->browser->findElements(WebDriverBy::xpath($path));
+        $exact = array_filter($found, static fn(RemoteWebElement $element): bool => trim($element->getText()) === $text);
+
+        return array_values($exact)[0] ?? $found[0] ?? null;
     }
 
     protected function click(string $selector): void
@@ -110,7 +115,7 @@ abstract class BrowserTestCase extends TestCase
     {
         $this->await(
             fn(): ?bool => str_contains($this->text(), $text) ?: null,
-            'The page does not show "'.$text.'"; it shows: '.substr($this->text(), 0, 1500),
+            fn(): string => 'The page does not show "'.$text.'"; it shows: '.substr($this->text(), 0, 1500),
         );
     }
 
@@ -142,11 +147,12 @@ abstract class BrowserTestCase extends TestCase
     /**
      * @template T
      *
-     * @param \Closure(): ?T $look
+     * @param \Closure(): ?T          $look
+     * @param string|\Closure(): string $failure what is said, or says what there is then
      *
      * @return T
      */
-    protected function await(\Closure $look, string $failure): mixed
+    protected function await(\Closure $look, string|\Closure $failure): mixed
     {
         $until = microtime(true) + self::PATIENCE;
         do {
@@ -162,10 +168,10 @@ abstract class BrowserTestCase extends TestCase
             }
             usleep(50_000);
         } while (microtime(true) < $until);
-        self::fail($failure);
+        self::fail(\is_string($failure) ? $failure : $failure());
     }
 
-    private function text(): string
+    protected function text(): string
     {
         // Thin spaces group thousands on the screen.
         return str_replace("\u{2009}", ' ', (string) $this->browser->executeScript('return document.body.innerText'));

@@ -47,7 +47,7 @@ final class KeyboardRoundTest extends BrowserTestCase
         $this->see('hivewright.example at up to 20');
         $this->addClause('Gain in visits', '2');
         $this->see('gain in visits from 2');
-        self::assertLessThan($before, $this->shownCount());
+        $this->await(fn(): ?bool => $this->shownCount() < $before ?: null, 'The clauses hide nothing.');
         $this->press('j');
         for ($row = 0; $row < 15; ++$row) {
             $this->press('v');

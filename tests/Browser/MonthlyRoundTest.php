@@ -78,6 +78,7 @@ final class MonthlyRoundTest extends BrowserTestCase
         $this->see('Who holds what');
         $this->hit('n');
         $this->see('What could go');
+        $this->seeNot('Looking for noise');
         $this->tabTo('Hide');
         $this->hit(WebDriverKeys::ENTER);
         $this->await(fn(): ?bool => str_contains($this->browser->getCurrentURL(), 'navigational') ?: null, 'The noise is still there.');
@@ -201,6 +202,6 @@ final class MonthlyRoundTest extends BrowserTestCase
             }
             $this->hit(WebDriverKeys::TAB);
         }
-        self::fail('The Tab key does not reach "'.$text.'".');
+        self::fail('The Tab key does not reach "'.$text.'" on this page: '.$this->text());
     }
 }

@@ -53,7 +53,7 @@ final class OpenBrowser
             try {
                 $open->driver->quit();
             } finally {
-                array_map(static fn(Process $process): ?int => $process->stop(2), $open->processes);
+                array_map(static fn(Process $process): ?int => $process->stop(20), $open->processes);
                 File::deleteDirectory($open->downloads);
             }
         }
@@ -65,11 +65,8 @@ final class OpenBrowser
         mkdir($downloads);
         [$web, $port] = [self::freePort(), self::freePort()];
         $server = self::run(
-            [
-                'php', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M', '-S', '127.0.0.1:'.$web, '-t', public_path(),
-                base_path('bin/serve.php'),
-            ],
-            public_path(),
+            ['bash', base_path('bin/web'), (string) $web],
+            base_path(),
             ['APP_ENV' => 'testing', 'QUEUE_CONNECTION' => 'sync', 'CACHE_STORE' => 'database'],
         );
         $driver = self::run(['chromedriver', '--port='.$port], base_path(), []);

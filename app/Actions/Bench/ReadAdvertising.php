@@ -8,6 +8,7 @@ use App\Models\Comparison;
 use App\Models\Snapshot;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\RowOrder;
 use App\Support\Sentence\Sentence;
 use App\Support\Sentence\SentenceContext;
 use Illuminate\Support\Collection;
@@ -28,7 +29,7 @@ final class ReadAdvertising
      *     rows: list<array{keyword: string, volume: ?int, cpc: ?float, advertiser_competition: ?float, organic: list<?int>,
      *     paid: list<?int>}>} domains ours first, with the day of their paid list; most volume first
      */
-    public function execute(Comparison $comparison, Sentence $sentence): array
+    public function execute(Comparison $comparison, Sentence $sentence, string $sort = 'volume', bool $isDescending = true): array
     {
         $snapshots = SentenceContext::of($comparison)->snapshots(Snapshot::PAID);
         $paid = DB::table('rankings')
@@ -51,7 +52,7 @@ final class ReadAdvertising
             ->first();
         /** @var Collection<int, AdvertisedRow> $shown */
         $shown = $rows
-            ->orderByRaw('volume DESC NULLS LAST, keyword')
+            ->orderByRaw(RowOrder::named($sort, \count($comparison->competitors()))->sql($isDescending))
             ->limit(self::SHOWN)
             ->get(['keyword', 'volume', 'cpc', 'advertiser_competition', 'positions', 'paid']);
 

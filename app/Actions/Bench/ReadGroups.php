@@ -13,6 +13,7 @@ use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\TacticLabel;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -44,8 +45,7 @@ final class ReadGroups
      */
     public function execute(Comparison $comparison, Sentence $sentence, FitGate $gate, string $by): array
     {
-        $column = self::BY[$by] ?? throw Refused::because('by', sprintf('Groups are there by %s.', implode(', ', array_keys(self::BY))));
-        $name = $by === 'stage' ? self::stageSql() : $column;
+        $name = self::nameSql($by);
         /** @var Collection<int, GroupRow> $groups */
         $groups = ListedRows::of($comparison, $sentence, $gate)
             ->groupByRaw('1')
@@ -78,6 +78,32 @@ final class ReadGroups
                 )
                 ->all(),
         );
+    }
+
+    /**
+     * @param list<?string> $names null is the group of those without the trait
+     *
+     * @return Builder the rows of some groups
+     *
+     * @throws Refused when there is no such trait
+     */
+    public static function inside(Comparison $comparison, Sentence $sentence, FitGate $gate, string $by, array $names): Builder
+    {
+        $name = self::nameSql($by);
+        $known = array_filter($names, is_string(...));
+
+        return ListedRows::of($comparison, $sentence, $gate)->where(
+            static fn(Builder $rows): Builder => $rows
+                ->whereIn(DB::raw($name), $known)
+                ->when(\count($known) < \count($names), static fn(Builder $rows): Builder => $rows->orWhereRaw("{$name} IS NULL")),
+        );
+    }
+
+    private static function nameSql(string $by): string
+    {
+        $column = self::BY[$by] ?? throw Refused::because('by', sprintf('Groups are there by %s.', implode(', ', array_keys(self::BY))));
+
+        return $by === 'stage' ? self::stageSql() : $column;
     }
 
     private static function clause(string $by, ?string $name): ?string

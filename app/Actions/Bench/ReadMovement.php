@@ -7,6 +7,8 @@ namespace App\Actions\Bench;
 use App\Exceptions\Refused;
 use App\Models\Domain;
 use App\Models\Study;
+use App\Support\Database\NameOrder;
+use App\Support\Rows\ListOrder;
 use GreaterReach\Core\Comparison\Movement;
 use Illuminate\Support\Facades\DB;
 
@@ -25,10 +27,19 @@ final class ReadMovement
      *
      * @return array{days: list<string>, from: ?string, to: ?string, counts: array<string, int>, rows: list<MovedRow>}
      *
-     * @throws Refused when a day has no snapshot
+     * @throws Refused when a day has no snapshot, or there is no such order
      */
-    public function execute(Study $study, Domain $domain, string $channel, ?string $from, ?string $to, ?Movement $only): array
-    {
+    public function execute(
+        Study $study,
+        Domain $domain,
+        string $channel,
+        ?string $from,
+        ?string $to,
+        ?Movement $only,
+        string $sort = '',
+        bool $isDescending = true,
+    ): array {
+        $order = ListOrder::of(self::orders(), $sort, $isDescending)->sql('keyword');
         /** @var array<string, int> $days newest first */
         $days = DB::table('live_snapshots')
             ->where('domain_id', $domain->id)
@@ -52,7 +63,7 @@ final class ReadMovement
         $counts = DB::select("SELECT movement, count(*) AS keywords FROM ({$moved[0]}) m GROUP BY movement", $moved[1]);
         $filter = $only === null ? "movement <> 'steady'" : 'movement = ?';
         /** @var list<object> $rows */
-        $rows = DB::select("SELECT * FROM ({$moved[0]}) m WHERE {$filter} ORDER BY volume DESC NULLS LAST, keyword LIMIT ".self::SHOWN, [
+        $rows = DB::select("SELECT * FROM ({$moved[0]}) m WHERE {$filter} ORDER BY {$order} LIMIT ".self::SHOWN, [
             ...$moved[1],
             ...$only === null ? [] : [$only->value],
         ]);
@@ -63,6 +74,18 @@ final class ReadMovement
             'to' => $later,
             'counts' => array_column($counts, 'keywords', 'movement'),
             'rows' => array_map(self::row(...), $rows),
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function orders(): array
+    {
+        return [
+            'volume' => 'volume',
+            'keyword' => 'keyword',
+            'movement' => NameOrder::sql(Movement::cases(), 'movement'),
+            'before' => 'before',
+            'after' => 'after',
         ];
     }
 

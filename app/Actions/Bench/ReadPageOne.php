@@ -7,6 +7,7 @@ namespace App\Actions\Bench;
 use App\Models\Comparison;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\RowOrder;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Results\PageOne;
 use GreaterReach\Core\Winning\PageOneResult;
@@ -30,12 +31,12 @@ final class ReadPageOne
     /**
      * @return list<PageOneLine> most volume first; no results where none are known
      */
-    public function execute(Comparison $comparison, Sentence $sentence): array
+    public function execute(Comparison $comparison, Sentence $sentence, string $sort = 'volume', bool $isDescending = true): array
     {
         /** @var Collection<int, object{keyword: string, volume: ?int, difficulty: ?string, own_position: ?int}> $rows */
         $rows = (new ComparisonRows($comparison))
             ->query($sentence)
-            ->orderByRaw('volume DESC NULLS LAST, keyword')
+            ->orderByRaw(RowOrder::named($sort, \count($comparison->competitors()))->sql($isDescending))
             ->limit(self::MOST)
             ->get(['keyword', 'volume', 'difficulty', 'own_position']);
         $results = self::results($comparison, array_map(static fn(object $row): string => $row->keyword, array_values($rows->all())));

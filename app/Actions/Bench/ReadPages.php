@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
+use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\ListOrder;
 use App\Support\Sentence\Sentence;
 use App\Support\Sentence\SentenceContext;
 use GreaterReach\Core\Clicks\CtrCurve;
@@ -23,13 +25,30 @@ final class ReadPages
 {
     private const SHOWN = 300;
 
+    private const ORDERS = [
+        'visits' => 'visits',
+        'page' => 'url',
+        'keywords' => 'keywords',
+        'share' => 'share',
+        'traffic_leader' => 'leader',
+        'we_lack' => 'we_lack',
+    ];
+
     /**
      * @param ?int $domain number of the domain in the comparison, 0 for ours; null takes all competitors
      *
-     * @return list<array<string, mixed>> by visits, the most first
+     * @return list<array<string, mixed>> by visits, the most first, where no order is named
+     *
+     * @throws Refused when there is no such order
      */
-    public function execute(Comparison $comparison, Sentence $sentence, ?int $domain): array
-    {
+    public function execute(
+        Comparison $comparison,
+        Sentence $sentence,
+        ?int $domain,
+        string $sort = '',
+        bool $isDescending = true,
+    ): array {
+        $order = ListOrder::of(self::ORDERS, $sort, $isDescending)->sql('url');
         $snapshots = SentenceContext::of($comparison)->snapshots($comparison->channel);
         $wanted = array_filter(
             $snapshots,
@@ -60,15 +79,26 @@ final class ReadPages
                         keyword))[1] AS leader, count(*) FILTER (WHERE lacked) AS we_lack
                     FROM ranked GROUP BY number, url
                 )
-                SELECT *, visits / nullif(sum(visits) OVER (PARTITION BY number), 0) AS share FROM pages ORDER BY visits DESC, url LIMIT ?
+                SELECT * FROM (SELECT *, visits / nullif(sum(visits) OVER (PARTITION BY number), 0) AS share FROM pages) shared
+                ORDER BY {$order} LIMIT ?
                 SQL,
             [...$shown->getBindings(), $comparison->study_id, self::SHOWN]
         );
 
-        return array_map(static fn(object $row): array => [
+        return array_map(self::page(...), $rows);
+    }
+
+    /**
+     * @param PageRow $row
+     *
+     * @return array<string, mixed>
+     */
+    private static function page(object $row): array
+    {
+        return [
             'domain' => $row->number, 'url' => $row->url, 'keywords' => $row->keywords, 'visits' => (float) $row->visits,
             'traffic_leader' => $row->leader, 'we_lack' => $row->we_lack, 'share' => Figures::float($row->share),
-        ], $rows);
+        ];
     }
 
     /**

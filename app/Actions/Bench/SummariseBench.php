@@ -7,30 +7,19 @@ namespace App\Actions\Bench;
 use App\Models\Comparison;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\LongList;
 use App\Support\Sentence\Sentence;
+use GreaterReach\Core\Priority\FitGate;
 use Illuminate\Support\Collection;
 
 /** Counts beside the bench: how many rows, of which standing, which combinations, their sums, and what brands hide. */
-final class SummariseBench
+final readonly class SummariseBench
 {
     /** Clauses that one of the counts leaves out, so that its picture shows what else there is. */
     private const LEFT_OUT = ['brands', 'standing', 'combination'];
 
-    /**
-     * @return list<array{clause: string, keywords: int}> what each clause of a sentence leaves, up to the one that takes the last row
-     */
-    private static function steps(ComparisonRows $rows, Sentence $sentence): array
+    public function __construct(private ReadSteps $steps)
     {
-        $steps = [];
-        foreach ($sentence->clauses as $number => $clause) {
-            $left = $rows->query($sentence->first($number + 1))->count();
-            $steps[] = ['clause' => (string) $clause, 'keywords' => $left];
-            if ($left === 0) {
-                break;
-            }
-        }
-
-        return $steps;
     }
 
     /** @return array<string, mixed> */
@@ -63,7 +52,9 @@ final class SummariseBench
                     ->groupBy('presence')
                     ->map($count),
             ),
-            'steps' => $isStepwise || $keywords === 0 ? self::steps($rows, $sentence) : [],
+            'steps' => $isStepwise || $keywords === 0
+                ? $this->steps->execute($comparison, $sentence, LongList::COMPARE, FitGate::open())
+                : [],
         ];
     }
 

@@ -34,7 +34,11 @@ final class WeighTopics
     /** All of them, in a transaction of the caller's, once the rows are complete. */
     public function execute(Study $study, Comparison $comparison): void
     {
+        // Rows that were written a moment ago are in no statistics yet: the planner takes them for a handful and would go through our
+        // rankings once for each.
+        DB::statement('SET LOCAL enable_nestloop = off');
         $this->write($study, $comparison, null);
+        DB::statement('SET LOCAL enable_nestloop = on');
         if ($comparison->has_own_rows) {
             DB::statement('ANALYZE '.TopicRows::TABLE);
         }

@@ -72,9 +72,8 @@ final readonly class LoadDemo
      */
     public function execute(string $source, \Closure $tell, \Closure $meet): Study
     {
-        $study = $this->save->execute(
-            new StudyDraft(self::SLUG, 'Thornfield Apiary', self::DOMAIN, self::COMPETITORS, 'GB', 'en', 'desktop'),
-        );
+        $draft = new StudyDraft(self::SLUG, 'Thornfield Apiary', self::DOMAIN, self::COMPETITORS, 'GB', 'en', 'desktop');
+        $study = $this->save->execute($draft)->study;
         $meet($this->people->execute($study));
         foreach (self::LENSES as $name => $show) {
             $study->lenses()->firstOrCreate(['name' => $name], ['show' => $show, 'user_id' => DemoPeople::find()->editor->id]);

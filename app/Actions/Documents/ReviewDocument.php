@@ -5,15 +5,23 @@ declare(strict_types=1);
 namespace App\Actions\Documents;
 
 use App\Actions\Findings\ReadFindings;
+use App\Actions\Plans\PlanState;
 use App\Actions\Plans\ReadPlan;
 use App\Actions\Plans\ReadSince;
 use App\Actions\Plans\ReadTrack;
 use App\Models\Comparison;
 use App\Models\Study;
+use Illuminate\Support\Facades\Cache;
 
-/** The month in review on two printed sheets: what moved, what came of the work, what comes next. */
+/**
+ * The month in review on two printed sheets: what moved, what came of the work, what comes next.
+ *
+ * @phpstan-import-type Track from ReadTrack
+ * @phpstan-import-type PlanRead from ReadPlan
+ */
 final readonly class ReviewDocument
 {
+    private const HOUR = 3600;
     private const ITEMS = 10;
     private const NEXT = 8;
     private const FINDINGS = 3;
@@ -27,8 +35,7 @@ final readonly class ReviewDocument
     /** @return string an HTML document that needs nothing beside it */
     public function html(Study $study, Comparison $comparison, string $nonce): string
     {
-        $track = $this->track->execute($study);
-        $plan = $this->plan->execute($study);
+        ['track' => $track, 'plan' => $plan, 'since' => $since] = $this->read($study, $comparison);
         $ahead = array_values(
             array_filter(
                 $plan['items'],
@@ -42,7 +49,7 @@ final readonly class ReviewDocument
             'nonce' => $nonce,
             'study' => $study,
             'comparison' => $comparison,
-            'since' => $this->since->execute($study, $comparison),
+            'since' => $since,
             'track' => $track,
             'items' => \array_slice(array_reverse($track['items']), 0, self::ITEMS),
             'findings' => \array_slice($this->findings->execute($study), 0, self::FINDINGS),
@@ -52,6 +59,21 @@ final readonly class ReviewDocument
             'width' => self::WIDTH,
             'height' => self::HEIGHT,
         ])->render();
+    }
+
+    /**
+     * Worked out once for a study as it stands: it is opened again and again in a meeting.
+     *
+     * @return array{track: Track, plan: PlanRead, since: ?array<string, mixed>}
+     */
+    private function read(Study $study, Comparison $comparison): array
+    {
+        /** @var array{track: Track, plan: PlanRead, since: ?array<string, mixed>} */
+        return Cache::remember('review '.PlanState::of($study), self::HOUR, fn(): array => [
+            'track' => $this->track->execute($study),
+            'plan' => $this->plan->execute($study),
+            'since' => $this->since->execute($study, $comparison),
+        ]);
     }
 
     /**

@@ -11,6 +11,7 @@ use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Support\Catalogue\RowCatalogue;
 use App\Support\Database\Figures;
+use App\Support\Rows\LongList;
 use App\Support\Rows\RankedTopics;
 use App\Support\Tabular\Table;
 use GreaterReach\Core\Meaning\Intent;
@@ -28,7 +29,7 @@ final readonly class ListExport
     private const BLOCK = 5000;
 
     /** Columns beside those of the catalogue. */
-    private const OF_KEYWORDS = ['mark', 'reason', 'note', 'tags', 'fit', 'stage', 'pinned', 'visits_share', 'page_is_meant', 'target'];
+    private const OF_KEYWORDS = ['mark', 'reason', 'note', 'tags', 'fit', 'stage', 'pinned', 'visits_share', 'target'];
     private const OF_WEIGHED = ['rank', 'priority'];
     private const OF_PAGES = ['rank', 'lead', 'shortlisted', 'pinned', 'cpc', 'priority'];
 
@@ -73,7 +74,7 @@ final readonly class ListExport
     private function withAddresses(Comparison $comparison, ShownList $shown, array $rows): array
     {
         return \in_array(self::ADDRESSES, $shown->columns, true)
-            ? $this->addresses->beside($comparison, $rows, $shown->list === ShownList::PAGES ? 'lead' : 'keyword')
+            ? $this->addresses->beside($comparison, $rows, $shown->list === LongList::PAGES ? 'lead' : 'keyword')
             : $rows;
     }
 
@@ -92,10 +93,10 @@ final readonly class ListExport
                 static fn(array $row, int $place): mixed => self::places($row[self::ADDRESSES] ?? [])[$place] ?? null,
             );
         }
-        if ($name === self::STAGE && $list === ShownList::PAGES) {
+        if ($name === self::STAGE && $list === LongList::PAGES) {
             return [$name => static fn(array $row): ?string => Intent::tryFrom((string) Figures::text($row['intent'] ?? ''))?->stage()];
         }
-        if ($list === ShownList::PAGES) {
+        if ($list === LongList::PAGES) {
             return [$key = self::columnOfPages($name) => static fn(array $row): mixed => $row[$key]];
         }
         if ($name === self::LANE) {
@@ -113,7 +114,7 @@ final readonly class ListExport
     /** @return array<string, RowCell> */
     private static function ofKeywords(string $list, string $name): array
     {
-        $beside = $list === ShownList::WEIGH ? [...self::OF_KEYWORDS, ...self::OF_WEIGHED] : self::OF_KEYWORDS;
+        $beside = $list === LongList::WEIGH ? [...self::OF_KEYWORDS, ...self::OF_WEIGHED] : self::OF_KEYWORDS;
         $orders = RowCatalogue::orders();
         $key = match (true) {
             $name === 'share' => 'visits_share',
@@ -199,7 +200,7 @@ final readonly class ListExport
     /** @return array{rows: list<Row>, next: ?string, ...} */
     private function block(Comparison $comparison, ShownList $shown, FitGate $gate, ?string $from): array
     {
-        if ($shown->list === ShownList::COMPARE) {
+        if ($shown->list === LongList::COMPARE) {
             return $this->bench->execute(
                 $comparison,
                 $shown->sentence,
@@ -212,7 +213,7 @@ final readonly class ListExport
         $sort = $shown->sort ?? ReadOpportunities::BY_PRIORITY;
         $asked = [$comparison, $shown->sentence, $shown->weights, $gate, (int) $from, self::BLOCK];
 
-        return $shown->list === ShownList::PAGES
+        return $shown->list === LongList::PAGES
             ? $this->topics->execute(...$asked, sort: $sort, descending: $shown->isDescending)
             : $this->opportunities->execute(...$asked, sort: $sort, descending: $shown->isDescending);
     }

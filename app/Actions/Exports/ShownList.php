@@ -10,12 +10,8 @@ use GreaterReach\Core\Priority\Weights;
 /** A list as somebody has it before him: which one, its sentence, its order and its columns. */
 final readonly class ShownList
 {
-    public const COMPARE = 'compare';
-    public const WEIGH = 'weigh';
-    public const PAGES = 'pages';
-
     /**
-     * @param string       $list    one of the three above
+     * @param string       $list    one of `LongList`
      * @param ?string      $sort    null goes by what the list goes by itself
      * @param list<string> $columns as lists are asked to go by them, or by their names in the API; `lane` is every position
      */

@@ -37,14 +37,17 @@ final class WriteReport
     /**
      * @param array{total: int, rows: list<array{line: int, column: string, value: string, reason: string}>} $badRows as they are kept
      *     with a task
+     * @param bool $isGuarded cells that a spreadsheet would run are guarded
      */
-    public function csvOf(array $badRows): string
+    public function csvOf(array $badRows, bool $isGuarded = false): string
     {
         $rows = array_map(static fn(array $row): array => [$row['line'], $row['column'], $row['value'], $row['reason']], $badRows['rows']);
         if ($badRows['total'] > BadRows::KEPT) {
             $rows[] = [null, null, null, sprintf('%d bad rows in all; the first %d are listed.', $badRows['total'], BadRows::KEPT)];
         }
 
-        return implode('', iterator_to_array(TableFormat::Csv->write(new Table(['line', 'column', 'value', 'reason'], $rows)), false));
+        $table = new Table(['line', 'column', 'value', 'reason'], $rows);
+
+        return implode('', iterator_to_array(TableFormat::Csv->write($table, $isGuarded), false));
     }
 }

@@ -12,15 +12,21 @@ use Illuminate\Validation\ValidationException;
 /** Gives a person who knows the old password a new one, and ends the sessions on other machines. */
 final class ChangePassword
 {
-    /** @param string $session the one that goes on */
-    public function execute(User $user, string $old, string $new, string $session): void
+    /**
+     * @param string $session    the one that goes on
+     * @param bool   $endsTokens scripts need new tokens then
+     */
+    public function execute(User $user, string $old, string $new, string $session, bool $endsTokens = false): void
     {
         if (! Hash::check($old, (string) $user->getAuthPassword())) {
             throw ValidationException::withMessages(['password' => 'This is not the password you have now.']);
         }
-        DB::transaction(static function () use ($user, $new, $session): void {
+        DB::transaction(static function () use ($user, $new, $session, $endsTokens): void {
             $user->update(['password' => $new]);
             DB::table('sessions')->where('user_id', $user->id)->where('id', '!=', $session)->delete();
+            if ($endsTokens) {
+                $user->tokens()->delete();
+            }
         });
     }
 }

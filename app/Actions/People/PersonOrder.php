@@ -16,6 +16,8 @@ final readonly class PersonOrder
         public ?bool $isAdministrator = null,
         public bool $wantsNewPassword = false,
         public array $roles = [],
+        public ?bool $mayMakeStudies = null,
+        public ?bool $isDisabled = null,
     ) {
     }
 }

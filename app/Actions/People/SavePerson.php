@@ -24,24 +24,12 @@ final class SavePerson
             $user = self::find($order->email);
             $password = $user === null || $order->wantsNewPassword ? Str::password(self::PASSWORD_LENGTH, symbols: false) : null;
             $user ??= self::make($order);
-            if ($order->isAdministrator === false) {
+            if ($order->isAdministrator === false || $order->isDisabled === true) {
                 self::keepAnAdministrator($user);
             }
-            $user
-                ->fill(
-                    array_filter(
-                        ['name' => self::name($order->name), 'is_administrator' => $order->isAdministrator, 'password' => $password],
-                        static fn(mixed $value): bool => $value !== null,
-                    ),
-                )
-                ->save();
-            foreach ($order->roles as $slug => $role) {
-                $study = self::study((string) $slug);
-                $role === null
-                    ? $study->members()->detach($user->id)
-                    : $study->members()->syncWithoutDetaching([$user->id => ['role' => $role]]);
-            }
-            if ($order->wantsNewPassword) {
+            $user->fill(self::changes($order, $password))->save();
+            self::giveRoles($user, $order->roles);
+            if ($order->wantsNewPassword || $order->isDisabled === true) {
                 self::signOut($user);
             }
 
@@ -49,16 +37,60 @@ final class SavePerson
         });
     }
 
+    /** @return array<string, mixed> what is wanted otherwise than it is */
+    private static function changes(PersonOrder $order, ?string $password): array
+    {
+        $changes = array_filter(
+            [
+                'name' => self::name($order->name),
+                'is_administrator' => $order->isAdministrator,
+                'may_make_studies' => $order->mayMakeStudies,
+                'password' => $password,
+            ],
+            static fn(mixed $value): bool => $value !== null,
+        );
+
+        return $order->isDisabled === null ? $changes : [...$changes, 'disabled_at' => $order->isDisabled ? now() : null];
+    }
+
+    /** @param array<string, ?string> $roles study's slug → role; null takes the person out of it */
+    private static function giveRoles(User $user, array $roles): void
+    {
+        foreach ($roles as $slug => $role) {
+            $study = self::study((string) $slug);
+            $role === null
+                ? $study->members()->detach($user->id)
+                : $study->members()->syncWithoutDetaching([$user->id => ['role' => $role]]);
+        }
+    }
+
+    /** A new account is asked for; one that is there is not touched. */
+    public function invite(PersonOrder $order): User
+    {
+        return DB::transaction(function () use ($order): User {
+            if (self::find($order->email) !== null) {
+                throw Refused::because('email', sprintf('Somebody has the address "%s" already.', InvalidValue::quote($order->email)));
+            }
+            $this->execute($order);
+
+            return self::known($order->email);
+        });
+    }
+
     /** What the person decided stays, without a name beside it. */
     public function remove(string $email): void
     {
         DB::transaction(static function () use ($email): void {
-            $user =
-                self::find($email) ?? throw Refused::because('email', sprintf('Nobody has the address "%s".', InvalidValue::quote($email)));
+            $user = self::known($email);
             self::keepAnAdministrator($user);
             self::signOut($user);
             $user->delete();
         });
+    }
+
+    private static function known(string $email): User
+    {
+        return self::find($email) ?? throw Refused::because('email', sprintf('Nobody has the address "%s".', InvalidValue::quote($email)));
     }
 
     private static function find(string $email): ?User
@@ -105,13 +137,14 @@ final class SavePerson
         if (
             $user->exists &&
             $user->is_administrator &&
-            User::query()->where('is_administrator', true)->whereKeyNot($user->id)->lockForUpdate()->doesntExist()
+            User::query()->where('is_administrator', true)->whereNull('disabled_at')->whereKeyNot($user->id)->lockForUpdate()->doesntExist()
         ) {
             throw Refused::because('administrator', sprintf('%s is the only administrator; make another one first.', $user->email));
         }
     }
 
-    private static function signOut(User $user): void
+    /** Ends all that is signed in, and all that scripts may. */
+    public static function signOut(User $user): void
     {
         $user->tokens()->delete();
         DB::table('sessions')->where('user_id', $user->id)->delete();

@@ -34,6 +34,7 @@ use GreaterReach\Core\Rulebook\Rulebook;
  *     published_url: ?string, writer_note: ?string, why: array{effort: Explanation, season: Explanation},
  *     publish_by: ?string, spread: object, is_late: bool}
  * @phpstan-type ForecastMonth array{month: string, p10: float, p50: float, p90: float, mean: float}
+ * @phpstan-type Laid array{PlanFrame, Workload, list<ForecastItem>}
  * @phpstan-type PlanSum array{id: ?int, name: string, items: int, days: float, last: string, visits: float}
  * @phpstan-type PlanRead array{start: string, months: int, capacity: float, draft: ?array<string, mixed>, plans: list<PlanSum>,
  *     elsewhere: object, loads: object, items: list<PlannedItem>, forecast: list<ForecastMonth>, why: ?Explanation,
@@ -63,14 +64,14 @@ final class ReadPlan
             $facts,
             $work,
         );
-        $bands = Promises::forecast($study)->bands($promises, $months);
+        $bands = RememberedBands::of($study, $promises, $months);
 
         return [
             'start' => (string) $frame->start,
             'months' => $frame->months,
             'capacity' => $frame->capacity,
             'draft' => $draft?->only(['id', 'name', 'version']),
-            'plans' => $without === null ? $this->plans($study, $facts) : [],
+            'plans' => $without === null ? $this->plans($study, $facts, $draft === null ? [$frame, $work, $promises] : null) : [],
             'elsewhere' => (object) PlanItem::elsewhere($study),
             'loads' => (object) $work->loads(),
             'items' => array_map(static fn(PlanItem $item): array => self::describe($item, $facts, $frame->start, $work), $items),
@@ -144,27 +145,39 @@ final class ReadPlan
     /**
      * The agreed plan and its drafts beside each other.
      *
-     * @return list<PlanSum> visits: mean added in the last
-     *     month of the plan
+     * @param ?Laid $agreed the agreed plan, where it was laid already
+     *
+     * @return list<PlanSum> visits: mean added in the last month of the plan
      */
-    private function plans(Study $study, PlanFacts $facts): array
+    private function plans(Study $study, PlanFacts $facts, ?array $agreed): array
     {
         /** @var list<PlanDraft> $drafts */
         $drafts = PlanDraft::query()->where('study_id', $study->id)->orderBy('id')->get()->all();
-        $plans = [self::sum($study, null, 'agreed', PlanFrame::agreed($study), $facts)];
+        $plans = [self::sum($study, null, 'agreed', $agreed ?? self::lay($study, PlanFrame::agreed($study), $facts))];
         foreach ($drafts as $draft) {
-            $plans[] = self::sum($study, $draft->id, $draft->name, PlanFrame::ofDraft($draft), $facts);
+            $plans[] = self::sum($study, $draft->id, $draft->name, self::lay($study, PlanFrame::ofDraft($draft), $facts));
         }
 
         return $plans;
     }
 
-    /** @return PlanSum */
-    private static function sum(Study $study, ?int $id, string $name, PlanFrame $frame, PlanFacts $facts): array
+    /** @return Laid */
+    private static function lay(Study $study, PlanFrame $frame, PlanFacts $facts): array
     {
         $items = $frame->items($study);
         $work = self::workload($items, $frame->capacity);
-        $promises = self::promises($items, $facts, $work);
+
+        return [$frame, $work, self::promises($items, $facts, $work)];
+    }
+
+    /**
+     * @param Laid $laid
+     *
+     * @return PlanSum
+     */
+    private static function sum(Study $study, ?int $id, string $name, array $laid): array
+    {
+        [$frame, $work, $promises] = $laid;
         $last = $frame->start->plus($frame->months - 1);
 
         return [

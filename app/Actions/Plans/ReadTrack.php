@@ -80,7 +80,7 @@ final readonly class ReadTrack
         );
         $months = array_map(static fn(string $day): Month => Month::parse(substr($day, 0, 7)), $days);
         $told = [];
-        foreach (Promises::forecast($study)->bands($promises, $months) as $number => $band) {
+        foreach (RememberedBands::of($study, $promises, $months) as $number => $band) {
             $done = array_filter($said, static fn(PlanItem $item): bool => (string) $item->done_month < (string) $months[$number]);
             $added = array_map(static fn(PlanItem $item): float => $item->said?->added($places->on($days[$number])) ?? 0.0, $done);
             $told[] = ['day' => $days[$number], ...(array) $band, 'achieved' => array_sum($added), 'items' => \count($done)];

@@ -21,16 +21,21 @@ final class EndLeftQuestions
     /** @return int questions stopped */
     public function execute(OpenConnections $open): int
     {
-        /** @var list<object{pid: int, port: int}> $questions */
+        /** @var list<object{pid: int, port: int, query_start: string}> $questions */
         $questions = DB::select(
-            "SELECT pid, substr(application_name, length(?) + 2)::int AS port FROM pg_stat_activity WHERE datname = "
-                ."current_database() AND state = 'active' AND application_name ~ ('^' || ? || ' [0-9]{1,5}$') AND query_start < "
-                    ."clock_timestamp() - make_interval(secs => ?)",
+            "SELECT pid, query_start::text AS query_start, substr(application_name, length(?) + 2)::int AS port FROM pg_stat_activity "
+                ."WHERE datname = current_database() AND state = 'active' AND application_name ~ ('^' || ? || ' [0-9]{1,5}$') AND "
+                    ."query_start < clock_timestamp() - make_interval(secs => ?)",
             [self::NAME, self::NAME, self::SOON / 1000],
         );
         $left = array_filter($questions, static fn(object $question): bool => ! $open->has($question->port));
         foreach ($left as $question) {
-            DB::select('SELECT pg_cancel_backend(?)', [$question->pid]);
+            // Its process may be at the next question meanwhile, of somebody else.
+            DB::select(
+                "SELECT pg_cancel_backend(pid) FROM pg_stat_activity WHERE pid = ? AND state = 'active' AND application_name = ? AND "
+                    .'query_start = ?',
+                [$question->pid, self::NAME.' '.$question->port, $question->query_start],
+            );
         }
 
         return \count($left);

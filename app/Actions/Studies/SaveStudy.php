@@ -36,12 +36,12 @@ final readonly class SaveStudy
         'BR' => 'BRL',
     ];
 
-    public function __construct(private PublicSuffixList $suffixes)
+    public function __construct(private PublicSuffixList $suffixes, private TakeOverLists $takeOver)
     {
     }
 
     /** @throws Refused */
-    public function execute(StudyDraft $draft): Study
+    public function execute(StudyDraft $draft): SavedStudy
     {
         if (preg_match('/^[a-z0-9][a-z0-9-]{0,62}$/D', $draft->slug) !== 1) {
             throw Refused::because(
@@ -50,7 +50,7 @@ final readonly class SaveStudy
             );
         }
 
-        return DB::transaction(function () use ($draft): Study {
+        return DB::transaction(function () use ($draft): SavedStudy {
             /** @var ?Study $known */
             $known = Study::query()->where('slug', $draft->slug)->lockForUpdate()->first();
             $study = $known ?? $this->create($draft);
@@ -65,11 +65,22 @@ final readonly class SaveStudy
                 $study->as_of = $draft->asOf === '' ? null : new \Carbon\CarbonImmutable(self::day($draft->asOf));
             }
             $study->save();
-            $this->saveDomains($study, $draft);
+            $notes = $this->saveDomains($study, $draft);
             $study->touchData();
 
-            return $study->refresh()->load('domains');
+            return new SavedStudy($study->refresh()->load('domains'), $notes);
         });
+    }
+
+    /** A deleted study keeps its short name as long as it can be taken back. */
+    private static function isFree(string $slug): void
+    {
+        if (Study::onlyTrashed()->where('slug', $slug)->exists()) {
+            throw Refused::because(
+                'slug',
+                sprintf('Study "%s" was deleted and can still be taken back; do that, or choose another short name.', $slug),
+            );
+        }
     }
 
     private function create(StudyDraft $draft): Study
@@ -80,6 +91,7 @@ final readonly class SaveStudy
                 sprintf('Study "%s" is new, so it needs --name and --domain.', $draft->slug),
             );
         }
+        self::isFree($draft->slug);
         /** @var Study $study */
         $study = Study::query()->create([
             'slug' => $draft->slug,
@@ -93,7 +105,8 @@ final readonly class SaveStudy
         return $study;
     }
 
-    private function saveDomains(Study $study, StudyDraft $draft): void
+    /** @return list<string> what was taken over from domains that were written anew */
+    private function saveDomains(Study $study, StudyDraft $draft): array
     {
         $compared = $study->comparedDomains();
         $own = $draft->domain ?? $compared[0]->entry;
@@ -101,11 +114,46 @@ final readonly class SaveStudy
         $entries = $this->entries($own, $competitors);
         // Who is dropped stays as a candidate, so that its data is there if it comes back.
         $study->domains()->where('role', '!=', Domain::CANDIDATE)->update(['role' => Domain::CANDIDATE, 'place' => 0]);
+        $saved = [];
         foreach ($entries as $place => $entry) {
             $domain = Domain::query()->firstOrNew(['study_id' => $study->id, 'entry' => $entry->label]);
             $scope = $domain->exists ? $domain->scope : $entry->scope;
             $domain->fill(['role' => $place === 0 ? Domain::OWN : Domain::COMPETITOR, 'place' => $place, 'scope' => $scope])->save();
+            $saved[] = $domain;
         }
+
+        return $this->takeOver($study, $compared, $saved);
+    }
+
+    /**
+     * @param list<Domain> $before compared until now
+     * @param list<Domain> $after  compared from now on
+     *
+     * @return list<string>
+     */
+    private function takeOver(Study $study, array $before, array $after): array
+    {
+        $notes = [];
+        foreach (self::without($after, $before) as $new) {
+            foreach (self::without($before, $after) as $old) {
+                $notes[] = $this->takeOver->execute($study, $old, $new);
+            }
+        }
+
+        return array_values(array_filter($notes, is_string(...)));
+    }
+
+    /**
+     * @param list<Domain> $domains
+     * @param list<Domain> $others
+     *
+     * @return array<int, Domain>
+     */
+    private static function without(array $domains, array $others): array
+    {
+        $ids = array_column($others, 'id');
+
+        return array_filter($domains, static fn(Domain $domain): bool => ! \in_array($domain->id, $ids, true));
     }
 
     /**

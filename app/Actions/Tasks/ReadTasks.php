@@ -41,7 +41,7 @@ final class ReadTasks
                 'status' => TaskStatus::Waiting,
                 'stage' => 'the worker stopped half-way; nothing was kept, and it begins again',
             ]);
-            RunTask::dispatch($task->id);
+            RunTask::dispatch($task->id)->onQueue($task->kind->lane());
         }
 
         return $task->refresh();

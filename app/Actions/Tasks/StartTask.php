@@ -24,7 +24,7 @@ final class StartTask
             'title' => $title,
             'payload' => $payload,
         ]);
-        RunTask::dispatch($task->id);
+        RunTask::dispatch($task->id)->onQueue($kind->lane());
 
         return $task->refresh();
     }

@@ -5,19 +5,16 @@ declare(strict_types=1);
 namespace App\Actions\Work;
 
 use App\Actions\Imports\ImportRefused;
-use App\Exceptions\ErrorNumber;
+use App\Exceptions\FailureWords;
 use App\Models\Task;
 use App\Models\TaskKind;
 use App\Models\TaskStatus;
 use GreaterReach\Core\Exception\ReachException;
 use Illuminate\Contracts\Container\Container;
-use Illuminate\Database\QueryException;
 
 /** Carries out a task and writes down how it ended, in words for the person who asked for it. */
 final readonly class PerformTask
 {
-    private const NO_ROOM = '53100';
-
     public function __construct(private Container $container)
     {
     }
@@ -40,7 +37,7 @@ final readonly class PerformTask
             $this->end($task, TaskStatus::Failed, $problem->getMessage());
         } catch (\Throwable $error) {
             report($error);
-            $this->end($task, TaskStatus::Failed, self::inWords($error));
+            $this->end($task, TaskStatus::Failed, FailureWords::of($error));
         } finally {
             TaskLock::release($task->id);
         }
@@ -55,6 +52,7 @@ final readonly class PerformTask
             TaskKind::Import => ImportTask::class,
             TaskKind::Pull => PullTask::class,
             TaskKind::Steadiness => SteadinessTask::class,
+            TaskKind::Export => ExportTask::class,
         });
 
         return $handler;
@@ -64,16 +62,5 @@ final readonly class PerformTask
     private function end(Task $task, TaskStatus $status, string $message, ?array $result = null): void
     {
         $task->update(['status' => $status, 'message' => $message, 'result' => $result, 'finished_at' => now()]);
-    }
-
-    private static function inWords(\Throwable $error): string
-    {
-        return $error instanceof QueryException && $error->getCode() === self::NO_ROOM
-            ? 'There is no room left on the disk of the database; nothing was kept. Make room and start it again.'
-            : sprintf(
-                'It broke off; nothing was kept. Start it again; if it breaks off again, the log on the server tells why under the '
-                    .'number %s.',
-                ErrorNumber::of($error),
-            );
     }
 }

@@ -9,7 +9,7 @@ use App\Actions\Demo\LoadDemo;
 use App\Jobs\PrepareBriefs;
 use App\Models\Study;
 
-final class DemoCommand extends ReachCommand
+final class DemoCommand extends ReachCommand implements RecordsActs
 {
     protected $signature = 'reach:demo {--source=stand-in : The source it is pulled from}
         {--sign-in= : File that keeps who signs in with which password, readable by its owner alone; printed when left out}';
@@ -20,6 +20,11 @@ final class DemoCommand extends ReachCommand
 
     public function handle(LoadDemo $demo, InvitePeople $people): int
     {
+        if (Study::onlyTrashed()->where('slug', LoadDemo::SLUG)->exists()) {
+            $this->line('The demo study was deleted, and stays so; it can be taken back from the list of studies.');
+
+            return self::SUCCESS;
+        }
         if ($demo->isWhole()) {
             $this->meet($people->execute(Study::query()->where('slug', LoadDemo::SLUG)->firstOrFail()));
             $this->line('The demo study is there already.');

@@ -14,7 +14,7 @@ use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\ImportKind;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 
-final class ImportCommand extends ReachCommand
+final class ImportCommand extends ReachCommand implements RecordsActs
 {
     protected $signature = 'reach:import {slug : Short name of the study} {file : The file to read}
         {--kind= : rankings, keywords, results, performance, domains or links}

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Actions\People\EntryLinks;
 use App\Actions\People\PersonOrder;
 use App\Actions\People\SavePerson;
+use App\Models\User;
 
-final class PersonCommand extends ReachCommand
+final class PersonCommand extends ReachCommand implements RecordsActs
 {
     protected $signature = 'reach:person {email : Address that the person signs in with}
         {--name= : Name, needed when new}
@@ -15,6 +17,7 @@ final class PersonCommand extends ReachCommand
         {--reader=* : Study that the person may see}
         {--leave=* : Study that the person leaves}
         {--administrator= : yes or no; administrators see and change every study}
+        {--link : Print a link, good once, by which the person chooses a password}
         {--new-password : Print a new password and end everything that is signed in}
         {--remove : Take the account away; what the person decided stays}';
 
@@ -22,7 +25,7 @@ final class PersonCommand extends ReachCommand
 
     protected $help = 'Example: php artisan reach:person edda@thornfield-apiary.example --name="Edda Quill" --editor=bees';
 
-    public function handle(SavePerson $save): int
+    public function handle(SavePerson $save, EntryLinks $links): int
     {
         $email = mb_strtolower($this->text('email', true));
         if ($this->option('remove') === true) {
@@ -40,6 +43,12 @@ final class PersonCommand extends ReachCommand
         $password = $save->execute(
             new PersonOrder($email, $this->optionalText('name'), $administrator, $this->option('new-password') === true, $roles),
         );
+        if ($this->option('link') === true) {
+            $link = $links->make(User::query()->where('email', $email)->firstOrFail());
+            $this->line(sprintf('%s chooses a password, once, at %s', $email, $link['address']));
+
+            return self::SUCCESS;
+        }
         $this->line(
             $password === null ? sprintf('%s is changed.', $email) : sprintf('%s signs in with the password %s', $email, $password),
         );

@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use App\Actions\Pulls\PullOrder;
 use App\Actions\Pulls\PullStudy;
 
-final class PullCommand extends ReachCommand
+final class PullCommand extends ReachCommand implements RecordsActs
 {
     protected $signature = 'reach:pull {slug : Short name of the study}
         {--source=stand-in : A connected source}

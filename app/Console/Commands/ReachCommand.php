@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Actions\Audit\AuditEntry;
+use App\Actions\Audit\WriteAudit;
 use App\Actions\Imports\DomainFinder;
 use App\Exceptions\ErrorHandler;
 use App\Exceptions\Refused;
@@ -44,12 +46,33 @@ abstract class ReachCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         try {
-            return parent::execute($input, $output);
+            $code = parent::execute($input, $output);
+            if ($code === self::SUCCESS && $this instanceof RecordsActs) {
+                $this->record();
+            }
+
+            return $code;
         } catch (ReachException $problem) {
             self::tell($output, ErrorHandler::line($problem));
 
             return self::REFUSED;
         }
+    }
+
+    /** Who acts by a command is known by the account on the machine alone. */
+    private function record(): void
+    {
+        $given = static fn(mixed $value): bool => $value !== null && $value !== [] && $value !== false;
+        $asked = array_filter([...$this->arguments(), ...$this->options()], $given);
+        $slug = $asked['slug'] ?? null;
+        app(WriteAudit::class)->execute(new AuditEntry(
+            (string) $this->getName(),
+            0,
+            'command',
+            person: get_current_user(),
+            study: \is_string($slug) ? $slug : null,
+            detail: ['asked' => (object) array_diff_key($asked, array_flip(['command', 'slug']))],
+        ));
     }
 
     protected function study(): Study

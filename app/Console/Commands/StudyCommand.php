@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Actions\Studies\DeleteStudy;
+use App\Actions\Studies\SavedStudy;
 use App\Actions\Studies\SaveStudy;
 use App\Actions\Studies\StudyDraft;
 use App\Exceptions\Refused;
+use App\Models\Study;
 use App\Models\User;
 
-final class StudyCommand extends ReachCommand
+final class StudyCommand extends ReachCommand implements RecordsActs
 {
     protected $signature = 'reach:study {slug : Short name of the study}
         {--name= : Full name}
@@ -18,6 +21,8 @@ final class StudyCommand extends ReachCommand
         {--country= : Two letters, GB when new}
         {--language= : Two letters, en when new}
         {--device= : desktop or mobile, desktop when new}
+        {--delete : Put it away; it can be taken back for 30 days}
+        {--restore : Take it back}
         {--editor= : Address of a person who may change it; without one only administrators see it}';
 
     protected $description = 'Make a study, or change one';
@@ -25,11 +30,14 @@ final class StudyCommand extends ReachCommand
     protected $help = 'Example: php artisan reach:study bees --name="Bees" --domain=thornfield-apiary.example '
         .'--competitor=hivewright.example';
 
-    public function handle(SaveStudy $save): int
+    public function handle(SaveStudy $save, DeleteStudy $delete): int
     {
+        if ($this->option('delete') === true || $this->option('restore') === true) {
+            return $this->putAway($delete, $this->option('delete') === true);
+        }
         $competitors = $this->texts('competitor');
         $editor = $this->editor();
-        $study = $save->execute(
+        $saved = $save->execute(
             new StudyDraft(
                 $this->text('slug', true),
                 $this->optionalText('name'),
@@ -41,8 +49,32 @@ final class StudyCommand extends ReachCommand
             ),
         );
         if ($editor !== null) {
-            $study->members()->syncWithoutDetaching([$editor->id => ['role' => 'editor']]);
+            $saved->study->members()->syncWithoutDetaching([$editor->id => ['role' => 'editor']]);
         }
+        $this->tell($saved);
+
+        return self::SUCCESS;
+    }
+
+    private function putAway(DeleteStudy $delete, bool $isDeleted): int
+    {
+        $slug = $this->text('slug', true);
+        $study = ($isDeleted ? Study::query() : Study::onlyTrashed())->where('slug', $slug)->first()
+            ?? throw Refused::because('slug', sprintf('There is no %sstudy "%s".', $isDeleted ? '' : 'deleted ', $slug));
+        if ($isDeleted) {
+            $gone = $delete->execute($study, $study->name, null);
+            $this->line(sprintf('Study "%s" is deleted; --restore takes it back until %s.', $slug, $gone->toDateString()));
+        } else {
+            $delete->restore($study);
+            $this->line(sprintf('Study "%s" is back.', $slug));
+        }
+
+        return self::SUCCESS;
+    }
+
+    private function tell(SavedStudy $saved): void
+    {
+        $study = $saved->study;
         $compared = $study->comparedDomains();
         $this->line(
             sprintf(
@@ -55,15 +87,15 @@ final class StudyCommand extends ReachCommand
                 $study->device,
             ),
         );
-
+        foreach ($saved->notes as $note) {
+            $this->line($note);
+        }
         if ($study->members()->doesntExist()) {
             $this->line(
                 'Only administrators see it on the screen; let others in with --editor, or with reach:person EMAIL --editor='
                     .$study->slug.'.',
             );
         }
-
-        return self::SUCCESS;
     }
 
     private function editor(): ?User

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Actions\Requests\EndLeftQuestions;
+use App\Actions\Tasks\ReviveTasks;
 use App\Support\OpenConnections;
 
 final class WatchCommand extends ReachCommand
@@ -13,15 +14,24 @@ final class WatchCommand extends ReachCommand
 
     protected $signature = 'reach:watch {--seconds=3600 : How long to watch before a fresh process takes over}';
 
-    protected $description = 'Stop the database thinking about questions whose asker has gone; bin/start runs it';
+    protected $description = 'Stop the database thinking about questions whose asker has gone, and tidy up first; bin/start runs it';
 
     protected $help = 'Example: php artisan reach:watch --seconds=60';
 
-    public function handle(EndLeftQuestions $end): int
+    /** Seconds between two looks at work that was left lying. */
+    private const LOOK = 15;
+
+    public function handle(EndLeftQuestions $end, ReviveTasks $revive): int
     {
+        $this->callSilently('reach:tidy');
         $until = microtime(true) + $this->wholeNumber('seconds', 1, 86_400);
         $served = (int) parse_url(config()->string('app.url'), PHP_URL_PORT);
+        $look = 0.0;
         while (microtime(true) < $until) {
+            if (microtime(true) >= $look) {
+                $revive->execute();
+                $look = microtime(true) + self::LOOK;
+            }
             $end->execute(OpenConnections::to($served));
             usleep(self::PAUSE);
         }

@@ -6,8 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Actions\Bench\ReadBench;
 use App\Actions\Bench\ReadDistribution;
+use App\Actions\Bench\ReadSteps;
 use App\Actions\Bench\SummariseBench;
 use App\Models\Study;
+use App\Support\Rows\LongList;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -31,6 +33,15 @@ final class BenchController extends Controller
     public function summary(Request $request, Study $study, SummariseBench $summarise): JsonResponse
     {
         return new JsonResponse($summarise->execute($this->shown($study), $this->sentence($request), $request->boolean('steps')));
+    }
+
+    /** What each clause leaves of one of the three long lists. */
+    public function steps(Request $request, Study $study, ReadSteps $read): JsonResponse
+    {
+        $request->validate(['list' => ['nullable', 'in:'.implode(',', LongList::ALL)]]);
+        $list = $request->string('list')->value();
+
+        return new JsonResponse($read->execute($this->shown($study), $this->sentence($request), $list, $study->rulebook()->fitGate()));
     }
 
     public function distribution(Request $request, Study $study, ReadDistribution $read): JsonResponse

@@ -19,14 +19,34 @@ final class ComparisonController extends Controller
     {
         $current = $ensure->current(ComparisonOrder::shownBy($study->load(['domains', 'comparison'])));
         $isCurrent = $current !== null && ($current->keywords() > 0 ? $current->id : null) === $study->comparison_id;
-        if (! $isCurrent) {
+        $problem = $isCurrent ? null : self::problem($study);
+        if (! $isCurrent && $problem === null) {
             RefreshComparison::dispatch($study->id);
         }
 
         return new JsonResponse([
             'is_current' => $isCurrent,
+            'problem' => $problem,
             'keywords_done' => Cache::get(RefreshComparison::progressKey($study->id)),
             'comparison' => $study->comparison === null ? null : ComparisonResource::make($study->comparison),
         ]);
+    }
+
+    /** Tries again what broke off. */
+    public function store(Study $study, EnsureComparison $ensure): JsonResponse
+    {
+        Cache::forget(RefreshComparison::problemKey($study->id));
+
+        return $this->show($study, $ensure);
+    }
+
+    /** Why the comparison broke off that these data were compared by; null where none did. */
+    private static function problem(Study $study): ?string
+    {
+        $problem = Cache::get(RefreshComparison::problemKey($study->id));
+
+        return \is_array($problem) && ($problem['data_version'] ?? null) === $study->data_version && \is_string($problem['words'] ?? null)
+            ? $problem['words']
+            : null;
     }
 }

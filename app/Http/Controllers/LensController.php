@@ -28,7 +28,7 @@ final class LensController extends Controller
     /** A lens of the same name is replaced. */
     public function store(Request $request, Study $study): JsonResponse
     {
-        $request->validate(['name' => ['required', 'string', 'max:80'], 'show' => ['present', 'string', 'max:4000']]);
+        $request->validate(['name' => ['required', 'string', 'max:80'], 'show' => ['present', 'nullable', 'string', 'max:4000']]);
         $this->sentence($request);
         $lens = $study
             ->lenses()

@@ -5,13 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\People\ChangePassword;
+use App\Actions\People\PasswordRule;
+use App\Actions\People\SignIn;
+use App\Http\Middleware\RecordActs;
 use App\Http\Middleware\TokenAbilities;
 use App\Http\Requests\SignInRequest;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 
 final class SessionController
@@ -21,14 +23,18 @@ final class SessionController
         return new JsonResponse(['person' => self::person($request->user())]);
     }
 
-    public function store(SignInRequest $request): JsonResponse
+    /** Asked by the web server before it reads a large file; who is not signed in does not come here. */
+    public function isSignedIn(): JsonResponse
     {
-        if (! Auth::attempt($request->credentials())) {
-            throw ValidationException::withMessages(['email' => 'Name and password do not belong together.']);
-        }
+        return new JsonResponse(['signed_in' => true]);
+    }
+
+    public function store(SignInRequest $request, SignIn $signIn): JsonResponse
+    {
+        $user = $signIn->execute($request->credentials(), $request->string('code')->trim()->value());
         $request->session()->regenerate();
 
-        return new JsonResponse(['person' => self::person($request->user())]);
+        return new JsonResponse(['person' => self::person($user)]);
     }
 
     /** A token cannot change its owner's password: that needs somebody who is signed in. */
@@ -39,14 +45,16 @@ final class SessionController
             throw new AccessDeniedHttpException('Sign in to change your password.');
         }
         $request->validate([
-            'password' => ['required', 'string', 'max:200'],
-            'new_password' => ['required', 'string', 'min:12', 'max:200', 'different:password'],
+            'password' => ['required', 'string', 'max:'.PasswordRule::LONGEST_BYTES],
+            'end_tokens' => ['boolean'],
+            'new_password' => ['required', 'string', 'different:password', new PasswordRule($user->email)],
         ]);
         $change->execute(
             $user,
             $request->string('password')->value(),
             $request->string('new_password')->value(),
             $request->session()->getId(),
+            $request->boolean('end_tokens'),
         );
 
         return new JsonResponse(['person' => self::person($user)]);
@@ -55,6 +63,7 @@ final class SessionController
     public function destroy(Request $request): JsonResponse
     {
         if (! TokenAbilities::isByToken()) {
+            $request->attributes->set(RecordActs::LEAVING, $request->user());
             Auth::logout();
         }
         $request->session()->invalidate();
@@ -63,9 +72,16 @@ final class SessionController
         return new JsonResponse(['person' => null]);
     }
 
-    /** @return ?array{name: string, email: string, is_administrator: bool} */
-    private static function person(?User $user): ?array
+    /** @return ?array<string, mixed> */
+    public static function person(?User $user): ?array
     {
-        return $user === null ? null : ['name' => $user->name, 'email' => $user->email, 'is_administrator' => $user->is_administrator];
+        return $user === null ? null : [
+            'name' => $user->name,
+            'email' => $user->email,
+            'is_administrator' => $user->is_administrator,
+            'may_make_studies' => $user->maySetUpStudies(),
+            'has_second_factor' => $user->hasSecondFactor(),
+            'lacks_second_factor' => $user->lacksSecondFactor(),
+        ];
     }
 }

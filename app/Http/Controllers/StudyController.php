@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Studies\DeleteStudy;
+use App\Actions\Studies\ListDeleted;
 use App\Actions\Studies\ListStudies;
 use App\Actions\Studies\ReadStudyPaths;
 use App\Actions\Studies\SaveStudy;
@@ -15,6 +17,8 @@ use App\Models\Study;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 
 final class StudyController extends Controller
 {
@@ -43,26 +47,60 @@ final class StudyController extends Controller
 
     public function store(StudyRequest $request, SaveStudy $save): JsonResponse
     {
+        if (! $request->person()->maySetUpStudies()) {
+            throw new AccessDeniedHttpException('An administrator says who may make studies.');
+        }
         $draft = $request->toDraft();
         if (Study::query()->where('slug', $draft->slug)->exists()) {
             throw Refused::because('slug', 'There is a study with this short name already.');
         }
-        $study = $save->execute($draft);
-        $study->members()->attach($request->user()?->id, ['role' => 'editor']);
+        $study = $save->execute($draft)->study;
+        $study->members()->attach($request->person()->id, ['role' => 'editor']);
 
         return $this->resource($study->load('comparison'), $request)->response()->setStatusCode(201);
     }
 
     public function update(StudyRequest $request, Study $study, SaveStudy $save): StudyResource
     {
-        return $this->resource($save->execute($request->toDraft($study->load('domains')))->load('comparison'), $request);
+        $saved = $save->execute($request->toDraft($study->load('domains')));
+
+        return $this->resource($saved->study->load('comparison'), $request, $saved->notes);
     }
 
-    private function resource(Study $study, Request $request): StudyResource
+    /** @throws Refused where the name is not that of the study */
+    public function destroy(Request $request, Study $study, DeleteStudy $delete): JsonResponse
+    {
+        $request->validate(['name' => ['required', 'string', 'max:200']]);
+        $by = $request->user();
+        $gone = $delete->execute($study, $request->string('name')->value(), $by instanceof User ? $by : null);
+
+        return new JsonResponse(['slug' => $study->slug, 'gone_at' => $gone->toIso8601ZuluString()]);
+    }
+
+    public function deleted(Request $request, ListDeleted $list): JsonResponse
     {
         /** @var User $user */
         $user = $request->user();
 
-        return new StudyResource($study, $this->paths->execute([$study], $user)[$study->id]);
+        return new JsonResponse($list->execute($user));
+    }
+
+    public function restore(Request $request, string $slug, DeleteStudy $delete): StudyResource
+    {
+        $study = Study::onlyTrashed()->where('slug', $slug)->firstOrFail();
+        Gate::authorize('view', $study);
+        Gate::authorize('update', $study);
+        $delete->restore($study);
+
+        return $this->resource($study->load(['domains', 'comparison']), $request);
+    }
+
+    /** @param list<string> $notes */
+    private function resource(Study $study, Request $request, array $notes = []): StudyResource
+    {
+        /** @var User $user */
+        $user = $request->user();
+
+        return new StudyResource($study, $this->paths->execute([$study], $user)[$study->id], $notes);
     }
 }

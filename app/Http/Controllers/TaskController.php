@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Exports\KeptFiles;
 use App\Actions\Imports\WriteReport;
 use App\Actions\Tasks\ReadTasks;
 use App\Http\Resources\TaskResource;
 use App\Models\Study;
 use App\Models\Task;
 use App\Models\TaskStatus;
+use App\Support\Database\Figures;
+use App\Support\Tabular\XlsxFile;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class TaskController extends Controller
 {
@@ -44,10 +48,20 @@ final class TaskController extends Controller
         /** @var array{total: int, rows: list<array{line: int, column: string, value: string, reason: string}>} $bad */
         $bad = $found->result['bad_rows'] ?? abort(404);
 
-        return new Response($report->csvOf($bad), 200, [
+        return new Response($report->csvOf($bad, true), 200, [
             'Content-Type' => 'text/csv; charset=UTF-8',
             'Content-Disposition' => 'attachment; filename="bad-rows.csv"',
         ]);
+    }
+
+    /** What a task has written; 404 once it is gone. */
+    public function file(Study $study, int $task, KeptFiles $files): BinaryFileResponse
+    {
+        $found = $this->task($study, $task);
+        $path = $found->status === TaskStatus::Done ? $files->find($found->id) : null;
+        $list = Figures::text($found->payload['list'] ?? null) ?? 'list';
+
+        return response()->download($path ?? abort(404), "{$study->slug}-{$list}-as-shown.xlsx", ['Content-Type' => XlsxFile::MIME]);
     }
 
     private function task(Study $study, int $task): Task

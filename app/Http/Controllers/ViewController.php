@@ -30,6 +30,7 @@ final class ViewController extends Controller
                 $this->shown($study),
                 $this->sentence($request),
                 $request->filled('domain') ? $request->integer('domain') : null,
+                ...self::order($request),
             ),
         );
     }
@@ -58,22 +59,32 @@ final class ViewController extends Controller
                 $request->string('from')->value() ?: null,
                 $request->string('to')->value() ?: null,
                 $request->enum('only', Movement::class),
+                ...self::order($request),
             ),
         );
     }
 
     public function pageOne(Request $request, Study $study, ReadPageOne $read): JsonResponse
     {
-        return new JsonResponse($read->execute($this->shown($study), $this->sentence($request)));
+        return new JsonResponse($read->execute($this->shown($study), $this->sentence($request), ...self::order($request)));
     }
 
     public function advertising(Request $request, Study $study, ReadAdvertising $read): JsonResponse
     {
-        return new JsonResponse($read->execute($this->shown($study), $this->sentence($request)));
+        return new JsonResponse($read->execute($this->shown($study), $this->sentence($request), ...self::order($request)));
     }
 
     public function noise(Request $request, Study $study, FindNoise $find): JsonResponse
     {
         return new JsonResponse($find->execute($this->shown($study), $this->sentence($request)));
+    }
+
+    /** @return array{sort?: string, isDescending: bool} */
+    private static function order(Request $request): array
+    {
+        return [
+            ...$request->filled('sort') ? ['sort' => $request->string('sort')->value()] : [],
+            'isDescending' => $request->string('dir')->value() !== 'asc',
+        ];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Actions\Requests\EndLeftQuestions;
+use App\Http\Controllers\HealthController;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
@@ -18,6 +19,9 @@ final class BoundedQuestions
     /** @param \Closure(Request): Response $next */
     public function handle(Request $request, \Closure $next): Response
     {
+        if ($request->is(HealthController::PATH)) {
+            return $next($request);
+        }
         // A change is brought to its end even when nobody waits for it any longer.
         $name = $request->isMethodSafe() ? EndLeftQuestions::NAME : 'change';
         DB::statement(
@@ -33,8 +37,11 @@ final class BoundedQuestions
     }
 
     /** Whatever the process does next is no question of this request. */
-    public function terminate(): void
+    public function terminate(Request $request): void
     {
+        if ($request->is(HealthController::PATH)) {
+            return;
+        }
         DB::statement("SELECT set_config('statement_timeout', '0', false), set_config('application_name', '', false)");
     }
 }

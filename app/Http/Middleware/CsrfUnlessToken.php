@@ -16,7 +16,6 @@ final class CsrfUnlessToken extends ValidateCsrfToken
     /** @param Request $request */
     protected function inExceptArray($request): bool
     {
-        return ($request->bearerToken() !== null && !$request->hasCookie(config()->string('session.cookie'))) ||
-            parent::inExceptArray($request);
+        return NoSessionForTokens::isScript($request) || parent::inExceptArray($request);
     }
 }

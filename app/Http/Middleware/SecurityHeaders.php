@@ -33,6 +33,14 @@ final class SecurityHeaders
             $response->headers->set('Referrer-Policy', 'same-origin');
         }
         $response->headers->set('Cross-Origin-Opener-Policy', 'same-origin');
+        if ($request->isSecure()) {
+            // A year, as OWASP ASVS 4.0.3, 14.4.5 asks for.
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000; includeSubDomains');
+        }
+        // Nothing that was said to one person is kept where another may find it.
+        if (! $response->headers->has('ETag')) {
+            $response->headers->set('Cache-Control', 'no-store, private');
+        }
 
         return $response;
     }

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Actions\Bench\ReadGroups;
 use App\Actions\Decisions\DecisionOrder;
 use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\ListedRows;
+use App\Support\Rows\LongList;
 use App\Support\Sentence\Sentence;
 use App\Support\Texts;
 use GreaterReach\Core\Keyword\KeywordKey;
@@ -28,12 +30,16 @@ final class DecisionRequest extends FormRequest
     {
         return [
             // An empty sentence shows everything; it comes as nothing.
-            'keywords' => [...$this->hasAny(['show', 'topics']) ? ['sometimes'] : ['required'], 'array', 'min:1', 'max:1000'],
+            'keywords' => [...$this->hasAny(['show', 'topics', 'groups']) ? ['sometimes'] : ['required'], 'array', 'min:1', 'max:1000'],
             'topics' => ['sometimes', 'array', 'min:1', 'max:1000'],
             'topics.*' => ['required', 'string', 'max:2000'],
             'keywords.*' => ['required', 'string', 'max:2000'],
             'show' => ['sometimes', 'nullable', 'string', 'max:4000'],
-            'list' => ['sometimes', 'in:compare,weigh,pages'],
+            'list' => ['sometimes', 'in:'.implode(',', LongList::ALL)],
+            // Of the groups of opportunities by a trait, some; null is the group without it.
+            'by' => ['required_with:groups', 'string', 'max:20'],
+            'groups' => ['sometimes', 'array', 'min:1', 'max:500'],
+            'groups.*' => ['nullable', 'string', 'max:2000'],
             'mark' => ['sometimes', 'nullable', 'in:shortlisted,set aside'],
             'reason' => ['nullable', 'string', 'max:500'],
             'fit' => ['sometimes', 'nullable', 'integer', 'between:0,5'],
@@ -84,6 +90,7 @@ final class DecisionRequest extends FormRequest
             $this->has('keywords') => $this->keywordKeys(),
             $comparison === null => throw Refused::because('show', 'Nothing has been compared yet, so a sentence shows nothing.'),
             $this->has('topics') => self::open($comparison, Texts::list($this->array('topics'))),
+            $this->has('groups') => $this->grouped($comparison),
             default => self::shown($comparison, Sentence::parse($this->string('show')->value()), $this->string('list')->value()),
         };
     }
@@ -103,6 +110,16 @@ final class DecisionRequest extends FormRequest
             ?: throw Refused::because('topics', 'None of these topics has an open keyword.');
     }
 
+    /** @return list<string> the opportunities of some groups */
+    private function grouped(Comparison $comparison): array
+    {
+        $names = array_map(static fn(mixed $name): ?string => \is_string($name) ? $name : null, $this->array('groups'));
+        $sentence = Sentence::parse($this->string('show')->value());
+        $rows = ReadGroups::inside($comparison, $sentence, self::gate($comparison), $this->string('by')->value(), array_values($names));
+
+        return self::within($rows);
+    }
+
     /** @return list<string> */
     private function keywordKeys(): array
     {
@@ -119,6 +136,13 @@ final class DecisionRequest extends FormRequest
             'pages' => $listed(Sentence::parse('mark=kept'))->whereIn('topic', $listed($sentence)->select('comparison_rows.topic')),
             default => (new ComparisonRows($comparison))->query($sentence),
         };
+
+        return self::within($rows);
+    }
+
+    /** @return list<string> */
+    private static function within(Builder $rows): array
+    {
         $keywords = $rows->orderBy('keyword')->limit(self::MOST + 1)->pluck('keyword')->all();
 
         return \count($keywords) > self::MOST

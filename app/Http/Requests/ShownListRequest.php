@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Actions\Exports\ShownList;
+use App\Support\Rows\LongList;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Weights;
 use Illuminate\Foundation\Http\FormRequest;
@@ -16,7 +17,7 @@ final class ShownListRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'list' => ['required', 'in:'.implode(',', [ShownList::COMPARE, ShownList::WEIGH, ShownList::PAGES])],
+            'list' => ['required', 'in:'.implode(',', LongList::ALL)],
             'columns' => ['required', 'string', 'max:4000'],
             'sort' => ['sometimes', 'string'],
             'dir' => ['sometimes', 'in:asc,desc'],

@@ -11,7 +11,11 @@ final class SignInRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['email' => ['required', 'string', 'max:200'], 'password' => ['required', 'string', 'max:200']];
+        return [
+            'email' => ['required', 'string', 'max:200'],
+            'password' => ['required', 'string', 'max:4096'],
+            'code' => ['nullable', 'string', 'max:40'],
+        ];
     }
 
     /** @return array{email: string, password: string} */

@@ -6,7 +6,9 @@ namespace App\Http\Requests;
 
 use App\Actions\Studies\StudyDraft;
 use App\Models\Study;
+use App\Models\User;
 use App\Support\Texts;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A new study, or changes to one. */
@@ -26,6 +28,13 @@ final class StudyRequest extends FormRequest
             'device' => ['sometimes', 'string', 'in:desktop,mobile'],
             'as_of' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
         ];
+    }
+
+    public function person(): User
+    {
+        $user = $this->user();
+
+        return $user instanceof User ? $user : throw new AuthenticationException();
     }
 
     public function toDraft(?Study $study = null): StudyDraft

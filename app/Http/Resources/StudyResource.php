@@ -17,7 +17,8 @@ use Illuminate\Http\Resources\Json\JsonResource;
  */
 final class StudyResource extends JsonResource
 {
-    public function __construct(Study $study, private readonly StudyPath $path)
+    /** @param list<string> $notes what saving it has brought about, a sentence each */
+    public function __construct(Study $study, private readonly StudyPath $path, private readonly array $notes = [])
     {
         parent::__construct($study);
     }
@@ -55,6 +56,7 @@ final class StudyResource extends JsonResource
             'comparison' => $comparison === null ? null : ComparisonResource::make($comparison),
             'finding' => $comparison?->finding,
             'newest_change' => $this->path->newestChange,
+            'notes' => $this->notes,
             'is_current' => $comparison !== null && $comparison->isCurrentFor($study),
         ];
     }

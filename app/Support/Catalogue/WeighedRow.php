@@ -12,6 +12,7 @@ use GreaterReach\Core\Comparison\Standing;
 use GreaterReach\Core\Keyword\Words;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Meaning\Noise;
+use GreaterReach\Core\Meaning\PageMeaning;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\OpenKeyword;
 use GreaterReach\Core\Plan\Season;
@@ -46,6 +47,13 @@ final readonly class WeighedRow
         public ?int $ownPosition,
         #[Column('Our page', meaning: 'The page of ours that has our best position.', from: Origin::Rankings)]
         public ?string $ownUrl,
+        #[Column(
+            'Meant for it',
+            asked: 'meant',
+            meaning: 'Whether every word of the keyword stands in the path of our page.',
+            from: Origin::Words,
+        )]
+        public ?bool $pageIsMeant,
         #[Column(isTold: false)]
         public ?int $bestCompetitor,
         #[Column('Best', meaning: 'The best of the competitors’.', asked: 'best', isRange: true, isTold: false, from: Origin::Rankings)]
@@ -312,6 +320,7 @@ final readonly class WeighedRow
             standing: $row->standing,
             ownPosition: $row->ownPosition(),
             ownUrl: $row->ownUrl(),
+            pageIsMeant: $row->ownUrl() === null ? null : PageMeaning::isMeantFor($row->keyword, $row->ownUrl()),
             bestCompetitor: $row->bestCompetitor,
             bestPosition: $row->bestPosition,
             competitorsRanking: $row->competitorsRanking,

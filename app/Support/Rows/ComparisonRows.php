@@ -11,7 +11,6 @@ use App\Support\Sentence\Sentence;
 use App\Support\Sentence\SentenceCompiler;
 use App\Support\Sentence\SentenceContext;
 use GreaterReach\Core\Meaning\FunnelStage;
-use GreaterReach\Core\Meaning\PageMeaning;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
@@ -95,7 +94,6 @@ final readonly class ComparisonRows
     private static function decided(WeighedRow $row, ?\stdClass $decision): array
     {
         return [
-            'page_is_meant' => $row->ownUrl === null ? null : PageMeaning::isMeantFor($row->keyword, $row->ownUrl),
             'mark' => $decision?->mark,
             'reason' => $decision?->reason,
             'fit' => $decision?->fit,

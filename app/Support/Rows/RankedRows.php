@@ -28,6 +28,9 @@ final readonly class RankedRows
     private const MOST_IN_CELLS = 500_000;
     private const REMEMBERED_SECONDS = 3600;
 
+    /** Longest page whose places are remembered. */
+    private const REMEMBERED_PLACES = 500;
+
     public function __construct(private Comparison $comparison, private Sentence $sentence, private FitGate $gate, private bool $pinsFirst)
     {
     }
@@ -140,6 +143,9 @@ final readonly class RankedRows
                 ->leftJoinSub($this->pinned(), 'pinned', 'pinned_keyword', '=', 'comparison_rows.keyword')
                 ->addSelect('pinned_keyword');
         }
+        if ($limit <= self::REMEMBERED_PLACES) {
+            return $this->readPlaced($places);
+        }
         $rows = $this->comparison
             ->table()
             ->query()
@@ -149,6 +155,34 @@ final readonly class RankedRows
             ->get();
 
         return array_values($rows->map(RankedRow::fromDatabase(...))->all());
+    }
+
+    /**
+     * The rows of a page that is as short as those of a screen: which ones they are is remembered.
+     *
+     * @return list<RankedRow>
+     */
+    private function readPlaced(Builder $places): array
+    {
+        $asked = 'places '.$places->toSql().' '.json_encode($places->getBindings(), JSON_THROW_ON_ERROR);
+        /** @var array<array-key, mixed> $priorities keyword → priority, in the order of the list */
+        $priorities = $this->remembered($asked, static fn(): array => $places->pluck('priority', 'keyword')->all());
+        $rows = $this->comparison
+            ->table()
+            ->query()
+            ->whereIn('comparison_rows.keyword', array_map(strval(...), array_keys($priorities)))
+            ->get()
+            ->keyBy('keyword');
+        $placed = [];
+        foreach ($priorities as $keyword => $priority) {
+            $row = $rows->get($keyword);
+            if ($row !== null) {
+                $row->priority = $priority;
+                $placed[] = RankedRow::fromDatabase($row);
+            }
+        }
+
+        return $placed;
     }
 
     /**

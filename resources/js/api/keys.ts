@@ -45,9 +45,14 @@ export type StudyPart =
 export const keys = {
   session: ['session'] as const,
   tokens: ['tokens'] as const,
+  ownSessions: ['own-sessions'] as const,
+  people: ['people'] as const,
+  invited: (link: string) => ['invited', link] as const,
   sources: ['sources'] as const,
   vocabulary: ['vocabulary'] as const,
+  audit: (filter: unknown) => ['audit', filter] as const,
   studies: ['studies'] as const,
+  deletedStudies: ['deleted-studies'] as const,
   studiesListed: (wanted: string, group: string | null) => ['studies', wanted, group] as const,
   /** Decisions on their way to the server. */
   decisions: (slug: string) => ['decisions', slug] as const,

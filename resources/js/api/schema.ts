@@ -24,6 +24,74 @@ export interface paths {
         patch: operations["changePassword"];
         trace?: never;
     };
+    "/signed-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether whoever asks is signed in or bears a token; the web server asks it before it reads a large file */
+        get: operations["showSignedIn"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How database, queue and disk are; for everybody */
+        get: operations["showHealth"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/metrics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Figures for a monitoring system, for administrators */
+        get: operations["showMetrics"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/audit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who did what, when and from where, for administrators; the newest first */
+        get: operations["showAudit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/openapi.json": {
         parameters: {
             query?: never;
@@ -90,7 +158,8 @@ export interface paths {
         get: operations["showStudy"];
         put?: never;
         post?: never;
-        delete?: never;
+        /** Put a study away; it can be taken back for some days */
+        delete: operations["deleteStudy"];
         options?: never;
         head?: never;
         /** Change name, market, domain, competitors or day */
@@ -193,7 +262,8 @@ export interface paths {
         /** The comparison on show; orders a new one when it is no longer current */
         get: operations["showStudyComparison"];
         put?: never;
-        post?: never;
+        /** Try a comparison again that broke off */
+        post: operations["retryComparison"];
         delete?: never;
         options?: never;
         head?: never;
@@ -232,6 +302,26 @@ export interface paths {
         };
         /** Counts beside the bench */
         get: operations["showStudyBenchSummary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/studies/{slug}/bench/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        /** What each clause of a sentence leaves of a list, up to the one that takes the last row */
+        get: operations["showStudyBenchSteps"];
         put?: never;
         post?: never;
         delete?: never;
@@ -356,6 +446,26 @@ export interface paths {
         get: operations["showStudyExportsList"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/studies/{slug}/exports/list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The same as a spreadsheet that is written in the background */
+        post: operations["beginStudyExportsList"];
         delete?: never;
         options?: never;
         head?: never;
@@ -524,6 +634,27 @@ export interface paths {
         };
         /** The bad rows of a refused import as a file */
         get: operations["showStudyTasksTaskBadRowsCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/studies/{slug}/tasks/{task}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+                task: number;
+            };
+            cookie?: never;
+        };
+        /** What a task has written, for a day */
+        get: operations["showStudyTasksTaskFile"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1553,6 +1684,198 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everybody with an account; administrators only */
+        get: operations["listPeople"];
+        put?: never;
+        /** Make an account and a link for it */
+        post: operations["invitePerson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take an account away; what the person decided stays */
+        delete: operations["removePerson"];
+        options?: never;
+        head?: never;
+        /** Change what a person may, or shut the person out */
+        patch: operations["changePerson"];
+        trace?: never;
+    };
+    "/people/{person}/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** End all that is signed in as a person, and make a link for a new password */
+        post: operations["resetPerson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/{person}/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** End all that is signed in as a person, tokens too */
+        delete: operations["signPersonOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/{person}/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a lost second factor away */
+        delete: operations["takeSecondFactor"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where you are signed in */
+        get: operations["listSessions"];
+        put?: never;
+        post?: never;
+        /** End all your sessions but this one */
+        delete: operations["endSessions"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Confirm it by a code */
+        put: operations["confirmSecondFactor"];
+        /** Make a secret for an authenticator; nothing is asked for before it is confirmed */
+        post: operations["beginSecondFactor"];
+        /** Do without it */
+        delete: operations["removeSecondFactor"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/welcome/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whom a link is for */
+        post: operations["readWelcome"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/welcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Choose a password by a link, once */
+        post: operations["takeWelcome"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/deleted-studies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Deleted studies that you may take back */
+        get: operations["listDeletedStudies"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/deleted-studies/{slug}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a deleted study back */
+        post: operations["restoreStudy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1748,6 +2071,8 @@ export interface components {
             comparison: components["schemas"]["Comparison"] | null;
             is_current: boolean;
             keywords_done: number | null;
+            /** @description Why it broke off; it is not tried again by itself */
+            problem: string | null;
         };
         /** @description What holds for the whole comparison; lists have one number a domain, ours first */
         ComparisonSummary: {
@@ -2227,6 +2552,10 @@ export interface components {
             email: string;
             is_administrator: boolean;
             name: string;
+            may_make_studies: boolean;
+            has_second_factor: boolean;
+            /** @description Must set one up before anything else */
+            lacks_second_factor: boolean;
         };
         Placement: {
             /** @description Month; null for none */
@@ -2375,8 +2704,6 @@ export interface components {
             writer_note: string | null;
         };
         Row: components["schemas"]["WeighedRow"] & components["schemas"]["Decided"] & {
-            /** @description Whether our page bears the keyword's words in its path; null when we have none. */
-            page_is_meant: boolean | null;
             /** @description Share of all our visits */
             visits_share: number | null;
         };
@@ -2510,6 +2837,8 @@ export interface components {
             finding: components["schemas"]["Finding"] | null;
             /** @description The newest change of decisions or plan, to be sent as seen with a decision; 0 before there is one */
             newest_change: number;
+            /** @description What saving it has brought about, a sentence each; empty when it is only read. */
+            notes: string[];
         };
         StudyDraft: {
             slug?: string;
@@ -2556,7 +2885,7 @@ export interface components {
             total: number | null;
         };
         /** @enum {string} */
-        TaskKind: "preview" | "import" | "pull" | "steadiness";
+        TaskKind: "preview" | "import" | "pull" | "steadiness" | "export";
         /** @enum {string} */
         TaskStatus: "waiting" | "running" | "done" | "failed" | "cancelled";
         Term: {
@@ -2707,6 +3036,8 @@ export interface components {
             standing: components["schemas"]["Standing"];
             /** @description The page of ours that has our best position. */
             own_url: string | null;
+            /** @description Whether every word of the keyword stands in the path of our page. */
+            page_is_meant: boolean | null;
             /** @description How many competitors rank. */
             competitors_ranking: number;
             /** @description How many competitors stand above us. */
@@ -3010,6 +3341,96 @@ export interface components {
             /** @description Topics that these belong to */
             topics: number;
         };
+        Health: {
+            /** @enum {string} */
+            status: "ok" | "not ok";
+            /** @enum {string} */
+            database: "ok" | "not ok";
+            /** @description Lane of the queue: what waits in it */
+            lanes: {
+                [key: string]: {
+                    waiting: number;
+                    oldest_seconds: number;
+                };
+            };
+            disk_free_bytes: number | null;
+        };
+        AuditLine: {
+            id: number;
+            /** Format: date-time */
+            at: string;
+            person: string | null;
+            study: string | null;
+            /** @description Method and path of this document, or the name of a command */
+            action: string;
+            /** @description The same as this document says it */
+            words: string;
+            /** @description Of the answer; 0 of a command */
+            status: number;
+            /** @description Address, or command */
+            origin: string;
+            /** @description What was asked, without secrets, and the number of the change that keeps what was before */
+            detail: {
+                [key: string]: unknown;
+            };
+        };
+        Audit: {
+            lines: components["schemas"]["AuditLine"][];
+            /** @description Asked for as before, the next page */
+            next: number | null;
+        };
+        /** @description A person's account as administrators see it */
+        Account: {
+            id: number;
+            name: string;
+            email: string;
+            is_administrator: boolean;
+            may_make_studies: boolean;
+            is_disabled: boolean;
+            has_second_factor: boolean;
+            /** @description Where the person is signed in */
+            sessions: number;
+            last_seen: string | null;
+            tokens: number;
+            /** @description End of a link that was not used yet */
+            link_until: string | null;
+            roles: {
+                slug: string;
+                name: string;
+                /** @enum {unknown} */
+                role: "editor" | "reader";
+            }[];
+        };
+        /** @description A link by which a person chooses a password, once */
+        EntryLink: {
+            id: number;
+            /** @description Told this once */
+            address: string;
+            ends_at: string;
+        };
+        /** @description Where you are signed in */
+        OwnSession: {
+            /** @description Last request */
+            at: string;
+            from: string | null;
+            /** @description Browser, as it calls itself */
+            with: string;
+            is_this: boolean;
+        };
+        /** @description Whom a link is for */
+        Invited: {
+            name: string;
+            email: string;
+        };
+        /** @description A study that was put away */
+        DeletedStudy: {
+            slug: string;
+            name: string;
+            deleted_at: string;
+            deleted_by: string | null;
+            /** @description When it can be taken back no longer */
+            gone_at: string;
+        };
     };
     responses: {
         /** @description Problem details (RFC 9457) */
@@ -3140,6 +3561,14 @@ export type Finding = components['schemas']['Finding'];
 export type GivenReason = components['schemas']['GivenReason'];
 export type Hidden = components['schemas']['Hidden'];
 export type OpenWord = components['schemas']['OpenWord'];
+export type Health = components['schemas']['Health'];
+export type AuditLine = components['schemas']['AuditLine'];
+export type Audit = components['schemas']['Audit'];
+export type Account = components['schemas']['Account'];
+export type EntryLink = components['schemas']['EntryLink'];
+export type OwnSession = components['schemas']['OwnSession'];
+export type Invited = components['schemas']['Invited'];
+export type DeletedStudy = components['schemas']['DeletedStudy'];
 export type ResponseProblem = components['responses']['Problem'];
 export type $defs = Record<string, never>;
 export interface operations {
@@ -3177,6 +3606,8 @@ export interface operations {
                 "application/json": {
                     email: string;
                     password: string;
+                    /** @description Of the second factor, where there is one: asked for by a 422 that names this field */
+                    code?: string | null;
                 };
             };
         };
@@ -3229,6 +3660,8 @@ export interface operations {
                     /** @description The one that holds now */
                     password: string;
                     new_password: string;
+                    /** @description Scripts need new tokens then */
+                    end_tokens?: boolean;
                 };
             };
         };
@@ -3240,6 +3673,122 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Session"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    showSignedIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Signed in */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        signed_in: boolean;
+                    };
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    showHealth: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All is well */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Health"];
+                };
+            };
+            /** @description Something is not */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Health"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    showMetrics: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OpenMetrics text format 1.0 */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/openmetrics-text": string;
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    showAudit: {
+        parameters: {
+            query?: {
+                /** @description Address of a person */
+                person?: string;
+                /** @description Short name of a study */
+                study?: string;
+                /** @description A part of the action */
+                action?: string;
+                /** @description done or refused */
+                outcome?: "done" | "refused";
+                /** @description First day */
+                from?: string;
+                /** @description Last day */
+                to?: string;
+                /** @description Number of the line the page before ended with */
+                before?: number;
+                /** @description At most 200 */
+                limit?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Lines */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Audit"];
                 };
             };
             "4XX": components["responses"]["Problem"];
@@ -3365,6 +3914,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Study"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    deleteStudy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description Its name, typed by who means it */
+                    name: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Until when it can be taken back */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        slug: string;
+                        gone_at: string;
+                    };
                 };
             };
             "4XX": components["responses"]["Problem"];
@@ -3630,6 +4214,31 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    retryComparison: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description State and comparison */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonState"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
     showStudyBench: {
         parameters: {
             query?: {
@@ -3690,6 +4299,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchSummary"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    showStudyBenchSteps: {
+        parameters: {
+            query?: {
+                /** @description The sentence: clauses separated by semicolons, such as standing=gap;competitors>=2@20;volume>=100;brands=hide */
+                show?: string;
+                /** @description compare when left out */
+                list?: "compare" | "weigh" | "pages";
+            };
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A step for each clause; keywords, or pages in their list */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        clause: string;
+                        keywords: number;
+                    }[];
                 };
             };
             "4XX": components["responses"]["Problem"];
@@ -3855,6 +4497,13 @@ export interface operations {
                      * @enum {string}
                      */
                     list?: "compare" | "weigh" | "pages";
+                    /**
+                     * @description With groups: the trait they are gathered by
+                     * @enum {string}
+                     */
+                    by?: "topic" | "intent" | "stage" | "tactic" | "horizon" | "page";
+                    /** @description Opportunities that the sentence shows, of these groups; null is the group without the trait */
+                    groups?: (string | null)[];
                 };
             };
         };
@@ -3912,6 +4561,58 @@ export interface operations {
                     "text/csv": string;
                     "application/json": Record<string, never>[];
                     "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    beginStudyExportsList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /**
+                     * @description compare: keywords of the comparison; weigh: ranked keywords; pages: ranked pages
+                     * @enum {string}
+                     */
+                    list: "compare" | "weigh" | "pages";
+                    /** @description Comma-separated: what lists are asked to go by, or names of the API; beside them lane (every position), p1 … of a competitor, stage, reason, tags, note, addresses */
+                    columns: string;
+                    /** @description What the list goes by; its own order when left out */
+                    sort?: string;
+                    /**
+                     * @description asc or desc
+                     * @enum {string}
+                     */
+                    dir?: "asc" | "desc";
+                    /** @description A line above the headings, such as the sentence in words */
+                    title?: string;
+                    /** @description The sentence: clauses separated by semicolons, such as standing=gap;competitors>=2@20;volume>=100;brands=hide */
+                    show?: string;
+                    /** @description criterion:weight pairs such as volume:1,ease:1,gain:1; the rulebook's when left out */
+                    weights?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The work that does it */
+            202: {
+                headers: {
+                    /** @description Where the work tells how far it is */
+                    Location?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Task"];
                 };
             };
             "4XX": components["responses"]["Problem"];
@@ -4201,6 +4902,32 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    showStudyTasksTaskFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+                task: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A spreadsheet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
                 };
             };
             "4XX": components["responses"]["Problem"];
@@ -4524,6 +5251,10 @@ export interface operations {
                 show?: string;
                 /** @description Number of the domain, 0 for ours */
                 domain?: number | null;
+                /** @description keyword, volume, difficulty, cpc, own, best, ranking, above, visits, gain, chance or words */
+                sort?: string;
+                /** @description asc or desc; unknown is always last */
+                dir?: string;
             };
             header?: never;
             path: {
@@ -4560,6 +5291,10 @@ export interface operations {
                 channel?: string;
                 /** @description One movement */
                 only?: string;
+                /** @description keyword, volume, difficulty, cpc, own, best, ranking, above, visits, gain, chance or words */
+                sort?: string;
+                /** @description asc or desc; unknown is always last */
+                dir?: string;
             };
             header?: never;
             path: {
@@ -4588,6 +5323,10 @@ export interface operations {
             query?: {
                 /** @description A sentence */
                 show?: string;
+                /** @description keyword, volume, difficulty, cpc, own, best, ranking, above, visits, gain, chance or words */
+                sort?: string;
+                /** @description asc or desc; unknown is always last */
+                dir?: string;
             };
             header?: never;
             path: {
@@ -4616,6 +5355,10 @@ export interface operations {
             query?: {
                 /** @description A sentence */
                 show?: string;
+                /** @description keyword, volume, difficulty, cpc, own, best, ranking, above, visits, gain, chance or words */
+                sort?: string;
+                /** @description asc or desc; unknown is always last */
+                dir?: string;
             };
             header?: never;
             path: {
@@ -4706,7 +5449,7 @@ export interface operations {
             content: {
                 "application/json": {
                     name: string;
-                    show: string;
+                    show: string | null;
                 };
             };
         };
@@ -5962,6 +6705,439 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Hidden"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listPeople: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description By name */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Account"][];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    invitePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    email: string;
+                    name: string;
+                    is_administrator?: boolean;
+                    may_make_studies?: boolean;
+                    is_disabled?: boolean;
+                    /** @description Short name of a study → role; null takes the person out of it */
+                    roles?: {
+                        [key: string]: "editor" | "reader" | null;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description The link */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EntryLink"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    removePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        gone: number;
+                    };
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    changePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name?: string;
+                    is_administrator?: boolean;
+                    may_make_studies?: boolean;
+                    is_disabled?: boolean;
+                    /** @description Short name of a study → role; null takes the person out of it */
+                    roles?: {
+                        [key: string]: "editor" | "reader" | null;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description Changed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: number;
+                    };
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    resetPerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The link */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EntryLink"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    signPersonOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        gone: number;
+                    };
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    takeSecondFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        gone: number;
+                    };
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listSessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnSession"][];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    endSessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How many */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        gone: number;
+                    };
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    confirmSecondFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    code: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Codes for the case that it is lost, told this once */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        recovery_codes: string[];
+                    };
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    beginSecondFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The secret, told this once */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description Base32 (RFC 4648) */
+                        secret: string;
+                        /** @description For an authenticator to read as a picture */
+                        address: string;
+                    };
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    removeSecondFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The person */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    readWelcome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    link: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The person */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Invited"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    takeWelcome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    link: string;
+                    new_password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The person */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Invited"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listDeletedStudies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeletedStudy"][];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    restoreStudy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The study */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Study"];
                 };
             };
             "4XX": components["responses"]["Problem"];

@@ -2,7 +2,11 @@ import Box from '@mui/material/Box';
 import { useQuery } from '@tanstack/react-query';
 import { Navigate, Outlet, useLocation } from 'react-router';
 import { sessionQuery } from '../features/session/queries';
+import Typography from '@mui/material/Typography';
+import { Suspense, lazy } from 'react';
 import { Failed, Waiting } from '../shared/Notice';
+
+const SecondFactor = lazy(async () => ({ default: (await import('../features/session/SecondFactor')).SecondFactor }));
 
 /** Lets nobody further who is not signed in. */
 export function SignedIn() {
@@ -16,6 +20,17 @@ export function SignedIn() {
   }
   if (session.data.person === null) {
     return <Navigate to="/sign-in" replace state={{ from: pathname + search }} />;
+  }
+  if (session.data.person.lacks_second_factor) {
+    return (
+      <Box component="main" sx={{ maxWidth: 520, mx: 'auto', p: 4 }}>
+        <Typography variant="h1">Before you go on</Typography>
+        <p>Administrators here sign in with a second factor.</p>
+        <Suspense fallback={<Waiting what="Opening" />}>
+          <SecondFactor isThere={session.data.person.has_second_factor} />
+        </Suspense>
+      </Box>
+    );
   }
   return (
     <Box className="on-paper" sx={{ height: { xs: 'auto', md: '100dvh' }, minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>

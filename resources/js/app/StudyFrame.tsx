@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import { Outlet, useNavigate, useParams } from 'react-router';
 import { keys } from '../api/keys';
 import { comparisonQuery, studyQuery, vocabularyQuery } from '../features/study/queries';
+import { BrokenComparison } from './BrokenComparison';
 import { PersonMenu } from '../features/session';
 import { StagePath, StudyBlock } from '../features/studies';
 import type { StudyContext } from '../features/study';
@@ -80,7 +81,8 @@ export function StudyFrame() {
           <PersonMenu onKeys={() => setHelpOpen(true)} />
         </Box>
       </Box>
-      {state.data?.is_current === false && (
+      {state.data?.problem != null && <BrokenComparison slug={slug} problem={state.data.problem} />}
+      {state.data?.is_current === false && state.data.problem === null && (
         <Box role="status" sx={{ px: 2, py: 0.25, fontSize: '0.8rem', bgcolor: 'ink.wash' }}>
           {study.data.comparison === null ? 'Comparing for the first time' : 'What it is made from has changed; comparing anew'}
           {state.data.keywords_done === null

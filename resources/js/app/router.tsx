@@ -9,11 +9,19 @@ import { StudyFrame } from './StudyFrame';
 export const router = createBrowserRouter([
   { path: '/sign-in', element: <SignInPage />, errorElement: <ErrorPage /> },
   {
+    path: '/welcome',
+    lazy: async () => ({ Component: (await import('../features/session/WelcomePage')).WelcomePage }),
+    hydrateFallbackElement: <Waiting what="Opening Greater Reach" />,
+    errorElement: <ErrorPage />,
+  },
+  {
     element: <SignedIn />,
     hydrateFallbackElement: <Waiting what="Opening Greater Reach" />,
     errorElement: <ErrorPage />,
     children: [
       { path: '/', element: <StudiesPage /> },
+      { path: '/people', lazy: async () => ({ Component: (await import('../features/people')).PeoplePage }) },
+      { path: '/audit', lazy: async () => ({ Component: (await import('../features/audit')).AuditPage }) },
       {
         path: '/studies/:slug',
         element: <StudyFrame />,

@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
-import Tooltip from '@mui/material/Tooltip';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useCallback, useEffect, useLayoutEffect, useMemo, useRef, type ReactNode } from 'react';
 import { rowHeight } from '../theme/theme';
+import { HeadingWords, sortOf, type About, type Sorting } from './Heading';
 import { listHeight } from './layout';
 import { fitting, inPlaceOrder, layOut, nextPlace, placesFor } from './tracks.logic';
 import { useHotkeys } from './useHotkeys';
@@ -13,6 +13,8 @@ export interface Column<Row> {
   heading: ReactNode;
   /** What it is called where it is chosen, if not as its heading. */
   name?: string;
+  /** What a heading is called that is drawn as a sign. */
+  label?: string;
   /** Grid track, such as `minmax(160px, 1fr)` or `72px`. */
   track: string;
   isNumber?: boolean;
@@ -29,14 +31,6 @@ export interface Column<Row> {
   cell: (row: Row, isChosen: boolean) => ReactNode;
 }
 
-/** What a heading explains of itself. */
-export interface About {
-  meaning: string;
-  /** Empty where it has none. */
-  unit: string;
-  source: string;
-}
-
 interface Props<Row> {
   label: string;
   columns: Column<Row>[];
@@ -49,7 +43,7 @@ interface Props<Row> {
   onEnd: () => void;
   /** Pressed on something marked `data-choose` in a row. */
   onChoose?: (row: Row) => void;
-  sort?: { by: string; dir: string; onChange: (by: string, dir: string) => void };
+  sort?: Sorting;
   isMuted?: (row: Row) => boolean;
   isChosen?: (row: Row) => boolean;
   height?: number;
@@ -311,14 +305,11 @@ const Headings = memo(function Headings({ columns, tracks, width, leftOf, sort }
 });
 
 function Heading<Row>({ column, left, sort }: { column: Column<Row>; left: number | undefined; sort: Props<Row>['sort'] }) {
-  const by = column.sort;
-  const isSorted = by !== undefined && sort?.by === by;
-  const order = isSorted ? (sort.dir === 'asc' ? 'ascending' : 'descending') : 'none';
   return (
     <Box
       role="columnheader"
       data-column={column.key}
-      aria-sort={by === undefined || sort === undefined ? undefined : order}
+      aria-sort={sortOf(column.sort, sort)}
       sx={{
         px: 1,
         py: 0.5,
@@ -328,53 +319,9 @@ function Heading<Row>({ column, left, sort }: { column: Column<Row>; left: numbe
         ...pinned(left),
       }}
     >
-      <Explained about={column.about} isButton={by !== undefined && sort !== undefined}>
-        {by === undefined || sort === undefined ? (
-          column.heading
-        ) : (
-          <Box
-            component="button"
-            type="button"
-            onClick={() =>
-              sort.onChange(by, isSorted ? (sort.dir === 'desc' ? 'asc' : 'desc') : column.startsAscending === true ? 'asc' : 'desc')
-            }
-            sx={{
-              all: 'unset',
-              cursor: 'pointer',
-              color: isSorted ? 'text.primary' : 'inherit',
-              '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
-            }}
-          >
-            {column.heading}
-            {isSorted ? (sort.dir === 'asc' ? ' ↑' : ' ↓') : ''}
-          </Box>
-        )}
-      </Explained>
+      <HeadingWords about={column.about} sort={column.sort} startsAscending={column.startsAscending} label={column.label} sorting={sort}>
+        {column.heading}
+      </HeadingWords>
     </Box>
-  );
-}
-
-/** A heading that says what stands below it, in which unit and where it comes from; it can be reached by Tab. */
-function Explained({ about, isButton, children }: { about: About | undefined; isButton: boolean; children: ReactNode }) {
-  if (about === undefined) {
-    return children;
-  }
-  return (
-    <Tooltip
-      enterDelay={300}
-      title={
-        <>
-          {about.meaning}
-          {about.unit !== '' && <br />}
-          {about.unit !== '' && `Unit: ${about.unit}.`}
-          <br />
-          {`Source: ${about.source}.`}
-        </>
-      }
-    >
-      <Box component="span" tabIndex={isButton ? undefined : 0}>
-        {children}
-      </Box>
-    </Tooltip>
   );
 }

@@ -1,16 +1,19 @@
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
+import type { Sorting } from './Heading';
+import { HeadingRow, type Headings } from './HeadingRow';
 
 interface Props {
   label: string;
-  headings: string[];
+  headings: Headings;
+  sorting?: Sorting;
   /** Columns that hold numbers. */
   numbers: number[];
   children: ReactNode;
 }
 
 /** A table of some hundred rows at most, with hairlines between them. */
-export function PlainTable({ label, headings, numbers, children }: Props) {
+export function PlainTable({ label, headings, sorting, numbers, children }: Props) {
   const right = numbers.map((number) => `& td:nth-of-type(${number + 1}), & th:nth-of-type(${number + 1})`).join(', ');
   return (
     <Box
@@ -20,7 +23,7 @@ export function PlainTable({ label, headings, numbers, children }: Props) {
         width: '100%',
         borderCollapse: 'collapse',
         fontSize: '0.86rem',
-        '& th': {
+        '& th, & thead td': {
           textAlign: 'left',
           color: 'text.secondary',
           fontSize: '0.78rem',
@@ -39,15 +42,7 @@ export function PlainTable({ label, headings, numbers, children }: Props) {
         ...(right === '' ? {} : { [right]: { textAlign: 'right', fontVariantNumeric: 'tabular-nums', whiteSpace: { md: 'nowrap' } } }),
       }}
     >
-      <thead>
-        <tr>
-          {headings.map((heading, index) => (
-            <th key={index} scope="col">
-              {heading}
-            </th>
-          ))}
-        </tr>
-      </thead>
+      <HeadingRow headings={headings} sorting={sorting} />
       <tbody>{children}</tbody>
     </Box>
   );

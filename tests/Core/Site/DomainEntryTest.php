@@ -55,6 +55,37 @@ final class DomainEntryTest extends TestCase
         self::assertSame($expected, self::entry($given, $scope)->covers($url));
     }
 
+    /** @return iterable<string, array{string, string, bool}> */
+    public static function containment(): iterable
+    {
+        yield 'all hosts: a host' => ['hivewright.example', 'shop.hivewright.example', true];
+        yield 'all hosts: an address below' => ['hivewright.example', 'shop.hivewright.example/hives', true];
+        yield 'all hosts: not of another domain' => ['hivewright.example', 'shop.waxwright.example', false];
+        yield 'a host: not all hosts' => ['shop.hivewright.example', 'hivewright.example', false];
+        yield 'a host: an address of it, with www' => ['shop.hivewright.example', 'www.shop.hivewright.example/hives', true];
+        yield 'a host: not an address of another' => ['shop.hivewright.example', 'blog.hivewright.example/hives', false];
+        yield 'an address: a deeper one' => ['hivewright.example/shop', 'hivewright.example/shop/hives', true];
+        yield 'an address: not a higher one' => ['hivewright.example/shop/hives', 'hivewright.example/shop', false];
+        yield 'an address: not inside a segment' => ['hivewright.example/shop', 'hivewright.example/shopping', false];
+        yield 'an address: not its host' => ['hivewright.example/shop', 'www.hivewright.example', false];
+        yield 'the root of a host: the host' => ['https://shop.hivewright.example/', 'shop.hivewright.example', true];
+    }
+
+    #[DataProvider('containment')]
+    public function test_one_scope_lies_inside_another_or_not(string $outer, string $inner, bool $expected): void
+    {
+        self::assertSame($expected, self::entry($outer)->contains(self::entry($inner)));
+        self::assertTrue(self::entry($outer)->contains(self::entry($outer)));
+    }
+
+    public function test_a_page_is_contained_where_it_is_covered(): void
+    {
+        $page = self::entry('https://hivewright.example/shop/hives', Scope::Page);
+        self::assertTrue(self::entry('hivewright.example/shop')->contains($page));
+        self::assertFalse(self::entry('hivewright.example/blog')->contains($page));
+        self::assertFalse($page->contains(self::entry('hivewright.example/shop/hives')));
+    }
+
     public function test_the_name_is_the_first_label_with_spaces(): void
     {
         self::assertSame('first swarm', self::entry('shop.first-swarm.example')->name());

@@ -74,7 +74,7 @@ final class ApiTest extends TestCase
         $study = $this->compared();
         $this->actingAs($this->makeUser())
             ->getJson("/api/v1/studies/{$study->slug}")
-            ->assertStatus(403);
+            ->assertNotFound();
         $this->actingAs($this->makeUser())
             ->getJson('/api/v1/studies')
             ->assertOk()
@@ -234,7 +234,6 @@ final class ApiTest extends TestCase
         yield 'a standing that is none' => ['bench?show=standing%3Dgood', 'standing=good'];
         yield 'a competitor that is not there' => ['bench?show=p9%3C%3D3', 'p9<=3'];
         yield 'a sort that is none' => ['bench?sort=luck', 'Sorting goes by'];
-        yield 'a cursor of one\'s own' => ['bench?cursor=xyz', 'cursor'];
         yield 'a distribution that is none' => ['bench/distribution?field=luck', 'A distribution is there for'];
         yield 'weights that are none' => ['opportunities?weights=luck%3A1', 'luck'];
     }
@@ -246,6 +245,33 @@ final class ApiTest extends TestCase
         $answer = $this->actingAs($this->makeEditor($study))->getJson("/api/v1/studies/{$study->slug}/{$path}");
         $answer->assertStatus(422)->assertHeader('Content-Type', 'application/problem+json');
         self::assertStringContainsString($says, (string) $answer->json('detail'));
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function forged(): iterable
+    {
+        $cursor = static fn(string $json): string => rawurlencode(base64_encode($json));
+        yield 'a cursor of one\'s own' => ['bench?cursor=xyz'];
+        yield 'a text for a number' => ['bench?cursor='.$cursor('["a","b"]')];
+        yield 'a number beyond all' => ['bench?cursor='.$cursor('[1e300,"b"]')];
+        yield 'that of another order' => ['bench?sort=standing&cursor='.$cursor('["x","b"]')];
+        yield 'a task' => ['tasks/99999999999999999999'];
+        yield 'an item of the roadmap' => ['plan/items/9223372036854775808/brief'];
+    }
+
+    #[DataProvider('forged')]
+    public function test_what_no_list_gave_and_no_record_has_is_told_to_be_wrong(string $path): void
+    {
+        $study = $this->compared();
+        $answer = $this->actingAs($this->makeEditor($study))->getJson("/api/v1/studies/{$study->slug}/{$path}");
+        $answer->assertStatus(400)->assertHeader('Content-Type', 'application/problem+json');
+    }
+
+    public function test_a_lens_that_narrows_nothing_can_be_saved(): void
+    {
+        $study = $this->compared();
+        $this->actingAs($this->makeEditor($study))->postJson("/api/v1/studies/{$study->slug}/lenses", ['name' => 'All', 'show' => ''])
+            ->assertCreated()->assertJson(['name' => 'All', 'show' => '']);
     }
 
     public function test_pages_of_the_bench_follow_each_other_without_loss_even_over_unknown_values(): void

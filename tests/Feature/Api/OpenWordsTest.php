@@ -29,7 +29,7 @@ final class OpenWordsTest extends TestCase
         $this->patchJson($path, ['settings' => ['intent_learn' => 'workshop']])->assertOk();
         $this->command('reach:weigh', ['slug' => $study->slug]);
         $this->getJson("{$path}/open-words")->assertOk()->assertExactJson([]);
-        $this->getJson('/api/v1/studies/'.$this->makeStudy()->slug.'/rulebook/open-words')->assertForbidden();
+        $this->getJson('/api/v1/studies/'.$this->makeStudy()->slug.'/rulebook/open-words')->assertNotFound();
     }
 
     public function test_nothing_is_offered_before_anything_is_compared(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Api;
 
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -46,6 +47,66 @@ final class PasswordTest extends TestCase
         $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => '  twelve and more '])->assertOk();
     }
 
+    public function test_the_name_of_a_person_is_no_password(): void
+    {
+        $user = $this->makeUser();
+        $name = explode('@', $user->email)[0];
+        $this->actingAs($user)
+            ->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => "{$name} and more"])
+            ->assertJsonPath('errors.new_password.0', 'A password with the name of its person is guessed at once.');
+    }
+
+    public function test_a_long_password_is_kept_whole(): void
+    {
+        $user = $this->makeUser();
+        $long = substr(str_repeat('what nobody guesses ', 300), 0, 4090);
+        $this->actingAs($user)->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => $long.'!'])->assertOk();
+        $this->app->make('auth')->forgetGuards();
+        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => $long.'?'])->assertStatus(422);
+        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => $long.'!'])->assertOk();
+    }
+
+    /** Vector of the reference implementation of Argon2 (P-H-C/phc-winner-argon2, src/test.c, version 0x13, argon2id), from memory. */
+    public function test_passwords_are_kept_by_argon2id(): void
+    {
+        $published = '$argon2id$v=19$m=65536,t=2,p=1$c29tZXNhbHQ$CTFhFdXPJO1aFaMaO6Mm5c8y7cJHAph8ArZWb2GRPPc';
+        self::assertTrue(Hash::check('password', $published));
+        self::assertFalse(Hash::check('passwort', $published));
+        self::assertStringStartsWith('$argon2id$', (string) $this->makeUser()->getAuthPassword());
+    }
+
+    public function test_an_older_hash_still_opens_and_is_made_anew(): void
+    {
+        $user = $this->makeUser();
+        DB::table('users')->where('id', $user->id)->update(['password' => password_hash(self::OLD, PASSWORD_BCRYPT, ['cost' => 4])]);
+        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::OLD])->assertOk();
+        self::assertStringStartsWith('$argon2id$', (string) $user->refresh()->getAuthPassword());
+    }
+
+    public function test_a_session_ends_however_busy_it_is(): void
+    {
+        $user = $this->makeUser();
+        $this->postJson('/api/v1/session', ['email' => $user->email, 'password' => self::OLD])->assertOk();
+        $this->getJson('/api/v1/studies')->assertOk();
+        $this->travel(23)->hours();
+        $this->getJson('/api/v1/studies')->assertOk();
+        $this->travel(2)->hours();
+        $this->getJson('/api/v1/studies')->assertStatus(401);
+        $this->app->make('auth')->forgetGuards();
+        $this->getJson('/api/v1/studies')->assertStatus(401);
+    }
+
+    public function test_who_asks_without_end_is_told_when_to_come_back(): void
+    {
+        config(['reach.requests_a_minute' => 3]);
+        [$user, $other] = [$this->makeUser(), $this->makeUser()];
+        foreach ([200, 200, 200, 429] as $status) {
+            $answer = $this->actingAs($user)->getJson('/api/v1/studies')->assertStatus($status);
+        }
+        self::assertGreaterThan(0, (int) $answer->headers->get('Retry-After'));
+        $this->actingAs($other)->getJson('/api/v1/studies')->assertOk();
+    }
+
     public function test_sessions_on_other_machines_end(): void
     {
         [$user, $other] = [$this->makeUser(), $this->makeUser()];
@@ -80,7 +141,9 @@ final class PasswordTest extends TestCase
         yield 'no old one' => [['new_password' => self::NEW], 'password'];
         yield 'a short new one' => [['password' => self::OLD, 'new_password' => 'short'], 'new_password'];
         yield 'the same again' => [['password' => self::OLD, 'new_password' => self::OLD], 'new_password'];
-        yield 'one without end' => [['password' => self::OLD, 'new_password' => str_repeat('x', 201)], 'new_password'];
+        yield 'one without end' => [['password' => self::OLD, 'new_password' => str_repeat('long and winding ', 300)], 'new_password'];
+        yield 'one of the commonest' => [['password' => self::OLD, 'new_password' => 'ContortionIst'], 'new_password'];
+        yield 'few signs' => [['password' => self::OLD, 'new_password' => 'aaaaaaabbbbbbb'], 'new_password'];
         yield 'a list' => [['password' => [self::OLD], 'new_password' => [self::NEW]], 'password'];
         yield 'a number' => [['password' => 1, 'new_password' => 123456789012], 'new_password'];
         yield 'nothing' => [[], 'new_password'];

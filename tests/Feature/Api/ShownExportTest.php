@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature\Api;
 
 use App\Models\Study;
+use Illuminate\Support\Facades\Storage;
 use OpenSpout\Reader\Common\Creator\ReaderEntityFactory;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Tests\TestCase;
 
 /** Every list is written as it is shown: its columns, its order, its sentence, and what people decided where that is wanted. */
@@ -16,6 +18,7 @@ final class ShownExportTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        Storage::fake();
         $this->study = $this->makeStudy(['inkmoor.example', 'nibhouse.example']);
         $this->list('quillfair.example', 'ink,4,https://quillfair.example/ink');
         $this->list('inkmoor.example', "ink,9,https://inkmoor.example/i\nnib,2,https://inkmoor.example/n\nwax,5,");
@@ -53,6 +56,24 @@ final class ShownExportTest extends TestCase
                 "1,nib,\"'=SUM(1), it \"\"pays\"\"\",spring,ask Rowan,bottom,,https://inkmoor.example/n,\r\n",
             $csv,
         );
+    }
+
+    public function test_a_long_list_is_written_in_the_background_and_fetched(): void
+    {
+        $order = ['list' => 'compare', 'columns' => 'keyword,own,p1', 'sort' => 'p1', 'dir' => 'asc', 'title' => 'Keywords — 3 of 3'];
+        $task = $this->postJson($this->at('exports/list'), $order)->assertStatus(202)->assertJsonPath('kind', 'export')->json('id');
+        $this->getJson($this->at("tasks/{$task}"))->assertOk()->assertJsonPath('status', 'done')->assertJsonPath('result.rows', 3);
+        $file = $this->get($this->at("tasks/{$task}/file"))->assertOk()->baseResponse;
+        self::assertInstanceOf(BinaryFileResponse::class, $file);
+        self::assertSame(
+            [['Keywords — 3 of 3'], ['keyword', 'own_position', 'inkmoor.example'], ['nib', '', 2], ['wax', '', 5], ['ink', 4, 9]],
+            self::cells($file->getFile()->getPathname()),
+        );
+        touch($file->getFile()->getPathname(), time() - 90_000);
+        $this->postJson($this->at('exports/list'), $order)->assertStatus(202);
+        $this->get($this->at("tasks/{$task}/file"))->assertNotFound();
+        $this->postJson($this->at('exports/list'), ['columns' => 'colour'] + $order)->assertStatus(422);
+        $this->actingAs($this->makeEditor($this->makeStudy()))->get($this->at("tasks/{$task}/file"))->assertNotFound();
     }
 
     public function test_pages_are_written_by_their_own_columns(): void
@@ -112,8 +133,8 @@ final class ShownExportTest extends TestCase
         $this->get($this->at('exports/list.csv?list=compare&columns=keyword'))->assertOk();
         $this->postJson($this->at('exports/table.csv'), ['name' => 'x', 'headings' => ['a'], 'rows' => []])->assertOk();
         $this->actingAs($this->makeUser());
-        $this->getJson($this->at('exports/list.csv?list=compare&columns=keyword'))->assertForbidden();
-        $this->postJson($this->at('exports/table.csv'), ['name' => 'x', 'headings' => ['a'], 'rows' => []])->assertForbidden();
+        $this->getJson($this->at('exports/list.csv?list=compare&columns=keyword'))->assertNotFound();
+        $this->postJson($this->at('exports/table.csv'), ['name' => 'x', 'headings' => ['a'], 'rows' => []])->assertNotFound();
     }
 
     private function list(string $domain, string $rows): void

@@ -52,9 +52,13 @@ final class TokenTest extends TestCase
     {
         $study = $this->study();
         $token = $this->token($this->makeEditor($study));
-        $this->ask($token, 'GET', "studies/{$study->slug}/bench")
+        $before = DB::table('sessions')->count();
+        $answer = $this->ask($token, 'GET', "studies/{$study->slug}/bench")
             ->assertOk()
             ->assertJsonPath('rows.0.keyword', 'pen');
+        self::assertSame([], $answer->headers->getCookies());
+        self::assertSame($before, DB::table('sessions')->count());
+        self::assertStringContainsString('no-store', (string) $answer->headers->get('Cache-Control'));
         $this->ask($token, 'GET', "studies/{$study->slug}/exports/compare.csv")->assertOk();
         $this->ask('1|nonsense', 'GET', "studies/{$study->slug}/bench")->assertUnauthorized();
         self::assertStringNotContainsString(
@@ -88,7 +92,7 @@ final class TokenTest extends TestCase
             'keywords' => ['pen'],
             'mark' => 'shortlisted',
         ])->assertForbidden();
-        $this->ask($this->token($this->makeUser(), ['read', 'write']), 'GET', "studies/{$study->slug}")->assertForbidden();
+        $this->ask($this->token($this->makeUser(), ['read', 'write']), 'GET', "studies/{$study->slug}")->assertNotFound();
     }
 
     public function test_it_ends_on_its_day_and_when_it_is_taken_away(): void

@@ -26,7 +26,7 @@ final class DemoTest extends TestCase
         parent::setUp();
         self::$standIn ??= StandIn::start();
         self::$standIn->connect();
-        Study::query()->where('slug', 'thornfield')->delete();
+        Study::withTrashed()->where('slug', 'thornfield')->forceDelete();
         User::query()->where('email', 'like', '%@thornfield-apiary.example')->delete();
     }
 
@@ -100,6 +100,17 @@ final class DemoTest extends TestCase
         [$code, $printed] = $this->command('reach:demo');
         self::assertSame([0, true], [$code, str_contains($printed, 'there already')]);
         self::assertSame(0, PlanItem::query()->where('study_id', $study->id)->count());
+    }
+
+    public function test_a_demo_that_somebody_deleted_stays_deleted(): void
+    {
+        $study = $this->makeStudy();
+        $study->update(['slug' => 'thornfield']);
+        $study->delete();
+        [$code, $printed] = $this->command('reach:demo');
+        self::assertSame(0, $code, $printed);
+        self::assertStringContainsString('deleted, and stays so', $printed);
+        self::assertTrue($study->fresh()?->trashed());
     }
 
     public function test_a_source_that_stays_away_is_told_and_the_demo_is_not_there(): void

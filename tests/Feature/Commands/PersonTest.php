@@ -46,7 +46,7 @@ final class PersonTest extends TestCase
             [0, "{$email} is changed.\n"],
             $this->command('reach:person', ['email' => strtoupper($email), '--editor' => [$one->slug], '--leave' => [$other->slug]]),
         );
-        self::assertSame([[200, 200], [403, 403]], [$sees($one->slug), $sees($other->slug)]);
+        self::assertSame([[200, 200], [404, 404]], [$sees($one->slug), $sees($other->slug)]);
         $this->command('reach:person', ['email' => $email, '--administrator' => 'yes']);
         self::assertSame([200, 200], $sees($other->slug), 'An administrator sees and changes everything.');
     }

@@ -155,7 +155,7 @@ final class RowStorageTest extends TestCase
         self::assertSame(['Bees', 'Honey', 'Wax', 'Wax'], $names);
         $this->getJson('/api/v1/studies?name=one')->assertOk()->assertJsonPath('studies.0.name', 'Honey')->assertJsonCount(1, 'studies');
         $this->getJson('/api/v1/studies?name='.urlencode('%'))->assertOk()->assertJsonCount(0, 'studies');
-        $this->getJson('/api/v1/studies?cursor=nonsense')->assertStatus(422);
+        $this->getJson('/api/v1/studies?cursor=nonsense')->assertStatus(400);
     }
 
     private static function relations(): int

@@ -7,6 +7,9 @@ import { decimal, position, whole } from '../../shared/format';
 import { KeywordButton } from '../keyword/KeywordButton';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
+import { useSorting } from '../../shared/useSorting';
+import { about, sources } from '../../shared/abouts';
+import { useAbouts } from '../study/useAbouts';
 
 interface Props {
   study: Study;
@@ -18,7 +21,9 @@ interface Props {
 
 /** Organic and paid side by side: who advertises for what, and where they stand without paying. */
 export function AdvertisingView({ study, comparison, show, onKeyword, onClause }: Props) {
-  const read = useQuery(advertisingQuery(study.slug, comparison.id, show));
+  const sorting = useSorting('volume');
+  const told = useAbouts();
+  const read = useQuery(advertisingQuery(study.slug, comparison.id, show, sorting));
   if (read.isPending) {
     return <Waiting what="Reading who advertises" />;
   }
@@ -50,12 +55,22 @@ export function AdvertisingView({ study, comparison, show, onKeyword, onClause }
         <PlainTable
           label="Organic and paid side by side"
           headings={[
-            'Keyword',
-            'Volume',
-            'CPC',
-            'Advertiser competition',
-            ...domains.map((domain, index) => (index === 0 ? 'We' : domain.entry)),
+            { name: 'Keyword', sort: 'keyword', startsAscending: true, about: told('keyword') },
+            { name: 'Volume', sort: 'volume', about: told('volume') },
+            { name: 'CPC', sort: 'cpc', about: told('cpc') },
+            { name: 'Advertiser competition', sort: 'competition', about: told('advertiser_competition') },
+            ...domains.map((domain, index) => ({
+              name: index === 0 ? 'We' : domain.entry,
+              sort: `p${index}`,
+              startsAscending: true,
+              about: about(
+                `Organic position of ${domain.entry}, then the paid one; it goes by the organic one.`,
+                'position',
+                sources.rankings,
+              ),
+            })),
           ]}
+          sorting={sorting}
           numbers={[1, 2, 3]}
         >
           {rows.map((row) => (

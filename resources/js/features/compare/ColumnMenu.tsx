@@ -33,10 +33,12 @@ export function ColumnMenu({ columns, chosen, onChange, pinned, onPin, isDense, 
         aria-haspopup="dialog"
         aria-label="Columns"
         title="Columns"
-        sx={{ minWidth: 0, px: 1, py: 0.2, fontSize: '0.78rem' }}
+        sx={{ minWidth: 28, width: 32, height: 28, p: 0 }}
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        Columns
+        <svg width="14" height="14" viewBox="0 0 14 14" aria-hidden="true">
+          <path d="M2 2 V12 M7 2 V12 M12 2 V12" stroke="currentColor" strokeWidth="2" />
+        </svg>
       </Button>
       <Popover
         open={anchor !== null}

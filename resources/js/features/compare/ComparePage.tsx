@@ -79,7 +79,7 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
         count={summary.data?.keywords}
         of={summary.data?.of}
         hidden={hiddenBrands(summary.data?.hidden_brands ?? 0)}
-        context={{ study: study.slug, comparison: comparison.id, domains }}
+        context={{ study: study.slug, list: 'compare', comparison: comparison.id, domains }}
       >
         <BarActions>
           <LensMenu study={study} show={show} onChoose={setShow} />
@@ -90,7 +90,15 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
             title={titleOf('Keywords', show, kinds, domains, summary.data?.keywords, summary.data?.of)}
             view={view}
             long={
-              view === 'keywords' ? { list: 'compare', show, sort: params.get('sort') ?? 'volume', dir: params.get('dir') ?? 'desc' } : null
+              view === 'keywords'
+                ? {
+                    list: 'compare',
+                    show,
+                    sort: params.get('sort') ?? 'volume',
+                    dir: params.get('dir') ?? 'desc',
+                    rows: summary.data?.keywords ?? 0,
+                  }
+                : null
             }
           />
           <ViewSwitch views={views} view={view} onChange={(next) => change({ view: next === 'keywords' ? null : next })} />

@@ -10,8 +10,32 @@ import { position, whole } from '../../shared/format';
 import { KeywordButton } from '../keyword/KeywordButton';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
+import { useSorting } from '../../shared/useSorting';
+import { about, sources } from '../../shared/abouts';
 
 const kinds: Movement[] = ['climbed', 'slipped', 'entered', 'left', 'steady'];
+
+const headings = [
+  { name: 'Keyword', sort: 'keyword', startsAscending: true, about: about('The keyword, as searchers write it.', '', sources.rankings) },
+  {
+    name: 'Movement',
+    sort: 'movement',
+    startsAscending: true,
+    about: about('How its position changed between the days.', '', sources.rankings),
+  },
+  {
+    name: 'Before',
+    sort: 'before',
+    startsAscending: true,
+    about: about('Best position on the earlier day.', 'position', sources.rankings),
+  },
+  { name: 'After', sort: 'after', startsAscending: true, about: about('Best position on the later day.', 'position', sources.rankings) },
+  {
+    name: 'Volume',
+    sort: 'volume',
+    about: about('Searches for it.', 'searches a month', 'the first source in the rulebook that knows it'),
+  },
+];
 
 interface Props {
   study: Study;
@@ -25,7 +49,8 @@ export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
   const [domain, setDomain] = useState(comparison.domains[0]?.id ?? 0);
   const [days, setDays] = useState({ from: '', to: '' });
   const [only, setOnly] = useState<Movement | ''>('');
-  const moved = useQuery(movementQuery(study.slug, { domain, ...days, only }));
+  const sorting = useSorting('volume');
+  const moved = useQuery(movementQuery(study.slug, { domain, ...days, only, sort: sorting.by, dir: sorting.dir }));
   const choices = moved.data?.days ?? [];
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 3 }}>
@@ -84,7 +109,7 @@ export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
               </Button>
             ))}
           </Box>
-          <PlainTable label="What moved" headings={['Keyword', 'Movement', 'Before', 'After', 'Volume']} numbers={[2, 3, 4]}>
+          <PlainTable label="What moved" headings={headings} sorting={sorting} numbers={[2, 3, 4]}>
             {moved.data.rows.map((row) => (
               <tr key={row.keyword}>
                 <td>

@@ -9,7 +9,25 @@ import { DomainShape } from '../keyword/DomainShape';
 import { estimate, pathOf, percent, whole } from '../../shared/format';
 import { KeywordButton } from '../keyword/KeywordButton';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
+import type { Headings } from '../../shared/HeadingRow';
 import { PlainTable } from '../../shared/PlainTable';
+import { useSorting } from '../../shared/useSorting';
+import { about, sources } from '../../shared/abouts';
+
+const headings: Headings = [
+  { name: 'Page', sort: 'page', startsAscending: true, about: about('Address of the page, and whose it is.', '', sources.rankings) },
+  { name: 'Keywords', sort: 'keywords', about: about('For how many of the keywords it ranks.', 'keywords', sources.rankings) },
+  { name: 'Visits a month', sort: 'visits', about: about('What its positions bring.', 'visits a month', sources.curve) },
+  { name: 'Share of its visits', sort: 'share', about: about('Of all visits of its domain.', 'share', sources.curve) },
+  {
+    name: 'Traffic leader',
+    sort: 'traffic_leader',
+    startsAscending: true,
+    about: about('Its keyword with the most visits.', '', sources.curve),
+  },
+  { name: 'We lack', sort: 'we_lack', about: about('For how many of them no page of ours ranks.', 'keywords', sources.rankings) },
+  '',
+];
 
 interface Props {
   study: Study;
@@ -23,7 +41,8 @@ interface Props {
 
 /** Pages by the visits they bring: whose, how many keywords, which one leads, what of it we lack. */
 export function PagesView({ study, comparison, show, domain, onDomain, onPage, onKeyword }: Props) {
-  const pages = useQuery(pagesQuery(study.slug, comparison.id, show, domain === '' ? null : Number(domain)));
+  const sorting = useSorting('visits');
+  const pages = useQuery(pagesQuery(study.slug, comparison.id, show, domain === '' ? null : Number(domain), sorting));
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 3 }}>
       <TextField
@@ -45,17 +64,16 @@ export function PagesView({ study, comparison, show, domain, onDomain, onPage, o
       {pages.isError && <Failed error={pages.error} onRetry={() => void pages.refetch()} />}
       {pages.data?.length === 0 && <Empty title="No pages">The rankings of these domains name no pages for what the sentence shows.</Empty>}
       {pages.data !== undefined && pages.data.length > 0 && (
-        <PlainTable
-          label="Pages"
-          headings={['Page', 'Keywords', 'Visits a month', 'Share of its visits', 'Traffic leader', 'We lack', '']}
-          numbers={[1, 2, 3, 5]}
-        >
+        <PlainTable label="Pages" headings={headings} sorting={sorting} numbers={[1, 2, 3, 5]}>
           {pages.data.map((page) => (
             <tr key={`${page.domain} ${page.url}`}>
               <td>
-                <Box component="span" sx={{ display: 'inline-flex', gap: 0.75, alignItems: 'center' }} title={page.url}>
-                  <DomainShape number={page.domain} size={12} /> {pathOf(page.url)}
-                  <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.76rem' }}>
+                <Box component="span" title={page.url}>
+                  <DomainShape number={page.domain} size={12} /> {pathOf(page.url)}{' '}
+                  <Box
+                    component="span"
+                    sx={{ color: 'text.secondary', fontSize: '0.76rem', display: { xs: 'block', lg: 'inline' }, whiteSpace: 'nowrap' }}
+                  >
                     {comparison.domains[page.domain]?.entry}
                   </Box>
                 </Box>
@@ -68,7 +86,7 @@ export function PagesView({ study, comparison, show, domain, onDomain, onPage, o
               </td>
               <td>{whole(page.we_lack)}</td>
               <td>
-                <Button onClick={() => onPage(page.url)} sx={{ py: 0, whiteSpace: { lg: 'nowrap' } }}>
+                <Button onClick={() => onPage(page.url)} sx={{ py: 0, whiteSpace: 'nowrap' }}>
                   Its keywords
                 </Button>
               </td>

@@ -11,7 +11,7 @@ describe('columns of the list', () => {
   it('has every column of the catalogue, and each of its orders', () => {
     expect(spoken.map(({ heading }) => heading).filter((heading) => !columns.some((column) => column.heading === heading))).toEqual([]);
     const orders = columns.flatMap(({ sort }) => sort ?? []);
-    expect(orders).toEqual([...spoken.flatMap(({ order }) => order ?? []), 'p1', 'share', 'fit', 'tags', 'reason', 'note']);
+    expect(orders).toEqual(['mark', 'best', ...spoken.flatMap(({ order }) => order ?? []), 'p1', 'share', 'fit', 'tags', 'reason', 'note']);
   });
 
   it('names each column once, among them those that stand at first', () => {

@@ -1,10 +1,11 @@
 import type { ReactNode } from 'react';
 import type { Row, Vocabulary } from '../../api/schema';
-import type { About, Column } from '../../shared/Bench';
+import type { Column } from '../../shared/Bench';
+import type { About } from '../../shared/Heading';
 import { decimal, estimate, pathOf, percent, position, unknown, whole } from '../../shared/format';
 import { shortChance } from '../keyword/chance';
 import { ChooseBox } from '../decisions/ChooseBox';
-import { MarkSign } from '../decisions/MarkSign';
+import { markColumn } from '../decisions/markColumn';
 import { domainLetter } from '../keyword/DomainShape';
 import { LaneScale } from '../keyword/LaneScale';
 import { RankLane } from '../keyword/RankLane';
@@ -44,6 +45,11 @@ const drawn: Record<string, Drawn> = {
   standing: { track: '100px', cell: (row) => <StandingWord standing={row.standing} /> },
   own_position: { track: '48px', isAscending: true, cell: (row) => position(row.positions[0]) },
   own_url: { key: 'page', track: '150px', cell: ownPage },
+  page_is_meant: {
+    key: 'meant',
+    track: '90px',
+    cell: (row) => (row.page_is_meant === null ? unknown : row.page_is_meant ? 'yes' : 'no'),
+  },
   best_position: { track: '52px', isAscending: true, cell: (row) => position(best(row)) },
   competitors_ranking: { cell: (row, domains) => `${row.competitors_ranking} of ${domains.length - 1}` },
   volume: { track: '74px', cell: volume },
@@ -61,10 +67,14 @@ const drawn: Record<string, Drawn> = {
 export function allColumns(domains: string[], spoken: SpokenColumn[]): Column<Row>[] {
   return [
     { key: 'choose', heading: '', track: '28px', cell: (row, isChosen) => <ChooseBox name={row.keyword} isChosen={isChosen} /> },
-    { key: 'mark', heading: '', track: '30px', cell: (row) => <MarkSign mark={row.mark} /> },
+    markColumn(),
     {
       key: 'lane',
+      sort: 'best',
+      startsAscending: true,
       heading: <LaneScale width={laneWidth} />,
+      name: 'Rank lane',
+      about: about('Where we and they stand; it goes by the best competitor.', 'position', 'the ranking lists of the compared days'),
       track: `${laneWidth + 16}px`,
       cell: (row) => <RankLane positions={row.positions} previous={row.previous} width={laneWidth} domains={domains} />,
     },
@@ -78,13 +88,6 @@ export function allColumns(domains: string[], spoken: SpokenColumn[]): Column<Ro
       isNumber: true,
       about: about('What it brings now, of all our visits.', 'share', 'worked out with the CTR curve'),
       cell: (row) => percent(row.visits_share),
-    },
-    {
-      key: 'meant',
-      heading: 'Meant for it',
-      track: '90px',
-      about: about('Whether the address of our page says what the keyword says.', '', 'worked out from the words'),
-      cell: (row) => (row.page_is_meant === null ? unknown : row.page_is_meant ? 'yes' : 'no'),
     },
     {
       key: 'fit',
@@ -178,7 +181,7 @@ function told({ name, type, unit }: SpokenColumn, row: Row): string {
 export function choices(all: Column<Row>[]): { key: string; name: string }[] {
   return all
     .filter(({ key }) => !fixed.includes(key))
-    .map(({ key, heading, name }) => ({ key, name: name ?? (typeof heading === 'string' ? heading : 'Rank lane') }));
+    .map(({ key, heading, name }) => ({ key, name: name ?? (typeof heading === 'string' ? heading : key) }));
 }
 
 /** The columns that stand, the pinned ones first, in their chosen order, each with how early it goes where there is little room. */

@@ -4,6 +4,12 @@ import { keys } from '../../api/keys';
 
 const pageSize = 300;
 
+/** What a short list goes by. */
+interface Order {
+  by: string;
+  dir: string;
+}
+
 export interface BenchView {
   show: string;
   sort: string;
@@ -22,15 +28,17 @@ export const benchQuery = (slug: string, comparison: number, view: BenchView) =>
     placeholderData: (before) => before,
   });
 
-export const pagesQuery = (slug: string, comparison: number, show: string, domain: number | null) =>
+export const pagesQuery = (slug: string, comparison: number, show: string, domain: number | null, { by, dir }: Order) =>
   queryOptions({
-    queryKey: keys.part(slug, 'pages', comparison, show, domain),
+    queryKey: keys.part(slug, 'pages', comparison, show, domain, by, dir),
     queryFn: ({ signal }) =>
-      told(api.GET('/studies/{slug}/bench/pages', { params: { path: { slug }, query: { show, domain: domain } }, signal })),
+      told(api.GET('/studies/{slug}/bench/pages', { params: { path: { slug }, query: { show, domain, sort: by, dir } }, signal })),
     placeholderData: (before) => before,
   });
 
 interface MovementLook {
+  sort: string;
+  dir: string;
   domain: number;
   from: string;
   to: string;
@@ -44,9 +52,10 @@ export const movementQuery = (slug: string, look: MovementLook) =>
     placeholderData: (before) => before,
   });
 
-export const advertisingQuery = (slug: string, comparison: number, show: string) =>
+export const advertisingQuery = (slug: string, comparison: number, show: string, { by, dir }: Order) =>
   queryOptions({
-    queryKey: keys.part(slug, 'advertising', comparison, show),
-    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/advertising', { params: { path: { slug }, query: { show } }, signal })),
+    queryKey: keys.part(slug, 'advertising', comparison, show, by, dir),
+    queryFn: ({ signal }) =>
+      told(api.GET('/studies/{slug}/bench/advertising', { params: { path: { slug }, query: { show, sort: by, dir } }, signal })),
     placeholderData: (before) => before,
   });

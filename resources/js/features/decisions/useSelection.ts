@@ -1,7 +1,14 @@
 import { useState } from 'react';
 
 /** What a decision can be about. */
-export type About = { keywords: string[] } | { topics: string[] } | { show: string; list?: 'compare' | 'weigh' | 'pages' };
+export type About =
+  | { keywords: string[] }
+  | { topics: string[] }
+  | { show: string; list?: 'compare' | 'weigh' | 'pages' }
+  | { show: string; by: Trait; groups: (string | null)[] };
+
+/** What opportunities are gathered by. */
+export type Trait = 'topic' | 'intent' | 'stage' | 'tactic' | 'horizon' | 'page';
 
 interface Chosen<Row> {
   keyOf: (row: Row) => string;
@@ -26,6 +33,13 @@ export const ofPages: Chosen<{ topic: string }> = {
   about: (topics) => ({ topics }),
   aboutAll: (show) => ({ show, list: 'pages' }),
 };
+
+/** Groups of opportunities by a trait; the group of those without it has no name. */
+export const ofGroups = (by: Trait, show: string): Chosen<{ name: string | null }> => ({
+  keyOf: (group) => group.name ?? '',
+  about: (names) => ({ show, by, groups: names.map((name) => (name === '' ? null : name)) }),
+  aboutAll: () => ({ show, list: 'weigh' }),
+});
 
 /** Which rows are chosen: some by hand, or all that the sentence shows. A new sentence begins with none. */
 export function useSelection<Row>(show: string, rows: Row[], { keyOf, about, aboutAll }: Chosen<Row>) {

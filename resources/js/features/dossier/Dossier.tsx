@@ -22,6 +22,8 @@ import { MonthBars } from './MonthBars';
 import { PlacesPart } from './PlacesPart';
 import { Part } from './Part';
 import { Why } from '../keyword/Why';
+import { about, sources } from '../../shared/abouts';
+import { HeadingRow } from '../../shared/HeadingRow';
 
 interface Props {
   study: Study;
@@ -274,15 +276,7 @@ function PageOne({ dossier }: { dossier: KeywordDossier }) {
           },
         }}
       >
-        <thead>
-          <Box component="tr" sx={{ color: 'text.secondary' }}>
-            <th></th>
-            <th>Page</th>
-            <th title="of the site, 0–100">Auth.</th>
-            <th title="of the page, 0–100">Strength</th>
-            <th title="referring domains of the page">Ref. dom.</th>
-          </Box>
-        </thead>
+        <HeadingRow headings={pageOneHeadings} />
         <tbody>
           {dossier.page_one.map((result) => {
             return (
@@ -348,3 +342,11 @@ function Sources({ dossier, comparison }: { dossier: KeywordDossier; comparison:
     </Part>
   );
 }
+
+const pageOneHeadings = [
+  '',
+  { name: 'Page', about: about('Domain and path of the result.', '', sources.results) },
+  { name: 'Auth.', about: about('Authority of the site.', '0–100', sources.results) },
+  { name: 'Strength', about: about('Strength of the page itself.', '0–100', sources.results) },
+  { name: 'Ref. dom.', about: about('Domains that link to the page.', 'domains', sources.results) },
+] as const;

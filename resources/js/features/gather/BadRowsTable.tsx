@@ -3,6 +3,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { BadRows } from '../../api/schema';
 import { whole } from '../../shared/format';
+import { about } from '../../shared/abouts';
+import { HeadingRow } from '../../shared/HeadingRow';
 
 interface Props {
   badRows: BadRows;
@@ -39,14 +41,7 @@ export function BadRowsTable({ badRows, isAllowed, onAllow }: Props) {
             '& td, & th': { textAlign: 'left', px: 1, py: 0.25, borderBottom: 1, borderColor: 'divider' },
           }}
         >
-          <thead>
-            <tr>
-              <th>Line</th>
-              <th>Column</th>
-              <th>Value</th>
-              <th>What is wrong</th>
-            </tr>
-          </thead>
+          <HeadingRow headings={headings} />
           <tbody>
             {badRows.rows.slice(0, 200).map((row, index) => (
               <tr key={index}>
@@ -62,3 +57,12 @@ export function BadRowsTable({ badRows, isAllowed, onAllow }: Props) {
     </>
   );
 }
+
+const inFile = 'the file, read as the mapping says';
+
+const headings = [
+  { name: 'Line', about: about('Line of the file; the headings are line 1 where they come first.', '', inFile) },
+  { name: 'Column', about: about('Heading of the column that cannot be read.', '', inFile) },
+  { name: 'Value', about: about('What stands there.', '', inFile) },
+  { name: 'What is wrong', about: about('Why it cannot be taken, and what can.', '', 'the checks of this kind of table') },
+];

@@ -1,3 +1,5 @@
+import { HeadingRow } from '../../shared/HeadingRow';
+import { about, sources as origins } from '../../shared/abouts';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -80,16 +82,7 @@ export function CompetitorPanel({ study, title, onClose }: Props) {
             '& th:first-of-type, & td:first-of-type': { textAlign: 'left' },
           }}
         >
-          <thead>
-            <tr>
-              <th>Domain</th>
-              <th>In common</th>
-              <th>We lack</th>
-              <th>They lack</th>
-              <th>Authority</th>
-              <th />
-            </tr>
-          </thead>
+          <HeadingRow headings={headings} />
           <tbody>
             {found.data.map((candidate) => (
               <CandidateRow
@@ -164,3 +157,12 @@ function CandidateRow({
     </Box>
   );
 }
+
+const headings = [
+  { name: 'Domain', about: about('Found in the results of the market, or a candidate already.', '', origins.results) },
+  { name: 'In common', about: about('Keywords for which both rank.', 'keywords', origins.rankings) },
+  { name: 'We lack', about: about('Keywords for which it ranks and we do not.', 'keywords', origins.rankings) },
+  { name: 'They lack', about: about('Keywords for which we rank and it does not.', 'keywords', origins.rankings) },
+  { name: 'Authority', about: about('Of the domain.', '0–100', 'the first source in the rulebook that knows it') },
+  '',
+] as const;

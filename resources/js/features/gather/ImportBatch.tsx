@@ -14,6 +14,8 @@ import type { Study } from '../../api/schema';
 import { alike, batchWords, stateOf, type BatchFile } from './batch.logic';
 import { BatchRow } from './BatchRow';
 import { MappingTable } from './MappingTable';
+import { about } from '../../shared/abouts';
+import { HeadingRow } from '../../shared/HeadingRow';
 
 interface Props {
   study: Study;
@@ -146,18 +148,18 @@ function Table({ children }: { children: React.ReactNode }) {
         '& th, & td': { textAlign: 'left', verticalAlign: 'top', borderBottom: 1, borderColor: 'divider', px: 1, py: 0.75 },
       }}
     >
-      <thead>
-        <tr>
-          <th>File</th>
-          <th>Holds</th>
-          <th>Domain</th>
-          <th>Day</th>
-          <th>Channel</th>
-          <th>Rows</th>
-          <th>State</th>
-        </tr>
-      </thead>
+      <HeadingRow headings={headings} />
       <tbody>{children}</tbody>
     </Box>
   );
 }
+
+const headings = [
+  { name: 'File', about: about('Its name, as it was chosen.', '', 'your machine') },
+  { name: 'Holds', about: about('Which kind of table it was taken for.', '', 'told from its headings, or chosen here') },
+  { name: 'Domain', about: about('Whose rows they are.', '', 'told from its name, or chosen here') },
+  { name: 'Day', about: about('The day the figures are of.', 'day or month', 'told from its name, or chosen here') },
+  { name: 'Channel', about: about('Organic results, advertising, or one of your own.', '', 'told from its name, or chosen here') },
+  { name: 'Rows', about: about('Rows that can be brought in.', 'rows', 'counted in the file') },
+  { name: 'State', about: about('What is lacking, or that it is ready.', '', 'found while reading the file') },
+];

@@ -13,6 +13,8 @@ import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 import type { ImportEntry, Study } from '../../api/schema';
 import { whole } from '../../shared/format';
+import { about } from '../../shared/abouts';
+import { HeadingWords } from '../../shared/Heading';
 
 const shownAtFirst = 12;
 
@@ -42,14 +44,11 @@ export function ImportList({ study, imports }: { study: Study; imports: ImportEn
         <Table size="small" aria-label="Imports" sx={{ '& .MuiTableCell-root': { px: { xs: 0.5, lg: 1.25 } } }}>
           <TableHead>
             <TableRow>
-              <TableCell>File</TableCell>
-              <TableCell>Kind</TableCell>
-              <TableCell>Day</TableCell>
-              <TableCell align="right">Rows kept</TableCell>
-              <TableCell align="right" title="position over 100, or URL outside the domain">
-                Dropped
-              </TableCell>
-              <TableCell align="right">Bad</TableCell>
+              {headings.map(({ name, about: words, isNumber }) => (
+                <TableCell key={name} align={isNumber ? 'right' : 'left'}>
+                  <HeadingWords about={words}>{name}</HeadingWords>
+                </TableCell>
+              ))}
               <TableCell />
             </TableRow>
           </TableHead>
@@ -88,3 +87,12 @@ export function ImportList({ study, imports }: { study: Study; imports: ImportEn
     </Box>
   );
 }
+
+const headings = [
+  { name: 'File', about: about('Its name, as it was chosen.', '', 'your machine'), isNumber: false },
+  { name: 'Kind', about: about('Which kind of table it was taken for.', '', 'chosen when it was brought in'), isNumber: false },
+  { name: 'Day', about: about('The day the figures are of.', 'day', 'chosen when it was brought in'), isNumber: false },
+  { name: 'Rows kept', about: about('Rows that count.', 'rows', 'counted while reading'), isNumber: true },
+  { name: 'Dropped', about: about('Position over 100, or URL outside the domain.', 'rows', 'counted while reading'), isNumber: true },
+  { name: 'Bad', about: about('Rows that could not be read.', 'rows', 'counted while reading'), isNumber: true },
+];

@@ -3,6 +3,8 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { ImportPreview } from '../../api/schema';
+import { about } from '../../shared/abouts';
+import { HeadingWords } from '../../shared/Heading';
 
 interface Props {
   preview: ImportPreview;
@@ -39,7 +41,9 @@ export function MappingTable({ preview, onMap }: Props) {
       >
         <thead>
           <tr>
-            <th>line</th>
+            <th>
+              <HeadingWords about={about('Line of the file.', '', 'the file')}>line</HeadingWords>
+            </th>
             {preview.headers.map((header, index) => (
               <th key={index}>
                 {header}

@@ -6,6 +6,9 @@ import { decimal, position, whole } from '../../shared/format';
 import { KeywordButton } from './KeywordButton';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
+import { useSorting } from '../../shared/useSorting';
+import { about, sources } from '../../shared/abouts';
+import { useAbouts } from '../study/useAbouts';
 
 interface Props {
   study: Study;
@@ -16,12 +19,14 @@ interface Props {
 
 /** Page one of many keywords at once; a weak result is ringed and told in words. */
 export function PageOneTable({ study, comparison, show, onKeyword }: Props) {
-  const rows = useQuery(pageOneQuery(study.slug, comparison.id, show));
+  const sorting = useSorting('volume');
+  const told = useAbouts();
+  const rows = useQuery(pageOneQuery(study.slug, comparison.id, show, sorting));
   return (
     <Box sx={{ flex: 1, overflow: 'auto', px: 2, pb: 3 }}>
       <Box component="p" sx={{ my: 1, fontSize: '0.86rem', color: 'text.secondary' }}>
-        Each place of page one with its page strength and referring domains. Ringed: strength of 20 or less, or no referring domain. At most
-        a hundred keywords, most volume first.
+        Each place of page one with its page strength and referring domains. Ringed: strength of 20 or less, or no referring domain. The
+        first hundred keywords of the order.
       </Box>
       {rows.isPending && <Waiting what="Reading page one" />}
       {rows.isError && <Failed error={rows.error} onRetry={() => void rows.refetch()} />}
@@ -29,7 +34,18 @@ export function PageOneTable({ study, comparison, show, onKeyword }: Props) {
       {rows.data !== undefined && rows.data.length > 0 && (
         <PlainTable
           label="Page one of all"
-          headings={['Keyword', 'Volume', 'Difficulty', 'We', 'Weak', ...Array.from({ length: 10 }, (_, index) => String(index + 1))]}
+          headings={[
+            { name: 'Keyword', sort: 'keyword', startsAscending: true, about: told('keyword') },
+            { name: 'Volume', sort: 'volume', about: told('volume') },
+            { name: 'Difficulty', sort: 'difficulty', startsAscending: true, about: told('difficulty') },
+            { name: 'We', sort: 'own', startsAscending: true, about: told('own_position') },
+            { name: 'Weak', about: about('Results of page one that are ringed.', 'results', sources.results) },
+            ...Array.from({ length: 10 }, (_, index) => ({
+              name: String(index + 1),
+              about: about(`Page strength and referring domains of the page in place ${index + 1}.`, '0–100 / domains', sources.results),
+            })),
+          ]}
+          sorting={sorting}
           numbers={[1, 2, 3, 4]}
         >
           {rows.data.map((row) => (

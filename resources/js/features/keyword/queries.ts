@@ -2,10 +2,11 @@ import { queryOptions } from '@tanstack/react-query';
 import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 
-export const pageOneQuery = (slug: string, comparison: number, show: string) =>
+export const pageOneQuery = (slug: string, comparison: number, show: string, { by, dir }: { by: string; dir: string }) =>
   queryOptions({
-    queryKey: keys.part(slug, 'page-one', comparison, show),
-    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/page-one', { params: { path: { slug }, query: { show } }, signal })),
+    queryKey: keys.part(slug, 'page-one', comparison, show, by, dir),
+    queryFn: ({ signal }) =>
+      told(api.GET('/studies/{slug}/bench/page-one', { params: { path: { slug }, query: { show, sort: by, dir } }, signal })),
     placeholderData: (before) => before,
   });
 

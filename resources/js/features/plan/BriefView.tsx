@@ -5,6 +5,7 @@ import type { Brief, RoadmapItem } from '../../api/schema';
 import { decimal, estimate, position, whole } from '../../shared/format';
 import { KeptText } from '../../shared/KeptText';
 import { PlainTable } from '../../shared/PlainTable';
+import { about, sources } from '../../shared/abouts';
 import { monthName } from './months.logic';
 
 interface Props {
@@ -70,7 +71,15 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
       ))}
       <Heading>Keywords of the page</Heading>
       <Typography variant="body2">Most visits by: {brief.traffic_leader}</Typography>
-      <PlainTable label="Keywords of the page" headings={['Keyword', 'Volume', 'We']} numbers={[1, 2]}>
+      <PlainTable
+        label="Keywords of the page"
+        headings={[
+          { name: 'Keyword', about: about('The primary keyword of the page first.', '', sources.rankings) },
+          { name: 'Volume', about: about('Searches for it.', 'searches a month', 'the first source in the rulebook that knows it') },
+          { name: 'We', about: about('Our best position for it.', 'position', sources.rankings) },
+        ]}
+        numbers={[1, 2]}
+      >
         {brief.keywords.slice(0, 20).map((keyword) => (
           <tr key={keyword.keyword}>
             <td>{keyword.is_lead ? <strong>{keyword.keyword}</strong> : keyword.keyword}</td>
@@ -103,7 +112,15 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
       {brief.prospects.length > 0 && (
         <>
           <Heading>Whom to ask for a link</Heading>
-          <PlainTable label="Whom to ask for a link" headings={['Site', 'Authority', 'Pages that lead']} numbers={[1, 2]}>
+          <PlainTable
+            label="Whom to ask for a link"
+            headings={[
+              { name: 'Site', about: about('Links to competitors and not to us.', '', 'the lists of links') },
+              { name: 'Authority', about: about('Of the linking site.', '0–100', 'the lists of links') },
+              { name: 'Pages that lead', about: about('Pages above us that it links to.', 'pages', 'the lists of links') },
+            ]}
+            numbers={[1, 2]}
+          >
             {brief.prospects.map((prospect) => (
               <tr key={prospect.domain}>
                 <td>{prospect.domain}</td>
@@ -117,7 +134,16 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
       {brief.page_one.length > 0 && (
         <>
           <Heading>Page one</Heading>
-          <PlainTable label="Page one" headings={['', 'Page', 'Strength', 'Ref. domains']} numbers={[0, 2, 3]}>
+          <PlainTable
+            label="Page one"
+            headings={[
+              '',
+              { name: 'Page', about: about('Result of page one, best first.', '', sources.results) },
+              { name: 'Strength', about: about('Strength of the page.', '0–100', sources.results) },
+              { name: 'Ref. domains', about: about('Domains that link to the page.', 'domains', sources.results) },
+            ]}
+            numbers={[0, 2, 3]}
+          >
             {brief.page_one.map((result) => (
               <tr key={result.position}>
                 <td>{result.position}</td>

@@ -11,6 +11,7 @@ import type { Roadmap, Study } from '../../api/schema';
 import { decimal, estimate, whole } from '../../shared/format';
 import { Failed } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
+import { about, sources } from '../../shared/abouts';
 import { monthName } from './months.logic';
 
 interface Props {
@@ -75,7 +76,16 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
         <Box role="dialog" aria-label="Plans beside each other" sx={{ p: 2, maxWidth: 720 }}>
           <PlainTable
             label="Plans beside each other"
-            headings={['Plan', 'Items', 'Days', 'Visits added, mean of the last month', '']}
+            headings={[
+              { name: 'Plan', about: about('The agreed plan and the drafts beside it.', '', sources.people) },
+              { name: 'Items', about: about('Items with a month.', 'items', sources.people) },
+              { name: 'Days', about: about('Work of all of them.', 'days', sources.rules) },
+              {
+                name: 'Visits added, mean of the last month',
+                about: about('Mean of the forecast.', 'visits a month', 'worked out by the forecast’s draws'),
+              },
+              '',
+            ]}
             numbers={[1, 2, 3]}
           >
             {plan.plans.map((one) => (

@@ -13,6 +13,7 @@ import type { Roadmap, Study } from '../../api/schema';
 import { decimal, estimate, whole } from '../../shared/format';
 import { Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
+import { about, sources } from '../../shared/abouts';
 import { goalProblem, goalWords, type AskedGoal } from './goal.logic';
 import { monthAfter, monthName } from './months.logic';
 import { goalQuery } from './queries';
@@ -80,7 +81,17 @@ export function GoalDialog({ study, plan, onDrafted, onClose }: Props) {
         {answer.data !== undefined && asked !== null && !answer.isFetching && (
           <>
             <p>{goalWords(asked, answer.data)}</p>
-            <PlainTable label="The plan that does it" headings={['Page', 'Tactic', 'Month', 'Days', 'Expected gain']} numbers={[3, 4]}>
+            <PlainTable
+              label="The plan that does it"
+              headings={[
+                { name: 'Page', about: about('Topic that the page serves.', '', sources.rules) },
+                { name: 'Tactic', about: about('What is to be done.', '', sources.rules) },
+                { name: 'Month', about: about('When it would be done.', '', sources.rules) },
+                { name: 'Days', about: about('What the work is expected to take.', 'days', sources.rules) },
+                { name: 'Expected gain', about: about('Visits to expect of it.', 'visits a month', 'worked out with the position model') },
+              ]}
+              numbers={[3, 4]}
+            >
               {answer.data.items.map((item) => (
                 <tr key={item.topic}>
                   <td>{item.topic}</td>

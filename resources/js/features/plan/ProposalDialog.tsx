@@ -9,6 +9,7 @@ import type { PlanProposal, Study } from '../../api/schema';
 import { decimal, estimate, whole } from '../../shared/format';
 import { Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
+import { about, sources } from '../../shared/abouts';
 import { monthName } from './months.logic';
 
 interface Props {
@@ -44,7 +45,18 @@ export function ProposalDialog({ study, draft, isApplying, onApply, onClose }: P
               {whole(changes.length)} moves, {whole(proposal.data.unchanged)} stay
               {proposal.data.left_out > 0 && `, ${whole(proposal.data.left_out)} do not fit and wait`}.
             </p>
-            <PlainTable label="Moves" headings={['Item', 'Tactic', 'From', 'To', 'Days', 'Expected gain']} numbers={[4, 5]}>
+            <PlainTable
+              label="Moves"
+              headings={[
+                { name: 'Item', about: about('Page or keyword that would move.', '', sources.rules) },
+                { name: 'Tactic', about: about('What is to be done.', '', sources.rules) },
+                { name: 'From', about: about('The month in which it stands.', '', sources.people) },
+                { name: 'To', about: about('The month that pays best within the capacity.', '', sources.rules) },
+                { name: 'Days', about: about('What the work is expected to take.', 'days', sources.rules) },
+                { name: 'Expected gain', about: about('Visits to expect of it.', 'visits a month', 'worked out with the position model') },
+              ]}
+              numbers={[4, 5]}
+            >
               {changes.map((change) => (
                 <tr key={`${change.unit} ${change.name}`}>
                   <td>{change.name}</td>

@@ -8,8 +8,16 @@ import { rulebookHistoryQuery } from './queries';
 import type { Study } from '../../api/schema';
 import { Failed } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
+import { about, sources } from '../../shared/abouts';
 
 /** Who changed what in the rulebook, and back to before it. */
+const headings = [
+  { name: 'When', about: about('When the settings were saved.', 'UTC', sources.people) },
+  { name: 'Who', about: about('The person who saved them, or a command.', '', sources.people) },
+  { name: 'What', about: about('Each setting with what it was and what it became.', '', sources.people) },
+  '',
+] as const;
+
 export function History({ study }: { study: Study }) {
   const client = useQueryClient();
   const history = useQuery(rulebookHistoryQuery(study.slug));
@@ -25,7 +33,7 @@ export function History({ study }: { study: Study }) {
     <Box component="section" sx={{ mt: 3 }}>
       <Typography variant="h2">What was changed</Typography>
       {revert.isError && <Failed error={revert.error} />}
-      <PlainTable label="What was changed" headings={['When', 'Who', 'What', '']} numbers={[]}>
+      <PlainTable label="What was changed" headings={headings} numbers={[]}>
         {history.data.map((change) => (
           <tr key={change.change}>
             <td>{change.when.slice(0, 16).replace('T', ' ')}</td>

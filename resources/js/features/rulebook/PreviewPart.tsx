@@ -2,6 +2,8 @@ import Box from '@mui/material/Box';
 import type { RulebookPreview } from '../../api/schema';
 import { estimate, whole } from '../../shared/format';
 import { placesMoved } from './rulebook.logic';
+import { about, sources } from '../../shared/abouts';
+import { HeadingRow } from '../../shared/HeadingRow';
 
 const moveWords = ({ keywords, from, to }: RulebookPreview['horizons'][number]) =>
   `${whole(keywords)} from ${from ?? 'unknown'} to ${to ?? 'unknown'}`;
@@ -30,14 +32,7 @@ export function PreviewPart({ preview }: { preview: RulebookPreview }) {
           aria-label="The first twenty now and then"
           sx={{ mt: 0.5, '& td, & th': { pr: 4, textAlign: 'left', fontWeight: 'inherit' }, '& th': { fontWeight: 600 } }}
         >
-          <thead>
-            <tr>
-              <th scope="col"> </th>
-              <th scope="col">Now</th>
-              <th scope="col">Then</th>
-              <th scope="col">Moved</th>
-            </tr>
-          </thead>
+          <HeadingRow headings={headings} />
           <tbody>
             {placesMoved(preview.before, preview.after).map((row) => (
               <tr key={row.place}>
@@ -53,3 +48,10 @@ export function PreviewPart({ preview }: { preview: RulebookPreview }) {
     </Box>
   );
 }
+
+const headings = [
+  '',
+  { name: 'Now', about: about('What stands at this place now.', '', 'the settings that are saved') },
+  { name: 'Then', about: about('What would stand there.', '', 'the settings as they are typed') },
+  { name: 'Moved', about: about('How many places what would stand there goes up or down.', 'places', sources.rules) },
+] as const;

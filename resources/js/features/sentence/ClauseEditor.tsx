@@ -7,13 +7,14 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useLayoutEffect, useRef, useState } from 'react';
-import { tagsQuery, distributionQuery } from './queries';
+import { type ListName, tagsQuery, distributionQuery } from './queries';
 import { Histogram } from './Histogram';
 import type { ClauseContext, ClauseKind } from './clauses';
 import { find, put, spell, toggle, valuesOf, type Clause } from './sentence.logic';
 
 export interface EditorContext extends ClauseContext {
   study: string;
+  list: ListName;
   comparison: number;
 }
 

@@ -20,7 +20,7 @@ interface Props {
 /** What each clause leaves, in the order in which they narrow; they change places here, and are switched off for a moment. */
 export function ClauseSteps({ kind, show, context, off, onChange, onOff }: Props) {
   const clauses = parseSentence(show);
-  const steps = useQuery(stepsQuery(context.study, context.comparison, show));
+  const steps = useQuery(stepsQuery(context.study, context.comparison, show, context.list));
   if (clauses.length === 0) {
     return null;
   }
@@ -39,7 +39,7 @@ export function ClauseSteps({ kind, show, context, off, onChange, onOff }: Props
               <Box component="tr" key={spell([clause])} sx={{ fontWeight: clause.name === kind.name ? 700 : 400 }}>
                 <td>{words}</td>
                 <Box component="td" sx={{ textAlign: 'right', fontVariantNumeric: 'tabular-nums', whiteSpace: 'nowrap', px: 1 }}>
-                  {whole(steps.data?.steps[place]?.keywords)}
+                  {whole(steps.data?.[place]?.keywords)}
                 </Box>
                 <Box component="td" sx={{ whiteSpace: 'nowrap', textAlign: 'right' }}>
                   <Small label={`Earlier: ${words}`} isOff={place === 0} onClick={() => onChange(moved(clauses, place, -1))}>

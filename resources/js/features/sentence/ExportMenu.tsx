@@ -4,21 +4,24 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import Popover from '@mui/material/Popover';
 import Typography from '@mui/material/Typography';
-import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
-import { address, save } from '../../api/client';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { address, api, save, told } from '../../api/client';
 import { whole } from '../../shared/format';
 import { shownColumns, shownTable } from '../../shared/shownTable';
 import { useStored } from '../../shared/useStored';
+import { writtenQuery, type ListName } from './queries';
 import { alsoOf, columnsOf, isAlsos, type Also } from './exports.logic';
 
 /** One of the long lists, which the server writes whole. */
 export interface LongList {
-  list: 'compare' | 'weigh' | 'pages';
+  list: ListName;
   show: string;
   sort: string;
   dir: string;
   weights?: string;
+  /** Rows that it has; a spreadsheet of very many is written in the background. */
+  rows: number;
 }
 
 interface Props {
@@ -33,6 +36,9 @@ interface Props {
 
 const isFlag = (value: unknown): value is boolean => typeof value === 'boolean';
 const formats = ['csv', 'xlsx', 'json'] as const;
+
+/** Rows from which a spreadsheet takes longer than a person would wait for a download to begin. */
+const inBackgroundFrom = 10_000;
 
 /** Saves what is on show with its columns and in its order, beside the fixed tables that Export CSV writes. */
 export function ExportMenu({ study, title, view, long }: Props) {
@@ -59,8 +65,9 @@ export function ExportMenu({ study, title, view, long }: Props) {
     setColumns(long === null ? [] : columnsOf(long.list, shownColumns()));
     setAnchor(button);
   };
-  const href = (format: string) =>
-    address(`studies/${study}/exports/list.${format}`, { ...long, columns: [...columns, ...beside].join(','), title: heading });
+  const { rows = 0, ...asked } = long ?? {};
+  const order = { ...asked, columns: [...columns, ...beside].join(','), title: heading };
+  const href = (format: string) => address(`studies/${study}/exports/list.${format}`, order);
   return (
     <>
       <Button id="export-menu" aria-haspopup="dialog" onClick={(event) => open(event.currentTarget)} sx={{ whiteSpace: 'nowrap' }}>
@@ -95,6 +102,8 @@ export function ExportMenu({ study, title, view, long }: Props) {
                 <Button key={format} variant="outlined" loading={write.isPending} onClick={() => write.mutate(format)}>
                   {format.toUpperCase()}
                 </Button>
+              ) : format === 'xlsx' && rows > inBackgroundFrom ? (
+                <WrittenFile key={format} study={study} order={{ ...order, list: long.list }} onFetched={() => setAnchor(null)} />
               ) : (
                 <Button key={format} variant="outlined" component="a" href={href(format)} download onClick={() => setAnchor(null)}>
                   {format.toUpperCase()}
@@ -105,6 +114,42 @@ export function ExportMenu({ study, title, view, long }: Props) {
         </Box>
       </Popover>
     </>
+  );
+}
+
+interface WrittenProps {
+  study: string;
+  order: { list: LongList['list']; columns: string; title: string };
+  onFetched: () => void;
+}
+
+/** A spreadsheet of very many rows: begun by a press, fetched by itself when it is ready. */
+function WrittenFile({ study, order, onFetched }: WrittenProps) {
+  const path = { slug: study };
+  const begin = useMutation({
+    mutationFn: () => told(api.POST('/studies/{slug}/exports/list', { params: { path }, body: order })),
+  });
+  const task = begin.data?.id ?? null;
+  const written = useQuery({ ...writtenQuery(study, task ?? 0), enabled: task !== null });
+  const status = written.data?.status;
+  useEffect(() => {
+    if (task !== null && status === 'done') {
+      window.location.assign(address(`studies/${study}/tasks/${task}/file`));
+      onFetched();
+    }
+  }, [study, task, status, onFetched]);
+  const { done = 0, total = null, message = '' } = written.data ?? {};
+  if (task !== null && (status === undefined || status === 'waiting' || status === 'running')) {
+    return (
+      <Box role="status" sx={{ alignSelf: 'center', flex: 1 }}>
+        {total === null ? 'XLSX waits for its turn' : `XLSX: ${whole(done)} of ${whole(total)} rows`}
+      </Box>
+    );
+  }
+  return (
+    <Button variant="outlined" loading={begin.isPending} onClick={() => begin.mutate()} title={begin.error?.message ?? message}>
+      {begin.isError || message !== '' ? 'XLSX again' : 'XLSX'}
+    </Button>
   );
 }
 

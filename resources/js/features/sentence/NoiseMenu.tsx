@@ -10,7 +10,7 @@ import { noiseQuery } from './queries';
 import { ledgerQuery } from '../study/queries';
 import type { Comparison, Study } from '../../api/schema';
 import { whole } from '../../shared/format';
-import { Waiting } from '../../shared/Notice';
+import { Failed, Waiting } from '../../shared/Notice';
 
 interface Props {
   study: Study;
@@ -55,13 +55,16 @@ export function NoiseMenu({ study, comparison, show, onClause }: Props) {
         <Box role="dialog" aria-label="Noise" sx={{ p: 2, width: 400, fontSize: '0.88rem' }}>
           <Typography variant="h3">What could go</Typography>
           {noise.isPending && <Waiting what="Looking for noise" />}
+          {noise.isError && <Failed error={noise.error} onRetry={() => void noise.refetch()} />}
           {noise.data?.clauses.length === 0 && <p>Nothing that looks like noise is on show.</p>}
-          {noise.data?.clauses.map((proposal) => (
+          {noise.data?.clauses.map((proposal, index) => (
             <Box key={proposal.clause} sx={{ display: 'flex', alignItems: 'center' }}>
               <Box sx={{ flex: 1 }}>
                 {whole(proposal.keywords)} {proposal.what}
               </Box>
               <Button
+                // One more press hides the first of them.
+                autoFocus={index === 0}
                 onClick={() => {
                   setAnchor(null);
                   onClause(proposal.clause);

@@ -22,7 +22,6 @@ const written: Record<string, string[]> = {
   choose: [],
   steady: [],
   page: ['own_url'],
-  meant: ['page_is_meant'],
   move: ['own', 'target'],
 };
 

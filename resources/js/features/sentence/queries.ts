@@ -1,6 +1,7 @@
 import { queryOptions } from '@tanstack/react-query';
 import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
+import type { Task } from '../../api/schema';
 
 export const lensesQuery = (slug: string) =>
   queryOptions({
@@ -28,11 +29,25 @@ export const noiseQuery = (slug: string, comparison: number, show: string) =>
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/noise', { params: { path: { slug }, query: { show } }, signal })),
   });
 
-/** What each clause of a sentence leaves. */
-export const stepsQuery = (slug: string, comparison: number, show: string) =>
+/** Whose rows a sentence narrows. */
+export type ListName = 'compare' | 'weigh' | 'pages';
+
+/** A spreadsheet that is written in the background, until it is ready. */
+export const writtenQuery = (slug: string, task: number) =>
   queryOptions({
-    queryKey: keys.part(slug, 'steps', comparison, show),
-    queryFn: ({ signal }) =>
-      told(api.GET('/studies/{slug}/bench/summary', { params: { path: { slug }, query: { show, steps: 1 } }, signal })),
+    queryKey: keys.part(slug, 'task', task),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/tasks/{task}', { params: { path: { slug, task } }, signal })),
+    refetchInterval: (query) => (query.state.data === undefined || isGoingOn(query.state.data) ? 500 : false),
+  });
+
+function isGoingOn({ status }: Task): boolean {
+  return status === 'waiting' || status === 'running';
+}
+
+/** What each clause of a sentence leaves. */
+export const stepsQuery = (slug: string, comparison: number, show: string, list: ListName) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'steps', comparison, show, list),
+    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/steps', { params: { path: { slug }, query: { show, list } }, signal })),
     placeholderData: (before) => before,
   });

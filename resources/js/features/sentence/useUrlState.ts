@@ -1,12 +1,19 @@
 import { useCallback, useLayoutEffect, useRef } from 'react';
 import { useLocation, useSearchParams } from 'react-router';
 import { parseSentence, spell, type Clause } from './sentence.logic';
-import { stepBack, stepForth, stepped, stepsOf, type Steps } from './steps.logic';
+import { stepBack, stepForth, stepped, stepsOf, type Said, type Steps } from './steps.logic';
 
 type Changes = Record<string, string | null>;
 
 /** What the URL calls the sentence; its changes can be undone by themselves. */
 const sentence = 'show';
+
+/** And the clauses that are switched off for a moment. */
+const switchedOff = 'off';
+
+function saidIn(params: URLSearchParams): Said {
+  return { show: params.get(sentence), off: params.get(switchedOff) };
+}
 
 /**
  * View state lives in the URL. Changes are places in the history, so that going back undoes them. They are drawn before the
@@ -27,7 +34,7 @@ export function useUrlState(): [URLSearchParams, (changes: Changes, replace?: bo
       setParams(next, {
         replace,
         flushSync: true,
-        state: isOther ? stepped(steps, before.get(sentence), !replace) : { ...steps, isTyping: false },
+        state: isOther ? stepped(steps, saidIn(before), !replace) : { ...steps, isTyping: false },
       });
     },
     [setParams],
@@ -39,14 +46,14 @@ export function useUrlState(): [URLSearchParams, (changes: Changes, replace?: bo
 export function useSentenceSteps(): { undo: () => void; redo: () => void } {
   const [params, setParams] = useSearchParams();
   const state: unknown = useLocation().state;
-  const go = (step: { show: string | null; steps: Steps } | undefined) => {
+  const go = (step: { said: Said; steps: Steps } | undefined) => {
     if (step !== undefined) {
-      setParams(changed(params, { [sentence]: step.show }), { flushSync: true, state: step.steps });
+      setParams(changed(params, { [sentence]: step.said.show, [switchedOff]: step.said.off }), { flushSync: true, state: step.steps });
     }
   };
   return {
-    undo: () => go(stepBack(stepsOf(state), params.get(sentence))),
-    redo: () => go(stepForth(stepsOf(state), params.get(sentence))),
+    undo: () => go(stepBack(stepsOf(state), saidIn(params))),
+    redo: () => go(stepForth(stepsOf(state), saidIn(params))),
   };
 }
 
@@ -65,5 +72,5 @@ function changed(params: URLSearchParams, changes: Changes): URLSearchParams {
 /** Clauses that are switched off for a moment: they stand beside the sentence and count for nothing. */
 export function useSwitchedOff(): [Clause[], (off: Clause[]) => void] {
   const [params, change] = useUrlState();
-  return [parseSentence(params.get('off') ?? ''), (off) => change({ off: off.length === 0 ? null : spell(off) }, true)];
+  return [parseSentence(params.get(switchedOff) ?? ''), (off) => change({ [switchedOff]: off.length === 0 ? null : spell(off) }, true)];
 }

@@ -1,9 +1,11 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -15,7 +17,10 @@ const shortest = 12;
 export function PasswordDialog({ onClose }: { onClose: () => void }) {
   const [password, setPassword] = useState('');
   const [fresh, setFresh] = useState('');
-  const change = useMutation({ mutationFn: () => told(api.PATCH('/session', { body: { password, new_password: fresh } })) });
+  const [endsTokens, setEndsTokens] = useState(false);
+  const change = useMutation({
+    mutationFn: () => told(api.PATCH('/session', { body: { password, new_password: fresh, end_tokens: endsTokens } })),
+  });
   const wrong = change.error instanceof ApiError ? change.error.fields : {};
   const isField = wrong['password'] !== undefined || wrong['new_password'] !== undefined;
   return (
@@ -52,6 +57,10 @@ export function PasswordDialog({ onClose }: { onClose: () => void }) {
                 onChange={(event) => setFresh(event.target.value)}
                 error={wrong['new_password'] !== undefined}
                 helperText={wrong['new_password']?.[0] ?? `At least ${shortest} characters`}
+              />
+              <FormControlLabel
+                control={<Checkbox checked={endsTokens} onChange={(event) => setEndsTokens(event.target.checked)} />}
+                label="Take my tokens away, too: scripts need new ones then"
               />
             </>
           )}

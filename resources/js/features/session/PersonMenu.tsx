@@ -4,12 +4,15 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useColorScheme } from '@mui/material/styles';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Suspense, lazy, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, told } from '../../api/client';
 import { sessionQuery } from './queries';
 import { PasswordDialog } from './PasswordDialog';
 import { TokensDialog } from './TokensDialog';
+
+// Draws a picture with a library that is not needed before.
+const AccessDialog = lazy(async () => ({ default: (await import('./AccessDialog')).AccessDialog }));
 
 interface Props {
   onKeys?: () => void;
@@ -17,7 +20,7 @@ interface Props {
 
 export function PersonMenu({ onKeys }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [dialog, setDialog] = useState<'tokens' | 'password' | null>(null);
+  const [dialog, setDialog] = useState<'access' | 'tokens' | 'password' | null>(null);
   const { mode, setMode } = useColorScheme();
   const session = useQuery(sessionQuery());
   const client = useQueryClient();
@@ -51,6 +54,14 @@ export function PersonMenu({ onKeys }: Props) {
         <MenuItem
           onClick={() => {
             setAnchor(null);
+            setDialog('access');
+          }}
+        >
+          How you get in
+        </MenuItem>
+        <MenuItem
+          onClick={() => {
+            setAnchor(null);
             setDialog('tokens');
           }}
         >
@@ -64,8 +75,15 @@ export function PersonMenu({ onKeys }: Props) {
         >
           Change password
         </MenuItem>
+        {session.data?.person?.is_administrator === true && <MenuItem onClick={() => void navigate('/people')}>People</MenuItem>}
+        {session.data?.person?.is_administrator === true && <MenuItem onClick={() => void navigate('/audit')}>Who did what</MenuItem>}
         <MenuItem onClick={() => void signOut()}>Sign out</MenuItem>
       </Menu>
+      {dialog === 'access' && (
+        <Suspense>
+          <AccessDialog onClose={() => setDialog(null)} />
+        </Suspense>
+      )}
       {dialog === 'tokens' && <TokensDialog onClose={() => setDialog(null)} />}
       {dialog === 'password' && <PasswordDialog onClose={() => setDialog(null)} />}
     </Box>

@@ -5,7 +5,8 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Navigate, useLocation } from 'react-router';
-import { api, told } from '../../api/client';
+import { useState } from 'react';
+import { ApiError, api, told } from '../../api/client';
 import { sessionQuery } from './queries';
 
 function cameFrom(state: unknown): string {
@@ -23,9 +24,20 @@ export function SignInPage() {
   const location = useLocation();
   const session = useQuery(sessionQuery());
   const signIn = useMutation({
-    mutationFn: (form: FormData) => told(api.POST('/session', { body: { email: text(form, 'email'), password: text(form, 'password') } })),
+    mutationFn: async (form: FormData) => {
+      // A late answer that nobody is signed in would undo what follows: in what is kept here, and in the cookie.
+      await client.query(sessionQuery()).catch(() => undefined);
+      return told(
+        api.POST('/session', { body: { email: text(form, 'email'), password: text(form, 'password'), code: text(form, 'code') } }),
+      );
+    },
     onSuccess: (answer) => client.setQueryData(sessionQuery().queryKey, answer),
   });
+  const wrong = signIn.error instanceof ApiError ? signIn.error.fields : {};
+  const [asksForCode, setAsksForCode] = useState(false);
+  if (wrong['code'] !== undefined && !asksForCode) {
+    setAsksForCode(true);
+  }
   if (session.data?.person) {
     return <Navigate to={cameFrom(location.state)} replace />;
   }
@@ -61,12 +73,13 @@ export function SignInPage() {
           Sign in
         </Typography>
         {signIn.isError && (
-          <Alert severity="error">
-            {signIn.error.message === 'Some fields are not right.' ? 'Name and password do not belong together.' : signIn.error.message}
+          <Alert severity={wrong['code'] === undefined ? 'error' : 'info'}>
+            {wrong['code']?.[0] ?? wrong['email']?.[0] ?? signIn.error.message}
           </Alert>
         )}
         <TextField name="email" label="Email" autoComplete="username" required autoFocus />
         <TextField name="password" label="Password" type="password" autoComplete="current-password" required />
+        {asksForCode && <TextField name="code" label="Code of your authenticator" autoComplete="one-time-code" required autoFocus />}
         <Button type="submit" variant="contained" size="medium" loading={signIn.isPending}>
           Sign in
         </Button>

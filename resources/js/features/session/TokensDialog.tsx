@@ -13,6 +13,7 @@ import { api, told } from '../../api/client';
 import { tokensQuery } from './queries';
 import { Failed } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
+import { about, sources } from '../../shared/abouts';
 
 const abilities = { 'read only': ['read'], 'read and write': ['read', 'write'] } as const;
 
@@ -52,7 +53,7 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
         )}
         {error !== null && <Failed error={error} />}
         {tokens.data !== undefined && tokens.data.length > 0 && (
-          <PlainTable label="Tokens" headings={['Name', 'May', 'Last used', 'Ends', '']} numbers={[]}>
+          <PlainTable label="Tokens" headings={headings} numbers={[]}>
             {tokens.data.map((token) => (
               <tr key={token.id}>
                 <td>{token.name}</td>
@@ -126,3 +127,11 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
     </Dialog>
   );
 }
+
+const headings = [
+  { name: 'Name', about: about('What it was called when it was made.', '', sources.people) },
+  { name: 'May', about: about('Whether it may only read, or change things, too.', '', sources.people) },
+  { name: 'Last used', about: about('Day of the last request that sent it.', 'day, UTC', 'the requests of scripts') },
+  { name: 'Ends', about: about('Day from which it is refused.', 'day, UTC', sources.people) },
+  '',
+] as const;

@@ -14,3 +14,18 @@ export const tokensQuery = () =>
     queryKey: keys.tokens,
     queryFn: ({ signal }) => told(api.GET('/tokens', { signal })),
   });
+
+export const ownSessionsQuery = () =>
+  queryOptions({
+    queryKey: keys.ownSessions,
+    queryFn: ({ signal }) => told(api.GET('/sessions', { signal })),
+  });
+
+/** Whom a link is for. */
+export const invitedQuery = (link: string) =>
+  queryOptions({
+    queryKey: keys.invited(link),
+    queryFn: ({ signal }) => told(api.POST('/welcome/read', { body: { link }, signal })),
+    retry: false,
+    staleTime: Infinity,
+  });

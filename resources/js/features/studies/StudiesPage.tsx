@@ -3,11 +3,12 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useInfiniteQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
-import { PersonMenu } from '../session';
+import { PersonMenu, sessionQuery } from '../session';
+import { DeletedStudies } from './DeletedStudies';
 import { FirstStudy } from './FirstStudy';
 import { grouped, groups, isGroup, type Group } from './groups.logic';
 import { studiesQuery } from './queries';
@@ -27,6 +28,7 @@ export function StudiesPage() {
   const [isOpen, setOpen] = useState(false);
   const studies = list.data?.pages.flatMap((page) => page.studies) ?? [];
   const isMany = wanted !== '' || group !== null || studies.length >= few;
+  const mayMake = useQuery(sessionQuery()).data?.person?.may_make_studies === true;
   const isNone = list.isSuccess && studies.length === 0;
   return (
     <>
@@ -39,11 +41,11 @@ export function StudiesPage() {
       <Box component="main" sx={{ flex: 1, overflowY: 'auto' }}>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 2, pt: 3, pb: 1, flexWrap: 'wrap' }}>
           <Typography variant="h2" component="h2" sx={{ flex: 1, minWidth: 260 }}>
-            {isNone && !isMany ? 'Your first study' : 'Studies and what waits in them'}
+            {isNone && !isMany && mayMake ? 'Your first study' : 'Studies and what waits in them'}
           </Typography>
           {isMany && <TextField label="Find a study or a domain" value={wanted} onChange={(event) => setWanted(event.target.value)} />}
           {isMany && <GroupChoice group={group} onChange={(chosen) => setParams(chosen === null ? {} : { group: chosen })} />}
-          {!(isNone && !isMany) && (
+          {mayMake && !(isNone && !isMany) && (
             <Button variant="outlined" onClick={() => setOpen(true)}>
               New study
             </Button>
@@ -51,7 +53,7 @@ export function StudiesPage() {
         </Box>
         {list.isPending && <Waiting what="Reading the studies" />}
         {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
-        {isNone && (isMany ? <Nothing wanted={wanted} /> : <FirstStudy />)}
+        {isNone && (isMany ? <Nothing wanted={wanted} /> : mayMake ? <FirstStudy /> : <NoStudy />)}
         {grouped(studies, group).map((part) => (
           <Box key={part.name ?? ''} component="section" aria-label={part.name ?? 'Studies'}>
             {part.name !== null && (
@@ -69,6 +71,7 @@ export function StudiesPage() {
             Show more studies
           </Button>
         )}
+        <DeletedStudies />
       </Box>
       {isOpen && <StudyDialog study={null} onClose={() => setOpen(false)} />}
     </>
@@ -96,4 +99,8 @@ function GroupChoice({ group, onChange }: { group: Group | null; onChange: (grou
 
 function Nothing({ wanted }: { wanted: string }) {
   return <Empty title={`No study has “${wanted}” in its name or among its domains`}>Only a part of it is needed.</Empty>;
+}
+
+function NoStudy() {
+  return <Empty title="You are in no study yet">An administrator lets you into one, or lets you make studies.</Empty>;
 }

@@ -7,9 +7,11 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Study, StudyDraft } from '../../api/schema';
 import { slugOf } from './naming.logic';
+import { DeleteDialog } from './DeleteDialog';
 import { useSaveStudy } from './useSaveStudy';
 
 interface Props {
@@ -38,7 +40,39 @@ function draftOf(form: FormData): StudyDraft {
 
 /** Makes a study or changes one: swap, add, drop or reorder a competitor, and everything is compared anew. */
 export function StudyDialog({ study, onClose }: Props) {
-  const save = useSaveStudy(study, onClose);
+  const [notes, setNotes] = useState<string[]>([]);
+  const [isDeleting, setDeleting] = useState(false);
+  const save = useSaveStudy(study, (saved) => (saved.notes.length === 0 ? onClose() : setNotes(saved.notes)));
+  if (isDeleting && study !== null) {
+    return <DeleteDialog study={study} onClose={onClose} />;
+  }
+  return notes.length === 0 ? (
+    <StudyForm study={study} onClose={onClose} onDelete={() => setDeleting(true)} save={save} />
+  ) : (
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="notes-title">
+      <DialogTitle id="notes-title">Saved</DialogTitle>
+      <DialogContent>
+        {notes.map((note) => (
+          <Typography key={note} gutterBottom>
+            {note}
+          </Typography>
+        ))}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose} variant="contained" autoFocus>
+          Go on
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+interface FormProps extends Props {
+  onDelete: () => void;
+  save: ReturnType<typeof useSaveStudy>;
+}
+
+function StudyForm({ study, onClose, onDelete, save }: FormProps) {
   const [slug, setSlug] = useState('');
   const [isOwnSlug, setOwnSlug] = useState(false);
   return (
@@ -120,6 +154,11 @@ export function StudyDialog({ study, onClose }: Props) {
           )}
         </DialogContent>
         <DialogActions>
+          {study !== null && (
+            <Button color="warning" onClick={onDelete} sx={{ mr: 'auto' }}>
+              Delete this study
+            </Button>
+          )}
           <Button onClick={onClose}>Cancel</Button>
           <Button type="submit" variant="contained" loading={save.isPending}>
             Save

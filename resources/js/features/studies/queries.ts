@@ -1,4 +1,4 @@
-import { infiniteQueryOptions } from '@tanstack/react-query';
+import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 import type { Group } from './groups.logic';
@@ -17,4 +17,10 @@ export const studiesQuery = (wanted: string, group: Group | null) =>
     initialPageParam: '',
     getNextPageParam: (last) => last.next,
     placeholderData: (before) => before,
+  });
+
+export const deletedStudiesQuery = () =>
+  queryOptions({
+    queryKey: keys.deletedStudies,
+    queryFn: ({ signal }) => told(api.GET('/deleted-studies', { signal })),
   });

@@ -17,6 +17,7 @@ const study = (stages: Study['stages']): Study => ({
   comparison: null,
   finding: null,
   newest_change: 0,
+  notes: [],
   is_current: true,
 });
 

@@ -5,7 +5,7 @@ import { keys } from '../../api/keys';
 import type { Study, StudyDraft } from '../../api/schema';
 
 /** Makes a study, and goes to where its lists are brought in, or changes one. */
-export function useSaveStudy(study: Study | null, onSaved?: () => void) {
+export function useSaveStudy(study: Study | null, onSaved?: (saved: Study) => void) {
   const client = useQueryClient();
   const navigate = useNavigate();
   return useMutation({
@@ -16,7 +16,7 @@ export function useSaveStudy(study: Study | null, onSaved?: () => void) {
     onSuccess: async (saved) => {
       await client.invalidateQueries({ queryKey: keys.study(saved.slug) });
       await client.invalidateQueries({ queryKey: keys.studies });
-      onSaved?.();
+      onSaved?.(saved);
       if (study === null) {
         await navigate(`/studies/${saved.slug}/gather`);
       }

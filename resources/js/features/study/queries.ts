@@ -14,7 +14,7 @@ export const comparisonQuery = (slug: string) =>
   queryOptions({
     queryKey: keys.part(slug, 'comparison'),
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/comparison', { params: { path: { slug } }, signal })),
-    refetchInterval: (query) => (query.state.data?.is_current === false ? 1500 : false),
+    refetchInterval: (query) => (query.state.data?.is_current === false && query.state.data.problem === null ? 1500 : false),
   });
 
 /** Asks every second while any work goes on. */

@@ -8,17 +8,58 @@ import { decimal, estimate, position } from '../../shared/format';
 import { KeptText } from '../../shared/KeptText';
 import { Failed } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
+import { useSortedRows } from '../../shared/useSorting';
+import { about, sources } from '../../shared/abouts';
 import { chanceWords, shortChance } from '../keyword/chance';
 import { MeasuredClicks } from './MeasuredClicks';
 import { OutcomeBand } from './OutcomeBand';
 import { PositionLine } from './PositionLine';
 import { outcomeWords, targetWords } from './track.logic';
 
-const headings = ['Page', 'Done', 'Lead', 'Since', 'Win chance', 'Visits added', 'Measured clicks', 'Against the band', 'Outcome'];
+const outcomes = ['above', 'inside', 'below', 'too early'];
+
+/** What a column goes by. */
+const values: Record<string, (item: TrackItem) => string | number | null> = {
+  page: (item) => item.name,
+  done: (item) => item.done_month,
+  lead: (item) => item.position_now,
+  chance: (item) => item.win_chance,
+  added: (item) => item.added,
+  clicks: (item) => item.clicks_since,
+  band: (item) => (item.added === null || item.p50 === null ? null : item.added - item.p50),
+  outcome: (item) => (item.outcome === null ? null : -outcomes.indexOf(item.outcome)),
+};
+
+const forecast = 'worked out with the forecast of then';
+
+const headings = [
+  { name: 'Page', sort: 'page', startsAscending: true, about: about('What was worked on, and how.', '', sources.people) },
+  { name: 'Done', sort: 'done', about: about('The month in which it was finished.', '', sources.people) },
+  { name: 'Lead', sort: 'lead', startsAscending: true, about: about('Position of its lead then and now.', 'position', sources.rankings) },
+  { name: 'Since', about: about('Positions of its lead, snapshot by snapshot.', 'position', sources.rankings) },
+  {
+    name: 'Win chance',
+    sort: 'chance',
+    about: about('What was said when it was planned.', 'chance of its target', 'worked out with the position model'),
+  },
+  {
+    name: 'Visits added',
+    sort: 'added',
+    about: about('What its positions bring more than then.', 'visits a month', 'worked out with the curve and the searches of then'),
+  },
+  { name: 'Measured clicks', sort: 'clicks', about: about('Before it was done, and since.', 'clicks', 'our measured clicks') },
+  {
+    name: 'Against the band',
+    sort: 'band',
+    about: about('What it added against the band that was said; it goes by the distance to the middle.', 'visits a month', forecast),
+  },
+  { name: 'Outcome', sort: 'outcome', about: about('Whether that is above, inside or below the band.', '', forecast) },
+];
 
 /** Every finished item against what was said of it; a line opens into its keywords. */
 export function FinishedItems({ study, items }: { study: Study; items: TrackItem[] }) {
   const client = useQueryClient();
+  const [rows, sorting] = useSortedRows(items, values);
   const redate = useMutation({
     mutationFn: ({ item, month }: { item: TrackItem; month: string }) =>
       told(
@@ -32,8 +73,8 @@ export function FinishedItems({ study, items }: { study: Study; items: TrackItem
   return (
     <>
       {redate.isError && <Failed error={redate.error} />}
-      <PlainTable label="Finished items" headings={headings} numbers={[4, 5, 6]}>
-        {items.map((item) => (
+      <PlainTable label="Finished items" headings={headings} sorting={sorting} numbers={[4, 5, 6]}>
+        {rows.map((item) => (
           <Line
             key={`${item.id} ${item.done_month}`}
             item={item}

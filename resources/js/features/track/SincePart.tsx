@@ -11,6 +11,8 @@ import { sourcesQuery } from '../study/queries';
 import type { Since, SinceGap, Study } from '../../api/schema';
 import { position, whole } from '../../shared/format';
 import { PlainTable } from '../../shared/PlainTable';
+import { useSortedRows } from '../../shared/useSorting';
+import { useAbouts } from '../study/useAbouts';
 
 /** What is different since last time, what needs a decision, and the step into the next month. */
 export function SincePart({ study, since }: { study: Study; since: Since | null }) {
@@ -52,15 +54,30 @@ export function SincePart({ study, since }: { study: Study; since: Since | null 
   );
 }
 
+const values: Record<string, (gap: SinceGap) => string | number | null> = {
+  keyword: (gap) => gap.keyword,
+  volume: (gap) => gap.volume,
+  own: (gap) => gap.own_position,
+  best: (gap) => gap.best_position,
+};
+
 function Gaps({ title, gaps, to }: { title: string; gaps: SinceGap[]; to: string }) {
+  const told = useAbouts();
+  const [rows, sorting] = useSortedRows(gaps, values);
+  const headings = [
+    { name: 'Keyword', sort: 'keyword', startsAscending: true, about: told('keyword') },
+    { name: 'Volume', sort: 'volume', about: told('volume') },
+    { name: 'We', sort: 'own', startsAscending: true, about: told('own_position') },
+    { name: 'Best competitor', sort: 'best', startsAscending: true, about: told('best_position') },
+  ];
   return (
     <Box>
       <Anchor component={Link} to={to}>
         {title}
       </Anchor>
       {gaps.length > 0 && (
-        <PlainTable label={title} headings={['Keyword', 'Volume', 'We', 'Best competitor']} numbers={[1, 2]}>
-          {gaps.map((gap) => (
+        <PlainTable label={title} headings={headings} sorting={sorting} numbers={[1, 2]}>
+          {rows.map((gap) => (
             <tr key={gap.keyword}>
               <td>{gap.keyword}</td>
               <td>{whole(gap.volume)}</td>

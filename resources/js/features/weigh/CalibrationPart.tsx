@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { PositionModel } from '../../api/schema';
 import { decimal, percent, whole } from '../../shared/format';
 import { PlainTable } from '../../shared/PlainTable';
+import { about, sources } from '../../shared/abouts';
 import { ViewSwitch } from '../../shared/ViewSwitch';
 
 type Bound = PositionModel['calibration'][number];
@@ -35,7 +36,16 @@ export function CalibrationPart({ calibration }: { calibration: Bound[] }) {
           <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'flex-start', gap: 1 }}>
             <Picture bins={one.bins} />
             <Box sx={{ flex: '1 1 220px' }}>
-              <PlainTable label="Calibration" headings={['Said', 'Rows', 'Mean said', 'Seen']} numbers={[1, 2, 3]}>
+              <PlainTable
+                label="Calibration"
+                headings={[
+                  { name: 'Said', about: about('Chances that were said, in steps.', 'chance', 'worked out with the position model') },
+                  { name: 'Rows', about: about('Rows that the model had not seen.', 'rows', sources.rankings) },
+                  { name: 'Mean said', about: about('Their mean chance.', 'chance', 'worked out with the position model') },
+                  { name: 'Seen', about: about('The share that is there.', 'share', sources.rankings) },
+                ]}
+                numbers={[1, 2, 3]}
+              >
                 {one.bins.map((bin) => (
                   <tr key={bin.from}>
                     <td>{`${Math.round(bin.from * 100)}–${Math.round(bin.to * 100)} %`}</td>

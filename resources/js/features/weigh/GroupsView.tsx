@@ -7,19 +7,81 @@ import { groupsQuery } from './queries';
 import type { Comparison, OpportunityGroup, Study } from '../../api/schema';
 import { decimal, estimate, pathOf, percent, whole } from '../../shared/format';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
-import { groupings, inOrder, thinStage, type Grouping, type Figure } from './groups.logic';
+import type { About } from '../../shared/Heading';
+import type { Headings } from '../../shared/HeadingRow';
+import { PlainTable } from '../../shared/PlainTable';
+import { useSortedRows } from '../../shared/useSorting';
+import { ChooseLine } from '../decisions/ChooseLine';
+import { SelectionBar } from '../decisions/SelectionBar';
+import type { useDecisions } from '../decisions/useDecisions';
+import { ofGroups, useSelection, type Trait } from '../decisions/useSelection';
+import { about, sources } from '../../shared/abouts';
+import { groupings, thinStage, type Figure } from './groups.logic';
 
-const columns: { key: Figure; name: string; draw: (group: OpportunityGroup) => string }[] = [
-  { key: 'keywords', name: 'Keywords', draw: (group) => whole(group.keywords) },
-  { key: 'volume', name: 'Volume', draw: (group) => whole(group.volume) },
-  { key: 'pages', name: 'Pages', draw: (group) => whole(group.pages) },
-  { key: 'visits_now', name: 'Visits now', draw: (group) => estimate(group.visits_now) },
-  { key: 'gain', name: 'Gain', draw: (group) => estimate(group.gain) },
-  { key: 'expected_gain', name: 'Expected gain', draw: (group) => estimate(group.expected_gain) },
-  { key: 'difficulty', name: 'Mean difficulty', draw: (group) => decimal(group.difficulty) },
-  { key: 'win_chance', name: 'Mean chance of target', draw: (group) => percent(group.win_chance) },
-  { key: 'links_to_earn', name: 'Links to earn', draw: (group) => whole(group.links_to_earn) },
+const listed = 'what the sentence and the rulebook leave open';
+const sums = 'worked out from the rows of the group';
+
+const columns: { key: Figure; name: string; about: About; draw: (group: OpportunityGroup) => string }[] = [
+  {
+    key: 'keywords',
+    name: 'Keywords',
+    about: about('Opportunities of the group.', 'keywords', listed),
+    draw: (group) => whole(group.keywords),
+  },
+  {
+    key: 'volume',
+    name: 'Volume',
+    about: about('Searches for all of them.', 'searches a month', sums),
+    draw: (group) => whole(group.volume),
+  },
+  {
+    key: 'pages',
+    name: 'Pages',
+    about: about('Topics among them, each a page made or to be made.', 'pages', listed),
+    draw: (group) => whole(group.pages),
+  },
+  {
+    key: 'visits_now',
+    name: 'Visits now',
+    about: about('What our positions for them bring.', 'visits a month', sources.curve),
+    draw: (group) => estimate(group.visits_now),
+  },
+  {
+    key: 'gain',
+    name: 'Gain',
+    about: about('What they could bring at their targets.', 'visits a month', sources.curve),
+    draw: (group) => estimate(group.gain),
+  },
+  {
+    key: 'expected_gain',
+    name: 'Expected gain',
+    about: about('Visits to expect of them.', 'visits a month', 'worked out with the position model'),
+    draw: (group) => estimate(group.expected_gain),
+  },
+  {
+    key: 'difficulty',
+    name: 'Mean difficulty',
+    about: about('Mean of those whose difficulty is known.', '0–100', sums),
+    draw: (group) => decimal(group.difficulty),
+  },
+  {
+    key: 'win_chance',
+    name: 'Mean chance of target',
+    about: about('Mean of those whose chance is known.', 'chance', 'worked out with the position model'),
+    draw: (group) => percent(group.win_chance),
+  },
+  {
+    key: 'links_to_earn',
+    name: 'Links to earn',
+    about: about('Of all of them that need links.', 'referring domains', sources.rules),
+    draw: (group) => whole(group.links_to_earn),
+  },
 ];
+
+const values: Record<string, (group: OpportunityGroup) => string | number | null> = {
+  name: (group) => group.name,
+  ...Object.fromEntries(columns.map(({ key }) => [key, (group: OpportunityGroup) => group[key]])),
+};
 
 interface Props {
   study: Study;
@@ -28,12 +90,12 @@ interface Props {
   onOpen: (clause: string) => void;
   /** Puts all keywords of a topic into another one, or gives it another name. */
   onTopic: (topic: string, into: string) => void;
+  decisions: ReturnType<typeof useDecisions>;
 }
 
 /** Opportunities gathered by a trait, with sums and means; a group opens into its rows. */
-export function GroupsView({ study, comparison, show, onOpen, onTopic }: Props) {
-  const [by, setBy] = useState<Grouping>('topic');
-  const [sort, setSort] = useState<Figure>('expected_gain');
+export function GroupsView({ study, comparison, show, onOpen, onTopic, decisions }: Props) {
+  const [by, setBy] = useState<Trait>('topic');
   const groups = useQuery(groupsQuery(study.slug, comparison.id, show, by));
   const thin = by === 'stage' && groups.data !== undefined ? thinStage(groups.data) : null;
   return (
@@ -60,70 +122,81 @@ export function GroupsView({ study, comparison, show, onOpen, onTopic }: Props) 
       {groups.isError && <Failed error={groups.error} onRetry={() => void groups.refetch()} />}
       {groups.data?.length === 0 && <Empty title="No opportunity fits this sentence">Take a clause out of the sentence above.</Empty>}
       {groups.data !== undefined && groups.data.length > 0 && (
-        <Box
-          component="table"
-          aria-label={`Opportunities by ${by}`}
-          sx={{
-            width: '100%',
-            borderCollapse: 'collapse',
-            fontSize: '0.86rem',
-            '& th, & td': {
-              borderBottom: 1,
-              borderColor: 'divider',
-              px: 0.75,
-              py: 0.3,
-              textAlign: 'right',
-              fontVariantNumeric: 'tabular-nums',
-            },
-            '& th:first-of-type, & td:first-of-type': { textAlign: 'left' },
-            '& th': { position: 'sticky', top: 0, bgcolor: 'background.default', fontSize: '0.78rem' },
-          }}
-        >
-          <thead>
-            <tr>
-              <th scope="col">{by}</th>
-              {columns.map((column) => (
-                <th key={column.key} scope="col" aria-sort={sort === column.key ? 'descending' : undefined}>
-                  <Button
-                    onClick={() => setSort(column.key)}
-                    sx={{ p: 0, minWidth: 0, fontSize: 'inherit', color: sort === column.key ? 'text.primary' : 'text.secondary' }}
-                  >
-                    {column.name}
-                    {sort === column.key ? ' ↓' : ''}
-                  </Button>
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {inOrder(groups.data, sort).map((group) => {
-              const { clause } = group;
-              const name =
-                group.name === null ? (by === 'page' ? 'no page of ours' : 'unset') : by === 'page' ? pathOf(group.name) : group.name;
-              return (
-                <tr key={group.name ?? ''}>
-                  <td>
-                    {clause === null ? (
-                      name
-                    ) : (
-                      <Button onClick={() => onOpen(clause)} sx={{ py: 0, px: 0, minWidth: 0, textAlign: 'left' }}>
-                        {name}
-                      </Button>
-                    )}
-                    {by === 'topic' && study.may_edit && group.name !== null && (
-                      <TopicName topic={group.name} others={groups.data.flatMap((other) => other.name ?? [])} onName={onTopic} />
-                    )}
-                  </td>
-                  {columns.map((column) => (
-                    <td key={column.key}>{column.draw(group)}</td>
-                  ))}
-                </tr>
-              );
-            })}
-          </tbody>
-        </Box>
+        <GroupTable
+          // Another trait has other groups, in an order of their own.
+          key={by}
+          by={by}
+          groups={groups.data}
+          study={study}
+          show={show}
+          onOpen={onOpen}
+          onTopic={onTopic}
+          decisions={decisions}
+        />
       )}
     </Box>
+  );
+}
+
+interface TableProps extends Omit<Props, 'comparison'> {
+  by: Trait;
+  groups: OpportunityGroup[];
+}
+
+function GroupTable({ by, groups, study, show, onOpen, onTopic, decisions }: TableProps) {
+  const [rows, sorting] = useSortedRows(groups, values, 'expected_gain');
+  const selection = useSelection(show, groups, ofGroups(by, show));
+  const headings: Headings = [
+    '',
+    { name: by, sort: 'name', startsAscending: true, about: about(`What the opportunities are gathered by: the ${by}.`, '', listed) },
+    ...columns.map(({ key, name, about }) => ({ name, about, sort: key })),
+  ];
+  return (
+    <>
+      <SelectionBar selection={selection} show={show} total={groups.length} sums={null} mayEdit={study.may_edit} decisions={decisions} />
+      <PlainTable label={`Opportunities by ${by}`} headings={headings} sorting={sorting} numbers={columns.map((_, index) => index + 2)}>
+        {rows.map((group) => (
+          <tr key={group.name ?? ''}>
+            <td>
+              {study.may_edit && (
+                <ChooseLine
+                  name={nameOf(group, by)}
+                  isChosen={selection.has(group.name ?? '')}
+                  onFlip={() => selection.flip(group.name ?? '')}
+                />
+              )}
+            </td>
+            <td>
+              <GroupName group={group} by={by} onOpen={onOpen} />
+              {by === 'topic' && study.may_edit && group.name !== null && (
+                <TopicName topic={group.name} others={groups.flatMap((other) => other.name ?? [])} onName={onTopic} />
+              )}
+            </td>
+            {columns.map((column) => (
+              <td key={column.key}>{column.draw(group)}</td>
+            ))}
+          </tr>
+        ))}
+      </PlainTable>
+    </>
+  );
+}
+
+function nameOf({ name }: OpportunityGroup, by: Trait): string {
+  if (name === null) {
+    return by === 'page' ? 'no page of ours' : 'unset';
+  }
+  return by === 'page' ? pathOf(name) : name;
+}
+
+function GroupName({ group, by, onOpen }: { group: OpportunityGroup; by: Trait; onOpen: Props['onOpen'] }) {
+  const { clause } = group;
+  return clause === null ? (
+    nameOf(group, by)
+  ) : (
+    <Button onClick={() => onOpen(clause)} sx={{ py: 0, px: 0, minWidth: 0, textAlign: 'left' }}>
+      {nameOf(group, by)}
+    </Button>
   );
 }
 

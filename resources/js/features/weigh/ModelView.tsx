@@ -5,6 +5,7 @@ import type { Comparison, PositionModel, Study } from '../../api/schema';
 import { decimal, percent, unknown, whole } from '../../shared/format';
 import { Empty } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
+import { about, sources } from '../../shared/abouts';
 import { CalibrationPart } from './CalibrationPart';
 import { doubts, featureWords, places, scoreWords } from './model.logic';
 import { effectQuery } from './queries';
@@ -55,7 +56,15 @@ function Learnt({ comparison, model }: { comparison: Comparison; model: Position
       <Typography variant="h3" sx={{ mt: 2 }}>
         What it learnt
       </Typography>
-      <PlainTable label="What the model learnt" headings={['', 'Slope', 'What it says']} numbers={[1]}>
+      <PlainTable
+        label="What the model learnt"
+        headings={[
+          '',
+          { name: 'Slope', about: about('How much the chance goes with it.', '', 'learnt from the whole market of the comparison') },
+          { name: 'What it says', about: about('The same in words.', '', 'learnt from the whole market of the comparison') },
+        ]}
+        numbers={[1]}
+      >
         {comparison.model_steps.map((step) => (
           <tr key={step.feature}>
             <td>{step.feature}</td>
@@ -97,7 +106,16 @@ function Standing({ model }: { model: PositionModel }) {
       <Typography variant="h3" sx={{ mt: 2 }}>
         Who stands where
       </Typography>
-      <PlainTable label="Rows by place" headings={['Place', 'Rows', 'Share', '']} numbers={[1, 2]}>
+      <PlainTable
+        label="Rows by place"
+        headings={[
+          { name: 'Place', about: about('Where those who compete for a keyword stand.', 'position', sources.rankings) },
+          { name: 'Rows', about: about('Pairs of a keyword and a domain.', 'rows', sources.rankings) },
+          { name: 'Share', about: about('Of all rows.', 'share', sources.rankings) },
+          '',
+        ]}
+        numbers={[1, 2]}
+      >
         {model.classes.map((rows, number) => (
           <tr key={places[number]}>
             <td>{places[number]}</td>
@@ -131,7 +149,18 @@ function EffectPart({ study, comparison }: { study: Study; comparison: Compariso
               `count so far, and five past their ramp are needed.`}
       </Typography>
       {finished.length > 0 && (
-        <PlainTable label="Finished items" headings={['Keyword', 'Done', 'Aim', 'Now', 'Said', '']} numbers={[2, 3, 4]}>
+        <PlainTable
+          label="Finished items"
+          headings={[
+            { name: 'Keyword', about: about('Lead of the finished item.', '', sources.people) },
+            { name: 'Done', about: about('When it was finished.', '', sources.people) },
+            { name: 'Aim', about: about('The target of then.', 'position', sources.rules) },
+            { name: 'Now', about: about('Our position now.', 'position', sources.rankings) },
+            { name: 'Said', about: about('What was said when it was planned.', 'chance', 'worked out with the position model') },
+            '',
+          ]}
+          numbers={[2, 3, 4]}
+        >
           {finished.map((item) => (
             <tr key={`${item.keyword} ${item.done_month}`}>
               <td>{item.keyword}</td>

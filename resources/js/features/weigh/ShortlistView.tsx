@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useInfiniteQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { address } from '../../api/client';
 import { opportunitiesQuery } from './queries';
 import type { Comparison, Study } from '../../api/schema';
@@ -8,30 +9,67 @@ import { decimal, estimate, position, whole } from '../../shared/format';
 import { chanceWords, shortChance } from '../keyword/chance';
 import { KeywordButton } from '../keyword/KeywordButton';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
+import type { Headings } from '../../shared/HeadingRow';
 import { PlainTable } from '../../shared/PlainTable';
+import { useSorting } from '../../shared/useSorting';
+import { ChooseLine } from '../decisions/ChooseLine';
+import { SelectionBar } from '../decisions/SelectionBar';
+import type { useDecisions } from '../decisions/useDecisions';
+import { ofRanked, useSelection } from '../decisions/useSelection';
+import { about, sources } from '../../shared/abouts';
+import { useAbouts } from '../study/useAbouts';
 import { sharedTopics } from './groups.logic';
 
 const chosen = 'mark=shortlisted';
+
+function headingsOf(told: ReturnType<typeof useAbouts>): Headings {
+  return [
+    '',
+    {
+      name: 'Rank',
+      sort: 'priority',
+      about: about('Its place in this order; pressed, by priority.', '', 'worked out with the weights of the list'),
+    },
+    { name: 'Keyword', sort: 'keyword', startsAscending: true, about: told('keyword') },
+    { name: 'Why', sort: 'reason', startsAscending: true, about: about('Why it was shortlisted.', '', sources.people) },
+    { name: 'Topic', sort: 'topic', startsAscending: true, about: told('topic') },
+    {
+      name: 'We → target',
+      sort: 'own',
+      startsAscending: true,
+      about: about('Our position now, and the one aimed at.', 'position', sources.rankings),
+    },
+    { name: 'Volume', sort: 'volume', about: told('volume') },
+    { name: 'Difficulty', sort: 'difficulty', startsAscending: true, about: told('difficulty') },
+    { name: 'Gain', sort: 'gain', about: told('gain') },
+    { name: 'Chance', sort: 'chance', about: told('win_chance') },
+    { name: 'Tactic', sort: 'tactic', startsAscending: true, about: told('tactic') },
+    '',
+  ];
+}
 
 interface Props {
   study: Study;
   comparison: Comparison;
   weights: string;
   onKeyword: (keyword: string) => void;
-  onTake: (keyword: string) => void;
+  decisions: ReturnType<typeof useDecisions>;
   onPageOne: (show: string) => void;
 }
 
 /** All that was chosen, best first, with the reasons; two of one topic are pointed out, as one page can serve both. */
-export function ShortlistView({ study, comparison, weights, onKeyword, onTake, onPageOne }: Props) {
-  const list = useInfiniteQuery(opportunitiesQuery(study.slug, comparison.id, chosen, weights));
+export function ShortlistView({ study, comparison, weights, onKeyword, decisions, onPageOne }: Props) {
+  const told = useAbouts();
+  const sorting = useSorting('priority');
+  const list = useInfiniteQuery(opportunitiesQuery(study.slug, comparison.id, chosen, weights, sorting.by, sorting.dir));
+  const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
+  const selection = useSelection(chosen, rows, ofRanked);
   if (list.isPending) {
     return <Waiting what="Reading the shortlist" />;
   }
   if (list.isError) {
     return <Failed error={list.error} onRetry={() => void list.refetch()} />;
   }
-  const rows = list.data.pages.flatMap((page) => page.rows);
   const total = list.data.pages[0]?.total ?? rows.length;
   const shared = sharedTopics(rows);
   if (rows.length === 0) {
@@ -54,13 +92,15 @@ export function ShortlistView({ study, comparison, weights, onKeyword, onTake, o
           CSV
         </Button>
       </Box>
-      <PlainTable
-        label="Shortlist"
-        headings={['', 'Keyword', 'Why', 'Topic', 'We → target', 'Volume', 'Difficulty', 'Gain', 'Chance', 'Tactic', '']}
-        numbers={[0, 4, 5, 6, 7, 8]}
-      >
+      <SelectionBar selection={selection} show={chosen} total={total} sums={null} mayEdit={study.may_edit} decisions={decisions} />
+      <PlainTable label="Shortlist" headings={headingsOf(told)} sorting={sorting} numbers={[1, 5, 6, 7, 8, 9]}>
         {rows.map((row) => (
           <tr key={row.keyword}>
+            <td>
+              {study.may_edit && (
+                <ChooseLine name={row.keyword} isChosen={selection.has(row.keyword)} onFlip={() => selection.flip(row.keyword)} />
+              )}
+            </td>
             <td>{row.rank}</td>
             <td>
               <KeywordButton keyword={row.keyword} onOpen={onKeyword} />
@@ -88,8 +128,8 @@ export function ShortlistView({ study, comparison, weights, onKeyword, onTake, o
               {study.may_edit && (
                 <Button
                   aria-label={`Take ${row.keyword} off the shortlist`}
-                  onClick={() => onTake(row.keyword)}
-                  sx={{ py: 0, px: 0.5, minWidth: 0 }}
+                  onClick={() => decisions.mark([row.keyword], null)}
+                  sx={{ py: 0, px: 0.5, minWidth: 0, whiteSpace: 'nowrap' }}
                 >
                   take off
                 </Button>

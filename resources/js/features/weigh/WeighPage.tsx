@@ -107,7 +107,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
         count={total}
         of={of}
         hidden={hiddenWords(hidden.data)}
-        context={{ study: study.slug, comparison: comparison.id, domains }}
+        context={{ study: study.slug, list: isByPage ? 'pages' : 'weigh', comparison: comparison.id, domains }}
       >
         <BarActions>
           <LensMenu study={study} show={show} onChoose={(next) => change({ show: next })} />
@@ -121,7 +121,9 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
             study={study.slug}
             title={titleOf(subject, show, kinds, domains, total, of)}
             view={view}
-            long={longLists.includes(view) ? { list: isByPage ? 'pages' : 'weigh', show, sort, dir, weights: asked } : null}
+            long={
+              longLists.includes(view) ? { list: isByPage ? 'pages' : 'weigh', show, sort, dir, weights: asked, rows: total ?? 0 } : null
+            }
           />
           <ViewSwitch views={views} view={view} onChange={turnTo} />
         </BarActions>
@@ -240,6 +242,7 @@ function OtherView({ view, study, comparison, show, weights, selected, isOpen, d
           show={show}
           onOpen={(clause) => onChange({ show: add(show, clause), view: 'list' })}
           onTopic={(topic, into) => decisions.decide({ show: `topic=${topic}` }, { topic: into })}
+          decisions={decisions}
         />
       )}
       {view === 'ours' && (
@@ -256,7 +259,7 @@ function OtherView({ view, study, comparison, show, weights, selected, isOpen, d
           comparison={comparison}
           weights={weights}
           onKeyword={(chosen) => onChange({ keyword: chosen, dossier: 'open' }, isOpen)}
-          onTake={(chosen) => decisions.mark([chosen], null)}
+          decisions={decisions}
           onPageOne={(chosen) => onChange({ show: chosen, view: 'page-one' })}
         />
       )}

@@ -1,5 +1,6 @@
 import type { Vocabulary } from '../../api/schema';
-import type { About, Column } from '../../shared/Bench';
+import type { Column } from '../../shared/Bench';
+import type { About } from '../../shared/Heading';
 
 const said = (meaning: string, unit: string, source: string): About => ({ meaning, unit, source });
 const rules = 'worked out by the rulebook';
@@ -58,6 +59,7 @@ export const ofOurPages: Record<string, About> = {
 export function explained<Row>(columns: Column<Row>[], spoken: Vocabulary['columns']): Column<Row>[] {
   return columns.map((column) => {
     const entry = spoken.find(({ name }) => name === named[column.key]);
-    return { ...column, about: entry === undefined ? own[column.key] : said(entry.meaning, entry.unit, entry.source) };
+    const found = entry === undefined ? own[column.key] : said(entry.meaning, entry.unit, entry.source);
+    return found === undefined ? column : { ...column, about: found };
   });
 }

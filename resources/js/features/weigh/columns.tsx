@@ -3,7 +3,7 @@ import type { Column } from '../../shared/Bench';
 import { decimal, estimate, percent, position, whole } from '../../shared/format';
 import { chanceWords, shortChance } from '../keyword/chance';
 import { ChooseBox } from '../decisions/ChooseBox';
-import { MarkSign } from '../decisions/MarkSign';
+import { markColumn } from '../decisions/markColumn';
 import { PriorityBar } from './PriorityBar';
 import { SteadySign } from './SteadySign';
 import type { Weights } from './weights.logic';
@@ -22,7 +22,7 @@ export function opportunityColumns(weights: Weights, steadiness: Steadiness | Ta
       cell: (row) => (row.pinned ? <strong title="Pinned above the order">pin</strong> : whole(row.rank)),
     },
     { key: 'choose', heading: '', track: '28px', cell: (row, isChosen) => <ChooseBox name={row.keyword} isChosen={isChosen} /> },
-    { key: 'mark', heading: '', track: '30px', cell: (row) => <MarkSign mark={row.mark} /> },
+    markColumn(),
     {
       key: 'keyword',
       sort: 'keyword',

@@ -1,13 +1,8 @@
 import type { OpportunityGroup } from '../../api/schema';
+import type { Trait } from '../decisions/useSelection';
 
-export const groupings = ['topic', 'intent', 'stage', 'tactic', 'horizon', 'page'] as const;
-export type Grouping = (typeof groupings)[number];
+export const groupings: Trait[] = ['topic', 'intent', 'stage', 'tactic', 'horizon', 'page'];
 export type Figure = Exclude<keyof OpportunityGroup, 'name' | 'clause'>;
-
-/** Most first, unknown last. */
-export function inOrder(groups: OpportunityGroup[], figure: Figure): OpportunityGroup[] {
-  return [...groups].sort((one, other) => (other[figure] ?? -1) - (one[figure] ?? -1));
-}
 
 /** The stage with the fewest opportunities among those that have one. */
 export function thinStage(groups: OpportunityGroup[]): { name: string; keywords: number; of: number } | null {

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Backup;
+
+use App\Exceptions\Refused;
+use App\Models\Upload;
+use App\Support\Database\Figures;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Storage;
+use Symfony\Component\Process\Process;
+
+/**
+ * Writes all that an installation keeps into one file: the database as it is at one moment, whatever is written meanwhile, the files that
+ * wait to be imported, and a manifest.
+ */
+final class MakeBackup
+{
+    public const DUMP = 'database.dump';
+    public const MANIFEST = 'manifest.json';
+
+    /** @throws Refused when the file is there already or cannot be written */
+    public function execute(string $path): BackupManifest
+    {
+        if (file_exists($path)) {
+            throw Refused::because('file', 'There is a file of this name already; give another one.');
+        }
+        $folder = self::folder();
+        try {
+            $manifest = self::dump($folder);
+            $manifest->write($folder.'/'.self::MANIFEST);
+            File::ensureDirectoryExists(Storage::path(Upload::FOLDER));
+            File::copyDirectory(Storage::path(Upload::FOLDER), $folder.'/'.Upload::FOLDER);
+            self::pack($folder, $path);
+        } finally {
+            File::deleteDirectory($folder);
+        }
+
+        return $manifest;
+    }
+
+    /** @return string a new folder that nobody else may look into */
+    public static function folder(): string
+    {
+        $folder = Storage::path('backup-'.bin2hex(random_bytes(8)));
+        File::makeDirectory($folder, 0o700, true);
+
+        return $folder;
+    }
+
+    /** Counts and dump see the same moment. */
+    private static function dump(string $folder): BackupManifest
+    {
+        return DB::transaction(static function () use ($folder): BackupManifest {
+            DB::statement('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
+            $snapshot = Figures::text(DB::scalar('SELECT pg_export_snapshot()'));
+            $rows = TableCounts::read();
+            $dump = $folder.'/'.self::DUMP;
+            PostgresTools::run('pg_dump', ['--format=custom', '--no-owner', '--no-privileges', '--snapshot='.$snapshot, '--file='.$dump]);
+
+            return new BackupManifest(
+                now('UTC')->toIso8601ZuluString(),
+                (string) Figures::text(DB::table('migrations')->orderByDesc('id')->value('migration')),
+                (string) hash_file('sha256', $dump),
+                $rows,
+                \count(glob(Storage::path(Upload::FOLDER).'/*') ?: []),
+            );
+        });
+    }
+
+    /** Under its name only once it is whole. */
+    private static function pack(string $folder, string $path): void
+    {
+        $process = new Process(['tar', '--create', '--file', $path.'.part', '--directory', $folder, '.'], null, null, null, null);
+        if ($process->run() !== 0 || ! chmod($path.'.part', 0o600) || ! rename($path.'.part', $path)) {
+            @unlink($path.'.part');
+            throw Refused::because('file', 'The file cannot be written; is there such a folder, and room in it?');
+        }
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Backup;
+
+use App\Exceptions\Refused;
+use Symfony\Component\Process\Process;
+
+/** PostgreSQL's own programs for the database of this installation; the password goes by the environment and stands on no command line. */
+final class PostgresTools
+{
+    /** Where Debian keeps those of the version that is installed. */
+    private const FOLDER = '/usr/lib/postgresql/15/bin/';
+
+    /**
+     * @param string       $program   such as `pg_dump`
+     * @param list<string> $arguments beside those of the connection
+     *
+     * @throws Refused when it did not do its work, with its own words
+     */
+    public static function run(string $program, array $arguments): void
+    {
+        $server = config()->array('database.connections.pgsql');
+        $path = is_executable(self::FOLDER.$program) ? self::FOLDER.$program : $program;
+        $process = new Process([$path, ...$arguments], base_path(), [
+            'PGHOST' => self::text($server['host'] ?? ''),
+            'PGPORT' => self::text($server['port'] ?? ''),
+            'PGUSER' => self::text($server['username'] ?? ''),
+            'PGPASSWORD' => self::text($server['password'] ?? ''),
+            'PGDATABASE' => self::text($server['database'] ?? ''),
+        ], null, null);
+        if ($process->run() !== 0) {
+            $said = trim($process->getErrorOutput());
+            throw Refused::because('backup', sprintf('%s did not do its work: %s', $program, strtok($said, "\n") ?: 'it said nothing.'));
+        }
+    }
+
+    private static function text(mixed $value): string
+    {
+        return \is_scalar($value) ? (string) $value : '';
+    }
+}

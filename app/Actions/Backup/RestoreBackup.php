@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Backup;
+
+use App\Exceptions\Refused;
+use App\Models\Study;
+use App\Models\Upload;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Storage;
+use Symfony\Component\Process\Process;
+
+/** Puts a backup in the place of what an installation keeps, and holds what came of it against the backup's manifest. */
+final readonly class RestoreBackup
+{
+    public function __construct(private MakeBackup $backup)
+    {
+    }
+
+    /**
+     * @param ?string $keep where what stands here now is written first; null where there is nothing to keep
+     *
+     * @throws Refused when there is something here that would be lost, or the file is not whole
+     */
+    public function execute(string $path, ?string $keep): BackupManifest
+    {
+        if ($keep === null && Study::query()->exists()) {
+            throw Refused::because('keep', 'There are studies here; say with --keep=FILE where they are to be written first.');
+        }
+        $folder = MakeBackup::folder();
+        try {
+            $manifest = self::unpack($path, $folder);
+            if ($keep !== null) {
+                $this->backup->execute($keep);
+            }
+            self::replace($folder, $keep);
+            self::check($manifest);
+        } finally {
+            File::deleteDirectory($folder);
+        }
+
+        return $manifest;
+    }
+
+    private static function unpack(string $path, string $folder): BackupManifest
+    {
+        $names = ['./'.MakeBackup::MANIFEST, './'.MakeBackup::DUMP, './'.Upload::FOLDER];
+        $process = new Process(
+            ['tar', '--extract', '--file', $path, '--directory', $folder, '--no-same-owner', '--no-same-permissions', ...$names],
+            null,
+            null,
+            null,
+            null,
+        );
+        if (! is_file($path) || $process->run() !== 0) {
+            throw Refused::because('file', 'This file cannot be read as a backup; is it whole?');
+        }
+        $manifest = BackupManifest::read($folder.'/'.MakeBackup::MANIFEST);
+        if (hash_file('sha256', $folder.'/'.MakeBackup::DUMP) !== $manifest->dump) {
+            throw Refused::because('file', 'The database in this backup is not what its manifest says; the file was damaged.');
+        }
+
+        return $manifest;
+    }
+
+    private static function replace(string $folder, ?string $keep): void
+    {
+        DB::statement('DROP SCHEMA public CASCADE');
+        DB::statement('CREATE SCHEMA public');
+        try {
+            PostgresTools::run('pg_restore', [
+                '--no-owner', '--no-privileges', '--exit-on-error', '--schema=public', '--dbname='.DB::getDatabaseName(),
+                $folder.'/'.MakeBackup::DUMP,
+            ]);
+        } catch (Refused $problem) {
+            throw Refused::because('file', $problem->getMessage().($keep === null ? '' : " What was here before is in {$keep}."));
+        }
+        File::cleanDirectory(Storage::path(Upload::FOLDER));
+        File::copyDirectory($folder.'/'.Upload::FOLDER, Storage::path(Upload::FOLDER));
+        DB::statement('ANALYZE');
+    }
+
+    private static function check(BackupManifest $manifest): void
+    {
+        $rows = TableCounts::read();
+        foreach ($manifest->rows as $table => $count) {
+            if (($rows[$table] ?? null) !== $count) {
+                throw Refused::because('file', sprintf('Of %s, %d of %d rows came back.', $table, $rows[$table] ?? 0, $count));
+            }
+        }
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Studies;
+
+use App\Exceptions\Refused;
+use App\Models\Study;
+use App\Models\TaskStatus;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+
+/** Puts a study away, and takes it back within some days; nothing of it is lost before they are over. */
+final class DeleteStudy
+{
+    /**
+     * @param string $name as somebody typed it who means this study and no other
+     *
+     * @throws Refused
+     */
+    public function execute(Study $study, string $name, ?User $by): Carbon
+    {
+        if (trim($name) !== $study->name) {
+            throw Refused::because('name', sprintf('To delete it, type its name: %s', $study->name));
+        }
+        DB::transaction(static function () use ($study, $by): void {
+            DB::table('tasks')->where('study_id', $study->id)->whereIn('status', [TaskStatus::Waiting->value, TaskStatus::Running->value])
+                ->update(['cancel_wanted' => true]);
+            $study->forceFill(['deleted_by' => $by?->id])->save();
+            $study->delete();
+        });
+
+        return self::goneAt($study);
+    }
+
+    /** @throws Refused */
+    public function restore(Study $study): void
+    {
+        if (self::goneAt($study)->isPast()) {
+            throw Refused::because('study', 'The days to take it back are over.');
+        }
+        $study->forceFill(['deleted_by' => null]);
+        $study->restore();
+    }
+
+    /** When it is deleted for good. */
+    public static function goneAt(Study $study): Carbon
+    {
+        return Carbon::parse($study->deleted_at)->addDays(config()->integer('reach.deleted_days'));
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Actions\Backup\MakeBackup;
+
+final class BackupCommand extends ReachCommand implements RecordsActs
+{
+    protected $signature = 'reach:backup {file : Where the backup is written, such as /backup/reach-2026-11-26.tar}';
+
+    protected $description = 'Write all that is kept here into one file, while everybody goes on working';
+
+    protected $help = 'Example: php artisan reach:backup /backup/reach.tar. The settings (.env) are not in it: keep them apart, with the '
+        .'key in them.';
+
+    public function handle(MakeBackup $backup): int
+    {
+        $path = $this->text('file', true);
+        $manifest = $backup->execute($path);
+        $this->line(sprintf('%s: %d rows of %d tables, %d waiting files.', $path, ...[
+            array_sum($manifest->rows),
+            \count($manifest->rows),
+            $manifest->uploads,
+        ]));
+
+        return self::SUCCESS;
+    }
+}

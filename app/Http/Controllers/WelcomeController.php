@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\People\EntryLinks;
+use App\Actions\People\PasswordRule;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** For who was invited, or has forgotten the password: a link by which a password is chosen once. */
+final class WelcomeController extends Controller
+{
+    public function show(Request $request, EntryLinks $links): JsonResponse
+    {
+        $user = $links->person(self::link($request));
+
+        return new JsonResponse(['name' => $user->name, 'email' => $user->email]);
+    }
+
+    public function store(Request $request, EntryLinks $links): JsonResponse
+    {
+        $link = self::link($request);
+        $request->validate(['new_password' => ['required', 'string', new PasswordRule($links->person($link)->email)]]);
+        $user = $links->take($link, $request->string('new_password')->value());
+
+        return new JsonResponse(['name' => $user->name, 'email' => $user->email]);
+    }
+
+    private static function link(Request $request): string
+    {
+        $request->validate(['link' => ['required', 'string', 'max:100']]);
+
+        return $request->string('link')->value();
+    }
+}

@@ -1,0 +1,118 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { useSearchParams } from 'react-router';
+import type { AuditLine } from '../../api/schema';
+import { KeptText } from '../../shared/KeptText';
+import { Empty, Failed, Waiting } from '../../shared/Notice';
+import { PlainTable } from '../../shared/PlainTable';
+import { PageHead } from '../session';
+import { askedWords, filterOf, outcomeOf } from './filter.logic';
+import { auditQuery } from './queries';
+import { about } from '../../shared/abouts';
+
+const fields = [
+  { name: 'person', label: 'Person', type: 'text' },
+  { name: 'study', label: 'Study', type: 'text' },
+  { name: 'action', label: 'Part of the action', type: 'text' },
+  { name: 'from', label: 'From', type: 'date' },
+  { name: 'to', label: 'To', type: 'date' },
+] as const;
+
+/** Who did what, when and from where, the newest first; administrators alone see it. */
+export function AuditPage() {
+  const [params, setParams] = useSearchParams();
+  const list = useInfiniteQuery(auditQuery(filterOf(params)));
+  const lines = list.data?.pages.flatMap((page) => page.lines) ?? [];
+  const ask = (name: string, value: string) =>
+    setParams((before) => {
+      const next = new URLSearchParams(before);
+      if (value === '') {
+        next.delete(name);
+      } else {
+        next.set(name, value);
+      }
+      return next;
+    });
+  return (
+    <>
+      <PageHead title="Who did what" />
+      <Box component="main" sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 3 }}>
+        <Box sx={{ display: 'flex', gap: 1, py: 1.5, flexWrap: 'wrap' }}>
+          {fields.map(({ name, label, type }) => (
+            <KeptText
+              key={name}
+              type={type}
+              label={label}
+              value={params.get(name) ?? ''}
+              onKeep={(value) => ask(name, value.trim())}
+              slotProps={{ inputLabel: { shrink: true } }}
+              sx={{ width: name === 'person' ? 260 : 160 }}
+            />
+          ))}
+          <TextField
+            select
+            label="Outcome"
+            value={params.get('outcome') ?? ''}
+            onChange={(event) => ask('outcome', event.target.value)}
+            slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+            sx={{ width: 130 }}
+          >
+            <MenuItem value="">any</MenuItem>
+            <MenuItem value="done">done</MenuItem>
+            <MenuItem value="refused">refused</MenuItem>
+          </TextField>
+        </Box>
+        {list.isPending && <Waiting what="Reading the record" />}
+        {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
+        {list.isSuccess && lines.length === 0 && <Empty title="Nothing of that kind">Take something out of the fields above.</Empty>}
+        {lines.length > 0 && (
+          <PlainTable label="Who did what" headings={headings} numbers={[]}>
+            {lines.map((line) => (
+              <Line key={line.id} line={line} />
+            ))}
+          </PlainTable>
+        )}
+        {list.hasNextPage && (
+          <Button onClick={() => void list.fetchNextPage()} loading={list.isFetchingNextPage} sx={{ mt: 1 }}>
+            Show older
+          </Button>
+        )}
+      </Box>
+    </>
+  );
+}
+
+const record = 'the record of this installation';
+
+const headings = [
+  { name: 'When (UTC)', about: about('When it was asked for.', '', record) },
+  { name: 'Who', about: about('The person who was signed in, or whose token was sent.', '', record) },
+  { name: 'What', about: about('What was asked for, in words; its name stands beside.', '', record) },
+  { name: 'Study', about: about('The study it was about, where it was about one.', '', record) },
+  { name: 'Outcome', about: about('Done, or refused with the number of the answer.', '', record) },
+  { name: 'From', about: about('Address the request came from, or the command.', '', record) },
+  { name: 'Asked', about: about('What was sent along, without what is secret.', '', record) },
+];
+
+function Line({ line }: { line: AuditLine }) {
+  const asked = askedWords(line.detail);
+  const outcome = outcomeOf(line);
+  return (
+    <tr>
+      <td style={{ whiteSpace: 'nowrap' }}>{line.at.replace('T', ' ').replace('Z', '')}</td>
+      <td>{line.person ?? 'nobody who is signed in'}</td>
+      <td title={line.action}>{line.words}</td>
+      <td>{line.study ?? ''}</td>
+      <Box component="td" sx={{ color: outcome === 'done' ? 'text.primary' : 'warning.main' }}>
+        {outcome}
+      </Box>
+      <td>{line.origin}</td>
+      <Box component="td" sx={{ fontSize: '0.76rem', color: 'text.secondary', maxWidth: 320, overflowWrap: 'anywhere' }}>
+        {asked.length > 240 ? `${asked.slice(0, 240)} …` : asked}
+      </Box>
+    </tr>
+  );
+}

@@ -1,0 +1,17 @@
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import type { EntryLink } from '../../api/schema';
+
+/** A link that is told this once; whoever has it chooses the password. */
+export function OneTimeLink({ link, name }: { link: EntryLink; name: string }) {
+  return (
+    <Alert
+      severity="success"
+      action={<Button onClick={() => void navigator.clipboard.writeText(link.address)}>Copy</Button>}
+      sx={{ overflowWrap: 'anywhere', my: 1 }}
+    >
+      Give this link to {name} and nobody else. It holds once, until {link.ends_at.slice(0, 16).replace('T', ' ')} UTC, and is not shown
+      again: <code>{link.address}</code>
+    </Alert>
+  );
+}

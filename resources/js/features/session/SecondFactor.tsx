@@ -1,0 +1,137 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { QRCodeSVG } from 'qrcode.react';
+import { useState } from 'react';
+import { api, told } from '../../api/client';
+import { Failed } from '../../shared/Notice';
+import { sessionQuery } from './queries';
+
+interface Props {
+  isThere: boolean;
+  /** Called once what is told only now has been read. */
+  onDone?: () => void;
+}
+
+/** A code beside the password: set up by a picture or by typing, confirmed by one code, taken away by the password. */
+export function SecondFactor({ isThere, onDone }: Props) {
+  const client = useQueryClient();
+  const refresh = () => client.invalidateQueries({ queryKey: sessionQuery().queryKey });
+  const begin = useMutation({ mutationFn: () => told(api.POST('/second-factor')) });
+  const confirm = useMutation({ mutationFn: (code: string) => told(api.PUT('/second-factor', { body: { code } })) });
+  if (confirm.data !== undefined) {
+    const done = () => {
+      void refresh();
+      confirm.reset();
+      begin.reset();
+      onDone?.();
+    };
+    return <RecoveryCodes codes={confirm.data.recovery_codes} onKept={done} />;
+  }
+  if (isThere) {
+    return <Removal onRemoved={refresh} />;
+  }
+  if (begin.data === undefined) {
+    return (
+      <Box>
+        <p>Whoever learns your password still lacks the code that an authenticator on your own device shows.</p>
+        {begin.error !== null && <Failed error={begin.error} />}
+        <Button variant="contained" onClick={() => begin.mutate()} loading={begin.isPending}>
+          Set up an authenticator
+        </Button>
+      </Box>
+    );
+  }
+  return (
+    <Box>
+      <p>Let the authenticator read this picture, or type the secret into it. Then type the code it shows.</p>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Box sx={{ p: 1, bgcolor: 'common.white', lineHeight: 0 }}>
+          <QRCodeSVG value={begin.data.address} size={148} title="The secret as a picture for an authenticator" />
+        </Box>
+        <Box component="code" sx={{ maxWidth: 220, overflowWrap: 'anywhere' }}>
+          {begin.data.secret.match(/.{4}/g)?.join(' ')}
+        </Box>
+      </Box>
+      {confirm.error !== null && <Failed error={confirm.error} />}
+      <CodeForm isPending={confirm.isPending} onCode={(code) => confirm.mutate(code)} />
+    </Box>
+  );
+}
+
+function CodeForm({ isPending, onCode }: { isPending: boolean; onCode: (code: string) => void }) {
+  const [code, setCode] = useState('');
+  return (
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onCode(code);
+      }}
+      sx={{ display: 'flex', gap: 1, mt: 2 }}
+    >
+      <TextField
+        label="Code"
+        value={code}
+        onChange={(event) => setCode(event.target.value)}
+        slotProps={{ htmlInput: { inputMode: 'numeric', autoComplete: 'one-time-code', maxLength: 7 } }}
+        autoFocus
+      />
+      <Button type="submit" variant="contained" loading={isPending} disabled={code.length < 6}>
+        It shows this
+      </Button>
+    </Box>
+  );
+}
+
+function RecoveryCodes({ codes, onKept }: { codes: string[]; onKept: () => void }) {
+  return (
+    <Box>
+      <Alert severity="success">From now on you are asked for a code.</Alert>
+      <p>Keep these where the authenticator is not. Each lets you in once should you lose it; they are not shown again.</p>
+      <Box component="ul" sx={{ columns: 2, listStyle: 'none', p: 0, fontFamily: 'monospace' }} aria-label="Codes for when it is lost">
+        {codes.map((code) => (
+          <li key={code}>{code}</li>
+        ))}
+      </Box>
+      <Button onClick={() => void navigator.clipboard.writeText(codes.join('\n'))}>Copy them</Button>
+      <Button variant="contained" onClick={onKept}>
+        I have kept them
+      </Button>
+    </Box>
+  );
+}
+
+function Removal({ onRemoved }: { onRemoved: () => Promise<void> }) {
+  const [password, setPassword] = useState('');
+  const remove = useMutation({
+    mutationFn: () => told(api.DELETE('/second-factor', { body: { password } })),
+    onSuccess: onRemoved,
+  });
+  return (
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        remove.mutate();
+      }}
+    >
+      <p>You are asked for a code when you sign in. To do without, type your password.</p>
+      {remove.error !== null && <Failed error={remove.error} />}
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <TextField
+          type="password"
+          label="Password"
+          autoComplete="current-password"
+          value={password}
+          onChange={(event) => setPassword(event.target.value)}
+        />
+        <Button type="submit" color="warning" loading={remove.isPending} disabled={password === ''}>
+          Do without it
+        </Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,61 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import TextField from '@mui/material/TextField';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, told } from '../../api/client';
+import { keys } from '../../api/keys';
+import type { Study } from '../../api/schema';
+import { Failed } from '../../shared/Notice';
+
+/** Puts a study away; its name is typed, so that nobody does it to another one. */
+export function DeleteDialog({ study, onClose }: { study: Study; onClose: () => void }) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [name, setName] = useState('');
+  const remove = useMutation({
+    mutationFn: () => told(api.DELETE('/studies/{slug}', { params: { path: { slug: study.slug } }, body: { name } })),
+    onSuccess: async () => {
+      await navigate('/');
+      client.removeQueries({ queryKey: keys.study(study.slug) });
+      await client.invalidateQueries({ queryKey: keys.studies });
+      await client.invalidateQueries({ queryKey: keys.deletedStudies });
+    },
+  });
+  return (
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="delete-title">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          remove.mutate();
+        }}
+      >
+        <DialogTitle id="delete-title">Delete {study.name}</DialogTitle>
+        <DialogContent>
+          <p>
+            Nobody sees it any longer. For 30 days you can take it back from the list of studies, as it is now; then its lists, decisions
+            and roadmap are gone for good.
+          </p>
+          {remove.error !== null && <Failed error={remove.error} />}
+          <TextField
+            label={`Type its name: ${study.name}`}
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+            fullWidth
+            autoFocus
+          />
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={onClose}>Leave it</Button>
+          <Button type="submit" color="warning" variant="contained" disabled={name.trim() !== study.name} loading={remove.isPending}>
+            Delete it
+          </Button>
+        </DialogActions>
+      </form>
+    </Dialog>
+  );
+}
