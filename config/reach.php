@@ -18,6 +18,17 @@ return [
     // Bytes that one uploaded file may have.
     'max_upload' => (int) env('REACH_MAX_UPLOAD', 2 * 1024 ** 3),
 
+    // Files of one person that may wait to be imported, their bytes together, and the days for which they may.
+    'waiting_files' => (int) env('REACH_WAITING_FILES', 500),
+    'waiting_bytes' => (int) env('REACH_WAITING_BYTES', 20 * 1024 ** 3),
+    'waiting_days' => (int) env('REACH_WAITING_DAYS', 7),
+
+    // Studies that one person may make, those included that were deleted and can still be taken back.
+    'studies_each' => (int) env('REACH_STUDIES_EACH', 500),
+
+    // Months for which ranking lists are kept beside the newest of each domain; 0 keeps all.
+    'snapshot_months' => (int) env('REACH_SNAPSHOT_MONTHS', 0),
+
     // Bytes that a packed file may have once it is unpacked.
     'max_unpacked' => (int) env('REACH_MAX_UNPACKED', 4 * 1024 ** 3),
 

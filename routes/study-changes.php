@@ -31,6 +31,7 @@ Route::delete('domains/{domain}', [DomainController::class, 'destroy'])->whereNu
 Route::post('keywords', [KeywordListController::class, 'store']);
 Route::post('pulls', [PullController::class, 'store']);
 Route::post('uploads', [UploadController::class, 'store']);
+Route::delete('uploads/{upload}', [UploadController::class, 'destroy'])->whereUuid('upload');
 Route::delete('tasks/{task}', [TaskController::class, 'destroy'])->whereNumber('task');
 Route::post('decisions', [DecisionController::class, 'store']);
 Route::patch('plan', [PlanController::class, 'update']);

@@ -84,11 +84,28 @@ final class FileProblem extends \RuntimeException implements ReachException
         return new self('unknown_header', 'Line 1 has no column "'.InvalidValue::quote($header).'" to map.');
     }
 
+    /** A cell or row that nobody holds in memory. */
+    public static function cellTooLong(int $row, int $bytes): self
+    {
+        return new self(
+            'record_too_long',
+            \sprintf('A cell or row of the spreadsheet, after row %d, is longer than %s bytes.', $row, number_format($bytes)),
+        );
+    }
+
     public static function recordTooLong(int $line, int $bytes): self
     {
         return new self(
             'record_too_long',
             'The row that begins on line '.$line.' is longer than '.$bytes.' bytes; a quote may never have been closed.',
+        );
+    }
+
+    public static function tooManyColumns(int $line, int $most): self
+    {
+        return new self(
+            'too_many_columns',
+            \sprintf('Up to line %d the file names more than %s columns, which no list of keywords does.', $line, number_format($most)),
         );
     }
 
@@ -135,6 +152,18 @@ final class FileProblem extends \RuntimeException implements ReachException
         return new self(
             'too_large',
             'The file is larger than '.number_format($bytes).' bytes. Pack it with gzip, or bring it in as parts.',
+        );
+    }
+
+    public static function tooMuchWaiting(int $files, int $bytes): self
+    {
+        return new self(
+            'too_much_waiting',
+            \sprintf(
+                'You have files waiting to be imported: at most %s of them, with %s bytes, may. Import some first, or wait a few days.',
+                number_format($files),
+                number_format($bytes),
+            ),
         );
     }
 

@@ -11,6 +11,7 @@ use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
 use App\Support\Database\CopyWriter;
 use App\Support\Database\KeyRange;
+use App\Support\Pulse;
 use App\Support\Rows\RowStorage;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Comparison\Comparator;
@@ -99,7 +100,7 @@ final readonly class EnsureComparison
         ]);
         $isWeighed = $order->channel === Snapshot::ORGANIC;
         // What is weighed goes by twice.
-        $tell = self::everyFewThousand($progress, $isWeighed ? 2 : 1);
+        $tell = self::beating($progress, $isWeighed ? 2 : 1);
         $comparison->update([
             'summary' => $isWeighed
                 ? $this->weighInto($order, $snapshots, $comparison, $tell)
@@ -118,14 +119,13 @@ final readonly class EnsureComparison
      *
      * @return \Closure(): void to be called each time
      */
-    private static function everyFewThousand(?\Closure $progress, int $passes): \Closure
+    private static function beating(?\Closure $progress, int $passes): \Closure
     {
         $done = 0;
+        $pulse = new Pulse($progress);
 
-        return static function () use ($progress, $passes, &$done): void {
-            if (++$done % (5000 * $passes) === 0 && $progress !== null) {
-                $progress(intdiv($done, $passes));
-            }
+        return static function () use ($pulse, $passes, &$done): void {
+            $pulse->beat(intdiv(++$done, $passes));
         };
     }
 

@@ -4,19 +4,31 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
+use App\Exceptions\Refused;
+use App\Models\Study;
+use App\Models\Task;
+use App\Models\TaskKind;
+use App\Models\TaskStatus;
 use App\Models\Upload;
 
-/** Throws a received file away, and with it those that nobody came back for within a day. */
+/** Throws a received file away. */
 final class ForgetUpload
 {
-    private const HOURS = 24;
-
-    public function execute(string $id): void
+    public function execute(Upload $upload): void
     {
-        $uploads = Upload::query()->where('id', $id)->orWhere('created_at', '<', now()->subHours(self::HOURS))->get();
-        foreach ($uploads as $upload) {
-            @unlink($upload->path());
-            $upload->delete();
+        @unlink($upload->path());
+        $upload->delete();
+    }
+
+    /** @throws Refused when somebody has asked for its import, unless that is done */
+    public function unwanted(Study $study, string $id): void
+    {
+        $upload = Upload::query()->where('study_id', $study->id)->findOrFail($id);
+        $isWanted = Task::query()->where('study_id', $study->id)->where('kind', TaskKind::Import)
+            ->where('payload->upload', $id)->where('status', '<>', TaskStatus::Done)->exists();
+        if ($isWanted) {
+            throw Refused::because('upload', 'The import of this file was asked for; cancel that first.');
         }
+        $this->execute($upload);
     }
 }

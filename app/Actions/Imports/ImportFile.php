@@ -6,6 +6,7 @@ namespace App\Actions\Imports;
 
 use App\Exceptions\Refused;
 use App\Models\Import;
+use App\Support\Pulse;
 use App\Support\Tabular\FileFingerprint;
 use App\Support\Tabular\TableFile;
 use App\Support\Tabular\TableReader;
@@ -41,14 +42,15 @@ final readonly class ImportFile
      */
     public function execute(ImportOrder $order, ?\Closure $progress = null): ImportOutcome
     {
-        $table = $this->reader->open($order->path);
+        $pulse = new Pulse($progress);
+        $table = $this->reader->open($order->path, $pulse);
         $plan = $this->mappings->plan($order, $table->headers());
         if ($order->kind === ImportKind::Rankings && $order->domain === null && ! $plan->has('domain')) {
             throw Refused::because('domain', 'A rankings file needs a domain: give --domain, or a column "domain".');
         }
         DB::beginTransaction();
         try {
-            $outcome = $this->load($order, $table, $plan, $progress);
+            $outcome = $this->load($order, $table, $plan, $pulse);
             $order->isDryRun ? DB::rollBack() : DB::commit();
         } catch (\Throwable $error) {
             self::giveUp();
@@ -68,11 +70,10 @@ final readonly class ImportFile
         }
     }
 
-    /** @param ?\Closure(int): void $progress */
-    private function load(ImportOrder $order, TableFile $table, ColumnPlan $plan, ?\Closure $progress): ImportOutcome
+    private function load(ImportOrder $order, TableFile $table, ColumnPlan $plan, Pulse $pulse): ImportOutcome
     {
         $fingerprint = FileFingerprint::begin($order->path);
-        $staged = $this->stage($order, $table, $plan, $progress);
+        $staged = $this->stage($order, $table, $plan, $pulse);
         if ($staged->badRows->total() > $order->allowedErrors) {
             throw ImportRefused::with($staged->badRows);
         }
@@ -121,12 +122,8 @@ final readonly class ImportFile
         );
     }
 
-    /**
-     * Reads by the number format that the first rows show; where the whole file turns out to show another, reads again.
-     *
-     * @param ?\Closure(int): void $progress
-     */
-    private function stage(ImportOrder $order, TableFile $table, ColumnPlan $plan, ?\Closure $progress): StagedRows
+    /** Reads by the number format that the first rows show; where the whole file turns out to show another, reads again. */
+    private function stage(ImportOrder $order, TableFile $table, ColumnPlan $plan, Pulse $pulse): StagedRows
     {
         $shown = new NumberFormatDetector();
         $sampled = 0;
@@ -136,11 +133,11 @@ final readonly class ImportFile
                 break;
             }
         }
-        $staged = StagedRows::read($table, $plan, $shown->format(), $this->loaders->of($order), $progress);
+        $staged = StagedRows::read($table, $plan, $shown->format(), $this->loaders->of($order), $pulse);
 
         return $staged->numbers->format() === $shown->format()
             ? $staged
-            : StagedRows::read($table, $plan, $staged->numbers->format(), $this->loaders->of($order), $progress);
+            : StagedRows::read($table, $plan, $staged->numbers->format(), $this->loaders->of($order), $pulse);
     }
 
     /** A list that is the same byte for byte takes the place of its earlier self; snapshots are replaced by their key. */

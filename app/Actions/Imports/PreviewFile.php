@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use App\Exceptions\Refused;
+use App\Support\Pulse;
 use App\Support\Tabular\TableFile;
 use App\Support\Tabular\TableReader;
 use GreaterReach\Core\Intake\ColumnPlan;
@@ -29,7 +30,7 @@ final readonly class PreviewFile
      */
     public function execute(ImportOrder $order, ?\Closure $progress = null): array
     {
-        $table = $this->reader->open($order->path);
+        $table = $this->reader->open($order->path, new Pulse($progress));
         $problem = $outcome = $badRows = null;
         $mapping = [];
         try {

@@ -29,6 +29,7 @@ final readonly class ReceiveUpload
      */
     public function execute(Study $study, User $user, UploadedFile $file): array
     {
+        self::checkWaiting($user, (int) $file->getSize());
         $upload = new Upload([
             'study_id' => $study->id,
             'user_id' => $user->id,
@@ -46,6 +47,16 @@ final readonly class ReceiveUpload
         }
 
         return [$upload, $table];
+    }
+
+    /** @throws FileProblem when so much of this person waits already that another file is too much */
+    private static function checkWaiting(User $user, int $bytes): void
+    {
+        $waiting = Upload::query()->where('user_id', $user->id);
+        [$files, $most] = [config()->integer('reach.waiting_files'), config()->integer('reach.waiting_bytes')];
+        if ($waiting->count() >= $files || (int) $waiting->sum('bytes') + $bytes > $most) {
+            throw FileProblem::tooMuchWaiting($files, $most);
+        }
     }
 
     private static function store(UploadedFile $file, Upload $upload): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use App\Support\Database\CopyWriter;
+use App\Support\Pulse;
 use App\Support\Tabular\TableFile;
 use GreaterReach\Core\Intake\BadCell;
 use GreaterReach\Core\Intake\ColumnPlan;
@@ -15,8 +16,6 @@ use GreaterReach\Core\Intake\RowParser;
 /** What one reading of a file brought into the staging table, and what it showed on the way. */
 final readonly class StagedRows
 {
-    private const PROGRESS_EVERY = 10_000;
-
     private function __construct(
         public Loader $loader,
         public int $kept,
@@ -26,8 +25,8 @@ final readonly class StagedRows
     ) {
     }
 
-    /** @param ?\Closure(int): void $progress told the number of rows read, now and then */
-    public static function read(TableFile $table, ColumnPlan $plan, NumberFormat $format, Loader $loader, ?\Closure $progress): self
+    /** @param Pulse $pulse told the number of rows read */
+    public static function read(TableFile $table, ColumnPlan $plan, NumberFormat $format, Loader $loader, Pulse $pulse): self
     {
         $loader->prepare();
         $writer = new CopyWriter('staged', $loader->columns());
@@ -46,9 +45,7 @@ final readonly class StagedRows
             } else {
                 $writer->write($staged);
             }
-            if ($progress !== null && ++$read % self::PROGRESS_EVERY === 0) {
-                $progress($read);
-            }
+            $pulse->beat(++$read);
         }
 
         return new self($loader, $writer->flush(), $dropped, $badRows, $numbers);

@@ -7,6 +7,7 @@ namespace App\Actions\Work;
 use App\Actions\Imports\ForgetUpload;
 use App\Actions\Imports\ImportFile;
 use App\Models\Task;
+use App\Models\Upload;
 
 /** Brings an uploaded file in. */
 final readonly class ImportTask implements TaskHandler
@@ -20,7 +21,7 @@ final readonly class ImportTask implements TaskHandler
         $order = $this->orders->of($task, false);
         $progress->tell('reading the file', 0);
         $outcome = $this->import->execute($order, static fn(int $read) => $progress->tell('reading rows', $read));
-        $this->forget->execute(UploadedOrder::uploadOf($task));
+        $this->forget->execute(Upload::query()->findOrFail(UploadedOrder::uploadOf($task)));
 
         return ['outcome' => $outcome];
     }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Actions\Tidy\ForgetOldSnapshots;
 use App\Actions\Tidy\ForgetStudies;
+use App\Actions\Tidy\ForgetUploads;
 use App\Actions\Tidy\SweepFolders;
 
 final class TidyCommand extends ReachCommand
@@ -15,10 +17,15 @@ final class TidyCommand extends ReachCommand
 
     protected $help = 'Example: php artisan reach:tidy';
 
-    public function handle(ForgetStudies $forget, SweepFolders $sweep): int
+    public function handle(ForgetStudies $studies, ForgetUploads $uploads, ForgetOldSnapshots $snapshots, SweepFolders $sweep): int
     {
-        $studies = $forget->execute();
-        $this->line(sprintf('%d studies are gone for good, and %d files and folders that nothing knew.', $studies, $sweep->execute()));
+        $this->line(sprintf(
+            'Gone for good: %d studies, %d files that waited too long, %d ranking lists, and %d files and folders that nothing knew.',
+            $studies->execute(),
+            $uploads->execute(),
+            $snapshots->execute(),
+            $sweep->execute(),
+        ));
 
         return self::SUCCESS;
     }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\Studies\DeleteStudy;
 use App\Actions\Studies\ListDeleted;
 use App\Actions\Studies\ListStudies;
+use App\Actions\Studies\MakeStudy;
 use App\Actions\Studies\ReadStudyPaths;
 use App\Actions\Studies\SaveStudy;
 use App\Exceptions\Refused;
@@ -45,17 +46,12 @@ final class StudyController extends Controller
         return $this->resource($study->load(['domains', 'comparison']), $request);
     }
 
-    public function store(StudyRequest $request, SaveStudy $save): JsonResponse
+    public function store(StudyRequest $request, MakeStudy $make): JsonResponse
     {
         if (! $request->person()->maySetUpStudies()) {
             throw new AccessDeniedHttpException('An administrator says who may make studies.');
         }
-        $draft = $request->toDraft();
-        if (Study::query()->where('slug', $draft->slug)->exists()) {
-            throw Refused::because('slug', 'There is a study with this short name already.');
-        }
-        $study = $save->execute($draft)->study;
-        $study->members()->attach($request->person()->id, ['role' => 'editor']);
+        $study = $make->execute($request->toDraft(), $request->person());
 
         return $this->resource($study->load('comparison'), $request)->response()->setStatusCode(201);
     }

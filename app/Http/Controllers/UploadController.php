@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Imports\ForgetUpload;
 use App\Actions\Imports\ProposeImport;
 use App\Actions\Imports\ReceiveUpload;
 use App\Http\Requests\UploadRequest;
@@ -25,5 +26,13 @@ final class UploadController extends Controller
             ],
             201,
         );
+    }
+
+    /** A file that nobody wants imported after all. */
+    public function destroy(Study $study, string $upload, ForgetUpload $forget): JsonResponse
+    {
+        $forget->unwanted($study, $upload);
+
+        return new JsonResponse(['gone' => $upload]);
     }
 }

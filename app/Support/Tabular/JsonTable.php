@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Tabular;
 
+use App\Support\Pulse;
 use GreaterReach\Core\Intake\FileProblem;
 
 /**
@@ -21,11 +22,15 @@ final class JsonTable implements TableFile
     private bool $isList = false;
 
     /** @param resource $file */
-    private function __construct(private $file, private readonly int $maxRecord)
+    private function __construct(private $file, private readonly int $maxRecord, Pulse $pulse)
     {
         $names = [];
-        foreach ($this->objects() as $object) {
+        foreach ($this->objects() as $line => $object) {
             $names += array_fill_keys(array_keys($object), true);
+            if (\count($names) > TableFile::MOST_COLUMNS) {
+                throw FileProblem::tooManyColumns($line, TableFile::MOST_COLUMNS);
+            }
+            $pulse->beat();
         }
         $this->headers = array_map(strval(...), array_keys($names));
         if ($this->headers === []) {
@@ -38,9 +43,9 @@ final class JsonTable implements TableFile
      *
      * @throws FileProblem
      */
-    public static function open(string $path, int $maxRecord): self
+    public static function open(string $path, int $maxRecord, Pulse $pulse): self
     {
-        return new self(TextEncoding::open($path), $maxRecord);
+        return new self(TextEncoding::open($path), $maxRecord, $pulse);
     }
 
     public function headers(): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Tabular;
 
+use App\Support\Pulse;
 use GreaterReach\Core\Intake\FileProblem;
 use OpenSpout\Common\Entity\Cell;
 use OpenSpout\Common\Entity\Row;
@@ -16,6 +17,8 @@ final class SheetTable implements TableFile
 {
     private const ODS_TYPE = 'application/vnd.oasis.opendocument.spreadsheet';
 
+    private const JSON = JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE;
+
     /** @var list<string> */
     private readonly array $headers;
 
@@ -24,40 +27,45 @@ final class SheetTable implements TableFile
     /** @var resource its rows, a line of JSON each: taking a spreadsheet apart is slow, so it is done once */
     private $copy;
 
-    private function __construct(private readonly string $path, private readonly bool $isOds)
+    private function __construct(private readonly string $path, private readonly bool $isOds, ReadLimits $limits, Pulse $pulse)
     {
         $this->copy = @tmpfile() ?: throw FileProblem::noRoom();
+        [$written, $packed] = [0, (int) filesize($path)];
         foreach ($this->records() as $line => $cells) {
-            $text = json_encode([$line, $cells], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+            $text = json_encode([$line, $cells], self::JSON)."\n";
+            if (\strlen($text) > $limits->record) {
+                throw FileProblem::cellTooLong($line - 1, $limits->record);
+            }
+            $written += \strlen($text);
+            $limits->allowUnpacked($written, $packed);
             if (@fwrite($this->copy, $text) !== \strlen($text)) {
                 throw FileProblem::noRoom();
             }
+            $pulse->beat();
         }
         $rows = $this->copied();
         $this->headers = $rows->valid() ? array_map(self::text(...), $rows->current()[1]) : throw FileProblem::empty();
+        if (\count($this->headers) > self::MOST_COLUMNS) {
+            throw FileProblem::tooManyColumns($rows->key(), self::MOST_COLUMNS);
+        }
     }
 
     /** @throws FileProblem */
-    public static function open(string $path, ReadLimits $limits): self
+    public static function open(string $path, ReadLimits $limits, Pulse $pulse): self
     {
         $archive = new \ZipArchive();
         if ($archive->open($path, \ZipArchive::RDONLY) !== true) {
             throw FileProblem::damaged('spreadsheet');
         }
-        $unpacked = 0;
-        for ($entry = 0; $entry < $archive->numFiles; ++$entry) {
-            $unpacked += $archive->statIndex($entry)['size'] ?? 0;
-        }
-        $limits->allowUnpacked($unpacked, (int) filesize($path));
         $isOds = str_starts_with((string) $archive->getFromName('mimetype'), self::ODS_TYPE);
         if (! $isOds && $archive->locateName('xl/workbook.xml') === false) {
             throw FileProblem::notATable('a zip archive');
         }
-        SheetEntries::check($archive);
+        SheetEntries::check($archive, $limits, (int) filesize($path), $pulse);
         $styled = $isOds ? StyledOds::of($path, $archive) : $path;
         $archive->close();
 
-        return new self($styled, $isOds);
+        return new self($styled, $isOds, $limits, $pulse);
     }
 
     public function headers(): array
@@ -114,7 +122,10 @@ final class SheetTable implements TableFile
                     return;
                 }
             }
-        } catch (\OpenSpout\Common\Exception\SpoutException|\Error|\ErrorException) {
+        } catch (FileProblem $problem) {
+            throw $problem;
+        } catch (\Throwable) {
+            // Whatever the library stumbles over lies in the file.
             throw FileProblem::damaged('spreadsheet');
         } finally {
             $reader->close();

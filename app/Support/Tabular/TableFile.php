@@ -9,6 +9,9 @@ use GreaterReach\Core\Intake\FileProblem;
 /** A table that somebody made elsewhere: named columns, and rows that can be read again and again as a stream. */
 interface TableFile
 {
+    /** Names that a header may have. */
+    public const MOST_COLUMNS = 1000;
+
     /** @return list<string> */
     public function headers(): array;
 

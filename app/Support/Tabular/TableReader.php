@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Tabular;
 
+use App\Support\Pulse;
 use GreaterReach\Core\Intake\FileProblem;
 
 /** Opens a table in whatever form it comes, told by its content and never by its name. */
@@ -24,15 +25,19 @@ final readonly class TableReader
     {
     }
 
-    /** @throws FileProblem when it is no table that can be read */
-    public function open(string $path): TableFile
+    /**
+     * @param Pulse $pulse beaten while it is looked through, which for a large file takes a while
+     *
+     * @throws FileProblem when it is no table that can be read
+     */
+    public function open(string $path, Pulse $pulse = new Pulse()): TableFile
     {
         $start = (string) file_get_contents($path, false, null, 0, self::SNIFFED);
         if (str_starts_with($start, self::GZIP)) {
-            return $this->open(UnpackedFile::gzip($path, $this->limits)->path);
+            return $this->open(UnpackedFile::gzip($path, $this->limits, $pulse)->path, $pulse);
         }
         if (str_starts_with($start, self::ZIP)) {
-            return SheetTable::open($path, $this->limits);
+            return SheetTable::open($path, $this->limits, $pulse);
         }
         foreach (self::REFUSED as $bytes => $format) {
             if (str_starts_with(ltrim($start), (string) $bytes)) {
@@ -40,7 +45,9 @@ final readonly class TableReader
             }
         }
 
-        return self::isJson($start) ? JsonTable::open($path, $this->limits->record) : TextTable::open($path, $this->limits->record);
+        return self::isJson($start)
+            ? JsonTable::open($path, $this->limits->record, $pulse)
+            : TextTable::open($path, $this->limits->record);
     }
 
     /** An object, or a list that holds objects; a text table may well begin with a bracket, too. */

@@ -34,6 +34,9 @@ final class TextTable implements TableFile
         private readonly int $maxRecord,
     ) {
         $this->headers = $this->header();
+        if (\count($this->headers) > self::MOST_COLUMNS) {
+            throw FileProblem::tooManyColumns($this->line, self::MOST_COLUMNS);
+        }
     }
 
     /**

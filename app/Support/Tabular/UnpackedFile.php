@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Tabular;
 
+use App\Support\Pulse;
 use GreaterReach\Core\Intake\FileProblem;
 
 /** The unpacked copy of a gzip file, thrown away when the process ends. */
@@ -19,7 +20,7 @@ final class UnpackedFile
     }
 
     /** @throws FileProblem when it is damaged, or would become too large */
-    public static function gzip(string $path, ReadLimits $limits): self
+    public static function gzip(string $path, ReadLimits $limits, Pulse $pulse): self
     {
         $copy = self::temporary();
         $packed = (int) filesize($path);
@@ -32,6 +33,7 @@ final class UnpackedFile
             if (@fwrite($out, $chunk) !== \strlen($chunk)) {
                 throw FileProblem::noRoom();
             }
+            $pulse->beat();
         }
         gzclose($in);
         fclose($out);

@@ -558,6 +558,28 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/studies/{slug}/uploads/{upload}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+                /** @description What the file is known by */
+                upload: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forget a file that waits and whose import nobody has asked for */
+        delete: operations["removeStudyUploadsUpload"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/studies/{slug}/imports/{import}": {
         parameters: {
             query?: never;
@@ -2293,8 +2315,8 @@ export interface components {
             p90: number;
         };
         Gone: {
-            /** @description Number of what is gone */
-            gone: number;
+            /** @description Number of what is gone, or what a file was known by */
+            gone: number | string;
         };
         /** @enum {string} */
         Horizon: "quick win" | "short term" | "long term";
@@ -4773,6 +4795,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Upload"];
+                };
+            };
+            "4XX": components["responses"]["Problem"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    removeStudyUploadsUpload: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Short name of the study */
+                slug: string;
+                /** @description What the file is known by */
+                upload: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Answer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Gone"];
                 };
             };
             "4XX": components["responses"]["Problem"];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Api;
 
 use App\Models\Study;
+use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -40,7 +41,10 @@ final class AccessTest extends TestCase
 
     private static function fill(string $uri, Study $study): string
     {
-        $known = ['{study}' => $study->slug, '{slug}' => $study->slug, '{export}' => 'compare.csv', '{format}' => 'csv'];
+        $known = [
+            '{study}' => $study->slug, '{slug}' => $study->slug, '{export}' => 'compare.csv', '{format}' => 'csv',
+            '{upload}' => Str::uuid()->toString(),
+        ];
 
         return '/'.preg_replace('/\{\w+\??(?::\w+)?\}/', '1', strtr(preg_replace('/\{study:\w+\}/', '{study}', $uri) ?? $uri, $known));
     }

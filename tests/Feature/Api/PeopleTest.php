@@ -155,7 +155,9 @@ final class PeopleTest extends TestCase
         [$person, $other] = [$this->makeUser(), $this->makeUser()];
         foreach ([$person, $other] as $one) {
             $one->createToken('nightly', ['read']);
-            DB::table('sessions')->insert(['id' => 'at-'.$one->id, 'user_id' => $one->id, 'payload' => '', 'last_activity' => now()->getTimestamp()]);
+            DB::table('sessions')->insert([
+                'id' => 'at-'.$one->id, 'user_id' => $one->id, 'payload' => '', 'last_activity' => now()->getTimestamp(),
+            ]);
         }
         $this->actingAs($other)->deleteJson("/api/v1/people/{$person->id}/sessions")->assertForbidden();
         self::assertSame([1, 1], $this->heldBy($person), 'Nothing is ended by who may not.');

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Support;
 
+use App\Actions\Work\TaskCancelled;
+use App\Support\Pulse;
+use App\Support\Tabular\SheetEntries;
 use App\Support\Tabular\TableReader;
 use GreaterReach\Core\Intake\FileProblem;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -109,6 +112,119 @@ final class SpreadsheetTest extends TestCase
         $this->expectException(FileProblem::class);
         $this->expectExceptionMessage("line {$line} breaks off");
         app(TableReader::class)->open($this->makeFile($text, 'list.ndjson'));
+    }
+
+    /** @return iterable<string, array{string}> cells of one row */
+    public static function tooLong(): iterable
+    {
+        yield 'one text' => ['<c r="A2" t="inlineStr"><is><t>'.str_repeat('heather ', 90 << 17).'</t></is></c>'];
+        yield 'many runs of one text' => ['<c r="A2" t="inlineStr"><is>'.str_repeat('<r><t>heather</t></r>', 4 << 17).'</is></c>'];
+        yield 'an attribute' => ['<c r="A2" t="'.str_repeat('heather ', 4 << 17).'"/>'];
+    }
+
+    #[DataProvider('tooLong')]
+    public function test_a_cell_of_many_megabytes_is_refused_before_it_is_held_in_memory(string $cell): void
+    {
+        $path = $this->xlsx('<row r="1"><c r="A1" t="inlineStr"><is><t>keyword</t></is></c></row><row r="2">'.$cell.'</row>');
+        unset($cell);
+        memory_reset_peak_usage();
+        $before = memory_get_usage();
+        try {
+            app(TableReader::class)->open($path);
+            self::fail('It was read.');
+        } catch (FileProblem $problem) {
+            self::assertSame('record_too_long', $problem->problem);
+        }
+        self::assertLessThan(30 << 20, memory_get_peak_usage() - $before);
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function repeated(): iterable
+    {
+        $cell = '<table:table-cell office:value-type="string" table:number-columns-repeated="16384"><text:p>x</text:p></table:table-cell>';
+        yield 'cells of one row' => ["<table:table-row>{$cell}{$cell}</table:table-row>", 'beyond_the_sheet'];
+        yield 'rows, one lot after the other' => [
+            str_repeat('<table:table-row table:number-rows-repeated="900000"><table:table-cell/></table:table-row>', 2),
+            'beyond_the_sheet',
+        ];
+        $cell = str_replace("16384", "9000", $cell);
+        yield 'cells of many rows' => [
+            "<table:table-row table:number-rows-repeated=\"1048576\">{$cell}</table:table-row>",
+            'unpacks_too_large',
+        ];
+    }
+
+    #[DataProvider('repeated')]
+    public function test_what_is_repeated_without_end_is_refused(string $rows, string $problem): void
+    {
+        try {
+            app(TableReader::class)->open($this->ods($rows));
+            self::fail('It was read.');
+        } catch (FileProblem $told) {
+            self::assertSame($problem, $told->problem);
+        }
+    }
+
+    /** PKWARE APPNOTE 6.3.10, §4.3.7 and §4.3.12: the size before packing stands 22 and 24 bytes after the signatures. */
+    public function test_sizes_are_those_that_come_out_and_not_those_the_archive_tells(): void
+    {
+        $path = $this->xlsx('<row r="1"><c r="A1" t="inlineStr"><is><t>keyword</t></is></c></row>'.str_repeat('<row></row>', 12 << 20));
+        $bytes = (string) file_get_contents($path);
+        foreach (["PK\3\4" => 22, "PK\1\2" => 24] as $signature => $offset) {
+            preg_match_all('/'.preg_quote($signature, '/').'/s', $bytes, $found, PREG_OFFSET_CAPTURE);
+            foreach ($found[0] as [, $at]) {
+                $bytes = substr_replace($bytes, pack('V', 900), $at + $offset, 4);
+            }
+        }
+        file_put_contents($path, $bytes);
+        $this->expectException(FileProblem::class);
+        app(TableReader::class)->open($path);
+    }
+
+    public function test_whatever_is_broken_in_a_spreadsheet_is_told_in_words(): void
+    {
+        $random = new \Random\Randomizer(new \Random\Engine\Mt19937(20));
+        $cells = '<c r="A%1$d" t="inlineStr"><is><t>pen %1$d</t></is></c><c r="B%1$d" t="n"><v>%1$d</v></c>'
+            .'<c r="C%1$d" t="d"><v>2026-01-01</v></c>';
+        $rows = implode('', array_map(static fn(int $row): string => "<row r=\"{$row}\">".sprintf($cells, $row).'</row>', range(1, 9)));
+        for ($try = 0; $try < 400; ++$try) {
+            $at = $random->getInt(0, \strlen($rows) - 9);
+            $broken = substr_replace($rows, ['<', '"', '&#0;', '>', "\xFF", '999999', ''][$try % 7], $at, $random->getInt(0, 8));
+            try {
+                $table = app(TableReader::class)->open($this->xlsx($broken));
+                self::assertLessThanOrEqual(SheetEntries::MOST_COLUMNS, \count($table->headers()));
+                iterator_count($table->rows());
+            } catch (FileProblem $problem) {
+                self::assertNotSame('', $problem->problem);
+            }
+        }
+    }
+
+    public function test_objects_of_more_names_than_a_list_has_are_refused(): void
+    {
+        $names = static fn(int $from, int $to): string => '{'.
+            implode(',', array_map(static fn(int $n): string => "\"n{$n}\":1", range($from, $to))).'}';
+        self::assertCount(1000, app(TableReader::class)->open($this->makeFile($names(1, 1000), 'list.json'))->headers());
+        $tries = [
+            'names.json' => $names(1, 40_000),
+            'one-by-one.json' => implode("\n", array_map(static fn(int $n): string => $names($n, $n), range(1, 1001))),
+            'names.csv' => implode(',', range(1, 1001))."\n1\n",
+        ];
+        foreach ($tries as $name => $text) {
+            try {
+                app(TableReader::class)->open($this->makeFile($text, $name));
+                self::fail('It was read.');
+            } catch (FileProblem $problem) {
+                self::assertSame('too_many_columns', $problem->problem);
+            }
+        }
+    }
+
+    public function test_a_large_file_can_be_given_up_while_it_is_looked_through(): void
+    {
+        $path = $this->xlsx(str_repeat('<row><c t="inlineStr"><is><t>keyword</t></is></c></row>', 2000));
+        $this->expectException(TaskCancelled::class);
+        app(TableReader::class)->open($path, new Pulse(static fn(): never => throw new TaskCancelled()));
     }
 
     private function ods(string $rows): string

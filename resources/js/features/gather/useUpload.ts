@@ -1,8 +1,11 @@
 import { useMutation } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { api, told } from '../../api/client';
 
-/** Sends a file as soon as it is shown; it waits on the server until it is imported or forgotten. */
+/**
+ * Sends a file as soon as it is shown; it waits on the server until it is imported. When it is shown no longer, and nobody has asked for
+ * its import, it is taken off again; the server keeps what is asked for, whatever is said here.
+ */
 export function useUpload(slug: string, file: File) {
   const upload = useMutation({
     mutationFn: () => {
@@ -15,6 +18,15 @@ export function useUpload(slug: string, file: File) {
     },
   });
   const { mutate } = upload;
-  useEffect(() => mutate(), [mutate]);
+  const received = useRef<string>(undefined);
+  received.current = upload.data?.id;
+  useEffect(() => {
+    mutate();
+    return () => {
+      if (received.current !== undefined) {
+        void api.DELETE('/studies/{slug}/uploads/{upload}', { params: { path: { slug, upload: received.current } } });
+      }
+    };
+  }, [mutate, slug]);
   return upload;
 }

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+/** Passes a count on to whoever watches: by time, however many or few rows have gone by since. */
+final class Pulse
+{
+    private const SECONDS = .2;
+
+    private float $next = 0.0;
+
+    /** @param ?\Closure(int): void $told may end the work by an exception of its own; null where nobody watches */
+    public function __construct(private readonly ?\Closure $told = null)
+    {
+    }
+
+    public function beat(int $done = 0): void
+    {
+        if ($this->told === null) {
+            return;
+        }
+        $now = microtime(true);
+        if ($now >= $this->next) {
+            $this->next = $now + self::SECONDS;
+            ($this->told)($done);
+        }
+    }
+}
