@@ -7,10 +7,10 @@ namespace App\Actions\Backup;
 use App\Exceptions\Refused;
 use App\Models\Upload;
 use App\Support\Database\Figures;
+use App\Support\TarFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
-use Symfony\Component\Process\Process;
 
 /**
  * Writes all that an installation keeps into one file: the database as it is at one moment, whatever is written meanwhile, the files that
@@ -27,27 +27,16 @@ final class MakeBackup
         if (file_exists($path)) {
             throw Refused::because('file', 'There is a file of this name already; give another one.');
         }
-        $folder = self::folder();
-        try {
+
+        return WorkFolder::with(static function (string $folder) use ($path): BackupManifest {
             $manifest = self::dump($folder);
             $manifest->write($folder.'/'.self::MANIFEST);
             File::ensureDirectoryExists(Storage::path(Upload::FOLDER));
             File::copyDirectory(Storage::path(Upload::FOLDER), $folder.'/'.Upload::FOLDER);
-            self::pack($folder, $path);
-        } finally {
-            File::deleteDirectory($folder);
-        }
+            (new TarFile($path))->pack($folder);
 
-        return $manifest;
-    }
-
-    /** @return string a new folder that nobody else may look into */
-    public static function folder(): string
-    {
-        $folder = Storage::path('backup-'.bin2hex(random_bytes(8)));
-        File::makeDirectory($folder, 0o700, true);
-
-        return $folder;
+            return $manifest;
+        });
     }
 
     /** Counts and dump see the same moment. */
@@ -68,15 +57,5 @@ final class MakeBackup
                 \count(glob(Storage::path(Upload::FOLDER).'/*') ?: []),
             );
         });
-    }
-
-    /** Under its name only once it is whole. */
-    private static function pack(string $folder, string $path): void
-    {
-        $process = new Process(['tar', '--create', '--file', $path.'.part', '--directory', $folder, '.'], null, null, null, null);
-        if ($process->run() !== 0 || ! chmod($path.'.part', 0o600) || ! rename($path.'.part', $path)) {
-            @unlink($path.'.part');
-            throw Refused::because('file', 'The file cannot be written; is there such a folder, and room in it?');
-        }
     }
 }

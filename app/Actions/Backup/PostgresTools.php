@@ -16,14 +16,15 @@ final class PostgresTools
     /**
      * @param string       $program   such as `pg_dump`
      * @param list<string> $arguments beside those of the connection
+     * @param ?string      $folder    in which it works
      *
      * @throws Refused when it did not do its work, with its own words
      */
-    public static function run(string $program, array $arguments): void
+    public static function run(string $program, array $arguments, ?string $folder = null): void
     {
         $server = config()->array('database.connections.pgsql');
         $path = is_executable(self::FOLDER.$program) ? self::FOLDER.$program : $program;
-        $process = new Process([$path, ...$arguments], base_path(), [
+        $process = new Process([$path, ...$arguments], $folder ?? base_path(), [
             'PGHOST' => self::text($server['host'] ?? ''),
             'PGPORT' => self::text($server['port'] ?? ''),
             'PGUSER' => self::text($server['username'] ?? ''),
@@ -34,6 +35,20 @@ final class PostgresTools
             $said = trim($process->getErrorOutput());
             throw Refused::because('backup', sprintf('%s did not do its work: %s', $program, strtok($said, "\n") ?: 'it said nothing.'));
         }
+    }
+
+    /**
+     * Has `psql` carry out a script, to its end or not at all.
+     *
+     * @param string $folder where the files are that it names, and where nobody else may look in
+     *
+     * @throws Refused
+     */
+    public static function script(string $folder, string $sql): void
+    {
+        file_put_contents($folder.'/script.sql', $sql);
+        self::run('psql', ['--no-psqlrc', '--quiet', '--set=ON_ERROR_STOP=1', '--file=script.sql'], $folder);
+        unlink($folder.'/script.sql');
     }
 
     private static function text(mixed $value): string

@@ -7,10 +7,10 @@ namespace App\Actions\Backup;
 use App\Exceptions\Refused;
 use App\Models\Study;
 use App\Models\Upload;
+use App\Support\TarFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
-use Symfony\Component\Process\Process;
 
 /** Puts a backup in the place of what an installation keeps, and holds what came of it against the backup's manifest. */
 final readonly class RestoreBackup
@@ -29,34 +29,22 @@ final readonly class RestoreBackup
         if ($keep === null && Study::query()->exists()) {
             throw Refused::because('keep', 'There are studies here; say with --keep=FILE where they are to be written first.');
         }
-        $folder = MakeBackup::folder();
-        try {
+
+        return WorkFolder::with(function (string $folder) use ($path, $keep): BackupManifest {
             $manifest = self::unpack($path, $folder);
             if ($keep !== null) {
                 $this->backup->execute($keep);
             }
             self::replace($folder, $keep);
             self::check($manifest);
-        } finally {
-            File::deleteDirectory($folder);
-        }
 
-        return $manifest;
+            return $manifest;
+        });
     }
 
     private static function unpack(string $path, string $folder): BackupManifest
     {
-        $names = ['./'.MakeBackup::MANIFEST, './'.MakeBackup::DUMP, './'.Upload::FOLDER];
-        $process = new Process(
-            ['tar', '--extract', '--file', $path, '--directory', $folder, '--no-same-owner', '--no-same-permissions', ...$names],
-            null,
-            null,
-            null,
-            null,
-        );
-        if (! is_file($path) || $process->run() !== 0) {
-            throw Refused::because('file', 'This file cannot be read as a backup; is it whole?');
-        }
+        (new TarFile($path))->unpack($folder, [MakeBackup::MANIFEST, MakeBackup::DUMP, Upload::FOLDER]);
         $manifest = BackupManifest::read($folder.'/'.MakeBackup::MANIFEST);
         if (hash_file('sha256', $folder.'/'.MakeBackup::DUMP) !== $manifest->dump) {
             throw Refused::because('file', 'The database in this backup is not what its manifest says; the file was damaged.');

@@ -79,9 +79,9 @@ final class BackupTest extends TestCase
         };
         $refused($backup, 'say with --keep=FILE', null);
         $refused($backup, 'There is a file of this name already', $backup);
-        $refused($this->folder.'/none.tar', 'cannot be read as a backup', $this->folder.'/a.tar');
+        $refused($this->folder.'/none.tar', 'cannot be read; is it whole', $this->folder.'/a.tar');
         file_put_contents($this->folder.'/odd.tar', 'no archive');
-        $refused($this->folder.'/odd.tar', 'cannot be read as a backup', $this->folder.'/b.tar');
+        $refused($this->folder.'/odd.tar', 'cannot be read; is it whole', $this->folder.'/b.tar');
         $bytes = (string) file_get_contents($backup);
         $at = (int) strpos($bytes, 'PGDMP') + 2000;
         file_put_contents($this->folder.'/damaged.tar', substr_replace($bytes, '#', $at, 1));

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Exceptions\Refused;
+use Symfony\Component\Process\Process;
+
+/** Files of one folder as one file and back, by `tar`. */
+final readonly class TarFile
+{
+    public function __construct(private string $path)
+    {
+    }
+
+    /**
+     * Under its name only once it is whole; only its owner can read it.
+     *
+     * @throws Refused when it cannot be written
+     */
+    public function pack(string $folder): void
+    {
+        $part = $this->path.'.part';
+        $process = new Process(['tar', '--create', '--file', $part, '--directory', $folder, '.'], null, null, null, null);
+        if ($process->run() !== 0 || ! chmod($part, 0o600) || ! rename($part, $this->path)) {
+            @unlink($part);
+            throw Refused::because('file', 'The file cannot be written; is there such a folder, and room in it?');
+        }
+    }
+
+    /**
+     * @param list<string> $names of the parts that are wanted; whatever else is in it stays there
+     *
+     * @throws Refused when it is not whole
+     */
+    public function unpack(string $folder, array $names): void
+    {
+        $parts = array_map(static fn(string $name): string => './'.$name, $names);
+        $process = new Process(
+            ['tar', '--extract', '--file', $this->path, '--directory', $folder, '--no-same-owner', '--no-same-permissions', ...$parts],
+            null,
+            null,
+            null,
+            null,
+        );
+        if (! is_file($this->path) || $process->run() !== 0) {
+            throw Refused::because('file', 'This file cannot be read; is it whole, and what it should be?');
+        }
+    }
+}
