@@ -21,7 +21,8 @@ final class Pulse
         if ($this->told === null) {
             return;
         }
-        $now = microtime(true);
+        // Not the time of day, which can be set back.
+        $now = hrtime(true) / 1e9;
         if ($now >= $this->next) {
             $this->next = $now + self::SECONDS;
             ($this->told)($done);

@@ -25,10 +25,11 @@ final class Progress
      */
     public function tell(string $stage, int $done, ?int $total = null): void
     {
-        if (microtime(true) - $this->told < self::EVERY) {
+        $now = hrtime(true) / 1e9;
+        if ($now - $this->told < self::EVERY) {
             return;
         }
-        $this->told = microtime(true);
+        $this->told = $now;
         /** @var ?object{cancel_wanted: bool} $row */
         $row = DB::connection('progress')->selectOne(
             'UPDATE tasks SET stage = ?, done = ?, total = ? WHERE id = ? RETURNING cancel_wanted',

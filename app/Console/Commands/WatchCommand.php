@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Actions\Requests\EndLeftQuestions;
 use App\Actions\Tasks\ReviveTasks;
+use App\Actions\Tidy\MendClock;
 use App\Support\OpenConnections;
 
 final class WatchCommand extends ReachCommand
@@ -21,21 +22,28 @@ final class WatchCommand extends ReachCommand
     /** Seconds between two looks at work that was left lying. */
     private const LOOK = 15;
 
-    public function handle(EndLeftQuestions $end, ReviveTasks $revive): int
+    public function handle(EndLeftQuestions $end, ReviveTasks $revive, MendClock $clock): int
     {
         $this->callSilently('reach:tidy');
-        $until = microtime(true) + $this->wholeNumber('seconds', 1, 86_400);
+        $until = self::seconds() + $this->wholeNumber('seconds', 1, 86_400);
         $served = (int) parse_url(config()->string('app.url'), PHP_URL_PORT);
         $look = 0.0;
-        while (microtime(true) < $until) {
-            if (microtime(true) >= $look) {
+        while (self::seconds() < $until) {
+            if (self::seconds() >= $look) {
+                $clock->execute();
                 $revive->execute();
-                $look = microtime(true) + self::LOOK;
+                $look = self::seconds() + self::LOOK;
             }
             $end->execute(OpenConnections::to($served));
             usleep(self::PAUSE);
         }
 
         return self::SUCCESS;
+    }
+
+    /** Since some moment, whatever becomes of the time of day. */
+    private static function seconds(): float
+    {
+        return hrtime(true) / 1e9;
     }
 }
