@@ -29,7 +29,9 @@ final class MendClock
 
         return DB::update('UPDATE jobs SET available_at = ? WHERE available_at > ?', [$now, $now + self::SHORT])
             + DB::update('UPDATE jobs SET reserved_at = ? WHERE reserved_at > ?', [$now, $now + self::SHORT])
-            + DB::update('UPDATE tasks SET created_at = now() WHERE finished_at IS NULL AND created_at > to_timestamp(?)', [$now + self::SHORT])
+            + DB::update('UPDATE tasks SET created_at = now() WHERE finished_at IS NULL AND created_at > to_timestamp(?)', [
+                $now + self::SHORT,
+            ])
             + DB::delete('DELETE FROM cache_locks WHERE expiration > ?', [$now + self::HOUR + self::SHORT])
             + $this->limits($now)
             + DB::update('UPDATE users SET totp_step = 0 WHERE totp_step > ?', [intdiv($now, self::STEP) + self::AHEAD]);
