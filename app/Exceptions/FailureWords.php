@@ -5,21 +5,17 @@ declare(strict_types=1);
 namespace App\Exceptions;
 
 use GreaterReach\Core\Exception\ReachException;
-use Illuminate\Database\QueryException;
 use Illuminate\Queue\MaxAttemptsExceededException;
 use Illuminate\Queue\TimeoutExceededException;
 
 /** Why a piece of work broke off, in words for the person who waits for it. */
 final class FailureWords
 {
-    private const NO_ROOM = '53100';
-
     public static function of(\Throwable $error): string
     {
         return match (true) {
             $error instanceof ReachException => $error->getMessage(),
-            $error instanceof QueryException && $error->getCode() === self::NO_ROOM => 'There is no room left on the disk of the '
-                .'database; nothing was kept. Make room and start it again.',
+            NoRoom::isCauseOf($error) => NoRoom::WORDS,
             $error instanceof TimeoutExceededException => 'It took longer than half an hour and was stopped; nothing was kept.',
             $error instanceof MaxAttemptsExceededException => 'The worker stopped half-way, twice; nothing was kept. Start it again when '
                 .'the server is well.',

@@ -26,6 +26,8 @@ enum ProblemCode: string
     /** Understood, and not possible as things stand. */
     case Refused = 'refused';
     case TooManyAttempts = 'too_many_attempts';
+    /** A disk of the server is full (RFC 4918, §11.5). */
+    case NoRoom = 'no_room';
     case Failed = 'failed';
     /** It took too long and was stopped. */
     case Stopped = 'stopped';
@@ -44,6 +46,7 @@ enum ProblemCode: string
             422 => self::Refused,
             429 => self::TooManyAttempts,
             503 => self::Stopped,
+            507 => self::NoRoom,
             default => $status < 500 ? self::NotUnderstood : self::Failed,
         };
     }
@@ -68,6 +71,7 @@ enum ProblemCode: string
             self::Refused
                 => 'Refused',
             self::TooManyAttempts => 'Too many attempts',
+            self::NoRoom => 'No room',
             self::Failed => 'Failed',
             self::Stopped => 'Stopped',
         };

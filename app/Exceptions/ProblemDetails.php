@@ -34,6 +34,7 @@ final class ProblemDetails
             $error instanceof TokenMismatchException => self::response(419, ProblemCode::SessionExpired, self::RELOAD),
             $error instanceof ReachException => self::refusal($error),
             $error instanceof HttpExceptionInterface => self::ofStatus($error),
+            NoRoom::isCauseOf($error) => self::response(507, ProblemCode::NoRoom, NoRoom::WORDS),
             default => self::failure($error),
         };
     }
