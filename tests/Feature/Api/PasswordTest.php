@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
+use Illuminate\Hashing\HashManager;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -209,5 +210,32 @@ final class PasswordTest extends TestCase
             self::assertContains($this->postJson('/api/v1/session', $sent)->getStatusCode(), [422, 429]);
         }
         self::assertGuest();
+    }
+
+    public function test_a_name_that_nobody_has_costs_as_much_as_one_that_somebody_has(): void
+    {
+        $hasher = new class ($this->app) extends HashManager {
+            /** @var list<mixed> algorithms */
+            public array $looked = [];
+
+            /** @param array<mixed> $options */
+            public function check($value, $hashedValue, array $options = []): bool
+            {
+                $this->looked[] = password_get_info($hashedValue)['algo'];
+
+                return false;
+            }
+        };
+        $known = $this->makeUser()->email;
+        Hash::swap($hasher);
+        $seen = [];
+        foreach ([$known, 'nobody-'.getmypid().'@quillfair.example'] as $name) {
+            $hasher->looked = [];
+            $this->app['auth']->forgetGuards();
+            $this->postJson('/api/v1/session', ['email' => $name, 'password' => 'not this one 12'])->assertUnprocessable();
+            $seen[] = $hasher->looked;
+        }
+        self::assertCount(1, $seen[0]);
+        self::assertSame($seen[0], $seen[1]);
     }
 }
