@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Actions\Audit\Before;
 use App\Http\Middleware\TokenAbilities;
 use App\Models\User;
 use App\Support\Sources\RankingSource;
@@ -17,6 +18,7 @@ use Illuminate\Contracts\Container\Container;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Laravel\Sanctum\PersonalAccessToken;
@@ -40,6 +42,7 @@ final class AppServiceProvider extends ServiceProvider
                 return new Sources($container, $connected);
             },
         );
+        $this->app->scoped(Before::class);
         $this->app->when(StandInSource::class)->needs('$patience')->giveConfig('sources.patience');
         $this->app->when(StandInSource::class)->needs('$longestAnswer')->giveConfig('sources.longest_answer');
         $this->app->bind(
@@ -54,6 +57,12 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict();
         JsonResource::withoutWrapping();
+        foreach (['updating', 'deleting'] as $happens) {
+            Event::listen("eloquent.{$happens}: *", function (string $event, array $about): void {
+                $models = array_filter($about, static fn(mixed $model): bool => $model instanceof Model);
+                array_walk($models, $this->app->make(Before::class)->see(...));
+            });
+        }
         $this->limitSignIns();
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\People;
 
+use App\Actions\Audit\Before;
 use App\Exceptions\Refused;
 use App\Models\Study;
 use App\Models\User;
@@ -17,6 +18,10 @@ final class SavePerson
     private const PASSWORD_LENGTH = 20;
     private const LONGEST = 120;
 
+    public function __construct(private readonly Before $before)
+    {
+    }
+
     /** @return ?string the password, told this once; null where the old one stays */
     public function execute(PersonOrder $order): ?string
     {
@@ -28,7 +33,7 @@ final class SavePerson
                 self::keepAnAdministrator($user);
             }
             $user->fill(self::changes($order, $password))->save();
-            self::giveRoles($user, $order->roles);
+            $this->giveRoles($user, $order->roles);
             if ($order->wantsNewPassword || $order->isDisabled === true) {
                 self::signOut($user);
             }
@@ -54,10 +59,12 @@ final class SavePerson
     }
 
     /** @param array<string, ?string> $roles study's slug → role; null takes the person out of it */
-    private static function giveRoles(User $user, array $roles): void
+    private function giveRoles(User $user, array $roles): void
     {
         foreach ($roles as $slug => $role) {
             $study = self::study((string) $slug);
+            $held = DB::table('study_members')->where('study_id', $study->id)->where('user_id', $user->id)->value('role');
+            $this->before->note("role of {$user->email}", [$study->slug => $held]);
             $role === null
                 ? $study->members()->detach($user->id)
                 : $study->members()->syncWithoutDetaching([$user->id => ['role' => $role]]);

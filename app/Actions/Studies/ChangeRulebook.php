@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
+use App\Actions\Audit\Before;
 use App\Actions\Domains\ChooseDomainFigures;
 use App\Models\Study;
 use GreaterReach\Core\Rulebook\Rulebook;
@@ -13,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 /** Changes settings of a study's rulebook, all or none, and logs who did. */
 final readonly class ChangeRulebook
 {
-    public function __construct(private ChooseDomainFigures $choose)
+    public function __construct(private ChooseDomainFigures $choose, private Before $before)
     {
     }
 
@@ -24,7 +25,11 @@ final readonly class ChangeRulebook
     {
         return DB::transaction(function () use ($study, $settings, $userId): Rulebook {
             Study::query()->whereKey($study->id)->lockForUpdate()->first();
-            $rulebook = $study->rulebook()->with($settings);
+            $old = $study->rulebook();
+            $rulebook = $old->with($settings);
+            // What was as it comes is told as nothing.
+            $asItComes = array_fill_keys(array_keys($settings), null);
+            $this->before->note('rulebook', [...$asItComes, ...array_intersect_key($old->changes(), $settings)]);
             DB::table('rulebook_settings')->where('study_id', $study->id)->delete();
             foreach ($rulebook->changes() as $key => $value) {
                 DB::table('rulebook_settings')->insert(['study_id' => $study->id, 'key' => $key, 'value' => $value]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
+use App\Actions\Audit\Before;
 use App\Exceptions\Refused;
 use App\Models\Domain;
 use App\Models\Study;
@@ -36,7 +37,7 @@ final readonly class SaveStudy
         'BR' => 'BRL',
     ];
 
-    public function __construct(private PublicSuffixList $suffixes, private TakeOverLists $takeOver)
+    public function __construct(private PublicSuffixList $suffixes, private TakeOverLists $takeOver, private Before $before)
     {
     }
 
@@ -120,6 +121,11 @@ final readonly class SaveStudy
             $scope = $domain->exists ? $domain->scope : $entry->scope;
             $domain->fill(['role' => $place === 0 ? Domain::OWN : Domain::COMPETITOR, 'place' => $place, 'scope' => $scope])->save();
             $saved[] = $domain;
+        }
+
+        $labels = static fn(array $domains): array => array_column($domains, 'entry');
+        if ($compared !== [] && $labels($compared) !== $labels($saved)) {
+            $this->before->note("study {$study->id}", ['compared' => $labels($compared)]);
         }
 
         return $this->takeOver($study, $compared, $saved);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Actions\Audit\AuditEntry;
+use App\Actions\Audit\Before;
 use App\Actions\Audit\WriteAudit;
 use App\Actions\Imports\DomainFinder;
 use App\Exceptions\ErrorHandler;
@@ -71,7 +72,7 @@ abstract class ReachCommand extends Command
             'command',
             person: get_current_user(),
             study: \is_string($slug) ? $slug : null,
-            detail: ['asked' => (object) array_diff_key($asked, array_flip(['command', 'slug']))],
+            detail: ['asked' => (object) array_diff_key($asked, array_flip(['command', 'slug'])), ...app(Before::class)->take()],
         ));
     }
 

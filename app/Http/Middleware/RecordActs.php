@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Actions\Audit\AuditEntry;
+use App\Actions\Audit\Before;
 use App\Actions\Audit\WriteAudit;
 use App\Models\Study;
 use App\Models\User;
@@ -27,13 +28,14 @@ final readonly class RecordActs
     /** Letters of what was asked. */
     private const LONGEST = 4000;
 
-    public function __construct(private WriteAudit $write)
+    public function __construct(private WriteAudit $write, private Before $before)
     {
     }
 
     /** @param \Closure(Request): Response $next */
     public function handle(Request $request, \Closure $next): Response
     {
+        $this->before->take();
         $response = $next($request);
         $user = $request->attributes->get(self::LEAVING) ?? $request->user();
         if (self::isAct($request, $response, $user !== null)) {
@@ -75,7 +77,7 @@ final readonly class RecordActs
             $user instanceof User ? $user->email : self::named($request),
             $study instanceof Study ? $study->id : null,
             $study instanceof Study ? $study->slug : (\is_string($study) ? mb_substr($study, 0, 100) : null),
-            self::detail($request, $response),
+            [...self::detail($request, $response), ...$response->getStatusCode() < 400 ? $this->before->take() : []],
         );
     }
 

@@ -46,6 +46,30 @@ final class AuditTest extends TestCase
         }
     }
 
+    public function test_what_was_before_stands_beside_what_is_wanted(): void
+    {
+        $study = $this->makeStudy();
+        $person = $this->makeEditor($study, 'reader');
+        $this->actingAs($this->makeUser(true));
+        $before = function (string $method, string $path, array $asked): array {
+            $this->json($method, $path, $asked)->assertSuccessful();
+
+            return (array) (json_decode(DB::table('audit')->orderByDesc('id')->value('detail'), true)['before'] ?? null);
+        };
+        $role = $before('PATCH', "/api/v1/people/{$person->id}", ['roles' => [$study->slug => 'editor'], 'name' => 'Another name']);
+        self::assertSame([$study->slug => 'reader'], $role["role of {$person->email}"]);
+        self::assertSame(['name' => $person->name], $role["user {$person->id}"]);
+        $at = "/api/v1/studies/{$study->slug}";
+        self::assertSame(['rulebook' => ['min_fit' => null]], $before('PATCH', $at.'/rulebook', ['settings' => ['min_fit' => '1']]));
+        self::assertSame(['rulebook' => ['min_fit' => '1']], $before('PATCH', $at.'/rulebook', ['settings' => ['min_fit' => '2']]));
+        self::assertSame(["study {$study->id}" => ['name' => 'Pens']], $before('PATCH', $at, ['name' => 'Pens and ink']));
+        $domains = $before('PATCH', $at, ['competitors' => ['nibhouse.example']]);
+        $compared = ['quillfair.example', 'inkmoor.example', 'nibhouse.example'];
+        self::assertSame(["study {$study->id}" => ['compared' => $compared]], $domains);
+        $disabled = $before('PATCH', "/api/v1/people/{$person->id}", ['is_disabled' => true]);
+        self::assertSame(["user {$person->id}" => ['disabled_at' => null]], $disabled);
+    }
+
     public function test_a_decision_is_found_with_the_number_under_which_stands_what_was_before(): void
     {
         $study = $this->makeStudy();

@@ -9,7 +9,7 @@ import { KeptText } from '../../shared/KeptText';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 import { PageHead } from '../session';
-import { askedWords, filterOf, outcomeOf } from './filter.logic';
+import { askedWords, beforeWords, filterOf, outcomeOf } from './filter.logic';
 import { auditQuery } from './queries';
 import { about } from '../../shared/abouts';
 
@@ -95,10 +95,11 @@ const headings = [
   { name: 'Outcome', about: about('Done, or refused with the number of the answer.', '', record) },
   { name: 'From', about: about('Address the request came from, or the command.', '', record) },
   { name: 'Asked', about: about('What was sent along, without what is secret.', '', record) },
+  { name: 'Before', about: about('What stood there before; decisions and plans keep it under the number of their change.', '', record) },
 ];
 
 function Line({ line }: { line: AuditLine }) {
-  const asked = askedWords(line.detail);
+  const told = [askedWords(line.detail), beforeWords(line.detail)];
   const outcome = outcomeOf(line);
   return (
     <tr>
@@ -110,9 +111,11 @@ function Line({ line }: { line: AuditLine }) {
         {outcome}
       </Box>
       <td>{line.origin}</td>
-      <Box component="td" sx={{ fontSize: '0.76rem', color: 'text.secondary', maxWidth: 320, overflowWrap: 'anywhere' }}>
-        {asked.length > 240 ? `${asked.slice(0, 240)} …` : asked}
-      </Box>
+      {told.map((words, place) => (
+        <Box key={place} component="td" sx={{ fontSize: '0.76rem', color: 'text.secondary', maxWidth: 260, overflowWrap: 'anywhere' }}>
+          {words.length > 240 ? `${words.slice(0, 240)} …` : words}
+        </Box>
+      ))}
     </tr>
   );
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { askedWords, filterOf, outcomeOf } from './filter.logic';
+import { askedWords, beforeWords, filterOf, outcomeOf } from './filter.logic';
 
 describe('the audit record', () => {
   it('is narrowed by what an address asks, and by nothing else', () => {
@@ -8,6 +8,13 @@ describe('the audit record', () => {
       outcome: 'refused',
     });
     expect(filterOf(new URLSearchParams('outcome=maybe'))).toEqual({});
+  });
+
+  it('tells what stood there before, thing by thing', () => {
+    const detail = { asked: {}, before: { 'study 1': { name: 'Pens', as_of: null }, rulebook: { min_fit: '2' } } };
+    expect(beforeWords(detail)).toBe('study 1: name Pens, as of nothing; rulebook: min fit 2');
+    expect(askedWords(detail)).toBe('');
+    expect(beforeWords({ asked: {} })).toBe('');
   });
 
   it('tells what was asked field by field, and the number of what was before', () => {

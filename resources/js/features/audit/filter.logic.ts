@@ -41,12 +41,24 @@ export function outcomeOf({ status }: Pick<AuditLine, 'status'>): string {
   }
 }
 
+/** What stood there before, as words: each thing with the fields that were changed. */
+export function beforeWords({ before }: AuditLine['detail']): string {
+  const things = typeof before === 'object' && before !== null ? Object.entries(before as Record<string, Record<string, unknown>>) : [];
+  return things.map(([thing, fields]) => `${thing}: ${Object.entries(fields).map(said).join(', ')}`).join('; ');
+}
+
+function said([name, value]: [string, unknown]): string {
+  const words = value === null || value === '' ? 'nothing' : typeof value === 'string' ? value : JSON.stringify(value);
+  return `${name.replaceAll('_', ' ')} ${words}`;
+}
+
 /** What was asked, as words: each field with what stood in it, and the number under which stands what was before. */
 export function askedWords(detail: AuditLine['detail']): string {
-  const { asked, ...more } = detail;
+  const { asked, ...rest } = detail;
+  const more = Object.entries(rest).filter(([name]) => name !== 'before');
   const fields: [string, unknown][] =
     typeof asked === 'object' && asked !== null ? Object.entries(asked) : typeof asked === 'string' ? [['asked', asked]] : [];
-  return [...fields, ...Object.entries(more)]
+  return [...fields, ...more]
     .map(([name, value]) => `${name.replaceAll('_', ' ')}: ${typeof value === 'string' ? value : JSON.stringify(value)}`)
     .join('; ');
 }
