@@ -16,6 +16,12 @@ final class RowCatalogue
     /** @var ?list<CatalogueEntry> */
     private static ?array $entries = null;
 
+    /** @var ?list<CatalogueEntry> */
+    private static ?array $told = null;
+
+    /** @var ?list<string> */
+    private static ?array $scores = null;
+
     /** @return list<CatalogueEntry> all but the scores, in the order of the row */
     public static function entries(): array
     {
@@ -31,7 +37,7 @@ final class RowCatalogue
     /** @return list<string> a column for each criterion, in the order of `Criterion` */
     public static function scores(): array
     {
-        return array_map(self::score(...), Criterion::names());
+        return self::$scores ??= array_map(self::score(...), Criterion::names());
     }
 
     /** Column of the cell that the scores lie in. */
@@ -57,7 +63,9 @@ final class RowCatalogue
     /** @return list<CatalogueEntry> columns that the API gives */
     public static function told(): array
     {
-        return array_values(array_filter(self::entries(), static fn(CatalogueEntry $entry): bool => $entry->column->isTold));
+        $isTold = static fn(CatalogueEntry $entry): bool => $entry->column->isTold;
+
+        return self::$told ??= array_values(array_filter(self::entries(), $isTold));
     }
 
     /**

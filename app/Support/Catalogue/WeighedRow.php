@@ -206,12 +206,17 @@ final readonly class WeighedRow
         foreach (RowCatalogue::entries() as $entry) {
             $values[$entry->property] = $entry->read($row->{$entry->name});
         }
-        $scores = array_map(static fn(string $column): ?float => Figures::float($row->{$column}), RowCatalogue::scores());
+        $scores = [];
+        foreach (RowCatalogue::scores() as $column) {
+            $scores[] = Figures::float($row->{$column});
+        }
+        $values['scores'] = $row->target === null ? null : Scores::inOrder(...$scores);
 
-        return (new \ReflectionClass(self::class))->newInstanceArgs([
-            ...$values,
-            'scores' => $row->target === null ? null : Scores::inOrder(...$scores),
-        ]);
+        /** @var ?\ReflectionClass<self> $class */
+        static $class = null;
+        $class ??= new \ReflectionClass(self::class);
+
+        return $class->newInstanceArgs($values);
     }
 
     /** @return list<mixed> a value for each column of the catalogue, in its order */

@@ -65,24 +65,24 @@ final readonly class ComparisonRows
     public function presentAll(array $rows): array
     {
         $keywords = array_map(static fn(WeighedRow $row): string => $row->keyword, $rows);
+        [$study, $ownVisits] = [$this->comparison->study_id, $this->comparison->own_visits];
+        $these = ['keyword = ANY (ARRAY(SELECT json_array_elements_text(?::json)))', [json_encode($keywords, JSON_THROW_ON_ERROR)]];
         $decisions = DB::table('decisions')
-            ->where('study_id', $this->comparison->study_id)
-            ->whereIn('keyword', $keywords)
+            ->where('study_id', $study)
+            ->whereRaw(...$these)
             ->get(['keyword', 'mark', 'reason', 'fit', 'note', 'target', 'intent', 'stage', 'pinned', 'difficulty'])
             ->keyBy('keyword');
         $tags = DB::table('tags')
-            ->where('study_id', $this->comparison->study_id)
-            ->whereIn('keyword', $keywords)
+            ->where('study_id', $study)
+            ->whereRaw(...$these)
             ->orderBy('tag')
             ->get(['keyword', 'tag'])
             ->groupBy('keyword');
 
         return array_map(
-            fn(WeighedRow $row): array => [
+            static fn(WeighedRow $row): array => [
                 ...$row->told(),
-                'visits_share' => $row->visitsNow === null || $this->comparison->own_visits <= 0.0
-                    ? null
-                    : $row->visitsNow / $this->comparison->own_visits,
+                'visits_share' => $row->visitsNow === null || $ownVisits <= 0.0 ? null : $row->visitsNow / $ownVisits,
                 ...self::decided($row, $decisions->get($row->keyword)),
                 'tags' => $tags->get($row->keyword)?->pluck('tag')->all() ?? [],
             ],
