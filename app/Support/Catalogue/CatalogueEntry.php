@@ -11,6 +11,9 @@ use GreaterReach\Core\Priority\TacticLabel;
 /** One column of the weighed rows: what its property says of it, and what is said beside that. */
 final readonly class CatalogueEntry
 {
+    /** Whether the database gives a value of it as the row has it. */
+    public bool $isPlain;
+
     /**
      * @param string                                       $name  of the column in the table and in the API
      * @param class-string<\BackedEnum|TacticLabel>|null $class of its values, where they are more than text
@@ -23,6 +26,7 @@ final readonly class CatalogueEntry
         public ?string $class,
         public Column $column,
     ) {
+        $this->isPlain = $class === null && \in_array($type, [ColumnType::Text, ColumnType::Flag, ColumnType::Whole], true);
     }
 
     /** What a list that goes by it is asked for with; null where none can, as people read nothing in it. */

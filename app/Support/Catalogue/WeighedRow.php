@@ -204,7 +204,8 @@ final readonly class WeighedRow
     {
         $values = [];
         foreach (RowCatalogue::entries() as $entry) {
-            $values[$entry->property] = $entry->read($row->{$entry->name});
+            $value = $row->{$entry->name};
+            $values[$entry->property] = $entry->isPlain || $value === null ? $value : $entry->read($value);
         }
         $scores = [];
         foreach (RowCatalogue::scores() as $column) {
@@ -238,7 +239,8 @@ final readonly class WeighedRow
     {
         $told = [];
         foreach (RowCatalogue::told() as $entry) {
-            $told[$entry->name] = self::plain($this->{$entry->property});
+            $value = $this->{$entry->property};
+            $told[$entry->name] = $entry->class === null ? $value : self::plain($value);
         }
 
         return $told;
