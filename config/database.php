@@ -19,6 +19,18 @@ $server = [
     'options' => env('DB_PERSISTENT', false) ? [PDO::ATTR_PERSISTENT => true] : [],
 ];
 
+$redis = static fn(int $database): array => [
+    'host' => env('REDIS_HOST', '127.0.0.1'),
+    'port' => env('REDIS_PORT', '6379'),
+    'password' => env('REDIS_PASSWORD'),
+    'database' => $database,
+    'read_timeout' => 60,
+    'max_retries' => 3,
+    'backoff_algorithm' => 'decorrelated_jitter',
+    'backoff_base' => 100,
+    'backoff_cap' => 1000,
+];
+
 return [
     'default' => 'pgsql',
 
@@ -26,6 +38,14 @@ return [
         'pgsql' => $server,
         // Tells how far long work is while its own transaction is still open, so it must never be the connection that is kept.
         'progress' => ['options' => []] + $server,
+    ],
+
+    // Where several machines share them: the queue, the cache with its locks, and how often who may ask.
+    'redis' => [
+        'client' => 'phpredis',
+        'options' => ['prefix' => 'reach:'],
+        'queue' => $redis(0),
+        'cache' => $redis(1),
     ],
 
     'migrations' => [

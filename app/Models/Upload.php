@@ -7,7 +7,6 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Support\Facades\Storage;
 
 /**
  * A file as it was received, until it is imported or forgotten.
@@ -34,8 +33,9 @@ final class Upload extends Model
         return ['bytes' => 'integer', 'created_at' => 'immutable_datetime'];
     }
 
-    public function path(): string
+    /** Where the store keeps it. */
+    public function stored(): string
     {
-        return Storage::path(self::FOLDER.'/'.$this->id);
+        return self::FOLDER.'/'.$this->id;
     }
 }

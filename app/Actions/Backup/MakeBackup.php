@@ -10,7 +10,6 @@ use App\Support\Database\Figures;
 use App\Support\TarFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
-use Illuminate\Support\Facades\Storage;
 
 /**
  * Writes all that an installation keeps into one file: the database as it is at one moment, whatever is written meanwhile, the files that
@@ -31,8 +30,7 @@ final class MakeBackup
         return WorkFolder::with(static function (string $folder) use ($path): BackupManifest {
             $manifest = self::dump($folder);
             $manifest->write($folder.'/'.self::MANIFEST);
-            File::ensureDirectoryExists(Storage::path(Upload::FOLDER));
-            File::copyDirectory(Storage::path(Upload::FOLDER), $folder.'/'.Upload::FOLDER);
+            WaitingFiles::writeTo($folder.'/'.Upload::FOLDER);
             (new TarFile($path))->pack($folder);
 
             return $manifest;
@@ -54,7 +52,7 @@ final class MakeBackup
                 (string) Figures::text(DB::table('migrations')->orderByDesc('id')->value('migration')),
                 (string) hash_file('sha256', $dump),
                 $rows,
-                \count(glob(Storage::path(Upload::FOLDER).'/*') ?: []),
+                WaitingFiles::count(),
             );
         });
     }

@@ -10,7 +10,6 @@ use App\Models\Upload;
 use App\Support\TarFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
-use Illuminate\Support\Facades\Storage;
 
 /** Puts a backup in the place of what an installation keeps, and holds what came of it against the backup's manifest. */
 final readonly class RestoreBackup
@@ -65,8 +64,7 @@ final readonly class RestoreBackup
         } catch (Refused $problem) {
             throw Refused::because('file', $problem->getMessage().($keep === null ? '' : " What was here before is in {$keep}."));
         }
-        File::cleanDirectory(Storage::path(Upload::FOLDER));
-        File::copyDirectory($folder.'/'.Upload::FOLDER, Storage::path(Upload::FOLDER));
+        WaitingFiles::replaceFrom($folder.'/'.Upload::FOLDER);
         DB::statement('ANALYZE');
     }
 

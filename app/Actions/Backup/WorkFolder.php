@@ -19,7 +19,7 @@ final class WorkFolder
      */
     public static function with(\Closure $work): mixed
     {
-        $folder = Storage::path('backup-'.bin2hex(random_bytes(8)));
+        $folder = Storage::disk('local')->path('backup-'.bin2hex(random_bytes(8)));
         File::makeDirectory($folder, 0o700, true);
         try {
             return $work($folder);

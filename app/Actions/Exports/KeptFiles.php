@@ -4,52 +4,67 @@ declare(strict_types=1);
 
 namespace App\Actions\Exports;
 
-use Illuminate\Support\Facades\File;
+use App\Support\Tabular\UnpackedFile;
+use App\Support\Texts;
+use GreaterReach\Core\Intake\FileProblem;
+use Illuminate\Http\File;
 use Illuminate\Support\Facades\Storage;
+use League\Flysystem\FilesystemException;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
-/** Files that were written in the background, each kept for a day under the number of its task. */
+/** Files that were written in the background, each kept in the store for a day under the number of its task. */
 final class KeptFiles
 {
     private const FOLDER = 'exports';
     private const SECONDS = 86_400;
-    private const UNFINISHED = '.part';
 
     /**
      * What is cut off leaves nothing that could be taken for whole.
      *
      * @param \Closure(string): void $write to a path
+     *
+     * @throws FileProblem when there is no room for it
      */
     public function write(int $task, \Closure $write): void
     {
         $this->sweep();
-        $path = self::path($task);
-        File::ensureDirectoryExists(\dirname($path));
+        $path = UnpackedFile::temporary();
         try {
-            $write($path.self::UNFINISHED);
-            rename($path.self::UNFINISHED, $path);
+            $write($path);
+            clearstatcache(true, $path);
+            Storage::putFileAs(self::FOLDER, new File($path), self::name($task));
+        } catch (FilesystemException) {
+            Storage::delete(self::stored($task));
+            throw FileProblem::noRoom();
         } finally {
-            File::delete($path.self::UNFINISHED);
+            @unlink($path);
         }
     }
 
-    /** @return ?string null once it is gone */
-    public function find(int $task): ?string
+    /** @return ?StreamedResponse the file under a name; null once it is gone */
+    public function download(int $task, string $name, string $type): ?StreamedResponse
     {
-        return is_file(self::path($task)) ? self::path($task) : null;
+        $stored = self::stored($task);
+
+        return Storage::exists($stored) ? Storage::download($stored, $name, ['Content-Type' => $type]) : null;
     }
 
     private function sweep(): void
     {
-        /** @var string $path */
-        foreach (File::glob(Storage::path(self::FOLDER).'/*') as $path) {
-            if (filemtime($path) < time() - self::SECONDS) {
-                File::delete($path);
+        foreach (Texts::list(Storage::files(self::FOLDER)) as $stored) {
+            if (Storage::lastModified($stored) < time() - self::SECONDS) {
+                Storage::delete($stored);
             }
         }
     }
 
-    private static function path(int $task): string
+    private static function name(int $task): string
     {
-        return Storage::path(self::FOLDER.'/'.$task.'.xlsx');
+        return $task.'.xlsx';
+    }
+
+    private static function stored(int $task): string
+    {
+        return self::FOLDER.'/'.self::name($task);
     }
 }

@@ -10,13 +10,14 @@ use App\Models\Task;
 use App\Models\TaskKind;
 use App\Models\TaskStatus;
 use App\Models\Upload;
+use Illuminate\Support\Facades\Storage;
 
 /** Throws a received file away. */
 final class ForgetUpload
 {
     public function execute(Upload $upload): void
     {
-        @unlink($upload->path());
+        Storage::delete($upload->stored());
         $upload->delete();
     }
 

@@ -8,6 +8,7 @@ use App\Models\Domain;
 use App\Models\DomainFigure;
 use App\Models\Snapshot;
 use App\Models\Study;
+use App\Support\Store\LocalCopy;
 use GreaterReach\Core\Intake\ImportKind;
 
 /** What is to be imported, and how. */
@@ -32,6 +33,8 @@ final readonly class ImportOrder
         public ?int $userId = null,
         /** Whether a person's list or a connected source says it: `lists` or `pulls`. */
         public string $origin = DomainFigure::LISTS,
+        /** What the path leads to, kept as long as the order is. */
+        public ?LocalCopy $held = null,
     ) {
     }
 }

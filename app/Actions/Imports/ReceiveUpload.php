@@ -37,12 +37,12 @@ final readonly class ReceiveUpload
             'bytes' => (int) $file->getSize(),
         ]);
         $upload->id = (string) Str::uuid();
+        $table = $this->reader->open($file->getPathname());
         try {
             self::store($file, $upload);
-            $table = $this->reader->open($upload->path());
             $upload->save();
         } catch (\Throwable $problem) {
-            @unlink($upload->path());
+            rescue(static fn() => Storage::delete($upload->stored()), report: false);
             throw $problem;
         }
 
@@ -63,11 +63,11 @@ final readonly class ReceiveUpload
     {
         try {
             Storage::putFileAs(Upload::FOLDER, $file, $upload->id);
+            $isStored = Storage::size($upload->stored()) === $upload->bytes;
         } catch (FilesystemException) {
-            throw FileProblem::noRoom();
+            $isStored = false;
         }
-        clearstatcache(true, $upload->path());
-        if (! is_file($upload->path()) || filesize($upload->path()) !== $upload->bytes) {
+        if (! $isStored) {
             throw FileProblem::noRoom();
         }
     }

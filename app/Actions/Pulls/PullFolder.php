@@ -8,8 +8,8 @@ use GreaterReach\Core\Intake\FileProblem;
 use Illuminate\Support\Facades\Storage;
 
 /**
- * Where what a source sends is kept aside until all of it is there, one object a line. A part that broke off goes on with
- * the page after the last whole one.
+ * Where what a source sends is kept aside on this machine until all of it is there, one object a line. A part that broke off goes on with
+ * the page after the last whole one; on another machine it begins anew.
  */
 final readonly class PullFolder
 {
@@ -17,12 +17,12 @@ final readonly class PullFolder
 
     public function __construct(private string $key)
     {
-        Storage::makeDirectory(self::FOLDER.'/'.$key);
+        Storage::disk('local')->makeDirectory(self::FOLDER.'/'.$key);
     }
 
     public function path(string $part): string
     {
-        return Storage::path(self::FOLDER.'/'.$this->key.'/'.$part.'.ndjson');
+        return Storage::disk('local')->path(self::FOLDER.'/'.$this->key.'/'.$part.'.ndjson');
     }
 
     public function has(string $part): bool
@@ -93,6 +93,6 @@ final readonly class PullFolder
 
     public function forget(): void
     {
-        Storage::deleteDirectory(self::FOLDER.'/'.$this->key);
+        Storage::disk('local')->deleteDirectory(self::FOLDER.'/'.$this->key);
     }
 }

@@ -8,7 +8,7 @@ use App\Jobs\RunTask;
 use App\Models\Task;
 use App\Models\TaskKind;
 use App\Models\TaskStatus;
-use Illuminate\Support\Facades\DB;
+use App\Support\Lanes;
 
 /** Takes up again what a killed worker left, and what waits though the queue knows nothing of it; nobody need look for that. */
 final readonly class ReviveTasks
@@ -33,7 +33,7 @@ final readonly class ReviveTasks
     /** Only where nothing waits in the lane: a job that is there comes to its turn. A task that is started twice is done once. */
     private function lost(string $lane): int
     {
-        if (DB::table('jobs')->where('queue', $lane)->whereNull('reserved_at')->exists()) {
+        if (Lanes::waiting($lane) > 0) {
             return 0;
         }
         $kinds = array_filter(TaskKind::cases(), static fn(TaskKind $kind): bool => $kind->lane() === $lane);

@@ -16,30 +16,33 @@ final class SweepFolders
     /** Work of this application takes no longer; a file younger than that may belong to work under way. */
     private const HOURS = 24;
 
-    /** Folders of the store whose parts are work under way, and nothing else. */
-    private const WORK = ['pulls', 'exports'];
+    /** Folders of this machine whose parts are work under way, and nothing else. */
+    private const WORK = ['pulls'];
 
     private const LEFT_BACKUP = 'backup-*';
 
     /** @return int how many files and folders went */
     public function execute(): int
     {
-        $left = array_filter([...self::unknownUploads(), ...self::leftWork()], self::isOld(...));
+        $left = array_filter(self::leftWork(), self::isOld(...));
         foreach ($left as $path) {
             is_dir($path) ? File::deleteDirectory($path) : File::delete($path);
         }
+        $unknown = self::unknownUploads();
+        Storage::delete($unknown);
 
-        return \count($left);
+        return \count($left) + \count($unknown);
     }
 
-    /** @return list<string> */
+    /** @return list<string> as the store names them */
     private static function unknownUploads(): array
     {
         $known = array_flip(Texts::list(DB::table('uploads')->pluck('id')->all()));
+        $before = now()->subHours(self::HOURS)->getTimestamp();
 
         return array_values(array_filter(
-            Texts::list(File::glob(Storage::path(Upload::FOLDER).'/*')),
-            static fn(string $path): bool => ! isset($known[basename($path)]),
+            Texts::list(Storage::files(Upload::FOLDER)),
+            static fn(string $stored): bool => ! isset($known[basename($stored)]) && Storage::lastModified($stored) < $before,
         ));
     }
 
@@ -47,11 +50,11 @@ final class SweepFolders
     private static function leftWork(): array
     {
         $found = [
-            ...Texts::list(File::glob(Storage::path(self::LEFT_BACKUP))),
+            ...Texts::list(File::glob(Storage::disk('local')->path(self::LEFT_BACKUP))),
             ...self::ofOurs(Texts::list(File::glob(sys_get_temp_dir().'/reach-*'))),
         ];
         foreach (self::WORK as $folder) {
-            $found = [...$found, ...Texts::list(File::glob(Storage::path($folder).'/*'))];
+            $found = [...$found, ...Texts::list(File::glob(Storage::disk('local')->path($folder).'/*'))];
         }
 
         return $found;

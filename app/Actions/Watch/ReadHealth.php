@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Watch;
 
 use App\Models\TaskKind;
+use App\Support\Lanes;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 
@@ -31,9 +32,14 @@ final class ReadHealth
         $free = @disk_free_space(storage_path());
         $room = $free === false ? null : (int) $free;
         try {
-            $lanes = self::lanes();
+            DB::selectOne('SELECT 1');
         } catch (QueryException|\PDOException) {
             return ['status' => self::ILL, 'database' => self::ILL, 'lanes' => [], 'disk_free_bytes' => $room];
+        }
+        try {
+            $lanes = self::lanes();
+        } catch (\Throwable) {
+            return ['status' => self::ILL, 'database' => self::WELL, 'lanes' => [], 'disk_free_bytes' => $room];
         }
         $isWell = max(array_column($lanes, 'oldest_seconds')) <= self::LONGEST_WAIT && ($room === null || $room >= self::LEAST_ROOM);
 
@@ -48,15 +54,9 @@ final class ReadHealth
     /** @return non-empty-array<string, LaneHealth> lane of the queue → what waits in it */
     private static function lanes(): array
     {
-        $lanes = array_fill_keys([TaskKind::LONG, TaskKind::SHORT], ['waiting' => 0, 'oldest_seconds' => 0]);
-        /** @var list<object{queue: string, waiting: int, since: int}> $found */
-        $found = DB::select(
-            'SELECT queue, count(*) AS waiting, min(available_at) AS since FROM jobs WHERE reserved_at IS NULL AND available_at <= ? '
-                .'GROUP BY queue',
-            [time()],
-        );
-        foreach ($found as $lane) {
-            $lanes[$lane->queue] = ['waiting' => $lane->waiting, 'oldest_seconds' => max(0, time() - $lane->since)];
+        $lanes = [];
+        foreach ([TaskKind::LONG, TaskKind::SHORT] as $lane) {
+            $lanes[$lane] = ['waiting' => Lanes::waiting($lane), 'oldest_seconds' => Lanes::oldestSeconds($lane)];
         }
 
         return $lanes;

@@ -10,6 +10,7 @@ use App\Exceptions\Refused;
 use App\Models\Study;
 use App\Models\Task;
 use App\Models\Upload;
+use App\Support\Store\LocalCopy;
 use GreaterReach\Core\Intake\ImportKind;
 use GreaterReach\Core\Site\PublicSuffixList;
 
@@ -40,14 +41,15 @@ final readonly class UploadedOrder
         $payload = $task->payload;
         $study = Study::query()->with('domains')->findOrFail($task->study_id);
         $upload = Upload::query()->where('study_id', $study->id)->find($payload['upload']);
-        if ($upload === null || ! is_file($upload->path())) {
+        $file = $upload === null ? null : LocalCopy::of($upload->stored());
+        if ($upload === null || $file === null) {
             throw Refused::because('upload', 'The file is no longer here; bring it in again.');
         }
 
         return new ImportOrder(
             $study,
             ImportKind::from($payload['kind']),
-            $upload->path(),
+            $file->path,
             $upload->file_name,
             $payload['date'],
             $payload['domain'] === '' ? null : (new DomainFinder($study, $this->suffixes))->get($payload['domain']),
@@ -56,6 +58,7 @@ final readonly class UploadedOrder
             $payload['allow_errors'],
             $isDryRun,
             $task->user_id,
+            held: $file,
         );
     }
 }

@@ -15,7 +15,7 @@ use App\Support\Database\Figures;
 use App\Support\Tabular\XlsxFile;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class TaskController extends Controller
 {
@@ -55,13 +55,13 @@ final class TaskController extends Controller
     }
 
     /** What a task has written; 404 once it is gone. */
-    public function file(Study $study, int $task, KeptFiles $files): BinaryFileResponse
+    public function file(Study $study, int $task, KeptFiles $files): StreamedResponse
     {
         $found = $this->task($study, $task);
-        $path = $found->status === TaskStatus::Done ? $files->find($found->id) : null;
         $list = Figures::text($found->payload['list'] ?? null) ?? 'list';
+        $name = "{$study->slug}-{$list}-as-shown.xlsx";
 
-        return response()->download($path ?? abort(404), "{$study->slug}-{$list}-as-shown.xlsx", ['Content-Type' => XlsxFile::MIME]);
+        return ($found->status === TaskStatus::Done ? $files->download($found->id, $name, XlsxFile::MIME) : null) ?? abort(404);
     }
 
     private function task(Study $study, int $task): Task

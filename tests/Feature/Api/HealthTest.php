@@ -15,6 +15,7 @@ final class HealthTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        config(['queue.default' => 'database']);
         DB::table('jobs')->delete();
     }
 
