@@ -46,6 +46,7 @@ return [
         'options' => ['prefix' => 'reach:'],
         'queue' => $redis(0),
         'cache' => $redis(1),
+        'default' => $redis(1),
     ],
 
     'migrations' => [

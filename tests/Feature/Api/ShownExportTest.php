@@ -6,7 +6,6 @@ namespace Tests\Feature\Api;
 
 use App\Models\Study;
 use Illuminate\Support\Facades\Storage;
-use Illuminate\Support\Facades\Storage;
 use OpenSpout\Reader\Common\Creator\ReaderEntityFactory;
 use Tests\TestCase;
 

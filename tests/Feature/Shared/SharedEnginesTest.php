@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Shared;
+
+use App\Jobs\RefreshComparison;
+use App\Models\Study;
+use App\Models\Upload;
+use App\Support\Lanes;
+use Illuminate\Cache\RateLimiter;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Redis;
+use Illuminate\Support\Facades\Storage;
+use Symfony\Component\Process\Process;
+use Tests\TestCase;
+
+/** The application on engines that several machines share: Redis and a store that speaks S3, the real ones on loopback. */
+final class SharedEnginesTest extends TestCase
+{
+    /** @var list<Process> */
+    private array $servers = [];
+
+    private string $folder;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->folder = sys_get_temp_dir().'/reach-shared-'.bin2hex(random_bytes(4));
+        File::makeDirectory($this->folder.'/store', recursive: true);
+        File::makeDirectory($this->folder.'/local');
+        [$redis, $store] = [self::freePort(), self::freePort()];
+        $this->serve(['redis-server', '--port', (string) $redis, '--bind', '127.0.0.1', '--save', '', '--dir', $this->folder], $redis);
+        $this->serve([
+            'node', base_path('node_modules/s3rver/bin/s3rver.js'), '--directory', $this->folder.'/store', '--address', '127.0.0.1',
+            '--port', (string) $store, '--configure-bucket', 'greater-reach', '--silent',
+        ], $store);
+        config([
+            'database.redis.queue.port' => $redis, 'database.redis.cache.port' => $redis,
+            'database.redis.default.port' => $redis,
+            'queue.default' => 'redis', 'cache.default' => 'redis',
+            'filesystems.default' => 's3', 'filesystems.disks.s3.endpoint' => "http://127.0.0.1:{$store}",
+            'filesystems.disks.s3.key' => 'S3RVER', 'filesystems.disks.s3.secret' => 'S3RVER',
+            'filesystems.disks.local.root' => $this->folder.'/local',
+        ]);
+    }
+
+    protected function tearDown(): void
+    {
+        foreach ($this->servers as $server) {
+            $server->stop(2);
+        }
+        File::deleteDirectory($this->folder);
+        parent::tearDown();
+    }
+
+    public function test_a_round_leaves_nothing_on_the_disk_of_a_machine(): void
+    {
+        $study = $this->makeStudy(['inkmoor.example']);
+        $this->actingAs($this->makeEditor($study));
+        $lists = ['quillfair.example' => "keyword,position\nink,4\nnib,30\n", 'inkmoor.example' => "keyword,position\nink,9\npaper,2\n"];
+        foreach ($lists as $domain => $list) {
+            $this->bringIn($study, $domain, $list);
+        }
+        $this->getJson("/api/v1/studies/{$study->slug}/comparison")->assertOk()->assertJsonPath('is_current', true);
+        $order = ['list' => 'compare', 'columns' => 'keyword,own,p1', 'sort' => 'p1', 'dir' => 'asc', 'title' => 'Keywords'];
+        $task = $this->postJson("/api/v1/studies/{$study->slug}/exports/list", $order)->assertStatus(202)->json('id');
+        $this->work('short');
+        $file = $this->get("/api/v1/studies/{$study->slug}/tasks/{$task}/file")->assertOk()->streamedContent();
+        self::assertStringStartsWith("PK\3\4", $file);
+        self::assertSame(["exports/{$task}.xlsx"], Storage::allFiles());
+        self::assertSame([], File::allFiles($this->folder.'/local'), 'Nothing of it is on this machine.');
+        self::assertSame(0, DB::table('jobs')->count());
+    }
+
+    public function test_lanes_locks_and_limits_are_those_of_all_machines(): void
+    {
+        $study = $this->makeStudy();
+        Redis::connection('queue')->flushdb();
+        RefreshComparison::dispatch($study->id);
+        RefreshComparison::dispatch($study->id);
+        self::assertSame(1, Lanes::waiting('default'), 'The second found the lock of the first.');
+        $this->travel(20)->seconds();
+        self::assertSame(0, Lanes::oldestSeconds('short'));
+        $this->getJson('/api/v1/health')->assertOk()->assertJsonPath('lanes.default.waiting', 1);
+        $limiter = new RateLimiter(Cache::store('redis'));
+        $limiter->hit('reach-drill', 60);
+        self::assertTrue((new RateLimiter(Cache::store('redis')))->tooManyAttempts('reach-drill', 1));
+    }
+
+    public function test_a_store_or_a_queue_that_is_gone_is_told_in_words(): void
+    {
+        $study = $this->makeStudy();
+        $this->actingAs($this->makeEditor($study));
+        $this->servers[1]->stop(1);
+        $file = UploadedFile::fake()->createWithContent('list.csv', "keyword,position\nink,4\n");
+        $told = $this->post("/api/v1/studies/{$study->slug}/uploads", ['file' => $file])->assertUnprocessable()->json('detail');
+        self::assertStringContainsString('Nothing was kept', (string) $told);
+        self::assertSame(0, Upload::query()->where('study_id', $study->id)->count());
+        $this->servers[0]->stop(1);
+        config(['database.redis.queue.max_retries' => 0]);
+        $this->getJson('/api/v1/health')->assertStatus(503)->assertJson(['database' => 'ok', 'status' => 'not ok', 'lanes' => []]);
+    }
+
+    private function bringIn(Study $study, string $domain, string $list): void
+    {
+        $file = UploadedFile::fake()->createWithContent($domain.'.csv', $list);
+        $id = $this->post("/api/v1/studies/{$study->slug}/uploads", ['file' => $file])->assertCreated()->json('id');
+        self::assertTrue(Storage::exists(Upload::FOLDER.'/'.$id));
+        $order = ['upload' => $id, 'kind' => 'rankings', 'domain' => $domain, 'date' => '2026-10-01'];
+        $this->postJson("/api/v1/studies/{$study->slug}/imports", $order)->assertStatus(202);
+        $this->work('default');
+        self::assertFalse(Storage::exists(Upload::FOLDER.'/'.$id), 'What is imported waits no longer.');
+    }
+
+    private function work(string $lane): void
+    {
+        Artisan::call('queue:work', ['connection' => 'redis', '--stop-when-empty' => true, '--queue' => $lane, '--quiet' => true, '--memory' => 1024]);
+    }
+
+    /** @param list<string> $command */
+    private function serve(array $command, int $port): void
+    {
+        $server = new Process($command, base_path(), timeout: null);
+        $server->start();
+        $this->servers[] = $server;
+        for ($look = 0; $look < 200 && ! @fsockopen('127.0.0.1', $port); ++$look) {
+            usleep(50_000);
+        }
+        self::assertTrue($server->isRunning(), $server->getErrorOutput());
+    }
+
+    private static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: self::fail('No port is free.');
+        $name = (string) stream_socket_get_name($socket, false);
+        fclose($socket);
+
+        return (int) substr($name, (int) strrpos($name, ':') + 1);
+    }
+}
