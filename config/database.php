@@ -36,6 +36,8 @@ return [
 
     'connections' => [
         'pgsql' => $server,
+        // A copy of the first that follows it, which may be a moment behind; null where there is none.
+        'standby' => ['host' => env('DB_STANDBY_HOST'), 'port' => env('DB_STANDBY_PORT', '5432')] + $server,
         // Tells how far long work is while its own transaction is still open, so it must never be the connection that is kept.
         'progress' => ['options' => []] + $server,
     ],

@@ -9,6 +9,7 @@ use App\Exceptions\FailureWords;
 use App\Models\Task;
 use App\Models\TaskKind;
 use App\Models\TaskStatus;
+use App\Support\LastChange;
 use GreaterReach\Core\Exception\ReachException;
 use Illuminate\Contracts\Container\Container;
 
@@ -62,5 +63,8 @@ final readonly class PerformTask
     private function end(Task $task, TaskStatus $status, string $message, ?array $result = null): void
     {
         $task->update(['status' => $status, 'message' => $message, 'result' => $result, 'finished_at' => now()]);
+        if ($task->user_id !== null) {
+            LastChange::note($task->user_id);
+        }
     }
 }

@@ -9,6 +9,7 @@ use App\Actions\Audit\Before;
 use App\Actions\Audit\WriteAudit;
 use App\Models\Study;
 use App\Models\User;
+use App\Support\LastChange;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Route;
@@ -38,6 +39,9 @@ final readonly class RecordActs
         $this->before->take();
         $response = $next($request);
         $user = $request->attributes->get(self::LEAVING) ?? $request->user();
+        if ($user instanceof User && ! $request->isMethodSafe() && $response->getStatusCode() < 400) {
+            LastChange::note($user->id);
+        }
         if (self::isAct($request, $response, $user !== null)) {
             $this->write->execute($this->entry($request, $response, $user));
         }

@@ -45,7 +45,9 @@ final class BrokenComparisonTest extends TestCase
 
     private function work(): void
     {
-        Artisan::call('queue:work', ['connection' => 'database', '--stop-when-empty' => true, '--tries' => 2, '--sleep' => 0, '--memory' => 1024]);
+        Artisan::call('queue:work', [
+            'connection' => 'database', '--stop-when-empty' => true, '--tries' => 2, '--sleep' => 0, '--memory' => 1024,
+        ]);
     }
 
     public function test_a_comparison_that_breaks_off_is_told_once_and_made_when_somebody_asks_again(): void

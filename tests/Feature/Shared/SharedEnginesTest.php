@@ -119,7 +119,9 @@ final class SharedEnginesTest extends TestCase
 
     private function work(string $lane): void
     {
-        Artisan::call('queue:work', ['connection' => 'redis', '--stop-when-empty' => true, '--queue' => $lane, '--quiet' => true, '--memory' => 1024]);
+        Artisan::call('queue:work', [
+            'connection' => 'redis', '--stop-when-empty' => true, '--queue' => $lane, '--quiet' => true, '--memory' => 1024,
+        ]);
     }
 
     /** @param list<string> $command */
