@@ -44,6 +44,9 @@ return [
     // Processes that make a larger one together; 0 takes as many as there are processors, at most eight.
     'comparison_processes' => (int) env('REACH_COMPARISON_PROCESSES', 0),
 
+    // Whether the parts of a larger one go through the queue, to workers of whichever machine (lane `parts`), instead of to processes here.
+    'parts_over_nodes' => (bool) env('REACH_PARTS_OVER_NODES', false),
+
     // Comparisons of a study that are kept beside the one it shows.
     'kept_comparisons' => 3,
 

@@ -7,12 +7,10 @@ namespace App\Support;
 /** Passes a count on to whoever watches: by time, however many or few rows have gone by since. */
 final class Pulse
 {
-    private const SECONDS = .2;
-
     private float $next = 0.0;
 
-    /** @param ?\Closure(int): void $told may end the work by an exception of its own; null where nobody watches */
-    public function __construct(private readonly ?\Closure $told = null)
+    /** @param ?\Closure(int): mixed $told may end the work by an exception of its own; null where nobody watches */
+    public function __construct(private readonly ?\Closure $told = null, private readonly float $seconds = .2)
     {
     }
 
@@ -24,7 +22,7 @@ final class Pulse
         // Not the time of day, which can be set back.
         $now = hrtime(true) / 1e9;
         if ($now >= $this->next) {
-            $this->next = $now + self::SECONDS;
+            $this->next = $now + $this->seconds;
             ($this->told)($done);
         }
     }

@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace App\Actions\Comparisons;
 
 use App\Models\Snapshot;
-use App\Support\Database\Figures;
 use App\Support\Database\KeyRange;
 use App\Support\LineFile;
 use Fidry\CpuCoreCounter\CpuCoreCounter;
 use GreaterReach\Core\Priority\Models;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
-use Symfony\Component\Process\Process;
 
 /**
  * The keywords of one comparison in parts. A large comparison has its parts done by processes beside this one, which read
@@ -29,16 +27,13 @@ final class ComparisonParts
     /** Rankings looked at to cut the keywords into equal parts. */
     private const SAMPLE = 20_000;
 
-    /** @var list<Process> */
-    private array $workers = [];
-
     /** @param non-empty-list<Part> $parts in key order */
     private function __construct(
         private readonly PartWork $work,
         private readonly ComparisonOrder $order,
         private readonly ComparedSnapshots $snapshots,
         private readonly int $comparison,
-        private readonly int $processes,
+        private readonly ?Helpers $helpers,
         private readonly string $folder,
         private readonly array $parts,
     ) {
@@ -48,7 +43,8 @@ final class ComparisonParts
     public static function open(ComparisonOrder $order, ComparedSnapshots $snapshots, int $comparison): self
     {
         $rankings = $snapshots->rankings();
-        $processes = $rankings < config()->integer('reach.rankings_alone') ? 1 : self::processes();
+        $isLarge = $rankings >= config()->integer('reach.rankings_alone');
+        $processes = $isLarge ? self::processes() : 1;
         $ranges = KeyRange::cutAt(
             $processes === 1
                 ? []
@@ -58,7 +54,14 @@ final class ComparisonParts
         $parts = array_map(static fn(int $number): Part => new Part($number, $ranges[$number], $folder), array_keys($ranges));
         mkdir($folder, 0o700) ?: throw new \RuntimeException("{$folder} cannot be made.");
 
-        return new self(app(PartWork::class), $order, $snapshots, $comparison, $processes, $folder, $parts);
+        $work = app(PartWork::class);
+        $helpers = match (true) {
+            \count($parts) === 1 => null,
+            config()->boolean('reach.parts_over_nodes') => new NodeHelpers($work, $order, $snapshots, $comparison, $folder),
+            default => new ProcessHelpers($order, $comparison, $folder, $processes),
+        };
+
+        return new self($work, $order, $snapshots, $comparison, $helpers, $folder, $parts);
     }
 
     private static function processes(): int
@@ -99,9 +102,7 @@ final class ComparisonParts
     /** Ends whatever still works, and leaves nothing behind. */
     public function close(): void
     {
-        foreach ($this->workers as $worker) {
-            $worker->stop(1);
-        }
+        $this->helpers?->end();
         File::deleteDirectory($this->folder);
     }
 
@@ -112,66 +113,13 @@ final class ComparisonParts
      */
     private function done(string $step): \Generator
     {
-        $this->workers = $this->processes === 1 ? [] : $this->workers($step);
+        $this->helpers?->begin($step, $this->parts);
         foreach ($this->parts as $part) {
-            if ($this->workers === []) {
-                $this->work->execute($step, $this->order, $this->snapshots, $this->comparison, $part);
-            } else {
-                self::await($step === 'gather' ? $part->gathered() : $part->weighed(), $this->workers[$part->number % $this->processes]);
-            }
+            $this->helpers === null
+                ? $this->work->execute($step, $this->order, $this->snapshots, $this->comparison, $part)
+                : $this->helpers->await($step, $part);
             yield $part;
         }
-    }
-
-    /**
-     * @param value-of<PartWork::STEPS> $step
-     *
-     * @return list<Process>
-     */
-    private function workers(string $step): array
-    {
-        $workers = [];
-        $seen = (string) Figures::text(DB::scalar('SELECT pg_export_snapshot()'));
-        for ($worker = 0; $worker < $this->processes; ++$worker) {
-            $own = array_filter($this->parts, fn(Part $part): bool => $part->number % $this->processes === $worker);
-            $order = PartsOrder::of($step, $this->order, $this->comparison, $seen, $this->folder, array_values($own));
-            $process = new Process(
-                [PHP_BINARY, ...self::sameSettings(), base_path('artisan'), 'reach:part'],
-                base_path(),
-                input: $order->toJson(),
-                timeout: null,
-            );
-            $process->start();
-            $workers[] = $process;
-        }
-
-        return $workers;
-    }
-
-    /** @return list<string> so that the others have the compiler and the memory that this one has */
-    private static function sameSettings(): array
-    {
-        $settings = [];
-        foreach (['memory_limit', 'opcache.enable_cli', 'opcache.jit', 'opcache.jit_buffer_size'] as $name) {
-            $value = ini_get($name);
-            if ($value !== false && $value !== '') {
-                array_push($settings, '-d', "{$name}={$value}");
-            }
-        }
-
-        return $settings;
-    }
-
-    private static function await(string $path, Process $worker): void
-    {
-        // Asked first, as the file may come just before the end.
-        while ($worker->isRunning() || is_file($path)) {
-            if (is_file($path)) {
-                return;
-            }
-            usleep(5000);
-        }
-        throw new \RuntimeException('A part of the comparison failed: '.trim($worker->getErrorOutput().$worker->getOutput()));
     }
 
     /**

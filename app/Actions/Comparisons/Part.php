@@ -25,6 +25,26 @@ final readonly class Part
         return ['number' => $this->number, 'from' => $this->range->from, 'before' => $this->range->before];
     }
 
+    /**
+     * @param value-of<PartWork::STEPS> $step
+     *
+     * @return string the file that the step leaves
+     */
+    public function result(string $step): string
+    {
+        return $step === 'gather' ? $this->gathered() : $this->weighed();
+    }
+
+    /**
+     * @param value-of<PartWork::STEPS> $step
+     *
+     * @return list<string> files of its own that the step needs
+     */
+    public function needs(string $step): array
+    {
+        return $step === 'gather' ? [] : [$this->gathered(), $this->found()];
+    }
+
     /** Lines as GatheredLine makes them. */
     public function gathered(): string
     {

@@ -66,6 +66,24 @@ final readonly class PartsOrder
         );
     }
 
+    /** The same with its files in another folder. */
+    public function in(string $folder): self
+    {
+        $parts = array_map(static fn(Part $part): Part => new Part($part->number, $part->range, $folder), $this->parts);
+
+        return new self(
+            $this->step,
+            $this->study,
+            $this->channel,
+            $this->within,
+            $this->asOf,
+            $this->comparison,
+            $this->seen,
+            $folder,
+            $parts,
+        );
+    }
+
     /** Read anew, as the snapshot shows it. */
     public function comparisonOrder(): ComparisonOrder
     {

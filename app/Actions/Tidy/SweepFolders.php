@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Tidy;
 
+use App\Actions\Comparisons\PartStore;
 use App\Models\Upload;
 use App\Support\Texts;
 use Illuminate\Support\Facades\DB;
@@ -28,7 +29,7 @@ final class SweepFolders
         foreach ($left as $path) {
             is_dir($path) ? File::deleteDirectory($path) : File::delete($path);
         }
-        $unknown = self::unknownUploads();
+        $unknown = [...self::unknownUploads(), ...self::leftParts()];
         Storage::delete($unknown);
 
         return \count($left) + \count($unknown);
@@ -43,6 +44,17 @@ final class SweepFolders
         return array_values(array_filter(
             Texts::list(Storage::files(Upload::FOLDER)),
             static fn(string $stored): bool => ! isset($known[basename($stored)]) && Storage::lastModified($stored) < $before,
+        ));
+    }
+
+    /** @return list<string> of comparisons that were cut off, as the store names them */
+    private static function leftParts(): array
+    {
+        $before = now()->subHours(self::HOURS)->getTimestamp();
+
+        return array_values(array_filter(
+            Texts::list(Storage::allFiles(PartStore::FOLDER)),
+            static fn(string $stored): bool => Storage::lastModified($stored) < $before,
         ));
     }
 

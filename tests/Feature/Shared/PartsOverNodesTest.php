@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Shared;
+
+use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\EnsureComparison;
+use App\Actions\Comparisons\PartStore;
+use App\Jobs\DoPart;
+use App\Models\Comparison;
+use App\Models\Study;
+use App\Support\Lanes;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Redis;
+use Illuminate\Support\Facades\Storage;
+use Symfony\Component\Process\Process;
+use Tests\TestCase;
+
+/** Parts of a comparison done by workers that share nothing with the one that makes it but database, queue and store. */
+final class PartsOverNodesTest extends TestCase
+{
+    use RunsEngines;
+
+    private Study $study;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->startEngines();
+        $this->study = $this->makeStudy(['inkmoor.example']);
+        foreach (['quillfair.example' => 7, 'inkmoor.example' => 11] as $domain => $step) {
+            $lines = array_map(static fn(int $number): string => "word {$number},".(1 + ($number * $step) % 99)."\n", range(1, 4000));
+            $this->import($this->study, "keyword,position\n".implode('', $lines), options: ['--domain' => $domain]);
+        }
+        $figures = static fn(int $number): string => "word {$number},".(10 + $number % 977).','.($number % 100)."\n";
+        $lines = array_map($figures, range(1, 4000));
+        $this->import($this->study, "keyword,volume,difficulty\n".implode('', $lines), 'keywords');
+    }
+
+    protected function tearDown(): void
+    {
+        $this->stopEngines();
+        parent::tearDown();
+    }
+
+    public function test_workers_elsewhere_and_one_that_dies_change_nothing_of_the_result(): void
+    {
+        $alone = $this->made(false);
+        [$first, $second] = [$this->worker(), $this->worker()];
+        $killed = false;
+        $together = $this->made(true, static function () use ($first, &$killed): void {
+            if (! $killed) {
+                $first->signal(SIGKILL);
+                $killed = true;
+            }
+        });
+        self::assertTrue($killed);
+        self::assertTrue($second->isRunning(), $second->getErrorOutput());
+        self::assertSame(self::rows($alone), self::rows($together));
+        self::assertEquals($alone->summary, $together->summary);
+        self::assertSame([], Storage::allFiles(PartStore::FOLDER), 'Nothing is left in the store.');
+        self::assertStringContainsString(class_basename(DoPart::class), $second->getOutput(), 'The other one did some.');
+    }
+
+    public function test_it_needs_nobody_and_what_comes_too_late_does_nothing(): void
+    {
+        $alone = $this->made(false);
+        $together = $this->made(true);
+        self::assertSame(self::rows($alone), self::rows($together));
+        self::assertGreaterThan(0, Lanes::waiting(DoPart::LANE));
+        $this->artisan('queue:work', ['connection' => 'redis', '--queue' => DoPart::LANE, '--stop-when-empty' => true, '--memory' => 1024]);
+        self::assertSame(0, Lanes::waiting(DoPart::LANE));
+        self::assertSame([], Storage::allFiles(PartStore::FOLDER));
+        self::assertSame(0, DB::table('failed_jobs')->where('payload', 'like', '%DoPart%')->count());
+    }
+
+    public function test_a_comparison_that_is_stopped_leaves_nothing_and_its_parts_are_not_done(): void
+    {
+        try {
+            $this->made(true, static fn() => throw new \DomainException('stopped'));
+            self::fail('Nobody was asked.');
+        } catch (\DomainException) {
+            self::assertCount(0, Storage::allFiles(PartStore::FOLDER));
+        }
+        $this->artisan('queue:work', ['connection' => 'redis', '--queue' => DoPart::LANE, '--stop-when-empty' => true, '--memory' => 1024]);
+        self::assertSame([], Storage::allFiles(PartStore::FOLDER));
+    }
+
+    private function worker(): Process
+    {
+        $command = [PHP_BINARY, 'artisan', 'queue:work', 'redis', '--queue='.DoPart::LANE, '--sleep=0.1'];
+        $worker = new Process($command, base_path(), [...$this->engines, 'APP_ENV' => 'testing'], timeout: null);
+        $worker->start();
+        $this->servers[] = $worker;
+        usleep(700_000);
+
+        return $worker;
+    }
+
+    private function made(bool $overNodes, ?\Closure $progress = null): Comparison
+    {
+        config(['reach.rankings_alone' => 1, 'reach.comparison_processes' => 2, 'reach.parts_over_nodes' => $overNodes]);
+        Redis::connection('queue')->flushdb();
+        DB::table('studies')->where('id', $this->study->id)->increment('data_version');
+
+        return app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($this->study->refresh()), $progress);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function rows(Comparison $comparison): array
+    {
+        $rows = DB::table('comparison_rows')->where('study_id', $comparison->study_id)->where('comparison_id', $comparison->id);
+
+        return array_map(
+            static fn(\stdClass $row): array => array_diff_key((array) $row, ['comparison_id' => 0]),
+            array_values($rows->orderBy('keyword')->get()->all()),
+        );
+    }
+}
