@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Actions\Audit\Before;
+use App\Actions\Comparisons\PartQueue;
 use App\Http\Middleware\TokenAbilities;
+use App\Jobs\QueuedParts;
 use App\Models\User;
 use App\Support\Sources\RankingSource;
 use App\Support\Sources\Sources;
@@ -43,6 +45,7 @@ final class AppServiceProvider extends ServiceProvider
             },
         );
         $this->app->scoped(Before::class);
+        $this->app->bind(PartQueue::class, QueuedParts::class);
         $this->app->when(StandInSource::class)->needs('$patience')->giveConfig('sources.patience');
         $this->app->when(StandInSource::class)->needs('$longestAnswer')->giveConfig('sources.longest_answer');
         $this->app->bind(

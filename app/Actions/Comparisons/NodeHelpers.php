@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Comparisons;
 
-use App\Jobs\DoPart;
 use App\Support\Database\Figures;
 use Illuminate\Support\Facades\DB;
 
@@ -20,6 +19,7 @@ final class NodeHelpers implements Helpers
     private array $parts = [];
 
     public function __construct(
+        private readonly PartQueue $queue,
         private readonly PartWork $work,
         private readonly ComparisonOrder $order,
         private readonly ComparedSnapshots $snapshots,
@@ -40,7 +40,7 @@ final class NodeHelpers implements Helpers
         foreach ($parts as $part) {
             array_map($this->store->put(...), $part->needs($step));
             $order = PartsOrder::of($step, $this->order, $this->comparison, $seen, $this->folder, [$part]);
-            DoPart::dispatch($order->toJson(), basename($this->folder))->beforeCommit();
+            $this->queue->offer($order->toJson(), basename($this->folder));
         }
     }
 
