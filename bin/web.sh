@@ -143,7 +143,7 @@ http {
     scgi_temp_path $at/scgi;
     include $at/http.conf;
     server {
-        listen 127.0.0.1:$port backlog=1024;
+        listen ${WEB_ADDRESS:-127.0.0.1}:$port backlog=1024;
         root $root/public;
         include $at/site.conf;
     }

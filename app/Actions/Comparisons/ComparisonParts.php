@@ -57,7 +57,14 @@ final class ComparisonParts
         $work = app(PartWork::class);
         $helpers = match (true) {
             \count($parts) === 1 => null,
-            config()->boolean('reach.parts_over_nodes') => new NodeHelpers(app(PartQueue::class), $work, $order, $snapshots, $comparison, $folder),
+            config()->boolean('reach.parts_over_nodes') => new NodeHelpers(
+                app(PartQueue::class),
+                $work,
+                $order,
+                $snapshots,
+                $comparison,
+                $folder,
+            ),
             default => new ProcessHelpers($order, $comparison, $folder, $processes),
         };
 
