@@ -29,7 +29,6 @@ use Illuminate\Support\Facades\Route;
 // What may be a second old, as long as it is not by the person who asks.
 Route::middleware(MayBeASecondOld::class)->group(static function (): void {
     Route::get('domains', [DomainController::class, 'index']);
-    Route::get('findings', [FindingController::class, 'index']);
     Route::get('related', [KeywordListController::class, 'related']);
     Route::get('curve', [SourceController::class, 'curve']);
     Route::get('effect', [SourceController::class, 'effect']);
@@ -61,6 +60,7 @@ Route::middleware(MayBeASecondOld::class)->group(static function (): void {
     Route::get('keyword', [KeywordController::class, 'show']);
 });
 Route::get('', [StudyController::class, 'show']);
+Route::get('findings', [FindingController::class, 'index']);
 Route::get('candidates', [DomainController::class, 'candidates']);
 Route::post('terms', [KeywordListController::class, 'terms']);
 Route::get('imports', [ImportController::class, 'index']);

@@ -9,6 +9,7 @@ use App\Actions\Comparisons\EnsureComparison;
 use App\Http\Resources\ComparisonResource;
 use App\Jobs\RefreshComparison;
 use App\Models\Study;
+use App\Support\Database\Figures;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Cache;
 
@@ -27,7 +28,7 @@ final class ComparisonController extends Controller
         return new JsonResponse([
             'is_current' => $isCurrent,
             'problem' => $problem,
-            'keywords_done' => Cache::get(RefreshComparison::progressKey($study->id)),
+            'keywords_done' => Figures::int(Cache::get(RefreshComparison::progressKey($study->id))),
             'comparison' => $study->comparison === null ? null : ComparisonResource::make($study->comparison),
         ]);
     }

@@ -38,7 +38,8 @@ final readonly class RankedRows
     /** How many rows the list has; it does not depend on the weights. */
     public function count(): int
     {
-        return $this->remembered("count {$this->sentence} {$this->gate->smallest}", fn(): int => $this->listed()->count());
+        // In a list, for a number by itself comes back from some stores as a text.
+        return $this->remembered("rows {$this->sentence} {$this->gate->smallest}", fn(): array => [$this->listed()->count()])[0];
     }
 
     /**

@@ -44,6 +44,11 @@ final class SharedEnginesTest extends TestCase
             $this->bringIn($study, $domain, $list);
         }
         $this->getJson("/api/v1/studies/{$study->slug}/comparison")->assertOk()->assertJsonPath('is_current', true);
+        foreach (['opportunities', 'opportunities', 'bench', 'findings', 'opportunities/topics', 'plan', 'track'] as $view) {
+            $this->getJson("/api/v1/studies/{$study->slug}/{$view}")->assertOk();
+        }
+        Cache::put(RefreshComparison::progressKey($study->id), 5000, 60);
+        $this->getJson("/api/v1/studies/{$study->slug}/comparison")->assertOk()->assertJsonPath('keywords_done', 5000);
         $order = ['list' => 'compare', 'columns' => 'keyword,own,p1', 'sort' => 'p1', 'dir' => 'asc', 'title' => 'Keywords'];
         $task = $this->postJson("/api/v1/studies/{$study->slug}/exports/list", $order)->assertStatus(202)->json('id');
         $this->work('short');
