@@ -2633,7 +2633,7 @@ export interface components {
             clause?: string;
         };
         /** @enum {string} */
-        ProblemCode: "not_understood" | "signed_out" | "not_allowed" | "not_found" | "method_not_allowed" | "changed_meanwhile" | "too_large" | "session_expired" | "fields_not_right" | "value_not_right" | "sentence_not_understood" | "file_not_read" | "rows_not_right" | "refused" | "too_many_attempts" | "failed" | "stopped";
+        ProblemCode: "not_understood" | "signed_out" | "not_allowed" | "not_found" | "method_not_allowed" | "changed_meanwhile" | "too_large" | "session_expired" | "fields_not_right" | "value_not_right" | "sentence_not_understood" | "file_not_read" | "rows_not_right" | "refused" | "too_many_attempts" | "no_room" | "failed" | "stopped";
         Ranked: {
             rank: number;
             priority: number | null;
