@@ -6,11 +6,11 @@ namespace App\Actions\Findings;
 
 use App\Models\Comparison;
 use App\Models\Study;
+use App\Support\StudyState;
 use GreaterReach\Core\Findings\Finding;
 use GreaterReach\Core\Findings\Findings;
 use GreaterReach\Core\Findings\Lacks;
 use Illuminate\Support\Facades\Cache;
-use Illuminate\Support\Facades\DB;
 
 /** What stands out in a study, remembered until somebody decides something or the data change. */
 final readonly class ReadFindings
@@ -31,12 +31,7 @@ final readonly class ReadFindings
         if ($comparison === null) {
             return [Lacks::comparison()];
         }
-        /** @var object{newest: int, undone: int} $changes */
-        $changes = DB::selectOne(
-            'SELECT coalesce(max(id), 0) AS newest, count(undone_at) AS undone FROM changes WHERE study_id = ?',
-            [$study->id],
-        );
-        $state = [$comparison->id, $study->data_version, $changes->newest, $changes->undone, now('UTC')->toDateString()];
+        $state = [$comparison->id, StudyState::of($study->id), now('UTC')->toDateString()];
         $kept = Cache::remember(
             'findings '.implode(' ', $state),
             self::REMEMBERED_SECONDS,

@@ -11,8 +11,8 @@ use App\Models\TaskKind;
 use App\Support\Rows\RankedRows;
 use App\Support\Rows\RankedTopics;
 use App\Support\Sentence\Sentence;
+use App\Support\StudyState;
 use GreaterReach\Core\Priority\Weights;
-use Illuminate\Support\Facades\DB;
 
 /** The steadiness of a long list is reckoned in the background, once for each list as it stands. */
 final readonly class AwaitSteadiness
@@ -38,7 +38,7 @@ final readonly class AwaitSteadiness
             'by_topic' => $isByTopic,
             'rows' => $rows,
         ];
-        $order['key'] = hash('sha256', json_encode([$order, self::state($study)], JSON_THROW_ON_ERROR));
+        $order['key'] = hash('sha256', json_encode([$order, StudyState::of($study->id)], JSON_THROW_ON_ERROR));
         /** @var ?Task $task */
         $task = Task::query()
             ->where('study_id', $study->id)
@@ -50,16 +50,5 @@ final readonly class AwaitSteadiness
         return $task === null
             ? $this->start->execute($study, $user, TaskKind::Steadiness, 'How steady the first places are', $order)
             : $this->tasks->looked($task);
-    }
-
-    /** @return list<int|string> what a decision or another rulebook changes */
-    private static function state(Study $study): array
-    {
-        /** @var object{newest: int, undone: int} $changes */
-        $changes = DB::selectOne('SELECT coalesce(max(id), 0) AS newest, count(undone_at) AS undone FROM changes WHERE study_id = ?', [
-            $study->id,
-        ]);
-
-        return [$changes->newest, $changes->undone, $study->data_version];
     }
 }

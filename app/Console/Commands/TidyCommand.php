@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Actions\Tidy\ForgetOldSnapshots;
+use App\Actions\Tidy\ForgetRemembered;
 use App\Actions\Tidy\ForgetStudies;
 use App\Actions\Tidy\ForgetUploads;
 use App\Actions\Tidy\SweepFolders;
@@ -17,14 +18,21 @@ final class TidyCommand extends ReachCommand
 
     protected $help = 'Example: php artisan reach:tidy';
 
-    public function handle(ForgetStudies $studies, ForgetUploads $uploads, ForgetOldSnapshots $snapshots, SweepFolders $sweep): int
-    {
+    public function handle(
+        ForgetStudies $studies,
+        ForgetUploads $uploads,
+        ForgetOldSnapshots $snapshots,
+        SweepFolders $sweep,
+        ForgetRemembered $remembered,
+    ): int {
         $this->line(sprintf(
-            'Gone for good: %d studies, %d files that waited too long, %d ranking lists, and %d files and folders that nothing knew.',
+            'Gone for good: %d studies, %d files that waited too long, %d ranking lists, %d files and folders that nothing knew, and %d '
+                .'answers remembered for long enough.',
             $studies->execute(),
             $uploads->execute(),
             $snapshots->execute(),
             $sweep->execute(),
+            $remembered->execute(),
         ));
 
         return self::SUCCESS;

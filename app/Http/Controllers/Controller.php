@@ -9,6 +9,7 @@ use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Weights;
+use GreaterReach\Core\Rulebook\Rulebook;
 use Illuminate\Http\Request;
 
 /** What controllers share: the comparison that is on show, and the sentence of a request. */
@@ -25,8 +26,8 @@ abstract class Controller
     }
 
     /** The weights asked for, or the rulebook's. */
-    protected function weights(Request $request, Study $study): Weights
+    protected function weights(Request $request, Rulebook $rulebook): Weights
     {
-        return $request->filled('weights') ? Weights::parse($request->string('weights')->value()) : $study->rulebook()->priorities();
+        return $request->filled('weights') ? Weights::parse($request->string('weights')->value()) : $rulebook->priorities();
     }
 }

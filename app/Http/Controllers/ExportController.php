@@ -27,7 +27,7 @@ final class ExportController extends Controller
             abort(404);
         }
         $request->validate(['by' => ['sometimes', 'in:keyword,topic']]);
-        $weights = $this->weights($request, $study);
+        $weights = $this->weights($request, $study->rulebook());
         $kind = $part[1] === 'weigh' && $request->string('by')->value() === 'topic' ? 'weigh by topic' : $part[1];
         $table = $bench->execute($kind, $this->shown($study), $this->sentence($request), $weights, $study->rulebook()->fitGate());
 

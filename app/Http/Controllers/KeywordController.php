@@ -19,7 +19,7 @@ final class KeywordController extends Controller
     {
         $keyword = $request->string('keyword')->value();
 
-        $found = $read->execute($this->shown($study), $keyword, $this->weights($request, $study));
+        $found = $read->execute($this->shown($study), $keyword, $this->weights($request, $study->rulebook()));
 
         return new JsonResponse($found ?? throw new NotHere(sprintf(self::MISSING, InvalidValue::quote($keyword))));
     }

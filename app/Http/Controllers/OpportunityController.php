@@ -16,6 +16,7 @@ use App\Http\Resources\TaskResource;
 use App\Models\Study;
 use App\Models\TaskStatus;
 use App\Support\Rows\PrioritySql;
+use App\Support\Rows\RememberedPage;
 use GreaterReach\Core\Priority\Weights;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -25,31 +26,34 @@ final class OpportunityController extends Controller
     public function index(Request $request, Study $study, ReadOpportunities $read): JsonResponse
     {
         $rulebook = $study->rulebook();
-        $weights = $this->weights($request, $study);
+        $weights = $this->weights($request, $rulebook);
+        [$comparison, $sentence] = [$this->shown($study), $this->sentence($request)];
+        $sort = $request->string('sort')->value() ?: ReadOpportunities::BY_PRIORITY;
+        $descending = $request->string('dir')->value() !== 'asc';
+        $offset = max(0, $request->integer('cursor'));
         $limit = min(ReadBench::MOST_ROWS, max(1, $request->integer('limit', 200)));
-        $page = $read->execute(
-            $this->shown($study),
-            $this->sentence($request),
-            $weights,
-            $rulebook->fitGate(),
-            max(0, $request->integer('cursor')),
-            $limit,
-            sort: $request->string('sort')->value() ?: ReadOpportunities::BY_PRIORITY,
-            descending: $request->string('dir')->value() !== 'asc',
-        );
+        $page = static fn(): array => [
+            ...$read->execute($comparison, $sentence, $weights, $rulebook->fitGate(), $offset, $limit, sort: $sort, descending: $descending),
+            ...self::told($weights),
+        ];
 
-        return new JsonResponse([...$page, ...self::told($weights)]);
+        return $request->filled('weights')
+            ? new JsonResponse($page())
+            : JsonResponse::fromJsonString(
+                RememberedPage::of($comparison, [(string) $sentence, $offset, $limit, $sort, $descending], $page),
+            );
     }
 
     /** The same list by topic: the pages to make or to improve. */
     public function topics(Request $request, Study $study, ReadTopics $read): JsonResponse
     {
-        $weights = $this->weights($request, $study);
+        $rulebook = $study->rulebook();
+        $weights = $this->weights($request, $rulebook);
         $page = $read->execute(
             $this->shown($study),
             $this->sentence($request),
             $weights,
-            $study->rulebook()->fitGate(),
+            $rulebook->fitGate(),
             max(0, $request->integer('cursor')),
             min(ReadBench::MOST_ROWS, max(1, $request->integer('limit', 200))),
             sort: $request->string('sort')->value() ?: ReadTopics::BY_PRIORITY,
@@ -96,7 +100,7 @@ final class OpportunityController extends Controller
                 $this->sentence($request),
                 $study->rulebook()->fitGate(),
                 $request->string('by')->value() === 'topic',
-                PrioritySql::expression($this->weights($request, $study)),
+                PrioritySql::expression($this->weights($request, $study->rulebook())),
                 $study->rulebook()->int('target'),
             ),
         );
@@ -105,7 +109,7 @@ final class OpportunityController extends Controller
     /** At once, or for a long list 202 with the task that reckons it. */
     public function steadiness(Request $request, Study $study, ReadSteadiness $read, AwaitSteadiness $await): JsonResponse
     {
-        [$comparison, $sentence, $weights] = [$this->shown($study), $this->sentence($request), $this->weights($request, $study)];
+        [$comparison, $sentence, $weights] = [$this->shown($study), $this->sentence($request), $this->weights($request, $study->rulebook())];
         $request->validate(['by' => ['nullable', 'in:keyword,topic']]);
         $isByTopic = $request->string('by')->value() === 'topic';
         $task = $await->execute($study, $comparison, $sentence, $weights, $isByTopic, $request->user()?->id);

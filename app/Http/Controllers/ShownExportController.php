@@ -20,7 +20,7 @@ final class ShownExportController extends Controller
 {
     public function list(ShownListRequest $request, Study $study, string $format, ListExport $export): StreamedResponse
     {
-        $shown = $request->shown($this->weights($request, $study));
+        $shown = $request->shown($this->weights($request, $study->rulebook()));
         $table = $export->table($this->shown($study), $shown, $study->rulebook()->fitGate())->titled($request->title());
 
         return TableDownload::of($table, $format, "{$study->slug}-{$shown->list}-as-shown.{$format}", $request->boolean('guard', true));
@@ -29,7 +29,7 @@ final class ShownExportController extends Controller
     /** Writes a spreadsheet in the background: 202 with the task whose file it will be. */
     public function begin(ShownListRequest $request, Study $study, ListExport $export, StartTask $start): JsonResponse
     {
-        $shown = $request->shown($this->weights($request, $study));
+        $shown = $request->shown($this->weights($request, $study->rulebook()));
         // A wrong column or order is told at once.
         $export->table($this->shown($study), $shown, $study->rulebook()->fitGate());
         $task = $start->execute($study, $request->user()?->id, TaskKind::Export, 'A list as a spreadsheet', [

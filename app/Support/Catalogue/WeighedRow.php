@@ -202,16 +202,17 @@ final readonly class WeighedRow
     /** @param \stdClass $row as the database gives it, whole */
     public static function fromDatabase(\stdClass $row): self
     {
+        // In the order of the constructor, which is that of the catalogue.
         $values = [];
         foreach (RowCatalogue::entries() as $entry) {
             $value = $row->{$entry->name};
-            $values[$entry->property] = $entry->isPlain || $value === null ? $value : $entry->read($value);
+            $values[] = $entry->isPlain || $value === null ? $value : $entry->read($value);
         }
         $scores = [];
         foreach (RowCatalogue::scores() as $column) {
             $scores[] = Figures::float($row->{$column});
         }
-        $values['scores'] = $row->target === null ? null : Scores::inOrder(...$scores);
+        $values[] = $row->target === null ? null : Scores::inOrder(...$scores);
 
         /** @var ?\ReflectionClass<self> $class */
         static $class = null;

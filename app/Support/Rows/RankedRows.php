@@ -7,6 +7,7 @@ namespace App\Support\Rows;
 use App\Models\Comparison;
 use App\Support\Catalogue\RowCatalogue;
 use App\Support\Sentence\Sentence;
+use App\Support\StudyState;
 use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\ScoreCell;
 use GreaterReach\Core\Priority\Weights;
@@ -31,8 +32,12 @@ final readonly class RankedRows
     /** Longest page whose places are remembered. */
     private const REMEMBERED_PLACES = 500;
 
+    /** What was remembered under it holds for one list as long as it is read. */
+    private string $state;
+
     public function __construct(private Comparison $comparison, private Sentence $sentence, private FitGate $gate, private bool $pinsFirst)
     {
+        $this->state = StudyState::of($comparison->study_id);
     }
 
     /** How many rows the list has; it does not depend on the weights. */
@@ -171,7 +176,9 @@ final readonly class RankedRows
         $rows = $this->comparison
             ->table()
             ->query()
-            ->whereIn('comparison_rows.keyword', array_map(strval(...), array_keys($priorities)))
+            ->whereRaw('comparison_rows.keyword = ANY (ARRAY(SELECT json_array_elements_text(?::json)))', [
+                json_encode(array_map(strval(...), array_keys($priorities)), JSON_THROW_ON_ERROR),
+            ])
             ->get()
             ->keyBy('keyword');
         $placed = [];
@@ -197,15 +204,9 @@ final readonly class RankedRows
      */
     private function remembered(string $what, \Closure $make): mixed
     {
-        $state = DB::selectOne(
-            'SELECT coalesce(max(id), 0) AS newest, count(undone_at) AS undone, (SELECT data_version FROM studies WHERE id = ?) AS '
-                .'version FROM changes WHERE study_id = ?',
-            [$this->comparison->study_id, $this->comparison->study_id],
-        );
-
         /** @var Made */
         return Cache::remember(
-            'ranked '.hash('sha256', implode("\n", [$this->comparison->id, $what, json_encode($state, JSON_THROW_ON_ERROR)])),
+            'ranked '.hash('sha256', implode("\n", [$this->comparison->id, $what, $this->state])),
             self::REMEMBERED_SECONDS,
             $make,
         );

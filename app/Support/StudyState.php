@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What is worked out of a study and its comparison holds as long as this stands still: it is another one, and never the same again, once
+ * somebody has decided something or undone it, has changed the rulebook or the roadmap, or data have come or gone.
+ */
+final class StudyState
+{
+    private const SQL = <<<'SQL'
+        SELECT concat_ws(' ', coalesce(max(id), 0), count(undone_at), (SELECT data_version FROM studies WHERE id = ?)) AS state
+        FROM changes WHERE study_id = ?
+        SQL;
+
+    public static function of(int $study): string
+    {
+        /** @var object{state: string} $row */
+        $row = DB::selectOne(self::SQL, [$study, $study]);
+
+        return "{$study} {$row->state}";
+    }
+}
