@@ -18,6 +18,7 @@ have_package() { dpkg-query -W -f='${Status}' "$1" 2>/dev/null | grep -q 'instal
 
 # need_packages NAME...: installs the Debian packages that are missing, all in one go.
 need_packages() {
+    mkdir -p "$root/var"
     local missing="" name
     for name in "$@"; do
         case "$name" in
