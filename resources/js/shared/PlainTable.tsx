@@ -14,7 +14,7 @@ interface Props {
 
 /** A table of some hundred rows at most, with hairlines between them. */
 export function PlainTable({ label, headings, sorting, numbers, children }: Props) {
-  const right = numbers.map((number) => `& td:nth-of-type(${number + 1}), & th:nth-of-type(${number + 1})`).join(', ');
+  const right = numbers.map((number) => `& tr > :nth-child(${number + 1})`).join(', ');
   return (
     <Box
       component="table"
@@ -32,13 +32,14 @@ export function PlainTable({ label, headings, sorting, numbers, children }: Prop
           bgcolor: 'background.default',
         },
         '& th, & td': {
-          overflowWrap: { xs: 'anywhere', lg: 'normal' },
           borderBottom: 1,
           borderColor: 'divider',
           px: { xs: 0.25, sm: 0.5, lg: 0.75 },
           py: 0.4,
           verticalAlign: 'top',
         },
+        '& td': { overflowWrap: { xs: 'anywhere', lg: 'normal' } },
+        '& th': { overflowWrap: { xs: 'anywhere', md: 'normal' } },
         ...(right === '' ? {} : { [right]: { textAlign: 'right', fontVariantNumeric: 'tabular-nums', whiteSpace: { md: 'nowrap' } } }),
       }}
     >

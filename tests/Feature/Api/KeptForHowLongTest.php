@@ -123,4 +123,14 @@ final class KeptForHowLongTest extends TestCase
         self::assertSame(2, DB::table('rankings')->where('study_id', $study->id)->count());
         self::assertGreaterThan($version, $study->refresh()->data_version);
     }
+
+    public function test_what_was_remembered_for_long_enough_leaves_the_database(): void
+    {
+        $names = ['over '.getmypid() => -1, 'still '.getmypid() => 60];
+        foreach ($names as $name => $left) {
+            DB::table('cache')->insert(['key' => $name, 'value' => serialize(1), 'expiration' => now()->getTimestamp() + $left]);
+        }
+        $this->command('reach:tidy');
+        self::assertSame(['still '.getmypid()], DB::table('cache')->whereIn('key', array_keys($names))->pluck('key')->all());
+    }
 }

@@ -15,7 +15,7 @@ export function StudyLine({ study }: { study: Study }) {
       sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, borderTop: 1, borderColor: 'divider', py: 1 }}
     >
       <StudyBlock study={study} isHome />
-      <Box sx={{ flex: 1, minWidth: 0 }}>
+      <Box sx={{ flex: { xs: '1 0 100%', md: 1 }, minWidth: 0 }}>
         <StagePath study={study} />
         {study.finding !== null && <Leading finding={study.finding} slug={study.slug} />}
       </Box>

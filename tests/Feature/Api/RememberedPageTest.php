@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Api;
+
+use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\EnsureComparison;
+use App\Models\Study;
+use App\Support\StudyState;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** The ranked list is told from memory until something changes: whatever anybody does is seen with the next question. */
+final class RememberedPageTest extends TestCase
+{
+    private function weighed(): Study
+    {
+        $study = $this->makeStudy();
+        $list = static fn(int $first): string => "keyword,position,volume,difficulty\nred pen,{$first},900,20\nblue pen,9,700,30\npen case,12,300,40\n";
+        foreach (['quillfair.example' => 14, 'nibhouse.example' => 2] as $domain => $first) {
+            $this->import($study, $list($first), options: ['--domain' => $domain, '--date' => '2026-11-01']);
+        }
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $this->actingAs($this->makeEditor($study));
+
+        return $study;
+    }
+
+    /** @return array{rows: list<array<string, mixed>>, total: int} */
+    private function list(Study $study, string $asked = ''): array
+    {
+        /** @var array{rows: list<array<string, mixed>>, total: int} */
+        return $this->getJson("/api/v1/studies/{$study->slug}/opportunities{$asked}")->assertOk()->json();
+    }
+
+    /** @return array<string, mixed> the row of a keyword, with what was decided about it */
+    private function row(Study $study, string $keyword): array
+    {
+        $rows = array_column($this->list($study)['rows'], null, 'keyword');
+        self::assertArrayHasKey($keyword, $rows);
+
+        return $rows[$keyword];
+    }
+
+    public function test_it_is_told_again_without_reading_a_row(): void
+    {
+        $study = $this->weighed();
+        $first = $this->list($study);
+        $asked = [];
+        DB::listen(static function ($query) use (&$asked): void {
+            $asked[] = $query->sql;
+        });
+        self::assertSame($first, $this->list($study));
+        self::assertSame([], preg_grep('/comparison_rows|decisions/', $asked));
+        $this->list($study, '?weights=volume:1');
+        self::assertNotSame([], preg_grep('/comparison_rows/', $asked), 'Weights of one’s own are reckoned each time.');
+    }
+
+    public function test_what_somebody_decides_notes_tags_and_undoes_is_seen_at_once(): void
+    {
+        $study = $this->weighed();
+        $this->list($study);
+        $decide = fn(array $what): int => (int) $this
+            ->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['blue pen'], ...$what])
+            ->assertOk()
+            ->json('change');
+        foreach ([['mark' => 'shortlisted'], ['note' => 'ask the shop'], ['fit' => 1], ['tag' => 'spring'], ['pinned' => true]] as $what) {
+            $before = $this->row($study, 'blue pen');
+            $change = $decide($what);
+            $after = $this->row($study, 'blue pen');
+            self::assertNotEquals($before, $after, (string) json_encode($what));
+            $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $change])->assertOk();
+            self::assertEquals($before, $this->row($study, 'blue pen'), (string) json_encode($what));
+        }
+    }
+
+    public function test_other_rules_and_other_data_give_another_list(): void
+    {
+        $study = $this->weighed();
+        $before = $this->list($study);
+        $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['weights=volume:1']]);
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $after = $this->list($study);
+        self::assertNotSame($before, $after);
+        $this->import($study, "keyword,position,volume,difficulty\nnew pen,4,50,10\n", options: [
+            '--domain' => 'nibhouse.example', '--date' => '2026-11-02',
+        ]);
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        self::assertContains('new pen', array_column($this->list($study)['rows'], 'keyword'));
+    }
+
+    public function test_two_questions_of_different_size_place_sentence_or_order_are_two(): void
+    {
+        $study = $this->weighed();
+        $asked = ['', '?limit=1', '?limit=1&cursor=1', '?sort=difficulty', '?sort=keyword&dir=asc', '?show='.urlencode('volume>=700')];
+        $lists = array_map(fn(string $asked): array => $this->list($study, $asked), $asked);
+        self::assertSame($lists, array_map(fn(string $asked): array => $this->list($study, $asked), $asked));
+        self::assertCount(\count($asked), array_unique(array_map(json_encode(...), $lists)));
+    }
+
+    public function test_a_state_of_a_study_never_comes_again(): void
+    {
+        $study = $this->weighed();
+        $seen = [StudyState::of($study->id)];
+        $changes = [];
+        foreach (['red pen', 'blue pen'] as $keyword) {
+            $changes[] = $this
+                ->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => [$keyword], 'mark' => 'shortlisted'])
+                ->json('change');
+            $seen[] = StudyState::of($study->id);
+        }
+        foreach ($changes as $change) {
+            $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $change])->assertOk();
+            $seen[] = StudyState::of($study->id);
+        }
+        self::assertSame($seen, array_values(array_unique($seen)));
+    }
+}
