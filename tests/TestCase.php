@@ -27,6 +27,7 @@ abstract class TestCase extends BaseTestCase
             Artisan::call('migrate:fresh', ['--force' => true]);
             self::$isMigrated = true;
         }
+        StudyQueries::listen();
     }
 
     /**

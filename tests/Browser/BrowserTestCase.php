@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Exception\ElementClickInterceptedException;
 use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
@@ -32,10 +33,24 @@ abstract class BrowserTestCase extends TestCase
     protected function tearDown(): void
     {
         if (! $this->status()->isSuccess()) {
+            $this->keepWhatWasSeen();
             // In what state it was left nobody knows.
             OpenBrowser::close();
         }
         parent::tearDown();
+    }
+
+    /** The picture, the address, the text and what the console said, for whoever looks for the fault. */
+    private function keepWhatWasSeen(): void
+    {
+        $name = storage_path('framework/testing/'.(new \ReflectionClass($this))->getShortName().'-'.$this->name());
+        try {
+            $this->browser->takeScreenshot("{$name}.png");
+            $console = json_encode($this->browser->manage()->getLog('browser'), JSON_PRETTY_PRINT | JSON_PARTIAL_OUTPUT_ON_ERROR);
+            file_put_contents("{$name}.txt", "{$this->browser->getCurrentURL()}\n\n{$this->text()}\n\n{$console}\n");
+        } catch (WebDriverException $error) {
+            fwrite(STDERR, "Nothing could be kept of what was seen: {$error->getMessage()}\n");
+        }
     }
 
     protected function visit(string $path): void

@@ -33,7 +33,16 @@ final class OpportunityController extends Controller
         $offset = max(0, $request->integer('cursor'));
         $limit = min(ReadBench::MOST_ROWS, max(1, $request->integer('limit', 200)));
         $page = static fn(): array => [
-            ...$read->execute($comparison, $sentence, $weights, $rulebook->fitGate(), $offset, $limit, sort: $sort, descending: $descending),
+            ...$read->execute(
+                $comparison,
+                $sentence,
+                $weights,
+                $rulebook->fitGate(),
+                $offset,
+                $limit,
+                sort: $sort,
+                descending: $descending,
+            ),
             ...self::told($weights),
         ];
 
@@ -109,7 +118,8 @@ final class OpportunityController extends Controller
     /** At once, or for a long list 202 with the task that reckons it. */
     public function steadiness(Request $request, Study $study, ReadSteadiness $read, AwaitSteadiness $await): JsonResponse
     {
-        [$comparison, $sentence, $weights] = [$this->shown($study), $this->sentence($request), $this->weights($request, $study->rulebook())];
+        [$comparison, $sentence] = [$this->shown($study), $this->sentence($request)];
+        $weights = $this->weights($request, $study->rulebook());
         $request->validate(['by' => ['nullable', 'in:keyword,topic']]);
         $isByTopic = $request->string('by')->value() === 'topic';
         $task = $await->execute($study, $comparison, $sentence, $weights, $isByTopic, $request->user()?->id);

@@ -17,7 +17,9 @@ final class RememberedPageTest extends TestCase
     private function weighed(): Study
     {
         $study = $this->makeStudy();
-        $list = static fn(int $first): string => "keyword,position,volume,difficulty\nred pen,{$first},900,20\nblue pen,9,700,30\npen case,12,300,40\n";
+        $list = static fn(int $first): string => implode("\n", [
+            'keyword,position,volume,difficulty', "red pen,{$first},900,20", 'blue pen,9,700,30', 'pen case,12,300,40', '',
+        ]);
         foreach (['quillfair.example' => 14, 'nibhouse.example' => 2] as $domain => $first) {
             $this->import($study, $list($first), options: ['--domain' => $domain, '--date' => '2026-11-01']);
         }
