@@ -23,10 +23,14 @@ declare module '@mui/material/styles' {
   interface TypographyVariants {
     figure: React.CSSProperties;
     stage: React.CSSProperties;
+    small: React.CSSProperties;
+    fine: React.CSSProperties;
   }
   interface TypographyVariantsOptions {
     figure?: React.CSSProperties;
     stage?: React.CSSProperties;
+    small?: React.CSSProperties;
+    fine?: React.CSSProperties;
   }
 }
 
@@ -34,6 +38,8 @@ declare module '@mui/material/Typography' {
   interface TypographyPropsVariantOverrides {
     figure: true;
     stage: true;
+    small: true;
+    fine: true;
   }
 }
 
@@ -92,6 +98,8 @@ export const theme = createTheme({
     caption: { fontSize: '0.78rem', lineHeight: 1.35 },
     button: { textTransform: 'none', fontWeight: 600 },
     stage: { fontFamily: serif, fontSize: '1.05rem', fontWeight: 560 },
+    small: { fontFamily: text, fontSize: '0.74rem', lineHeight: 1.4 },
+    fine: { fontFamily: text, fontSize: '0.62rem', lineHeight: 1.4 },
     figure: { fontFamily: text, fontSize: '0.88rem', fontVariantNumeric: 'tabular-nums' },
   },
   components: {

@@ -5,8 +5,8 @@ import { combinationPhrase } from '../sentence/clauses';
 import { domainLetter, DomainShape } from '../keyword/DomainShape';
 import { whole } from '../../shared/format';
 import { beforeList } from '../../shared/layout';
-import { PictureButtons } from '../../shared/PictureButtons';
-import { overlapPicture } from './pictures.logic';
+import { PictureButtons } from '../../shared/chart';
+import { OverlapPicture } from './pictures';
 import { Similarity } from './Similarity';
 
 interface Props {
@@ -27,7 +27,7 @@ export function OverlapTable({ combinations, domains, similarity, chosen, onChoo
           <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
             Who holds what
           </Typography>
-          <PictureButtons name="overlap" draw={() => overlapPicture(combinations, domains)} />
+          <PictureButtons name="overlap" drawing={<OverlapPicture combinations={combinations} domains={domains} />} />
         </Box>
         <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, mt: 0.5, mb: 1 }}>
           {domains.map((domain, number) => (

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import type { Standing } from '../../api/schema';
 import { whole } from '../../shared/format';
-import { PictureButtons } from '../../shared/PictureButtons';
+import { PictureButtons } from '../../shared/chart';
 import { valuesOf, type Clause } from '../sentence/sentence.logic';
-import { standingOrder, standingPicture } from './pictures.logic';
+import { standingOrder, StandingPicture } from './pictures';
 
 interface Props {
   standings: Partial<Record<Standing, number>>;
@@ -46,7 +46,7 @@ export function StandingBar({ standings, chosen, onToggle }: Props) {
           </Box>
         );
       })}
-      <PictureButtons name="standing" draw={() => standingPicture(standings)} />
+      <PictureButtons name="standing" drawing={<StandingPicture standings={standings} />} />
     </Box>
   );
 }

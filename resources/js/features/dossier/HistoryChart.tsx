@@ -1,19 +1,28 @@
-import Box from '@mui/material/Box';
 import type { ComparedDomain, KeywordDossier } from '../../api/schema';
-import { shapePath, useDomainInk } from '../keyword/DomainShape';
+import {
+  across,
+  Chart,
+  dayScale,
+  downwards,
+  Line,
+  positionScale,
+  Shape,
+  timeOf,
+  XAxis,
+  YAxis,
+  type Frame,
+  type Reading,
+} from '../../shared/chart';
+import { domainLetter, shapePath, useDomainInk } from '../keyword/DomainShape';
+
+type History = KeywordDossier['history'];
 
 interface Props {
-  history: KeywordDossier['history'];
+  history: History;
   domains: ComparedDomain[];
 }
 
-const width = 366;
-const height = 118;
-const left = 24;
-
-function y(position: number): number {
-  return 8 + (Math.log(position) / Math.log(100)) * (height - 26);
-}
+const frame: Frame = { width: 366, height: 124, left: 24, right: 22, top: 8, bottom: 20 };
 
 /** Best positions of all domains over their snapshots, 1 at the top, on the same logarithmic scale as the lanes. */
 export function HistoryChart({ history, domains }: Props) {
@@ -22,42 +31,48 @@ export function HistoryChart({ history, domains }: Props) {
   if (days.length < 2) {
     return null;
   }
-  const x = (day: string) => left + (days.indexOf(day) / (days.length - 1)) * (width - left - 10);
+  const [x, y] = [dayScale(days, across(frame)), positionScale(downwards(frame))];
+  const spots = (domain: ComparedDomain) => spotsOf(history, domain, (day, position) => ({ x: x(timeOf(day)), y: y(position) }));
   return (
-    <Box
-      component="svg"
-      viewBox={`0 0 ${width} ${height}`}
-      role="img"
-      aria-label={`Positions from ${days[0] ?? ''} to ${days.at(-1) ?? ''}`}
-      sx={{ width: '100%', display: 'block', color: 'text.secondary' }}
+    <Chart
+      label={`Positions from ${days[0] ?? ''} to ${days.at(-1) ?? ''}`}
+      frame={frame}
+      grows={frame.width * 1.2}
+      readings={days.map((day): Reading => ({ x: x(timeOf(day)), words: `${day}: ${placesOn(history, domains, day).join(', ')}` }))}
+      table={{
+        headings: ['Day', ...domains.map((domain) => domain.entry)],
+        rows: days.map((day) => [day, ...domains.map((domain) => placeOn(history, domain, day))]),
+      }}
     >
-      {[1, 10, 20, 100].map((tick) => (
-        <g key={tick}>
-          <line x1={left} x2={width - 6} y1={y(tick)} y2={y(tick)} stroke="currentColor" opacity=".25" />
-          <text x={left - 4} y={y(tick) + 3} fontSize="9" textAnchor="end" fill="currentColor">
-            {tick}
-          </text>
-        </g>
-      ))}
+      <YAxis frame={frame} ticks={[1, 10, 20, 100].map((tick) => ({ at: y(tick), name: String(tick) }))} />
+      <XAxis frame={frame} ticks={days.map((day) => ({ at: x(timeOf(day)), name: day.slice(0, 7) }))} />
       {domains.map((domain, number) => {
-        const points = history.filter((point) => point.domain === domain.id && point.position !== null);
-        const last = points.at(-1);
-        const line = points.map((point, index) => `${index === 0 ? 'M' : 'L'}${x(point.day)} ${y(point.position ?? 100)}`).join(' ');
+        const line = spots(domain);
+        const last = line.filter((spot) => spot !== null).at(-1);
         return (
           <g key={domain.id}>
-            <path d={line} fill="none" stroke={ink(number)} strokeWidth={number === 0 ? 2.2 : 1.1} opacity={number === 0 ? 1 : 0.8} />
-            {last !== undefined && (
-              <path d={shapePath(number)} transform={`translate(${x(last.day)} ${y(last.position ?? 100)}) scale(.8)`} fill={ink(number)} />
-            )}
+            <Line spots={line} ink={ink(number)} width={number === 0 ? 2.2 : 1.1} title={domain.entry} />
+            {last !== undefined && <Shape path={shapePath(number)} {...last} ink={ink(number)} size={0.8} />}
           </g>
         );
       })}
-      <text x={left} y={height - 2} fontSize="9" fill="currentColor">
-        {days[0]}
-      </text>
-      <text x={width - 6} y={height - 2} fontSize="9" textAnchor="end" fill="currentColor">
-        {days.at(-1)}
-      </text>
-    </Box>
+    </Chart>
   );
+}
+
+/** One spot for each list of the domain, none where it was absent. */
+function spotsOf<Spot>(history: History, domain: ComparedDomain, at: (day: string, position: number) => Spot): (Spot | null)[] {
+  return history
+    .filter((point) => point.domain === domain.id)
+    .sort((one, other) => one.day.localeCompare(other.day))
+    .map((point) => (point.position === null ? null : at(point.day, point.position)));
+}
+
+function placeOn(history: History, domain: ComparedDomain, day: string): string {
+  const point = history.find((other) => other.domain === domain.id && other.day === day);
+  return point === undefined ? 'no list' : String(point.position ?? 'absent');
+}
+
+function placesOn(history: History, domains: ComparedDomain[], day: string): string[] {
+  return domains.map((domain, number) => `${number === 0 ? 'we' : domainLetter(number)} ${placeOn(history, domain, day)}`);
 }

@@ -1,26 +1,38 @@
-import Box from '@mui/material/Box';
+import { amountScale, Bars, Chart, inks, upwards, type Frame } from '../../shared/chart';
 import { whole } from '../../shared/format';
 
 const names = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+const frame: Frame = { width: 366, height: 58, left: 0, right: 0, top: 2, bottom: 14 };
+const step = frame.width / names.length;
+const gap = 3;
 
-/** Volume by calendar month. */
+/** Volume by calendar month, the highest in the strong ink. */
 export function MonthBars({ months }: { months: (number | null)[] }) {
   const highest = Math.max(1, ...months.map((volume) => volume ?? 0));
+  const y = amountScale(highest, upwards(frame));
   return (
-    <Box role="img" aria-label="Volume by month" sx={{ display: 'flex', gap: '3px', alignItems: 'flex-end', height: 52, mt: 1 }}>
-      {months.map((volume, month) => (
-        <Box
-          key={names[month]}
-          sx={{ flex: 1, textAlign: 'center', fontSize: '0.62rem', color: 'text.secondary' }}
-          title={`${names[month] ?? ''}: ${whole(volume)}`}
-        >
-          <Box
-            sx={{ bgcolor: volume === highest ? 'primary.main' : 'ink.standing.level' }}
-            style={{ height: `${(36 * (volume ?? 0)) / highest}px` }}
-          />
-          {names[month]?.slice(0, 1)}
-        </Box>
+    <Chart
+      label="Volume by month"
+      frame={frame}
+      grows={frame.width * 1.2}
+      readings={names.map((name, month) => ({ x: (month + 0.5) * step, words: `${name}: ${whole(months[month])}` }))}
+      table={{ headings: ['Month', 'Volume'], rows: names.map((name, month) => [name, whole(months[month])]) }}
+    >
+      <Bars
+        bars={months.map((volume, month) => ({
+          x: month * step + gap / 2,
+          width: step - gap,
+          from: y(0),
+          to: y(volume ?? 0),
+          ink: volume === highest ? inks.main : 'var(--mui-palette-ink-standing-level)',
+          title: `${names[month] ?? ''}: ${whole(volume)}`,
+        }))}
+      />
+      {names.map((name, month) => (
+        <text key={name} x={(month + 0.5) * step} y={frame.height - 3} textAnchor="middle">
+          {name.slice(0, 1)}
+        </text>
       ))}
-    </Box>
+    </Chart>
   );
 }

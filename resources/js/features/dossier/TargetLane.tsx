@@ -4,7 +4,8 @@ import { useRef, useState, type PointerEvent } from 'react';
 import type { KeywordDossier } from '../../api/schema';
 import { estimate, position } from '../../shared/format';
 import { chanceWords } from '../keyword/chance';
-import { placeOf, positionAt, worstPosition } from '../keyword/lane.logic';
+import { diamond, inks, positionTicks, Shape, worstPosition } from '../../shared/chart';
+import { placeOf, positionAt } from '../keyword/lane.logic';
 
 const width = 360;
 const line = 18;
@@ -84,25 +85,18 @@ export function TargetLane({ dossier, mayEdit, onTarget }: Props) {
         }}
       >
         <line x1={placeOf(1, width)} x2={placeOf(worstPosition, width)} y1={line} y2={line} stroke="currentColor" opacity="0.4" />
-        {[1, 3, 10, 20, 50, 100].map((tick) => (
+        {positionTicks.map((tick) => (
           <text key={tick} x={placeOf(tick, width)} y={32} textAnchor="middle">
             {tick}
           </text>
         ))}
         {own !== null && (
-          <path d="M0 -6 L6 0 L0 6 L-6 0 Z" transform={`translate(${placeOf(own, width)} ${line})`} fill="currentColor">
+          <g>
             <title>{`We stand at ${position(own)}`}</title>
-          </path>
+            <Shape path={diamond} x={placeOf(own, width)} y={line} size={1.2} />
+          </g>
         )}
-        <Box
-          component="circle"
-          cx={placeOf(target, width)}
-          cy={line}
-          r={7}
-          fill="none"
-          strokeWidth={2}
-          sx={{ stroke: 'var(--mui-palette-primary-main)' }}
-        />
+        <circle cx={placeOf(target, width)} cy={line} r={7} fill="none" stroke={inks.main} strokeWidth={2} />
       </Box>
     </Box>
   );

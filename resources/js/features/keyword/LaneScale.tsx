@@ -1,11 +1,12 @@
 import Box from '@mui/material/Box';
+import { positionTicks } from '../../shared/chart';
 import { gutterOf, placeOf } from './lane.logic';
 
 /** The scale above a column of rank lanes. */
 export function LaneScale({ width }: { width: number }) {
   return (
     <Box component="span" sx={{ position: 'relative', display: 'block', height: 18, width, fontWeight: 400 }}>
-      {[1, 3, 10, 20, 50, 100].map((tick) => (
+      {positionTicks.map((tick) => (
         <Box
           key={tick}
           component="span"

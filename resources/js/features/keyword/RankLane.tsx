@@ -1,7 +1,8 @@
 import { useTheme } from '@mui/material/styles';
 import { memo } from 'react';
 import { domainLetter, shapePath, useDomainInk } from './DomainShape';
-import { gutterOf, placeOf, worstPosition } from './lane.logic';
+import { worstPosition } from '../../shared/chart';
+import { gutterOf, placeOf } from './lane.logic';
 
 interface Props {
   positions: (number | null)[];

@@ -1,13 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { gutterOf, placeOf, positionAt, spreadOut } from './lane.logic';
+import { gutterOf, placeOf, positionAt } from './lane.logic';
 
 describe('rank lane', () => {
-  it('pushes labels apart without changing their order', () => {
-    expect(spreadOut([50, 10, 12, 60], 10)).toEqual([50, 10, 20, 60]);
-    expect(spreadOut([5, 5, 5], 4)).toEqual([5, 9, 13]);
-    expect(spreadOut([], 4)).toEqual([]);
-  });
-
   it('gives the first ten places half of the lane', () => {
     const [first, tenth, last] = [placeOf(1, 300), placeOf(10, 300), placeOf(100, 300)];
     expect(tenth - first).toBeCloseTo((last - first) / 2);

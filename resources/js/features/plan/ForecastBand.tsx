@@ -1,12 +1,26 @@
 import Box from '@mui/material/Box';
 import type { ForecastMonth, Roadmap } from '../../api/schema';
+import {
+  across,
+  amountScale,
+  Band,
+  Chart,
+  dashes,
+  dayScale,
+  inks,
+  Line,
+  timeOf,
+  upwards,
+  XAxis,
+  YAxis,
+  type Frame,
+  type Reading,
+} from '../../shared/chart';
 import { estimate } from '../../shared/format';
 import { WhyFigure } from '../keyword/WhyFigure';
 import { monthName } from './months.logic';
 
-const width = 760;
-const height = 92;
-const left = 44;
+const frame: Frame = { width: 760, height: 96, left: 44, right: 14, top: 8, bottom: 22 };
 
 interface Props {
   plan: Roadmap;
@@ -21,11 +35,6 @@ const bandWords = ({ month, p10, p90 }: ForecastMonth) => `${monthName(month)} $
 export function ForecastBand({ plan, currency, without }: Props) {
   const months = plan.forecast;
   const last = months.at(-1);
-  const most = Math.max(1, ...months.map((month) => month.p90));
-  const x = (index: number) => left + ((width - left - 10) * index) / Math.max(1, months.length - 1);
-  const y = (visits: number) => 6 + (height - 26) * (1 - visits / most);
-  const line = (pick: (month: Roadmap['forecast'][number]) => number, of = months) =>
-    of.map((month, index) => `${x(index).toFixed(1)},${y(pick(month)).toFixed(1)}`);
   const lastWithout = without?.months.at(-1);
   const conversions = (last?.mean ?? 0) * plan.conversion_rate;
   return (
@@ -34,51 +43,7 @@ export function ForecastBand({ plan, currency, without }: Props) {
       aria-label="Forecast"
       sx={{ display: 'flex', gap: 2, px: 2, py: 0.5, borderBottom: 1, borderColor: 'divider', alignItems: 'center' }}
     >
-      <Box
-        component="svg"
-        role="img"
-        aria-label={`Forecast: ${months.map(bandWords).join(', ')}`}
-        viewBox={`0 0 ${width} ${height}`}
-        sx={{
-          flex: 1,
-          minWidth: 0,
-          maxHeight: height,
-          color: 'primary.main',
-          '& text': { fontSize: 11, fill: 'var(--mui-palette-text-secondary)' },
-        }}
-      >
-        <polygon
-          points={[...line((month) => month.p90), ...line((month) => month.p10).reverse()].join(' ')}
-          fill="currentColor"
-          opacity="0.22"
-        />
-        <polyline points={line((month) => month.p50).join(' ')} fill="none" stroke="currentColor" strokeWidth="2" />
-        {without !== null && (
-          <polyline
-            points={line((month) => month.p50, without.months).join(' ')}
-            fill="none"
-            stroke="currentColor"
-            strokeWidth="1.5"
-            strokeDasharray="5 4"
-          />
-        )}
-        {months.map((month, index) => (
-          <text
-            key={month.month}
-            x={x(index)}
-            y={height - 6}
-            textAnchor={index === 0 ? 'start' : index === months.length - 1 ? 'end' : 'middle'}
-          >
-            {monthName(month.month).slice(0, 3)}
-          </text>
-        ))}
-        <text x={left - 5} y={12} textAnchor="end">
-          {estimate(most)}
-        </text>
-        <text x={left - 5} y={height - 20} textAnchor="end">
-          0
-        </text>
-      </Box>
+      <Picture months={months} without={without?.months ?? null} />
       <Box sx={{ width: 270, fontSize: '0.82rem' }}>
         {last === undefined ? null : (
           <>
@@ -108,5 +73,37 @@ export function ForecastBand({ plan, currency, without }: Props) {
         )}
       </Box>
     </Box>
+  );
+}
+
+/** The band of eight draws in ten and its middle; dashed, the middle without the item that is open. */
+function Picture({ months, without }: { months: ForecastMonth[]; without: ForecastMonth[] | null }) {
+  const most = Math.max(1, ...months.map((month) => month.p90));
+  const time = dayScale(
+    months.map((month) => month.month),
+    across(frame),
+  );
+  const [x, y] = [(month: ForecastMonth) => time(timeOf(month.month)), amountScale(most, upwards(frame))];
+  const middle = (of: ForecastMonth[]) => of.map((month) => ({ x: x(month), y: y(month.p50) }));
+  return (
+    <Chart
+      label={`Forecast: ${months.map(bandWords).join(', ')}`}
+      frame={frame}
+      grows={1100}
+      readings={months.map((month): Reading => ({ x: x(month), words: `${bandWords(month)}, half below ${estimate(month.p50)}` }))}
+      table={{
+        headings: ['Month', 'One in ten below', 'Half below', 'Mean', 'One in ten above'],
+        rows: months.map((month) => [
+          monthName(month.month),
+          ...[month.p10, month.p50, month.mean, month.p90].map((visits) => estimate(visits)),
+        ]),
+      }}
+    >
+      <YAxis frame={frame} ticks={[0, most].map((visits) => ({ at: y(visits), name: estimate(visits) }))} />
+      <XAxis frame={frame} ticks={months.map((month) => ({ at: x(month), name: monthName(month.month).slice(0, 3) }))} />
+      <Band spots={months.map((month) => ({ x: x(month), low: y(month.p10), high: y(month.p90) }))} />
+      <Line spots={middle(months)} ink={inks.main} width={2} />
+      {without !== null && <Line spots={middle(without)} ink={inks.main} width={1.5} dash={dashes.long} />}
+    </Chart>
   );
 }

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import type { Distribution } from '../../api/schema';
+import { amountScale, Bars, Chart, inks, upwards, XAxis, type Frame } from '../../shared/chart';
 import { whole } from '../../shared/format';
 
 interface Props {
@@ -8,39 +9,46 @@ interface Props {
   to: number | null;
 }
 
+const frame: Frame = { width: 320, height: 82, left: 0, right: 0, top: 2, bottom: 18 };
+const gap = 2;
+const least = 2;
+
 /** How the figure is spread over what the rest of the sentence lets through; what the clause keeps is drawn solid. */
 export function Histogram({ distribution, from, to }: Props) {
-  const highest = Math.max(1, ...distribution.bins.map((bin) => bin.keywords));
+  const { bins, field, unknown } = distribution;
+  const y = amountScale(Math.max(1, ...bins.map((bin) => bin.keywords)), upwards(frame));
+  const step = frame.width / Math.max(1, bins.length);
+  const endOf = (index: number) => bins[index + 1]?.from ?? Infinity;
+  const isKept = (index: number) => (from === null || endOf(index) > from) && (to === null || (bins[index]?.from ?? 0) <= to);
   return (
     <Box>
-      <Box
-        sx={{ display: 'flex', alignItems: 'flex-end', height: 64, gap: '2px' }}
-        role="img"
-        aria-label={`Distribution of ${distribution.field}`}
+      <Chart
+        label={`Distribution of ${field}`}
+        frame={frame}
+        grows={420}
+        table={{ headings: ['From', 'Keywords'], rows: bins.map((bin) => [String(bin.from), whole(bin.keywords)]) }}
       >
-        {distribution.bins.map((bin, index) => {
-          const next = distribution.bins[index + 1]?.from ?? Infinity;
-          const isKept = (from === null || next > from) && (to === null || bin.from <= to);
-          return (
-            <Box
-              key={bin.from}
-              title={`from ${bin.from}: ${whole(bin.keywords)}`}
-              sx={{ flex: 1, bgcolor: isKept ? 'primary.main' : 'divider', minHeight: bin.keywords > 0 ? 2 : 0 }}
-              style={{ height: `${(100 * bin.keywords) / highest}%` }}
-            />
-          );
-        })}
-      </Box>
-      <Box sx={{ display: 'flex', gap: '2px', fontSize: '0.62rem', color: 'text.secondary' }}>
-        {distribution.bins.map((bin) => (
-          <Box key={bin.from} sx={{ flex: 1, textAlign: 'left' }}>
-            {bin.from >= 1000 ? `${bin.from / 1000}k` : bin.from}
-          </Box>
-        ))}
-      </Box>
-      {distribution.unknown > 0 && (
-        <Box sx={{ fontSize: '0.75rem', color: 'text.secondary', mt: 0.5 }}>
-          {whole(distribution.unknown)} keywords where it is unknown are left out by any bound.
+        <Bars
+          bars={bins.map((bin, index) => ({
+            x: index * step + gap / 2,
+            width: step - gap,
+            from: y(0),
+            to: bin.keywords === 0 ? y(0) : Math.min(y(bin.keywords), y(0) - least),
+            ink: isKept(index) ? inks.main : inks.hairline,
+            title: `from ${bin.from}: ${whole(bin.keywords)}`,
+          }))}
+        />
+        <XAxis
+          frame={frame}
+          ticks={bins.map((bin, index) => ({
+            at: (index + 0.5) * step,
+            name: bin.from >= 1000 ? `${bin.from / 1000}k` : String(bin.from),
+          }))}
+        />
+      </Chart>
+      {unknown > 0 && (
+        <Box sx={{ typography: 'small', color: 'text.secondary', mt: 0.5 }}>
+          {whole(unknown)} keywords where it is unknown are left out by any bound.
         </Box>
       )}
     </Box>

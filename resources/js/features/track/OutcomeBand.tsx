@@ -1,8 +1,9 @@
-import Box from '@mui/material/Box';
 import type { TrackItem } from '../../api/schema';
+import { amountScale, Chart, diamond, inks, Shape, type Frame } from '../../shared/chart';
 import { estimate } from '../../shared/format';
 
-const width = 150;
+const frame: Frame = { width: 150, height: 22, left: 6, right: 6, top: 5, bottom: 5 };
+const middle = frame.height / 2;
 
 /** The forecast band of one item with what was added as a diamond on it. */
 export function OutcomeBand({ item }: { item: TrackItem }) {
@@ -10,21 +11,14 @@ export function OutcomeBand({ item }: { item: TrackItem }) {
     return <span>·</span>;
   }
   const { added } = item;
-  const low = Math.min(0, added, item.p10);
-  const high = Math.max(1, added, item.p90);
-  const x = (visits: number) => 6 + ((width - 12) * (visits - low)) / (high - low);
+  const [low, high] = [Math.min(0, added, item.p10), Math.max(1, added, item.p90)];
+  const x = amountScale(high, [frame.left, frame.width - frame.right], low);
   return (
-    <Box
-      component="svg"
-      role="img"
-      aria-label={`${estimate(added)} visits added; the band reaches from ${estimate(item.p10)} to ${estimate(item.p90)}`}
-      viewBox={`0 0 ${width} 22`}
-      sx={{ width, height: 22, color: 'primary.main' }}
-    >
-      <line x1={x(low)} x2={x(high)} y1={11} y2={11} stroke="currentColor" opacity="0.4" />
-      <rect x={x(item.p10)} y={6} width={Math.max(1, x(item.p90) - x(item.p10))} height={10} fill="currentColor" opacity="0.3" />
-      <line x1={x(item.p50)} x2={x(item.p50)} y1={5} y2={17} stroke="currentColor" />
-      <path d="M0 -5 L5 0 L0 5 L-5 0 Z" transform={`translate(${x(added)} 11)`} fill="var(--mui-palette-text-primary)" />
-    </Box>
+    <Chart label={`${estimate(added)} visits added; the band reaches from ${estimate(item.p10)} to ${estimate(item.p90)}`} frame={frame}>
+      <line x1={x(low)} x2={x(high)} y1={middle} y2={middle} stroke={inks.main} opacity={0.4} />
+      <rect x={x(item.p10)} y={6} width={Math.max(1, x(item.p90) - x(item.p10))} height={10} fill={inks.main} opacity={0.3} />
+      <line x1={x(item.p50)} x2={x(item.p50)} y1={frame.top} y2={frame.height - frame.bottom} stroke={inks.main} />
+      <Shape path={diamond} x={x(added)} y={middle} />
+    </Chart>
   );
 }

@@ -1,12 +1,27 @@
-import Box from '@mui/material/Box';
 import type { Track } from '../../api/schema';
-import { domainLetter, useDomainInk } from '../keyword/DomainShape';
+import {
+  across,
+  amountScale,
+  Chart,
+  dashes,
+  dayScale,
+  EndNames,
+  inks,
+  Line,
+  spreadOut,
+  timeOf,
+  Upright,
+  upwards,
+  XAxis,
+  YAxis,
+  type Frame,
+  type Reading,
+} from '../../shared/chart';
 import { percent } from '../../shared/format';
-import { spreadOut } from '../keyword/lane.logic';
+import { domainLetter, useDomainInk } from '../keyword/DomainShape';
 
-const width = 900;
-const height = 190;
-const left = 40;
+const frame: Frame = { width: 900, height: 196, left: 40, right: 36, top: 8, bottom: 24 };
+const apart = 12;
 
 /**
  * Share of clicks of every compared domain by month; letters at the end tell the lines apart, ours is the thick one; dashed lines mark
@@ -14,67 +29,46 @@ const left = 40;
  */
 export function ShareChart({ shares, domains, published }: { shares: Track['shares']; domains: string[]; published: string[] }) {
   const ink = useDomainInk();
+  const days = shares.map((day) => day.day);
   const most = Math.max(0.05, ...shares.flatMap((day) => day.shares.map((share) => share ?? 0)));
-  const x = (index: number) => left + ((width - left - 40) * index) / Math.max(1, shares.length - 1);
-  const y = (share: number) => 8 + (height - 30) * (1 - share / most);
+  const [x, y] = [dayScale(days, across(frame)), amountScale(most, upwards(frame))];
   const last = shares.at(-1);
-  const labels = spreadOut(
-    domains.map((_, number) => y(last?.shares[number] ?? 0)),
-    12,
-  );
+  const spots = (number: number) =>
+    shares.map((day) => (day.shares[number] == null ? null : { x: x(timeOf(day.day)), y: y(day.shares[number]) }));
+  const words = (day: Track['shares'][number] | undefined) =>
+    domains.map((domain, number) => `${domain} ${percent(day?.shares[number])}`).join(', ');
+  const heights = domains.map((_, number) => y(last?.shares[number] ?? 0));
+  const labels = spreadOut(heights, apart, frame.height - frame.bottom);
   return (
-    <Box
-      component="svg"
-      role="img"
-      aria-label={
-        `Share of clicks on ${last?.day ?? ''}: ` + domains.map((domain, number) => `${domain} ${percent(last?.shares[number])}`).join(', ')
-      }
-      viewBox={`0 0 ${width} ${height}`}
-      sx={{ width: '100%', maxWidth: 1100, '& text': { fontSize: 11, fill: 'var(--mui-palette-text-secondary)' } }}
+    <Chart
+      label={`Share of clicks on ${last?.day ?? ''}: ${words(last)}`}
+      frame={frame}
+      grows={1100}
+      readings={shares.map((day): Reading => ({ x: x(timeOf(day.day)), words: `${day.day}: ${words(day)}` }))}
+      table={{
+        headings: ['Day', ...domains],
+        rows: shares.map((day) => [day.day, ...domains.map((_, number) => percent(day.shares[number]))]),
+      }}
     >
-      {[0, 0.5, 1].map((part) => (
-        <g key={part}>
-          <line x1={left} x2={width - 36} y1={y(part * most)} y2={y(part * most)} stroke="var(--mui-palette-divider)" />
-          <text x={left - 5} y={y(part * most) + 4} textAnchor="end">
-            {Math.round(part * most * 100)}%
-          </text>
-        </g>
-      ))}
-      {shares.map((day, index) => (
-        <g key={day.day}>
-          {published.includes(day.day.slice(0, 7)) && (
-            <line x1={x(index)} x2={x(index)} y1={4} y2={height - 22} stroke="var(--mui-palette-warning-main)" strokeDasharray="3 3" />
-          )}
-          <text x={x(index)} y={height - 6} textAnchor="middle">
-            {day.day.slice(0, 7)}
-          </text>
-        </g>
-      ))}
+      <YAxis frame={frame} ticks={[0, most / 2, most].map((share) => ({ at: y(share), name: `${Math.round(share * 100)}%` }))} />
+      <XAxis frame={frame} ticks={days.map((day) => ({ at: x(timeOf(day)), name: day.slice(0, 7) }))} />
+      {days
+        .filter((day) => published.includes(day.slice(0, 7)))
+        .map((day) => (
+          <Upright key={day} x={x(timeOf(day))} top={4} bottom={frame.height - frame.bottom} ink={inks.mark} dash={dashes.short} />
+        ))}
       {domains.map((domain, number) => (
-        <g key={domain}>
-          <polyline
-            points={shares
-              .flatMap((day, index) => (day.shares[number] == null ? [] : [`${x(index).toFixed(1)},${y(day.shares[number]).toFixed(1)}`]))
-              .join(' ')}
-            fill="none"
-            stroke={ink(number)}
-            strokeWidth={number === 0 ? 2.6 : 1.3}
-          >
-            <title>{domain}</title>
-          </polyline>
-          <line
-            x1={width - 40}
-            y1={y(last?.shares[number] ?? 0)}
-            x2={width - 32}
-            y2={labels[number] ?? 0}
-            stroke={ink(number)}
-            strokeWidth={0.8}
-          />
-          <text x={width - 30} y={(labels[number] ?? 0) + 4}>
-            {domainLetter(number)}
-          </text>
-        </g>
+        <Line key={domain} spots={spots(number)} ink={ink(number)} width={number === 0 ? 2.6 : 1.3} title={domain} />
       ))}
-    </Box>
+      <EndNames
+        frame={frame}
+        ends={domains.map((_, number) => ({
+          y: heights[number] ?? 0,
+          labelY: labels[number] ?? 0,
+          name: domainLetter(number),
+          ink: ink(number),
+        }))}
+      />
+    </Chart>
   );
 }

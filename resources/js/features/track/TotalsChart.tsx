@@ -1,72 +1,79 @@
-import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Track } from '../../api/schema';
+import {
+  across,
+  amountScale,
+  Band,
+  Chart,
+  dashes,
+  dayScale,
+  diamond,
+  inks,
+  Legend,
+  Line,
+  Shape,
+  timeOf,
+  upwards,
+  XAxis,
+  YAxis,
+  type Frame,
+  type Reading,
+} from '../../shared/chart';
 import { estimate } from '../../shared/format';
 import { totalWords } from './track.logic';
 
-const width = 900;
-const height = 130;
-const left = 48;
+type Month = Track['months'][number];
+
+const frame: Frame = { width: 900, height: 136, left: 48, right: 30, top: 8, bottom: 24 };
+
+const words = (month: Month) =>
+  `${month.day.slice(0, 7)}: ${estimate(month.achieved)} achieved, ${estimate(month.p10)} to ${estimate(month.p90)} said`;
 
 /** All finished items together, month by month: the band that was said, its mean dashed, and what was achieved as diamonds on a line. */
 export function TotalsChart({ months }: { months: Track['months'] }) {
-  const words = totalWords(months);
-  if (words === null) {
+  const said = totalWords(months);
+  if (said === null) {
     return null;
   }
   const most = Math.max(1, ...months.map((month) => Math.max(month.p90, month.achieved)));
   const least = Math.min(0, ...months.map((month) => month.achieved));
-  const x = (index: number) => left + 12 + ((width - left - 40) * index) / Math.max(1, months.length - 1);
-  const y = (visits: number) => 8 + (height - 34) * (1 - (visits - least) / (most - least));
-  const line = (pick: (month: Track['months'][number]) => number) =>
-    months.map((month, index) => `${x(index).toFixed(1)},${y(pick(month)).toFixed(1)}`);
+  const time = dayScale(
+    months.map((month) => month.day),
+    across(frame),
+  );
+  const [x, y] = [(month: Month) => time(timeOf(month.day)), amountScale(most, upwards(frame), least)];
+  const line = (pick: (month: Month) => number) => months.map((month) => ({ x: x(month), y: y(pick(month)) }));
   return (
     <>
-      <Typography>{words}</Typography>
-      <Box
-        component="svg"
-        role="img"
-        aria-label={months
-          .map(
-            (month) =>
-              `${month.day.slice(0, 7)}: ${estimate(month.achieved)} achieved, ${estimate(month.p10)} to ${estimate(month.p90)} said`,
-          )
-          .join('; ')}
-        viewBox={`0 0 ${width} ${height}`}
-        sx={{
-          width: '100%',
-          maxWidth: 1100,
-          color: 'primary.main',
-          '& text': { fontSize: 11, fill: 'var(--mui-palette-text-secondary)' },
+      <Typography>{said}</Typography>
+      <Chart
+        label={months.map(words).join('; ')}
+        frame={frame}
+        grows={1100}
+        readings={months.map((month): Reading => ({ x: x(month), words: words(month) }))}
+        table={{
+          headings: ['Month', 'Achieved', 'Said, one in ten below', 'Mean said', 'Said, one in ten above'],
+          rows: months.map((month) => [
+            month.day.slice(0, 7),
+            ...[month.achieved, month.p10, month.mean, month.p90].map((visits) => estimate(visits)),
+          ]),
         }}
       >
-        <line x1={left} x2={width - 10} y1={y(0)} y2={y(0)} stroke="var(--mui-palette-divider)" />
-        <text x={left - 5} y={y(0) + 4} textAnchor="end">
-          0
-        </text>
-        <text x={left - 5} y={y(most) + 4} textAnchor="end">
-          {estimate(most)}
-        </text>
-        <polygon
-          points={[...line((month) => month.p90), ...line((month) => month.p10).reverse()].join(' ')}
-          fill="currentColor"
-          opacity="0.22"
-        />
-        <polyline points={line((month) => month.mean).join(' ')} fill="none" stroke="currentColor" strokeDasharray="5 4" />
-        <polyline points={line((month) => month.achieved).join(' ')} fill="none" stroke="var(--mui-palette-text-primary)" />
-        {months.map((month, index) => (
-          <g key={month.day}>
-            <path
-              d="M0 -5 L5 0 L0 5 L-5 0 Z"
-              transform={`translate(${x(index)} ${y(month.achieved)})`}
-              fill="var(--mui-palette-text-primary)"
-            />
-            <text x={x(index)} y={height - 6} textAnchor="middle">
-              {month.day.slice(0, 7)}
-            </text>
-          </g>
+        <YAxis frame={frame} ticks={[0, most].map((visits) => ({ at: y(visits), name: estimate(visits) }))} />
+        <XAxis frame={frame} ticks={months.map((month) => ({ at: x(month), name: month.day.slice(0, 7) }))} />
+        <Band spots={months.map((month) => ({ x: x(month), low: y(month.p10), high: y(month.p90) }))} />
+        <Line spots={line((month) => month.mean)} ink={inks.main} width={1} dash={dashes.long} />
+        <Line spots={line((month) => month.achieved)} width={1} />
+        {line((month) => month.achieved).map((spot) => (
+          <Shape key={spot.x} path={diamond} {...spot} />
         ))}
-      </Box>
+      </Chart>
+      <Legend
+        entries={[
+          { name: 'achieved', shape: diamond },
+          { name: 'mean said', ink: inks.main, dash: dashes.long },
+        ]}
+      />
     </>
   );
 }

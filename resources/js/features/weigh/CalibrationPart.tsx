@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { PositionModel } from '../../api/schema';
+import { across, amountScale, Chart, dashes, inks, Line, radiusScale, upwards, XAxis, YAxis, type Frame } from '../../shared/chart';
 import { decimal, percent, whole } from '../../shared/format';
 import { PlainTable } from '../../shared/PlainTable';
 import { about, sources } from '../../shared/abouts';
@@ -9,8 +10,7 @@ import { ViewSwitch } from '../../shared/ViewSwitch';
 
 type Bound = PositionModel['calibration'][number];
 
-const side = 300;
-const margin = 42;
+const frame: Frame = { width: 270, height: 280, left: 42, right: 18, top: 18, bottom: 40 };
 const views = { '3': 'Top 3', '10': 'Top 10', '20': 'Top 20' };
 
 /** What was said of keywords that the model had not seen, against what is: for three bounds, and beside always saying the share. */
@@ -65,45 +65,21 @@ export function CalibrationPart({ calibration }: { calibration: Bound[] }) {
 
 /** Said against seen: on the slanted line the model keeps its promise. */
 function Picture({ bins }: { bins: Bound['bins'] }) {
-  const at = (share: number) => margin + (side - margin - 24) * share;
-  const down = (share: number) => side - margin - (side - margin - 24) * share;
-  const most = Math.max(1, ...bins.map((bin) => bin.rows));
-  const filled = bins.filter((bin) => bin.predicted !== null && bin.observed !== null);
+  const [x, y] = [amountScale(1, across(frame)), amountScale(1, upwards(frame))];
+  const radius = radiusScale(Math.max(1, ...bins.map((bin) => bin.rows)), 8);
+  const filled = bins.flatMap(({ from, rows, predicted, observed }) =>
+    predicted === null || observed === null ? [] : [{ from, rows, x: x(predicted), y: y(observed) }],
+  );
+  const ticks = (at: (share: number) => number) => [0, 0.5, 1].map((share) => ({ at: at(share), name: `${share * 100}%` }));
   return (
-    <Box
-      component="svg"
-      role="img"
-      aria-label="The chance that was said against the share that was seen"
-      viewBox={`0 0 ${side} ${side}`}
-      sx={{ width: 260, maxWidth: '100%', color: 'text.primary', '& text': { fontSize: 11, fill: 'currentColor' } }}
-    >
-      <line x1={at(0)} y1={down(0)} x2={at(1)} y2={down(1)} stroke="currentColor" strokeDasharray="3 4" />
-      {[0, 0.5, 1].map((tick) => (
-        <g key={tick}>
-          <text x={at(tick)} y={side - margin + 16} textAnchor="middle">{`${tick * 100}%`}</text>
-          <text x={margin - 6} y={down(tick) + 4} textAnchor="end">{`${tick * 100}%`}</text>
-        </g>
-      ))}
-      <polyline
-        points={filled.map((bin) => `${at(bin.predicted ?? 0)},${down(bin.observed ?? 0)}`).join(' ')}
-        fill="none"
-        style={{ stroke: 'var(--mui-palette-primary-main)' }}
-      />
+    <Chart label="The chance that was said against the share that was seen" frame={frame}>
+      <YAxis frame={frame} ticks={ticks(y)} name="seen" />
+      <XAxis frame={frame} ticks={ticks(x)} name="said" />
+      <line x1={x(0)} y1={y(0)} x2={x(1)} y2={y(1)} stroke={inks.text} strokeDasharray={dashes.short} />
+      <Line spots={filled} ink={inks.main} />
       {filled.map((bin) => (
-        <circle
-          key={bin.from}
-          cx={at(bin.predicted ?? 0)}
-          cy={down(bin.observed ?? 0)}
-          r={2 + 8 * Math.sqrt(bin.rows / most)}
-          style={{ fill: 'var(--mui-palette-primary-main)', fillOpacity: 0.25, stroke: 'var(--mui-palette-primary-main)' }}
-        />
+        <circle key={bin.from} cx={bin.x} cy={bin.y} r={2 + radius(bin.rows)} fill={inks.main} fillOpacity={0.25} stroke={inks.main} />
       ))}
-      <text x={side / 2} y={side - 6} textAnchor="middle">
-        said
-      </text>
-      <text x={2} y={10}>
-        seen
-      </text>
-    </Box>
+    </Chart>
   );
 }

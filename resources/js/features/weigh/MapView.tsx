@@ -6,9 +6,10 @@ import { mapQuery } from './queries';
 import type { Comparison, Study } from '../../api/schema';
 import { decimal, estimate, percent, whole } from '../../shared/format';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
-import { PictureButtons } from '../../shared/PictureButtons';
 import { useHotkeys } from '../../shared/useHotkeys';
-import { layPlot, namedPlaces, plotPicture, size, stepFrom, within, type Picture, type Place, type Spot } from './plot.logic';
+import { inks, PictureButtons } from '../../shared/chart';
+import { MapDrawing } from './MapDrawing';
+import { layPlot, namedPlaces, stepFrom, within, type Picture, type Place, type Spot } from './plot.logic';
 
 interface Props {
   study: Study;
@@ -66,12 +67,12 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
             <Button onClick={() => setChosen([])}>Choose none</Button>
           </>
         )}
-        <PictureButtons name={`map of ${by}s`} draw={() => plotPicture(plot)} />
+        <PictureButtons name={`map of ${by}s`} drawing={<MapDrawing plot={plot} labels={namedPlaces(plot.places)} />} />
       </Box>
       {plot.places.length === 0 ? (
         <Empty title="Nothing to draw">Difficulty or gain is unknown for all that the sentence shows.</Empty>
       ) : (
-        <Drawing
+        <Explored
           plot={plot}
           chosen={chosen}
           selected={selected}
@@ -89,7 +90,7 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
   );
 }
 
-interface DrawingProps {
+interface ExploredProps {
   plot: ReturnType<typeof layPlot>;
   chosen: string[];
   selected: string | null;
@@ -97,7 +98,8 @@ interface DrawingProps {
   onOpen: (name: string) => void;
 }
 
-function Drawing({ plot, chosen, selected, onChosen, onOpen }: DrawingProps) {
+/** The map under the mouse and the keys: what is pointed at is told below, a line drawn round some chooses them. */
+function Explored({ plot, chosen, selected, onChosen, onOpen }: ExploredProps) {
   const [outline, setOutline] = useState<Spot[]>([]);
   const [under, setUnder] = useState<Place | null>(null);
   const frame = useRef<SVGSVGElement>(null);
@@ -112,101 +114,33 @@ function Drawing({ plot, chosen, selected, onChosen, onOpen }: DrawingProps) {
     }
     setOutline([]);
   };
-  const inks = new Set(chosen);
+  const inked = new Set(chosen);
   const labels = useMemo(() => namedPlaces(plot.places), [plot]);
   useMapKeys({
     go: (step) => setUnder(stepFrom(plot.places, under?.point.name ?? selected, step) ?? null),
     open: () => under !== null && onOpen(under.point.name),
     choose: () => under !== null && onChosen(flipped(chosen, under.point.name)),
   });
-  const bottom = size.height - size.bottom;
   return (
     <Box sx={{ position: 'relative', maxWidth: 1250 }}>
-      <Box
-        component="svg"
-        ref={frame}
-        role="img"
-        tabIndex={0}
-        aria-label={`${plot.yName} against ${plot.xName.toLowerCase()}; arrows go from one to the next by expected gain, Enter opens it`}
-        viewBox={`0 0 ${size.width} ${size.height}`}
-        onPointerDown={(event: PointerEvent) => setOutline([spot(event)])}
-        onPointerMove={(event: PointerEvent) => outline.length > 0 && setOutline([...outline, spot(event)])}
+      <MapDrawing
+        plot={plot}
+        labels={labels}
+        frame={frame}
+        chosen={inked}
+        selected={selected}
+        onUnder={setUnder}
+        onOpen={onOpen}
+        onPointerDown={(event) => setOutline([spot(event)])}
+        onPointerMove={(event) => outline.length > 0 && setOutline([...outline, spot(event)])}
         onPointerUp={finish}
         onPointerLeave={finish}
-        sx={{
-          width: '100%',
-          maxHeight: 'calc(100vh - 270px)',
-          touchAction: 'none',
-          color: 'text.primary',
-          userSelect: 'none',
-          '& text': { fontSize: 11.5, fill: 'currentColor', pointerEvents: 'none' },
-          '& circle': { cursor: 'pointer' },
-        }}
       >
-        {plot.xTicks.map((tick) => (
-          <g key={tick.name}>
-            <Line x1={tick.at} x2={tick.at} y1={size.top} y2={bottom} />
-            <text x={tick.at} y={bottom + 16} textAnchor="middle">
-              {tick.name}
-            </text>
-          </g>
-        ))}
-        {plot.yTicks.map((tick) => (
-          <g key={tick.name}>
-            <Line x1={size.left} x2={size.width - size.right} y1={tick.at} y2={tick.at} />
-            <text x={size.left - 8} y={tick.at + 4} textAnchor="end">
-              {tick.name}
-            </text>
-          </g>
-        ))}
-        {plot.lines.map((line) => (
-          <g key={line.name}>
-            <line
-              x1={line.x}
-              x2={line.x}
-              y1={size.top}
-              y2={bottom}
-              stroke="currentColor"
-              strokeDasharray={line.isStrong ? undefined : '2 4'}
-            />
-            <text x={line.x + 4} y={line.isStrong ? size.top - 18 : size.top - 5}>
-              {line.name}
-            </text>
-          </g>
-        ))}
-        {plot.places.map((place) => (
-          <circle
-            key={place.point.name}
-            data-point={place.point.name}
-            cx={place.x}
-            cy={place.y}
-            r={place.radius}
-            onPointerEnter={() => setUnder(place)}
-            onClick={() => onOpen(place.point.name)}
-            style={{
-              fill: inks.has(place.point.name) ? 'var(--mui-palette-warning-main)' : 'var(--mui-palette-primary-main)',
-              fillOpacity: inks.has(place.point.name) ? 0.75 : 0.16,
-              stroke: 'var(--mui-palette-primary-main)',
-              strokeWidth: place.point.name === selected ? 4 : 1,
-            }}
-          />
-        ))}
-        {labels.map(({ place, x, y, anchor }) => (
-          <text key={place.point.name} x={x} y={y} textAnchor={anchor}>
-            {place.point.name}
-          </text>
-        ))}
-        {under !== null && <circle cx={under.x} cy={under.y} r={under.radius + 4} fill="none" stroke="currentColor" strokeWidth={2} />}
-        <text x={size.width / 2} y={size.height - 6} textAnchor="middle">
-          {plot.xName}
-        </text>
-        <text x={6} y={12}>
-          {plot.yName}
-        </text>
+        {under !== null && <circle cx={under.x} cy={under.y} r={under.radius + 4} fill="none" stroke={inks.text} strokeWidth={2} />}
         {outline.length > 1 && (
-          <polygon points={outline.map(({ x, y }) => `${x},${y}`).join(' ')} fill="none" stroke="currentColor" strokeDasharray="4 3" />
+          <polygon points={outline.map(({ x, y }) => `${x},${y}`).join(' ')} fill="none" stroke={inks.text} strokeDasharray="4 3" />
         )}
-      </Box>
+      </MapDrawing>
       <Box aria-live="polite" sx={{ minHeight: '1.4em', fontSize: '0.86rem' }}>
         {under !== null && (
           <>
@@ -239,8 +173,4 @@ function useMapKeys({ go, open, choose }: { go: (step: number) => void; open: ()
     Enter: open,
     v: choose,
   });
-}
-
-function Line(place: { x1: number; x2: number; y1: number; y2: number }) {
-  return <line {...place} style={{ stroke: 'var(--mui-palette-divider)' }} />;
 }

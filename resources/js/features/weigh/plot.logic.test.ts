@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { MapPoint } from '../../api/schema';
-import { layPlot, namedPlaces, plotPicture, size, stepFrom, within } from './plot.logic';
+import { layPlot, namedPlaces, size, stepFrom, within } from './plot.logic';
 
 const point = (name: string, difficulty: number, expected: number, volume: number): MapPoint => ({
   name,
@@ -23,7 +23,7 @@ describe('the map of opportunities', () => {
   it('puts difficulty from left to right and sizes areas by volume', () => {
     const { places } = layPlot(map, 'difficulty');
     const inner = size.width - size.left - size.right;
-    expect(places.map((place) => place.x)).toEqual([size.left + inner * 0.2, size.left + inner * 0.8]);
+    places.forEach((place, index) => expect(place.x).toBeCloseTo(size.left + inner * (index === 0 ? 0.2 : 0.8)));
     expect((places[0]?.radius ?? 0) / (places[1]?.radius ?? 1)).toBeCloseTo(2);
     expect(places[0]?.y).toBeLessThan(places[1]?.y ?? 0);
   });
@@ -46,11 +46,10 @@ describe('the map of opportunities', () => {
     expect(within(places, [])).toEqual([]);
   });
 
-  it('writes no name over another, and nothing unescaped', () => {
+  it('writes no name over another', () => {
     const crowd = { ...map, points: [point('a', 50, 50, 10), point('b', 50, 50, 10), point('far <1>', 90, 5, 1)] };
     const plot = layPlot(crowd, 'difficulty');
     expect(namedPlaces(plot.places).map(({ place }) => place.point.name)).toEqual(['a', 'b', 'far <1>']);
-    expect(plotPicture(plot)).toContain('far &lt;1&gt;');
   });
 
   it('writes no name on an area or on another name', () => {

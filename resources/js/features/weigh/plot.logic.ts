@@ -1,5 +1,5 @@
 import type { MapPoint, OpportunityMap } from '../../api/schema';
-import { svg, text } from '../../shared/picture.logic';
+import { across, amountScale, growingScale, radiusScale, upwards, type Frame } from '../../shared/chart';
 
 export type Picture = 'difficulty' | 'links';
 
@@ -20,7 +20,7 @@ export interface Plot {
   yName: string;
 }
 
-export const size = { width: 1180, height: 500, left: 52, right: 130, top: 34, bottom: 40 };
+export const size: Frame = { width: 1180, height: 500, left: 52, right: 130, top: 34, bottom: 40 };
 
 const largest = 26;
 const smallest = 3;
@@ -34,18 +34,16 @@ export function layPlot(map: OpportunityMap, picture: Picture): Plot {
   const xMost = picture === 'difficulty' ? 100 : Math.max(10, ...points.map((point) => point.links_to_earn ?? 0));
   const yMost = picture === 'difficulty' ? Math.max(10, ...points.map((point) => point.expected_gain)) : 5;
   const yLeast = picture === 'difficulty' ? Math.min(...points.map((point) => point.expected_gain), yMost / 10) : 0;
-  const share = (value: number, end: number, isLog: boolean, begin = 0) =>
-    isLog ? (Math.log1p(value) - Math.log1p(begin)) / (Math.log1p(end) - Math.log1p(begin)) : value / end;
-  const x = (value: number) => size.left + (size.width - size.left - size.right) * share(value, xMost, picture === 'links');
-  const y = (value: number) =>
-    size.height - size.bottom - (size.height - size.top - size.bottom) * share(value, yMost, picture === 'difficulty', yLeast);
+  const x = picture === 'links' ? growingScale(xMost, across(size)) : amountScale(xMost, across(size));
+  const y = picture === 'difficulty' ? growingScale(yMost, upwards(size), yLeast) : amountScale(yMost, upwards(size));
+  const radius = radiusScale(most, largest, smallest);
   const ticks = (end: number) => [0, 1, 3, 10, 30, 100, 300, 1000, 3000, 10000, 30000].filter((tick) => tick <= end);
   return {
     places: points.map((point) => ({
       point,
       x: x(picture === 'difficulty' ? point.difficulty : (point.links_to_earn ?? 0)),
       y: y(picture === 'difficulty' ? point.expected_gain : (point.priority ?? 0)),
-      radius: Math.max(smallest, largest * Math.sqrt(point.volume / most)),
+      radius: radius(point.volume),
     })),
     lines:
       picture === 'difficulty'
@@ -161,36 +159,4 @@ function isInside(spot: Spot, outline: Spot[]): boolean {
     }
   });
   return inside;
-}
-
-/** The same picture by itself, to take along. */
-export function plotPicture(plot: Plot): string {
-  const ink = '#12302d';
-  const bottom = size.height - size.bottom;
-  const content = [
-    ...plot.xTicks.map(
-      (tick) =>
-        `<line x1="${tick.at}" x2="${tick.at}" y1="${size.top}" y2="${bottom}" ` +
-        `stroke="#d9d2bf"/>${text(tick.at, bottom + 16, tick.name, 'middle')}`,
-    ),
-    ...plot.yTicks.map(
-      (tick) =>
-        `<line x1="${size.left}" x2="${size.width - size.right}" y1="${tick.at}" y2="${tick.at}" ` +
-        `stroke="#d9d2bf"/>${text(size.left - 8, tick.at + 4, tick.name, 'end')}`,
-    ),
-    ...plot.lines.map(
-      (line) =>
-        `<line x1="${line.x}" x2="${line.x}" y1="${size.top}" y2="${bottom}" stroke="${ink}" ` +
-        `stroke-dasharray="${line.isStrong ? 'none' : '2 4'}"/>${text(line.x + 4, size.top - 6, line.name)}`,
-    ),
-    ...plot.places.map(
-      (place) =>
-        `<circle cx="${place.x.toFixed(1)}" cy="${place.y.toFixed(1)}" r="${place.radius.toFixed(1)}" fill="#1c6b5f" ` +
-        `fill-opacity=".16" stroke="#1c6b5f"/>`,
-    ),
-    ...namedPlaces(plot.places).map(({ place, x, y, anchor }) => text(x, y, place.point.name, anchor)),
-    text(size.width / 2, size.height - 8, plot.xName, 'middle'),
-    text(8, 16, plot.yName),
-  ];
-  return svg(size.width, size.height, content.join(''));
 }

@@ -1,0 +1,20 @@
+/** Every drawing is made of these; they know nothing of the job. */
+export { Chart, Drawing, type Reading } from './Chart';
+export { EndNames, XAxis, YAxis, type Tick } from './axes';
+export { across, downwards, upwards, type Frame } from './frame';
+export { dashes, diamond, inks } from './inks';
+export { Legend } from './Legend';
+export { Band, Bars, Line, Shape, Upright, type Spot } from './marks';
+export { PictureButtons } from './PictureButtons';
+export {
+  amountScale,
+  dayScale,
+  growingScale,
+  positionScale,
+  positionTicks,
+  radiusScale,
+  spreadOut,
+  timeOf,
+  worstPosition,
+  type Scale,
+} from './scales';
