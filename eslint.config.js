@@ -25,8 +25,27 @@ export default tseslint.config(
     rules: { 'max-lines-per-function': ['error', 150] },
   },
   {
+    // Sizes of type, colours and lengths stand in the theme; widths of a list's columns beside the columns.
+    files: ['resources/js/{app,features,shared}/**/*.{ts,tsx}'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "Property[key.name='fontSize'] > Literal[value!='inherit']",
+          message: 'Take a size of the scale: typography: dense.',
+        },
+        { selector: 'Literal[value=/^#[0-9a-f]{3,8}$|\\brgba?\\(|\\bhsla?\\(/i]', message: 'Take an ink of the theme.' },
+        {
+          selector: "Property[key.name!='track'][key.name!='tracks'] > Literal[value=/[0-9]px/]",
+          message: 'Take a length of theme/measures.',
+        },
+        { selector: 'Property > TemplateLiteral > TemplateElement[value.raw=/[0-9]px/]', message: 'Take a length of theme/measures.' },
+      ],
+    },
+  },
+  {
     files: ['resources/js/**/*.test.{ts,tsx}'],
-    rules: { 'max-lines-per-function': 'off' },
+    rules: { 'max-lines-per-function': 'off', 'no-restricted-syntax': 'off' },
   },
   { ignores: ['resources/js/api/schema.ts'] },
 );

@@ -74,7 +74,7 @@ function Places({ study, onClose }: { study: Study; onClose: () => void }) {
             'aria-activedescendant': found.length === 0 ? undefined : `command-${chosen}`,
           },
         }}
-        sx={{ px: 2, py: 1.5, fontSize: '1.1rem', borderBottom: 1, borderColor: 'divider' }}
+        sx={{ px: 2, py: 1.5, typography: 'large', borderBottom: 1, borderColor: 'divider' }}
       />
       <Box component="ul" role="listbox" id="commands" aria-label="Places" sx={{ listStyle: 'none', m: 0, p: 0, pb: 1 }}>
         {found.map((command, number) => (
@@ -95,7 +95,7 @@ function Places({ study, onClose }: { study: Study; onClose: () => void }) {
             }}
           >
             <Box sx={{ flex: 1, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>{command.title}</Box>
-            <Box sx={{ color: 'text.secondary', fontSize: '0.83rem' }}>{command.group}</Box>
+            <Box sx={{ color: 'text.secondary', typography: 'dense' }}>{command.group}</Box>
           </Box>
         ))}
         {found.length === 0 && (

@@ -83,7 +83,7 @@ export function StudyFrame() {
       </Box>
       {state.data?.problem != null && <BrokenComparison slug={slug} problem={state.data.problem} />}
       {state.data?.is_current === false && state.data.problem === null && (
-        <Box role="status" sx={{ px: 2, py: 0.25, fontSize: '0.8rem', bgcolor: 'ink.wash' }}>
+        <Box role="status" sx={{ px: 2, py: 0.25, typography: 'note', bgcolor: 'ink.wash' }}>
           {study.data.comparison === null ? 'Comparing for the first time' : 'What it is made from has changed; comparing anew'}
           {state.data.keywords_done === null
             ? ' …'

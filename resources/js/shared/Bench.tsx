@@ -7,6 +7,7 @@ import { listHeight } from './layout';
 import { fitting, inPlaceOrder, layOut, nextPlace, placesFor } from './tracks.logic';
 import { useHotkeys } from './useHotkeys';
 import { useRoom } from './useRoom';
+import { lines } from '../theme/measures';
 
 export interface Column<Row> {
   key: string;
@@ -252,11 +253,11 @@ const rowStyles = {
     borderColor: 'divider',
     bgcolor: 'background.default',
     color: 'text.primary',
-    fontSize: '0.86rem',
+    typography: 'dense',
   },
   '& .is-muted': { color: 'text.secondary' },
   '& .is-chosen, & .is-selected, & .bench-row:hover': { bgcolor: 'ink.wash' },
-  '& .is-selected': { boxShadow: 'inset 3px 0 0 var(--mui-palette-primary-main)' },
+  '& .is-selected': { boxShadow: lines.selected },
   '& .bench-cell': { px: 1, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', fontVariantNumeric: 'tabular-nums' },
   '& .is-number': { textAlign: 'right' },
   '& .is-pinned': { position: 'sticky', zIndex: 1, bgcolor: 'inherit', alignSelf: 'stretch', alignContent: 'center' },
@@ -292,7 +293,7 @@ const Headings = memo(function Headings({ columns, tracks, width, leftOf, sort }
           borderBottom: 1,
           borderColor: 'divider',
           color: 'text.secondary',
-          fontSize: '0.78rem',
+          typography: 'note',
           fontWeight: 600,
         }}
       >

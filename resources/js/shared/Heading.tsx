@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Tooltip from '@mui/material/Tooltip';
 import type { ReactNode } from 'react';
+import { focusRing, measures } from '../theme/measures';
 
 /** What a heading explains of itself. */
 export interface About {
@@ -57,9 +58,9 @@ export function HeadingWords({ children, about, sort, startsAscending = false, l
         sx={{
           all: 'unset',
           cursor: 'pointer',
-          ...(label === undefined ? {} : { display: 'inline-block', minWidth: 24, lineHeight: '24px' }),
+          ...(label === undefined ? {} : { display: 'inline-block', minWidth: 24, lineHeight: measures.target }),
           color: isSorted ? 'text.primary' : 'inherit',
-          '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
+          '&:focus-visible': focusRing,
         }}
       >
         {children}

@@ -22,11 +22,11 @@ export function PlainTable({ label, headings, sorting, numbers, children }: Prop
       sx={{
         width: '100%',
         borderCollapse: 'collapse',
-        fontSize: '0.86rem',
+        typography: 'dense',
         '& th, & thead td': {
           textAlign: 'left',
           color: 'text.secondary',
-          fontSize: '0.78rem',
+          typography: 'note',
           position: 'sticky',
           top: 0,
           bgcolor: 'background.default',

@@ -1,3 +1,5 @@
+import { measures } from '../theme/measures';
+
 /**
  * How the parts of a stage stand together. On a narrow screen (a window of 640, or 1280 at twice the size) they stand below each other
  * and the page scrolls.
@@ -7,7 +9,7 @@
 export const sideBySide = { flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', md: 'row' } } as const;
 
 /** A list that scrolls by itself; on a narrow screen it takes most of the window. */
-export const listHeight = { minHeight: 0, flex: { xs: 'none', md: 1 }, height: { xs: 'max(70dvh, 320px)', md: 'auto' } } as const;
+export const listHeight = { minHeight: 0, flex: { xs: 'none', md: 1 }, height: { xs: measures.list, md: 'auto' } } as const;
 
 /** A panel to the left of a list, of a width; on a narrow screen above it and no higher than a third of the window. */
 export const beforeList = (width: number) =>

@@ -23,14 +23,24 @@ declare module '@mui/material/styles' {
   interface TypographyVariants {
     figure: React.CSSProperties;
     stage: React.CSSProperties;
-    small: React.CSSProperties;
     fine: React.CSSProperties;
+    small: React.CSSProperties;
+    note: React.CSSProperties;
+    dense: React.CSSProperties;
+    plain: React.CSSProperties;
+    large: React.CSSProperties;
+    huge: React.CSSProperties;
   }
   interface TypographyVariantsOptions {
     figure?: React.CSSProperties;
     stage?: React.CSSProperties;
-    small?: React.CSSProperties;
     fine?: React.CSSProperties;
+    small?: React.CSSProperties;
+    note?: React.CSSProperties;
+    dense?: React.CSSProperties;
+    plain?: React.CSSProperties;
+    large?: React.CSSProperties;
+    huge?: React.CSSProperties;
   }
 }
 
@@ -38,8 +48,13 @@ declare module '@mui/material/Typography' {
   interface TypographyPropsVariantOverrides {
     figure: true;
     stage: true;
-    small: true;
     fine: true;
+    small: true;
+    note: true;
+    dense: true;
+    plain: true;
+    large: true;
+    huge: true;
   }
 }
 
@@ -98,8 +113,14 @@ export const theme = createTheme({
     caption: { fontSize: '0.78rem', lineHeight: 1.35 },
     button: { textTransform: 'none', fontWeight: 600 },
     stage: { fontFamily: serif, fontSize: '1.05rem', fontWeight: 560 },
-    small: { fontFamily: text, fontSize: '0.74rem', lineHeight: 1.4 },
-    fine: { fontFamily: text, fontSize: '0.62rem', lineHeight: 1.4 },
+    // The scale of sizes beside the named kinds: a size alone, all else is as around it.
+    fine: { fontSize: '0.62rem' },
+    small: { fontSize: '0.75rem' },
+    note: { fontSize: '0.79rem' },
+    dense: { fontSize: '0.86rem' },
+    plain: { fontSize: '0.92rem' },
+    large: { fontSize: '1.15rem' },
+    huge: { fontSize: '3rem' },
     figure: { fontFamily: text, fontSize: '0.88rem', fontVariantNumeric: 'tabular-nums' },
   },
   components: {

@@ -112,7 +112,7 @@ function Line({ line }: { line: AuditLine }) {
       </Box>
       <td>{line.origin}</td>
       {told.map((words, place) => (
-        <Box key={place} component="td" sx={{ fontSize: '0.76rem', color: 'text.secondary', maxWidth: 260, overflowWrap: 'anywhere' }}>
+        <Box key={place} component="td" sx={{ typography: 'small', color: 'text.secondary', maxWidth: 260, overflowWrap: 'anywhere' }}>
           {words.length > 240 ? `${words.slice(0, 240)} …` : words}
         </Box>
       ))}

@@ -41,7 +41,7 @@ export function AdvertisingView({ study, comparison, show, onKeyword, onClause }
           We advertise: {whole(counts.only_we + counts.both)}, alone for {whole(counts.only_we)}
         </Button>
       </Box>
-      <Box component="p" sx={{ my: 1, fontSize: '0.86rem', color: 'text.secondary' }}>
+      <Box component="p" sx={{ my: 1, typography: 'dense', color: 'text.secondary' }}>
         Organic position, then paid position after the stroke; a dot where there is none.{' '}
         {empty.length > 0 && `No paid list of ${empty.join(', ')}: bring one in under Gather, or pull with paid rankings.`}
       </Box>

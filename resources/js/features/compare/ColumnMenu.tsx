@@ -53,7 +53,7 @@ export function ColumnMenu({ columns, chosen, onChange, pinned, onPin, isDense, 
           {ordered.map((column) => {
             const isOn = chosen.includes(column.key);
             return (
-              <Box key={column.key} sx={{ display: 'flex', alignItems: 'center', fontSize: '0.86rem' }}>
+              <Box key={column.key} sx={{ display: 'flex', alignItems: 'center', typography: 'dense' }}>
                 <Box component="label" sx={{ flex: 1 }}>
                   <Checkbox
                     size="small"

@@ -106,7 +106,7 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
       </SentenceBar>
       {decisions.error !== null && <Failed error={decisions.error} />}
       {decisions.told !== '' && (
-        <Box role="status" sx={{ px: 2, py: 0.5, fontSize: '0.86rem', bgcolor: 'ink.wash' }}>
+        <Box role="status" sx={{ px: 2, py: 0.5, typography: 'dense', bgcolor: 'ink.wash' }}>
           {decisions.told}
         </Box>
       )}

@@ -8,6 +8,7 @@ import { beforeList } from '../../shared/layout';
 import { PictureButtons } from '../../shared/chart';
 import { OverlapPicture } from './pictures';
 import { Similarity } from './Similarity';
+import { focusRing, measures } from '../../theme/measures';
 
 interface Props {
   combinations: Combination[];
@@ -31,7 +32,7 @@ export function OverlapTable({ combinations, domains, similarity, chosen, onChoo
         </Box>
         <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, mt: 0.5, mb: 1 }}>
           {domains.map((domain, number) => (
-            <Box component="li" key={domain} sx={{ display: 'flex', alignItems: 'center', gap: 0.75, fontSize: '0.8rem' }}>
+            <Box component="li" key={domain} sx={{ display: 'flex', alignItems: 'center', gap: 0.75, typography: 'note' }}>
               <DomainShape number={number} size={13} />
               <Box component="span" sx={{ width: 12, color: 'text.secondary' }}>
                 {number === 0 ? '' : domainLetter(number)}
@@ -70,7 +71,7 @@ export function OverlapTable({ combinations, domains, similarity, chosen, onChoo
                 height: 24,
                 bgcolor: isChosen ? 'ink.wash' : 'transparent',
                 '&:hover': { bgcolor: 'ink.wash' },
-                '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: -2 },
+                '&:focus-visible': { ...focusRing, outlineOffset: -2 },
               }}
             >
               {domains.map((domain, number) => (
@@ -78,11 +79,11 @@ export function OverlapTable({ combinations, domains, similarity, chosen, onChoo
               ))}
               <Box sx={{ flex: 1, mx: 1 }}>
                 <Box
-                  sx={{ height: 7, bgcolor: row.combination % 2 === 1 ? 'primary.main' : 'ink.standing.gap', minWidth: '2px' }}
+                  sx={{ height: 7, bgcolor: row.combination % 2 === 1 ? 'primary.main' : 'ink.standing.gap', minWidth: measures.split }}
                   style={{ width: `${(100 * row.keywords) / largest}%` }}
                 />
               </Box>
-              <Box component="span" sx={{ fontSize: '0.78rem', fontVariantNumeric: 'tabular-nums' }}>
+              <Box component="span" sx={{ typography: 'note', fontVariantNumeric: 'tabular-nums' }}>
                 {whole(row.keywords)}
               </Box>
             </Box>
@@ -90,7 +91,7 @@ export function OverlapTable({ combinations, domains, similarity, chosen, onChoo
         })}
         <Similarity domains={domains} similarity={similarity} />
         {combinations.length === 0 && (
-          <Box sx={{ p: 2, fontSize: '0.8rem', color: 'text.secondary' }}>Nobody ranks for what the sentence lets through.</Box>
+          <Box sx={{ p: 2, typography: 'note', color: 'text.secondary' }}>Nobody ranks for what the sentence lets through.</Box>
         )}
       </Box>
     </Box>

@@ -72,7 +72,7 @@ export function PagesView({ study, comparison, show, domain, onDomain, onPage, o
                   <DomainShape number={page.domain} size={12} /> {pathOf(page.url)}{' '}
                   <Box
                     component="span"
-                    sx={{ color: 'text.secondary', fontSize: '0.76rem', display: { xs: 'block', lg: 'inline' }, whiteSpace: 'nowrap' }}
+                    sx={{ color: 'text.secondary', typography: 'small', display: { xs: 'block', lg: 'inline' }, whiteSpace: 'nowrap' }}
                   >
                     {comparison.domains[page.domain]?.entry}
                   </Box>

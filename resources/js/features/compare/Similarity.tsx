@@ -5,7 +5,7 @@ import { percent } from '../../shared/format';
 /** How alike two domains are: keywords they share among all that either holds (Jaccard), per pair. */
 export function Similarity({ domains, similarity }: { domains: string[]; similarity: (number | null)[][] }) {
   return (
-    <Box component="details" sx={{ px: 1.5, py: 0.5, fontSize: '0.78rem' }}>
+    <Box component="details" sx={{ px: 1.5, py: 0.5, typography: 'note' }}>
       <Box component="summary" sx={{ cursor: 'pointer', minHeight: 24 }}>
         Similarity per pair
       </Box>

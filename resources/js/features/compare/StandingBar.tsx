@@ -4,6 +4,7 @@ import { whole } from '../../shared/format';
 import { PictureButtons } from '../../shared/chart';
 import { valuesOf, type Clause } from '../sentence/sentence.logic';
 import { standingOrder, StandingPicture } from './pictures';
+import { focusRing, measures } from '../../theme/measures';
 
 interface Props {
   standings: Partial<Record<Standing, number>>;
@@ -16,7 +17,7 @@ export function StandingBar({ standings, chosen, onToggle }: Props) {
   const values = valuesOf(chosen, 'standing');
   const all = standingOrder.reduce((sum, standing) => sum + (standings[standing] ?? 0), 0);
   return (
-    <Box role="group" aria-label="Standing" sx={{ display: 'flex', gap: '2px', px: 1, pt: 1, pb: 0.5, alignItems: 'flex-start' }}>
+    <Box role="group" aria-label="Standing" sx={{ display: 'flex', gap: measures.split, px: 1, pt: 1, pb: 0.5, alignItems: 'flex-start' }}>
       {standingOrder.map((standing) => {
         const count = standings[standing] ?? 0;
         const isOn = values.length === 0 || values.includes(standing);
@@ -32,12 +33,12 @@ export function StandingBar({ standings, chosen, onToggle }: Props) {
               cursor: 'pointer',
               minWidth: 74,
               opacity: isOn ? 1 : 0.45,
-              '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
+              '&:focus-visible': focusRing,
             }}
             style={{ flexGrow: all === 0 ? 1 : count / all }}
           >
             <Box sx={{ height: 8, bgcolor: `ink.standing.${standing}` }} />
-            <Box sx={{ fontSize: '0.78rem', whiteSpace: 'nowrap', pt: 0.25, fontWeight: values.includes(standing) ? 700 : 400 }}>
+            <Box sx={{ typography: 'note', whiteSpace: 'nowrap', pt: 0.25, fontWeight: values.includes(standing) ? 700 : 400 }}>
               {standing}{' '}
               <Box component="span" sx={{ color: 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>
                 {whole(count)}

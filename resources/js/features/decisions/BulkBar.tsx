@@ -54,7 +54,7 @@ export function BulkBar({ chosen, isAll, total, sums, onAll, onNone, onDecide }:
         borderBottom: 1,
         borderColor: 'divider',
         bgcolor: 'ink.wash',
-        fontSize: '0.86rem',
+        typography: 'dense',
         flexWrap: 'wrap',
       }}
     >

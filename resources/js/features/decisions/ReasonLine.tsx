@@ -85,7 +85,7 @@ export function ReasonLine({ study, mark, title, onReason, onClose }: Props) {
         onChange={(_event, chosen) => close(chosen ?? '', ['j'])}
         slotProps={{
           popper: { placement: 'top-start', modifiers: [{ name: 'offset', options: { offset: [0, 10] } }] },
-          listbox: { sx: { py: 0, '& .MuiAutocomplete-option': { py: 0.25, fontSize: '0.9rem' } } },
+          listbox: { sx: { py: 0, '& .MuiAutocomplete-option': { py: 0.25, typography: 'plain' } } },
         }}
         sx={{ flex: 1, maxWidth: 560 }}
         renderInput={(params) => (

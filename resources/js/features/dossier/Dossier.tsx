@@ -24,6 +24,7 @@ import { Part } from './Part';
 import { Why } from '../keyword/Why';
 import { about, sources } from '../../shared/abouts';
 import { HeadingRow } from '../../shared/HeadingRow';
+import { measures } from '../../theme/measures';
 
 interface Props {
   study: Study;
@@ -127,7 +128,7 @@ function Figures({ dossier, currency }: { dossier: KeywordDossier; currency: str
         {dossier.competitors_ranking === 1 ? 'competitor ranks' : 'competitors rank'}, {dossier.competitors_above} above us
         {dossier.movement !== null && ` · we ${dossier.movement === 'steady' ? 'are steady' : dossier.movement}`}
       </Box>
-      <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', m: 0, rowGap: 0.25, fontSize: '0.86rem' }}>
+      <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', m: 0, rowGap: 0.25, typography: 'dense' }}>
         {figuresOf(dossier, currency).map((figure) => {
           const explanation = figure.why === undefined ? undefined : dossier.why[figure.why];
           const isOpen = explanation !== undefined && opened === figure.why;
@@ -145,7 +146,7 @@ function Figures({ dossier, currency }: { dossier: KeywordDossier; currency: str
                     aria-expanded={isOpen}
                     aria-label={`Why ${figure.name}?`}
                     onClick={() => setOpened(isOpen ? null : explanation.figure)}
-                    sx={{ fontSize: '0.78rem', minWidth: 32, lineHeight: '24px', alignSelf: 'flex-start' }}
+                    sx={{ typography: 'note', minWidth: 32, lineHeight: measures.target, alignSelf: 'flex-start' }}
                   >
                     why?
                   </Link>
@@ -169,7 +170,7 @@ function EvidencePart({ dossier }: { dossier: KeywordDossier }) {
   return (
     <Part title="Evidence">
       {dossier.evidence.map((fact) => (
-        <Box key={fact.code} sx={{ display: 'flex', gap: 1, fontSize: '0.84rem', py: 0.2 }}>
+        <Box key={fact.code} sx={{ display: 'flex', gap: 1, typography: 'dense', py: 0.2 }}>
           <Box
             component="span"
             role="img"
@@ -196,10 +197,10 @@ function Positions({ dossier, comparison }: { dossier: KeywordDossier; compariso
             key={domain.id}
             sx={{
               display: 'grid',
-              gridTemplateColumns: '16px 16px 30px 1fr',
+              gridTemplateColumns: `${measures.sign} ${measures.sign} ${measures.position} 1fr`,
               alignItems: 'center',
               columnGap: 0.5,
-              fontSize: '0.82rem',
+              typography: 'dense',
               py: 0.25,
             }}
           >
@@ -239,7 +240,7 @@ function Topic({ dossier, onTopic }: { dossier: KeywordDossier; onTopic: Props['
         </Link>
         {others.length === 0 ? '; no other keyword is served by the same pages.' : `; one page can also serve ${others.length} more:`}
       </Typography>
-      <Box component="ul" sx={{ m: 0, pl: 2.5, fontSize: '0.82rem' }}>
+      <Box component="ul" sx={{ m: 0, pl: 2.5, typography: 'dense' }}>
         {others.slice(0, 6).map((other) => (
           <li key={other.keyword}>
             {other.keyword}{' '}
@@ -263,7 +264,7 @@ function PageOne({ dossier }: { dossier: KeywordDossier }) {
         component="table"
         sx={{
           width: '100%',
-          fontSize: '0.8rem',
+          typography: 'note',
           borderCollapse: 'collapse',
           '& td, & th': { textAlign: 'right', py: 0.1 },
           '& td:nth-of-type(2), & th:nth-of-type(2)': {
@@ -321,7 +322,7 @@ function Sources({ dossier, comparison }: { dossier: KeywordDossier; comparison:
         </Typography>
       )}
       {dossier.sources.slice(0, 8).map((source, index) => (
-        <Box key={index} sx={{ fontSize: '0.78rem', display: 'flex', gap: 1 }}>
+        <Box key={index} sx={{ typography: 'note', display: 'flex', gap: 1 }}>
           <Box sx={{ flex: 1, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }} title={source.file}>
             {source.day} {source.kind === 'keywords' ? 'keyword list' : (source.domain ?? source.kind)}
           </Box>

@@ -26,7 +26,7 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
   return (
     <Part title="Our judgement">
       <TargetLane dossier={dossier} mayEdit={mayEdit} onTarget={(target) => decisions.decide(about, { target })} />
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.25, fontSize: '0.86rem', mt: 0.5 }} role="group" aria-label="Business fit">
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.25, typography: 'dense', mt: 0.5 }} role="group" aria-label="Business fit">
         <Box component="span" sx={{ color: 'text.secondary', mr: 1 }}>
           Business fit
         </Box>
@@ -106,7 +106,7 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
       />
       <Note dossier={dossier} mayEdit={mayEdit} onNote={(note) => decisions.decide(about, { note: note === '' ? null : note })} />
       {dossier.log.map((entry) => (
-        <Box key={entry.change} sx={{ display: 'flex', alignItems: 'baseline', fontSize: '0.78rem', color: 'text.secondary' }}>
+        <Box key={entry.change} sx={{ display: 'flex', alignItems: 'baseline', typography: 'note', color: 'text.secondary' }}>
           <Box sx={{ flex: 1, textDecoration: entry.undone ? 'line-through' : 'none' }}>
             {entry.at.slice(0, 10)} {entry.who ?? 'somebody'}: {entry.what}
           </Box>

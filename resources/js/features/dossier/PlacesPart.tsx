@@ -1,10 +1,13 @@
 import Box from '@mui/material/Box';
 import type { KeywordDossier } from '../../api/schema';
+import { amountScale, Bars, Chart, diamond, inks, Shape, upwards, type Frame } from '../../shared/chart';
 import { percent } from '../../shared/format';
-import { DomainShape } from '../keyword/DomainShape';
 import { Part } from './Part';
 
-const tallest = 64;
+type Places = NonNullable<KeywordDossier['places']>;
+
+const frame: Frame = { width: 366, height: 124, left: 0, right: 0, top: 16, bottom: 36 };
+const gap = 4;
 
 /** Where we could stand, wherever we stand now: the chance of every class of places as a bar, ours marked. */
 export function PlacesPart({ dossier }: { dossier: KeywordDossier }) {
@@ -12,34 +15,51 @@ export function PlacesPart({ dossier }: { dossier: KeywordDossier }) {
   if (places === null) {
     return null;
   }
-  const most = Math.max(...places.classes.map((one) => one.chance));
   return (
     <Part title="Where we could stand">
-      <Box role="list" aria-label="Chance of every class of places" sx={{ display: 'flex', alignItems: 'flex-end', gap: 0.5, mt: 0.5 }}>
-        {places.classes.map((one) => (
-          <Box
-            key={one.name}
-            role="listitem"
-            aria-label={`${one.name}: ${percent(one.chance)}${one.holds_us ? ', where we are' : ''}`}
-            sx={{ flex: 1, textAlign: 'center', fontSize: '0.72rem', fontVariantNumeric: 'tabular-nums' }}
-          >
-            <Box sx={{ color: 'text.secondary' }}>{percent(one.chance)}</Box>
-            <Box
-              sx={{
-                height: Math.max(1, Math.round((tallest * one.chance) / most)),
-                bgcolor: one.holds_us ? 'primary.main' : 'ink.standing.level',
-              }}
-            />
-            <Box sx={{ height: 16 }}>{one.holds_us && <DomainShape number={0} isPresent size={11} />}</Box>
-            <Box sx={{ fontWeight: one.holds_us ? 700 : 400, whiteSpace: 'nowrap' }}>{one.name}</Box>
-          </Box>
-        ))}
-      </Box>
-      <Box sx={{ fontSize: '0.78rem', color: 'text.secondary', mt: 0.5 }}>
+      <Picture classes={places.classes} />
+      <Box sx={{ typography: 'note', color: 'text.secondary', mt: 0.5 }}>
         {dossier.leading_page === null
           ? 'No page of a competitor leads here.'
           : `${dossier.leading_page} leads here; we rank for ${dossier.ground_held ?? 0} of its ${dossier.ground_of ?? 0} other keywords.`}
       </Box>
     </Part>
+  );
+}
+
+function Picture({ classes }: { classes: Places['classes'] }) {
+  const y = amountScale(Math.max(...classes.map((one) => one.chance)), upwards(frame));
+  const step = frame.width / classes.length;
+  const floor = frame.height - frame.bottom;
+  const words = (one: Places['classes'][number]) => `${one.name}: ${percent(one.chance)}${one.holds_us ? ', where we are' : ''}`;
+  return (
+    <Chart
+      label={`Chance of every class of places; ${classes.map(words).join('; ')}`}
+      frame={frame}
+      grows={frame.width * 1.2}
+      table={{ headings: ['Places', 'Chance'], rows: classes.map((one) => [one.name, percent(one.chance)]) }}
+    >
+      <Bars
+        bars={classes.map((one, index) => ({
+          x: index * step + gap / 2,
+          width: step - gap,
+          from: y(0),
+          to: Math.min(y(one.chance), floor - 1),
+          ink: one.holds_us ? inks.main : 'var(--mui-palette-ink-standing-level)',
+          title: words(one),
+        }))}
+      />
+      {classes.map((one, index) => (
+        <g key={one.name} textAnchor="middle" fontWeight={one.holds_us ? 700 : 400}>
+          <text x={(index + 0.5) * step} y={Math.min(y(one.chance), floor - 1) - 4}>
+            {percent(one.chance)}
+          </text>
+          {one.holds_us && <Shape path={diamond} x={(index + 0.5) * step} y={floor + 9} />}
+          <text x={(index + 0.5) * step} y={frame.height - 6}>
+            {one.name}
+          </text>
+        </g>
+      ))}
+    </Chart>
   );
 }

@@ -4,7 +4,7 @@ import { useRef, useState, type PointerEvent } from 'react';
 import type { KeywordDossier } from '../../api/schema';
 import { estimate, position } from '../../shared/format';
 import { chanceWords } from '../keyword/chance';
-import { diamond, inks, positionTicks, Shape, worstPosition } from '../../shared/chart';
+import { diamond, inks, letters, positionTicks, Shape, worstPosition } from '../../shared/chart';
 import { placeOf, positionAt } from '../keyword/lane.logic';
 
 const width = 360;
@@ -33,7 +33,7 @@ export function TargetLane({ dossier, mayEdit, onTarget }: Props) {
   const step = (by: number) => onTarget(Math.max(1, Math.min(worstPosition, target + by)));
   return (
     <Box>
-      <Box sx={{ fontSize: '0.86rem' }}>
+      <Box sx={{ typography: 'dense' }}>
         Aim: position {target}; gain {words}{' '}
         {dossier.wanted_target !== null && mayEdit && (
           <Link component="button" type="button" onClick={() => onTarget(null)} sx={{ minHeight: 24 }}>
@@ -81,7 +81,7 @@ export function TargetLane({ dossier, mayEdit, onTarget }: Props) {
           touchAction: 'none',
           cursor: mayEdit ? 'ew-resize' : 'default',
           color: 'text.primary',
-          '& text': { fontSize: 10, fill: 'currentColor' },
+          '& text': { fontSize: letters, fill: 'currentColor' },
         }}
       >
         <line x1={placeOf(1, width)} x2={placeOf(worstPosition, width)} y1={line} y2={line} stroke="currentColor" opacity="0.4" />

@@ -10,6 +10,7 @@ import { useStudy } from '../study';
 import { findingsQuery } from '../study/queries';
 import { leadsTo } from '../study/leadsTo';
 import { lengthOf } from './findings.logic';
+import { measures } from '../../theme/measures';
 
 /** What stands out, to be read in a minute: each finding with what it is worth and the step that follows from it. */
 export function FindingsPage() {
@@ -58,23 +59,23 @@ function Line({ finding, all, slug }: { finding: Finding; all: Finding[]; slug: 
       component="li"
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: '1fr', md: '150px 1fr auto' },
+        gridTemplateColumns: { xs: '1fr', md: `${measures.worth} 1fr auto` },
         columnGap: 2,
         alignItems: 'baseline',
         py: 0.75,
-        '@media print': { gridTemplateColumns: '120px 1fr', py: 0.25 },
+        '@media print': { gridTemplateColumns: `${measures.worthOnPaper} 1fr`, py: 0.25 },
         borderBottom: 1,
         borderColor: 'divider',
         breakInside: 'avoid',
       }}
     >
-      <Box sx={{ fontVariantNumeric: 'tabular-nums', fontSize: '0.86rem' }}>
+      <Box sx={{ fontVariantNumeric: 'tabular-nums', typography: 'dense' }}>
         {worthOf(finding)}
         {length > 0 && <Box sx={{ height: 4, bgcolor: 'primary.main', mt: 0.25 }} style={{ width: `${100 * length}%` }} />}
       </Box>
       <Box>
-        <Box sx={{ fontSize: '0.98rem', '@media print': { fontSize: '0.84rem' } }}>{finding.words}</Box>
-        <Box sx={{ fontSize: '0.86rem', color: 'text.secondary', '@media print': { fontSize: '0.76rem' } }}>{finding.next}</Box>
+        <Box sx={{ typography: 'plain', '@media print': { typography: 'dense' } }}>{finding.words}</Box>
+        <Box sx={{ typography: 'dense', color: 'text.secondary', '@media print': { typography: 'small' } }}>{finding.next}</Box>
       </Box>
       <Button
         component={Link}

@@ -35,7 +35,7 @@ export function BadRowsTable({ badRows, isAllowed, onAllow }: Props) {
         <Box
           component="table"
           sx={{
-            fontSize: '0.8rem',
+            typography: 'note',
             borderCollapse: 'collapse',
             width: '100%',
             '& td, & th': { textAlign: 'left', px: 1, py: 0.25, borderBottom: 1, borderColor: 'divider' },

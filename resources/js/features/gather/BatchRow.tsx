@@ -43,7 +43,7 @@ export function BatchRow({ study, row, day, isMapped, onChange, onMap }: Props) 
       <td>
         {file.name}
         {notes.map((note) => (
-          <Box key={note} sx={{ color: 'text.secondary', fontSize: '0.76rem' }}>
+          <Box key={note} sx={{ color: 'text.secondary', typography: 'small' }}>
             {note}
           </Box>
         ))}

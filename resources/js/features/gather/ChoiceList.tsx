@@ -31,7 +31,7 @@ export function ChoiceList({ choices, isPending, onKeep }: Props) {
           Put {whole(chosen.length)} into the list
         </Button>
       </Box>
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, fontSize: '0.86rem' }}>
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, typography: 'dense' }}>
         {choices.map((choice) => (
           <Box component="li" key={choice.word} sx={{ borderBottom: 1, borderColor: 'divider' }}>
             <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.5, minHeight: 28 }}>
@@ -39,7 +39,7 @@ export function ChoiceList({ choices, isPending, onKeep }: Props) {
               <Box component="span" sx={{ flex: 1 }}>
                 {choice.word}
               </Box>
-              <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.78rem' }}>
+              <Box component="span" sx={{ color: 'text.secondary', typography: 'note' }}>
                 {choice.note}
               </Box>
             </Box>

@@ -41,7 +41,7 @@ export function ClicksPanel({ study, title, onClose }: Props) {
               aria-label="Our clicks by position"
               sx={{
                 width: '100%',
-                fontSize: '0.83rem',
+                typography: 'dense',
                 borderCollapse: 'collapse',
                 '& th, & td': { borderBottom: 1, borderColor: 'divider', textAlign: 'right', py: 0.25 },
               }}

@@ -76,7 +76,7 @@ export function CompetitorPanel({ study, title, onClose }: Props) {
           sx={{
             width: '100%',
             borderCollapse: 'collapse',
-            fontSize: '0.83rem',
+            typography: 'dense',
             '& th, & td': { borderBottom: 1, borderColor: 'divider', py: 0.5, px: 0.5, textAlign: 'right', verticalAlign: 'top' },
             '& td:not(:first-of-type)': { whiteSpace: 'nowrap' },
             '& th:first-of-type, & td:first-of-type': { textAlign: 'left' },
@@ -137,7 +137,7 @@ function CandidateRow({
     >
       <td>
         {candidate.domain}
-        <Box sx={{ color: 'text.secondary', fontSize: '0.76rem' }}>
+        <Box sx={{ color: 'text.secondary', typography: 'small' }}>
           {peerRemark(candidate.peer)}; found by {candidate.found.join(' and ')}
         </Box>
       </td>

@@ -10,6 +10,7 @@ import { isActive, sourcesQuery, tasksQuery } from '../study/queries';
 import { stepsOf, type StepState } from './firstSteps.logic';
 import { useDomains } from './useDomains';
 import { usePull } from './usePull';
+import { measures } from '../../theme/measures';
 
 /** Snapshots that a first pull brings, so that movement can be seen. */
 const firstSnapshots = 12;
@@ -32,7 +33,7 @@ export function FirstSteps({ study, onFind, onFiles }: Props) {
     <Box
       component="ol"
       aria-label="First steps"
-      sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(210px, 1fr))', gap: 3, listStyle: 'none', m: 0, px: 2, py: 2 }}
+      sx={{ display: 'grid', gridTemplateColumns: `repeat(auto-fit, ${measures.card})`, gap: 3, listStyle: 'none', m: 0, px: 2, py: 2 }}
     >
       <Step title="Our domain" state={states.domain}>
         {study.domain}
@@ -86,7 +87,7 @@ function Step({ title, state, children }: { title: string; state: StepState; chi
         borderTop: 3,
         borderColor: state === 'done' ? 'primary.main' : state === 'next' ? 'warning.main' : 'divider',
         pt: 1,
-        fontSize: '0.9rem',
+        typography: 'plain',
         color: state === 'later' ? 'text.secondary' : 'text.primary',
         overflowWrap: 'anywhere',
       }}

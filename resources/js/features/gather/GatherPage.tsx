@@ -20,6 +20,7 @@ import { Ledger } from './Ledger';
 import { PullPanel } from './PullPanel';
 import { TaskStrip } from './TaskStrip';
 import { WordsPanel } from './WordsPanel';
+import { lines } from '../../theme/measures';
 
 const panels = { pull: 'Pull from a source', competitors: 'Find competitors', words: 'Bring words', clicks: 'Our own clicks' } as const;
 type PanelName = keyof typeof panels;
@@ -59,7 +60,7 @@ export function GatherPage() {
           flex: 1,
           minWidth: 0,
           overflowY: 'auto',
-          outline: isOver ? '3px dashed' : 'none',
+          outline: isOver ? lines.drop : 'none',
           outlineColor: 'primary.main',
           outlineOffset: -8,
         }}

@@ -144,7 +144,7 @@ function Table({ children }: { children: React.ReactNode }) {
       sx={{
         width: '100%',
         borderCollapse: 'collapse',
-        fontSize: '0.86rem',
+        typography: 'dense',
         '& th, & td': { textAlign: 'left', verticalAlign: 'top', borderBottom: 1, borderColor: 'divider', px: 1, py: 0.75 },
       }}
     >

@@ -120,11 +120,11 @@ function Name({ study, row, number }: { study: Study; row: LedgerRow; number: nu
         <Box component="span" sx={{ fontWeight: row.role === 'own' ? 700 : 400 }}>
           {row.entry}
         </Box>
-        <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.78rem' }}>
+        <Box component="span" sx={{ color: 'text.secondary', typography: 'note' }}>
           {row.role === 'candidate' ? 'candidate, not compared' : row.scope === 'registrable' ? 'all hosts' : row.scope}
         </Box>
       </Box>
-      <Box sx={{ color: 'text.secondary', fontSize: '0.76rem', pl: 2.75 }}>
+      <Box sx={{ color: 'text.secondary', typography: 'small', pl: 2.75 }}>
         {row.role !== 'own' && peerRemark(row.peer)}
         {study.may_edit && row.role !== 'candidate' && (
           <Box>

@@ -25,7 +25,7 @@ export function MappingTable({ preview, onMap }: Props) {
         aria-label="Columns of the file"
         sx={{
           borderCollapse: 'collapse',
-          fontSize: '0.8rem',
+          typography: 'note',
           '& td, & th': {
             borderBottom: 1,
             borderColor: 'divider',
@@ -88,7 +88,7 @@ export function MappingTable({ preview, onMap }: Props) {
 /** A header that is nearly called as a field is not dropped without a word. */
 function Nearly({ field, onUse }: { field: string | undefined; onUse: (field: string) => void }) {
   return field === undefined ? null : (
-    <Button sx={{ py: 0, px: 0, fontSize: '0.76rem' }} onClick={() => onUse(field)}>
+    <Button sx={{ py: 0, px: 0, typography: 'small' }} onClick={() => onUse(field)}>
       Is it {field.replaceAll('_', ' ')}?
     </Button>
   );

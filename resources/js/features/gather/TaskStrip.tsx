@@ -9,6 +9,7 @@ import { keys } from '../../api/keys';
 import { isActive, tasksQuery } from '../study/queries';
 import type { Study, Task } from '../../api/schema';
 import { progressOf } from './tasks.logic';
+import { measures } from '../../theme/measures';
 
 /** The work that goes on, with how far it is and how long it will take; and how the latest ended, until it is put away. */
 export function TaskStrip({ study }: { study: Study }) {
@@ -56,13 +57,13 @@ function TaskLine({ study, task, onHide }: { study: Study; task: Task; onHide: (
     <Box
       sx={{
         display: 'grid',
-        gridTemplateColumns: '1fr 160px auto',
+        gridTemplateColumns: `1fr ${measures.progress} auto`,
         gap: 1.5,
         alignItems: 'center',
         borderBottom: 1,
         borderColor: 'divider',
         py: 0.75,
-        fontSize: '0.86rem',
+        typography: 'dense',
       }}
     >
       <Box sx={{ overflowWrap: 'anywhere' }}>

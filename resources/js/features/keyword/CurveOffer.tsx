@@ -38,7 +38,7 @@ export function CurveOffer({ study }: { study: Study }) {
         bgcolor: 'ink.wash',
         borderBottom: 1,
         borderColor: 'divider',
-        fontSize: '0.83rem',
+        typography: 'dense',
       }}
     >
       <Box sx={{ flex: 1 }}>

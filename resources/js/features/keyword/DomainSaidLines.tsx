@@ -5,7 +5,7 @@ import { decimal, whole } from '../../shared/format';
 /** What each source says about a domain, the one that is asked first at the top. */
 export function DomainSaidLines({ said }: { said: DomainSaid[] }) {
   return (
-    <Box component="ol" sx={{ m: 0, pl: 2.5, fontSize: '0.8rem', fontVariantNumeric: 'tabular-nums' }}>
+    <Box component="ol" sx={{ m: 0, pl: 2.5, typography: 'note', fontVariantNumeric: 'tabular-nums' }}>
       {said.map((source, index) => (
         <li key={index}>
           {source.day}, {source.kind === 'pulls' ? 'pulled' : 'list'}

@@ -14,7 +14,7 @@ export function OtherSides({ items, domain }: Props) {
     return null;
   }
   return (
-    <Box role="note" sx={{ px: 2, py: 0.5, borderBottom: 1, borderColor: 'divider', fontSize: '0.86rem' }}>
+    <Box role="note" sx={{ px: 2, py: 0.5, borderBottom: 1, borderColor: 'divider', typography: 'dense' }}>
       Seen from the side of {domain ?? 'another domain'}.{' '}
       {sides
         .map(([side, count]) => `${whole(count)} ${count === 1 ? 'item was' : 'items were'} planned from the side of ${side}`)

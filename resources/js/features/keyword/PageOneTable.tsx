@@ -24,7 +24,7 @@ export function PageOneTable({ study, comparison, show, onKeyword }: Props) {
   const rows = useQuery(pageOneQuery(study.slug, comparison.id, show, sorting));
   return (
     <Box sx={{ flex: 1, overflow: 'auto', px: 2, pb: 3 }}>
-      <Box component="p" sx={{ my: 1, fontSize: '0.86rem', color: 'text.secondary' }}>
+      <Box component="p" sx={{ my: 1, typography: 'dense', color: 'text.secondary' }}>
         Each place of page one with its page strength and referring domains. Ringed: strength of 20 or less, or no referring domain. The
         first hundred keywords of the order.
       </Box>
@@ -77,7 +77,7 @@ function Place({ result }: { result: PageOneRow['results'][number] | undefined }
     <Box
       component="td"
       title={`${result.url}${result.is_weak ? ' — weak' : ''}`}
-      sx={{ fontSize: '0.74rem', maxWidth: { xs: 26, md: 56, lg: 92 }, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
+      sx={{ typography: 'small', maxWidth: { xs: 26, md: 56, lg: 92 }, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
     >
       <Box
         component="span"

@@ -1,6 +1,7 @@
 import type { Standing } from '../../api/schema';
+import { measures } from '../../theme/measures';
 
-const bar = { display: 'inline-block', width: 4, height: 14, marginRight: 6, verticalAlign: '-2px' } as const;
+const bar = { display: 'inline-block', width: 4, height: 14, marginRight: 6, verticalAlign: measures.sunk } as const;
 
 /** A standing as its word with a small bar in its ink beside it. */
 export function StandingWord({ standing }: { standing: Standing }) {

@@ -5,7 +5,7 @@ import { told } from '../../shared/format';
 /** Why a figure is what it is: its rule, its own numbers, where they came from, and what was assumed. */
 export function Why({ explanation }: { explanation: Explanation }) {
   return (
-    <Box sx={{ gridColumn: '1 / -1', borderLeft: 2, borderColor: 'primary.main', pl: 1.5, my: 0.5, fontSize: '0.8rem' }}>
+    <Box sx={{ gridColumn: '1 / -1', borderLeft: 2, borderColor: 'primary.main', pl: 1.5, my: 0.5, typography: 'note' }}>
       <Box>{explanation.rule}</Box>
       <Box component="ul" sx={{ m: 0, pl: 2 }}>
         {explanation.inputs.map((input) => (

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState, type DragEvent } from 'react';
 import type { Roadmap, RoadmapItem } from '../../api/schema';
 import { decimal, estimate } from '../../shared/format';
 import { continuedIn, endOf, monthName, servesWords, setAsideWords } from './months.logic';
+import { focusRing, lines } from '../../theme/measures';
 
 interface Props {
   plan: Roadmap;
@@ -73,9 +74,9 @@ export function Board({ plan, columns, chosen, mayEdit, onChoose, onMove }: Prop
                   py: 0.25,
                   borderLeft: 4,
                   borderLeftColor: 'primary.main',
-                  borderTop: '1px dashed',
+                  borderTop: lines.dashed,
                   borderTopColor: 'divider',
-                  fontSize: '0.76rem',
+                  typography: 'small',
                   color: 'text.secondary',
                 }}
               >
@@ -97,8 +98,8 @@ function ColumnHead({ month, load, capacity, count }: { month: string | null; lo
   const isOver = load !== null && load > capacity + 1e-9;
   return (
     <Box sx={{ position: 'sticky', top: 0, bgcolor: 'background.default', zIndex: 1, pt: 1, pb: 0.75 }}>
-      <Box sx={{ fontWeight: 600, fontSize: '0.9rem' }}>{month === null ? 'Waiting' : monthName(month)}</Box>
-      <Box sx={{ fontSize: '0.76rem', color: isOver ? 'warning.main' : 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>
+      <Box sx={{ fontWeight: 600, typography: 'plain' }}>{month === null ? 'Waiting' : monthName(month)}</Box>
+      <Box sx={{ typography: 'small', color: isOver ? 'warning.main' : 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>
         {load === null ? `${count} without a month` : `${decimal(load, 1)} of ${decimal(capacity, 1)} days${isOver ? ': too full' : ''}`}
       </Box>
       <Box sx={{ height: 4, bgcolor: 'divider', mt: 0.25 }}>
@@ -133,12 +134,12 @@ function Card({ item, isChosen, mayEdit, onChoose }: { item: RoadmapItem; isChos
         borderLeftColor: isOver ? 'divider' : 'primary.main',
         bgcolor: 'background.paper',
         color: isOver ? 'text.secondary' : 'text.primary',
-        '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
+        '&:focus-visible': focusRing,
       }}
     >
       <Box
         sx={{
-          fontSize: '0.88rem',
+          typography: 'dense',
           fontWeight: 600,
           overflowWrap: 'anywhere',
           textDecoration: item.status === 'dropped' ? 'line-through' : 'none',
@@ -147,23 +148,23 @@ function Card({ item, isChosen, mayEdit, onChoose }: { item: RoadmapItem; isChos
         {item.is_pinned && <span title="pinned">⚲ </span>}
         {item.name}
       </Box>
-      <Box sx={{ fontSize: '0.76rem', color: 'text.secondary' }}>{servesWords(item)}</Box>
-      <Box sx={{ fontSize: '0.76rem', color: 'text.secondary' }}>
+      <Box sx={{ typography: 'small', color: 'text.secondary' }}>{servesWords(item)}</Box>
+      <Box sx={{ typography: 'small', color: 'text.secondary' }}>
         {item.tactic}
         {item.owner !== '' && ` · ${item.owner}`}
       </Box>
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: '0.76rem', fontVariantNumeric: 'tabular-nums' }}>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', typography: 'small', fontVariantNumeric: 'tabular-nums' }}>
         <span>
           {String(item.effort_days)} {item.effort_days === 1 ? 'day' : 'days'}
           {endOf(item) !== item.month && ` until ${monthName(endOf(item) ?? '')}`}
         </span>
         <span title="expected gain, visits a month">+{estimate(item.expected_gain)}</span>
       </Box>
-      {item.status !== 'planned' && <Box sx={{ fontSize: '0.76rem', fontWeight: 600 }}>{item.status}</Box>}
+      {item.status !== 'planned' && <Box sx={{ typography: 'small', fontWeight: 600 }}>{item.status}</Box>}
       {item.set_aside !== null && (
-        <Box sx={{ fontSize: '0.76rem', fontWeight: 600, color: 'warning.main' }}>{setAsideWords(item.set_aside)}</Box>
+        <Box sx={{ typography: 'small', fontWeight: 600, color: 'warning.main' }}>{setAsideWords(item.set_aside)}</Box>
       )}
-      {item.is_late && <Box sx={{ fontSize: '0.76rem', color: 'warning.main' }}>publish by {monthName(item.publish_by ?? '')}</Box>}
+      {item.is_late && <Box sx={{ typography: 'small', color: 'warning.main' }}>publish by {monthName(item.publish_by ?? '')}</Box>}
     </Box>
   );
 }

@@ -34,7 +34,7 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
           m: 0,
           mt: 1.5,
           rowGap: 0.25,
-          fontSize: '0.86rem',
+          typography: 'dense',
           '& dt': { color: 'text.secondary' },
           '& dd': { m: 0 },
         }}
@@ -92,7 +92,7 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
         <>
           <Heading>Questions to answer</Heading>
           {brief.questions.map((question) => (
-            <Box key={question} sx={{ fontSize: '0.86rem' }}>
+            <Box key={question} sx={{ typography: 'dense' }}>
               {question}
             </Box>
           ))}
@@ -101,9 +101,9 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
       {brief.rivals.map((rival) => (
         <Box key={rival.url}>
           <Heading>To beat: {rival.url.replace(/^https?:\/\//, '')}</Heading>
-          {rival.headings.length === 0 && <Box sx={{ fontSize: '0.84rem' }}>No source has this page.</Box>}
+          {rival.headings.length === 0 && <Box sx={{ typography: 'dense' }}>No source has this page.</Box>}
           {rival.headings.map((heading, index) => (
-            <Box key={index} sx={{ fontSize: '0.84rem' }}>
+            <Box key={index} sx={{ typography: 'dense' }}>
               {heading}
             </Box>
           ))}

@@ -44,7 +44,7 @@ export function ForecastBand({ plan, currency, without }: Props) {
       sx={{ display: 'flex', gap: 2, px: 2, py: 0.5, borderBottom: 1, borderColor: 'divider', alignItems: 'center' }}
     >
       <Picture months={months} without={without?.months ?? null} />
-      <Box sx={{ width: 270, fontSize: '0.82rem' }}>
+      <Box sx={{ width: 270, typography: 'dense' }}>
         {last === undefined ? null : (
           <>
             By {monthName(last.month)}{' '}

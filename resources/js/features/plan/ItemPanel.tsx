@@ -32,7 +32,7 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
   return (
     <SidePanel title={item.name} onClose={onClose} width={430}>
       {item.set_aside !== null && (
-        <Box role="note" sx={{ mb: 1.5, borderLeft: 3, borderColor: 'warning.main', pl: 1.5, fontSize: '0.86rem' }}>
+        <Box role="note" sx={{ mb: 1.5, borderLeft: 3, borderColor: 'warning.main', pl: 1.5, typography: 'dense' }}>
           {item.unit === 'keyword' ? 'The keyword was' : 'All its keywords are set aside, the first'} {setAsideWords(item.set_aside)}. Take
           it off the roadmap, or bring a keyword back in Weigh (key x).
         </Box>
@@ -91,7 +91,7 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
           {item.is_pinned ? 'Pinned: planned first' : 'Pin: plan it first'}
         </Button>
       </Box>
-      <Box sx={{ fontSize: '0.8rem', color: 'text.secondary', mt: 0.5 }}>
+      <Box sx={{ typography: 'note', color: 'text.secondary', mt: 0.5 }}>
         {item.why.effort.steps.join(' ')} {item.why.season.steps.join(' ')}
       </Box>
       <Told item={item} />
@@ -124,7 +124,7 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
 /** What it stands for, what it was made of, and what its writer said. */
 function Told({ item }: { item: RoadmapItem }) {
   return (
-    <Box sx={{ fontSize: '0.86rem', mt: 1 }}>
+    <Box sx={{ typography: 'dense', mt: 1 }}>
       {servesWords(item)}
       {item.folded.length > 1 && `, made of the items ${item.folded.join(', ')}`}.
       {item.published_url !== null && <div>Published at {item.published_url}</div>}

@@ -22,7 +22,7 @@ export function OpenWords({ study, lists, onWord }: Props) {
     return null;
   }
   return (
-    <Box sx={{ py: 1, fontSize: '0.86rem' }}>
+    <Box sx={{ py: 1, typography: 'dense' }}>
       <strong>Often in keywords without an intent</strong>, whatever their topic. Does one of them tell what the searcher wants?
       <Box
         component="ul"

@@ -9,6 +9,7 @@ import { keys } from '../../api/keys';
 import type { Setting, Study } from '../../api/schema';
 import { PreviewPart } from './PreviewPart';
 import { spelt } from './rulebook.logic';
+import { measures } from '../../theme/measures';
 
 interface Props {
   study: Study;
@@ -53,11 +54,11 @@ export function SettingLine({ study, setting, begun, onSaved }: Props) {
           event.preventDefault();
           (isSeen || !mayPreview ? save : preview).mutate(text);
         }}
-        sx={{ display: 'grid', gridTemplateColumns: '210px minmax(200px, 430px) 1fr', gap: 2, alignItems: 'start' }}
+        sx={{ display: 'grid', gridTemplateColumns: `${measures.name} ${measures.field} 1fr`, gap: 2, alignItems: 'start' }}
       >
         <Box>
-          <Box sx={{ fontWeight: 600, fontSize: '0.9rem' }}>{setting.key.replaceAll('_', ' ')}</Box>
-          <Box sx={{ fontSize: '0.76rem', color: 'text.secondary' }}>{setting.bounds}</Box>
+          <Box sx={{ fontWeight: 600, typography: 'plain' }}>{setting.key.replaceAll('_', ' ')}</Box>
+          <Box sx={{ typography: 'small', color: 'text.secondary' }}>{setting.bounds}</Box>
         </Box>
         <Box sx={{ display: 'flex', gap: 1 }}>
           <TextField
@@ -81,7 +82,7 @@ export function SettingLine({ study, setting, begun, onSaved }: Props) {
           {isChanged && <Button onClick={() => edit(spelt(setting.value))}>Back</Button>}
           {isOwn && study.may_edit && !isChanged && <Button onClick={() => edit(spelt(setting.default))}>Default</Button>}
         </Box>
-        <Box sx={{ fontSize: '0.86rem' }}>
+        <Box sx={{ typography: 'dense' }}>
           {setting.meaning} {isOwn && <strong>Default: {spelt(setting.default) === '' ? 'none' : spelt(setting.default)}.</strong>}
           {error !== null && <Alert severity="warning">{error.message}</Alert>}
         </Box>

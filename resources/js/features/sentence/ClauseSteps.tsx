@@ -29,7 +29,7 @@ export function ClauseSteps({ kind, show, context, off, onChange, onOff }: Props
       <Box
         component="table"
         aria-label="What each clause leaves"
-        sx={{ width: '100%', borderCollapse: 'collapse', fontSize: '0.83rem', '& td': { borderTop: 1, borderColor: 'divider', py: 0.25 } }}
+        sx={{ width: '100%', borderCollapse: 'collapse', typography: 'dense', '& td': { borderTop: 1, borderColor: 'divider', py: 0.25 } }}
       >
         <tbody>
           {clauses.map((clause, place) => {

@@ -80,7 +80,7 @@ export function ExportMenu({ study, title, view, long }: Props) {
         anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
         transformOrigin={{ vertical: 'top', horizontal: 'right' }}
       >
-        <Box role="dialog" aria-label="Export as shown" sx={{ p: 2, width: 330, fontSize: '0.88rem' }}>
+        <Box role="dialog" aria-label="Export as shown" sx={{ p: 2, width: 330, typography: 'dense' }}>
           <Typography variant="h3">What is shown, as a file</Typography>
           <Box component="p" sx={{ my: 0.75 }}>
             {long === null ? 'The table as it stands.' : `All rows, in this order, with the ${whole(columns.length)} columns on show.`}

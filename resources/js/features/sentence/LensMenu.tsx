@@ -94,7 +94,7 @@ export function LensMenu({ study, show, onChoose }: { study: Study; show: string
 
 function LensLine({ name, onChoose }: { name: string; onChoose: () => void }) {
   return (
-    <Link component="button" type="button" onClick={onChoose} sx={{ flex: 1, textAlign: 'left', minHeight: 26, fontSize: '0.9rem' }}>
+    <Link component="button" type="button" onClick={onChoose} sx={{ flex: 1, textAlign: 'left', minHeight: 26, typography: 'plain' }}>
       {name}
     </Link>
   );

@@ -52,7 +52,7 @@ export function NoiseMenu({ study, comparison, show, onClause }: Props) {
         anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
         transformOrigin={{ vertical: 'top', horizontal: 'right' }}
       >
-        <Box role="dialog" aria-label="Noise" sx={{ p: 2, width: 400, fontSize: '0.88rem' }}>
+        <Box role="dialog" aria-label="Noise" sx={{ p: 2, width: 400, typography: 'dense' }}>
           <Typography variant="h3">What could go</Typography>
           {noise.isPending && <Waiting what="Looking for noise" />}
           {noise.isError && <Failed error={noise.error} onRetry={() => void noise.refetch()} />}

@@ -14,6 +14,7 @@ import { parseSentence, spell, type Clause } from './sentence.logic';
 import { useHotkeys } from '../../shared/useHotkeys';
 import { useKinds } from './useKinds';
 import { useSwitchedOff } from './useUrlState';
+import { focusRing } from '../../theme/measures';
 
 interface Props {
   subject: string;
@@ -59,7 +60,7 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
         alignItems: 'center',
       }}
     >
-      <Typography component="p" sx={{ flex: { xs: '1 0 100%', md: 1 }, minWidth: 0, fontSize: '1rem', lineHeight: 1.75 }}>
+      <Typography component="p" sx={{ flex: { xs: '1 0 100%', md: 1 }, minWidth: 0, typography: 'plain', lineHeight: 1.75 }}>
         {subject}{' '}
         {shown.map((kind, place) => (
           <span key={kind.name}>
@@ -104,7 +105,7 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
         <Box component="span" aria-live="polite" sx={{ whiteSpace: 'nowrap', fontVariantNumeric: 'tabular-nums' }} data-testid="count">
           — <strong>{whole(count)}</strong> of {whole(of)}
         </Box>
-        {hidden !== '' && <Box component="span" sx={{ color: 'text.secondary', fontSize: '0.86rem' }}>{` (${hidden})`}</Box>}
+        {hidden !== '' && <Box component="span" sx={{ color: 'text.secondary', typography: 'dense' }}>{` (${hidden})`}</Box>}
       </Typography>
       {children}
       <Menu
@@ -163,7 +164,7 @@ function ClauseButton({ name, onClick, children }: { name: string; onClick: (anc
         borderBottom: 2,
         borderColor: 'primary.main',
         '&:hover': { color: 'primary.main' },
-        '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: 2 },
+        '&:focus-visible': { ...focusRing, outlineOffset: 2 },
       }}
     >
       {children}

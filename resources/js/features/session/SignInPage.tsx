@@ -53,10 +53,10 @@ export function SignInPage() {
           borderColor: 'divider',
         }}
       >
-        <Typography variant="h1" sx={{ fontSize: '3rem', mb: 2 }}>
+        <Typography variant="h1" sx={{ typography: 'huge', mb: 2 }}>
           Greater Reach
         </Typography>
-        <Typography sx={{ fontSize: '1.15rem', maxWidth: 460 }} color="text.secondary">
+        <Typography sx={{ typography: 'large', maxWidth: 460 }} color="text.secondary">
           Where competitors stand and you do not; what of it can be won; and what to write next.
         </Typography>
         <Lane />

@@ -5,6 +5,7 @@ import { NavLink, useNavigate } from 'react-router';
 import type { Study } from '../../api/schema';
 import { addressOf } from '../sentence/carried';
 import { stagesOf, type Stage } from './stages.logic';
+import { measures } from '../../theme/measures';
 
 /** The five stages of the work as one connected line, and before them what stands out. */
 export function StagePath({ study }: { study: Study }) {
@@ -82,7 +83,7 @@ function StageLink({ stage, place, slug }: { stage: Stage; place: number; slug: 
           position: 'absolute',
           top: 7,
           left: place === 0 ? 8 : 0,
-          right: place === 4 ? 'calc(100% - 12px)' : 0,
+          right: place === 4 ? `calc(100% - ${measures.stageDot})` : 0,
           borderTop: 2,
           borderColor: stage.isReached ? 'primary.main' : 'divider',
         },

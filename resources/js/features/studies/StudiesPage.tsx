@@ -57,7 +57,7 @@ export function StudiesPage() {
         {grouped(studies, group).map((part) => (
           <Box key={part.name ?? ''} component="section" aria-label={part.name ?? 'Studies'}>
             {part.name !== null && (
-              <Typography variant="h3" sx={{ px: 2, pt: 1.5, pb: 0.5, fontSize: '1rem' }}>
+              <Typography variant="h3" sx={{ px: 2, pt: 1.5, pb: 0.5, typography: 'plain' }}>
                 {part.name}
               </Typography>
             )}

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import type { Study } from '../../api/schema';
 import { StudyDialog } from './StudyDialog';
+import { focusRing, measures } from '../../theme/measures';
 
 /** The study to the left of the path: name, domain, competitors, market and day, all changeable in place. */
 export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: boolean }) {
@@ -23,13 +24,13 @@ export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: b
       }}
     >
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 1 }}>
-        <Typography variant="h2" component={isHome ? 'h3' : 'h1'} noWrap sx={{ fontSize: '1.15rem' }}>
+        <Typography variant="h2" component={isHome ? 'h3' : 'h1'} noWrap sx={{ typography: 'large' }}>
           {isHome ? (
             <Link
               component={RouterLink}
               to={`/studies/${study.slug}/${study.comparison === null ? 'gather' : 'compare'}`}
               color="inherit"
-              sx={{ display: 'inline-block', minHeight: 26, lineHeight: '26px' }}
+              sx={{ display: 'inline-block', minHeight: 26, lineHeight: measures.heading }}
             >
               {study.name}
             </Link>
@@ -38,7 +39,12 @@ export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: b
           )}
         </Typography>
         {!isHome && (
-          <Link component={RouterLink} to="/" variant="caption" sx={{ flexShrink: 0, display: 'inline-block', lineHeight: '24px' }}>
+          <Link
+            component={RouterLink}
+            to="/"
+            variant="caption"
+            sx={{ flexShrink: 0, display: 'inline-block', lineHeight: measures.target }}
+          >
             all studies
           </Link>
         )}
@@ -53,10 +59,10 @@ export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: b
           all: 'unset',
           cursor: study.may_edit ? 'pointer' : 'default',
           display: 'block',
-          fontSize: '0.78rem',
+          typography: 'note',
           color: 'text.secondary',
           lineHeight: 1.45,
-          '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
+          '&:focus-visible': focusRing,
         }}
       >
         <Box component="span" sx={{ color: 'text.primary', fontWeight: 600 }}>
@@ -73,7 +79,7 @@ export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: b
           component={RouterLink}
           to={`/studies/${study.slug}/rulebook`}
           variant="caption"
-          sx={{ position: 'absolute', right: 16, bottom: 4, lineHeight: '24px' }}
+          sx={{ position: 'absolute', right: 16, bottom: 4, lineHeight: measures.target }}
         >
           rulebook
         </Link>

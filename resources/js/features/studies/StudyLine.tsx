@@ -26,7 +26,7 @@ export function StudyLine({ study }: { study: Study }) {
 function Leading({ finding, slug }: { finding: Finding; slug: string }) {
   const open = finding.show === null ? `Go to ${finding.stage}` : 'Show them';
   return (
-    <Box sx={{ display: 'flex', gap: 2, px: 1, pb: 0.5, fontSize: '0.9rem', alignItems: 'baseline' }}>
+    <Box sx={{ display: 'flex', gap: 2, px: 1, pb: 0.5, typography: 'plain', alignItems: 'baseline' }}>
       <span>{finding.words}</span>
       <Link component={RouterLink} to={leadsTo(slug, finding)} aria-label={`${open}: ${finding.words}`} sx={{ whiteSpace: 'nowrap' }}>
         {open}

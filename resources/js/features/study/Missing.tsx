@@ -15,7 +15,7 @@ export function Missing({ study }: { study: Study }) {
   const findings = useQuery({ ...findingsQuery(study.slug), enabled: isSmall });
   const missing = missingIn(findings.data?.findings ?? []);
   return missing.length === 0 ? null : (
-    <Box role="note" className="no-print" sx={{ px: 2, py: 0.75, fontSize: '0.86rem', borderBottom: 1, borderColor: 'divider' }}>
+    <Box role="note" className="no-print" sx={{ px: 2, py: 0.75, typography: 'dense', borderBottom: 1, borderColor: 'divider' }}>
       {missing.map((one) => (
         <Box key={one.code}>
           {one.words} {one.next}

@@ -15,6 +15,7 @@ import { MeasuredClicks } from './MeasuredClicks';
 import { OutcomeBand } from './OutcomeBand';
 import { PositionLine } from './PositionLine';
 import { outcomeWords, targetWords } from './track.logic';
+import { focusRing } from '../../theme/measures';
 
 const outcomes = ['above', 'inside', 'below', 'too early'];
 
@@ -100,7 +101,7 @@ function Line({ item, mayEdit, onRedate }: LineProps) {
       <tr>
         <td>
           {item.name}
-          <Box sx={{ color: 'text.secondary', fontSize: '0.76rem' }}>
+          <Box sx={{ color: 'text.secondary', typography: 'small' }}>
             {item.tactic}
             {item.keywords.length > 1 && `, ${item.keywords.length} keywords`}
           </Box>
@@ -113,12 +114,12 @@ function Line({ item, mayEdit, onRedate }: LineProps) {
             value={item.done_month}
             onKeep={(month) => month !== '' && onRedate(month)}
             slotProps={{ htmlInput: { 'aria-label': `${item.name} was done in` } }}
-            sx={{ width: 148, '& input': { py: 0.25, px: 0.5, fontSize: '0.84rem' } }}
+            sx={{ width: 148, '& input': { py: 0.25, px: 0.5, typography: 'dense' } }}
           />
         </td>
         <td>
           {position(item.position_then)} → {position(item.position_now)}, aim {position(item.target)}
-          <Box sx={{ fontSize: '0.76rem', fontWeight: item.is_reached === true ? 700 : 400 }}>{targetWords(item.is_reached)}</Box>
+          <Box sx={{ typography: 'small', fontWeight: item.is_reached === true ? 700 : 400 }}>{targetWords(item.is_reached)}</Box>
         </td>
         <td>
           <PositionLine history={item.history} done={item.done_month} />
@@ -144,7 +145,7 @@ function Line({ item, mayEdit, onRedate }: LineProps) {
               textDecoration: 'underline',
               minHeight: 24,
               color: item.outcome === 'below' || (item.outcome === 'inside' && !item.is_moved) ? 'warning.main' : 'text.primary',
-              '&:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)' },
+              '&:focus-visible': focusRing,
             }}
           >
             {outcomeWords(item)}
@@ -161,12 +162,12 @@ function Details({ item }: { item: TrackItem }) {
   return (
     <tr>
       <td colSpan={headings.length}>
-        <Box sx={{ fontSize: '0.84rem' }}>
+        <Box sx={{ typography: 'dense' }}>
           {item.why !== null && `${item.why.rule} ${item.why.steps.join(' ')} `}
           Said{item.planned_month === null ? '' : ` in ${item.planned_month}`}: {estimate(item.promised_gain)} visits a month at the
           targets. Searches and the curve are those of then, so that nothing but positions counts.
         </Box>
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, fontSize: '0.84rem', mt: 0.5 }}>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, typography: 'dense', mt: 0.5 }}>
           {item.keywords.map((keyword) => (
             <span key={keyword.keyword}>
               {keyword.keyword} {position(keyword.position_then)} → {position(keyword.position_now)}

@@ -17,7 +17,7 @@ export function MeasuredClicks({ item }: { item: TrackItem }) {
     <Box component="span" title={spelt} sx={{ whiteSpace: 'nowrap' }}>
       {whole(item.clicks_before)} → {whole(item.clicks_since)}
       {((item.brand_clicks_before ?? 0) > 0 || (item.brand_clicks_since ?? 0) > 0) && (
-        <Box sx={{ fontSize: '0.76rem', color: 'text.secondary' }}>
+        <Box sx={{ typography: 'small', color: 'text.secondary' }}>
           brand {whole(item.brand_clicks_before)} → {whole(item.brand_clicks_since)}
         </Box>
       )}

@@ -13,6 +13,7 @@ import { position, whole } from '../../shared/format';
 import { PlainTable } from '../../shared/PlainTable';
 import { useSortedRows } from '../../shared/useSorting';
 import { useAbouts } from '../study/useAbouts';
+import { measures } from '../../theme/measures';
 
 /** What is different since last time, what needs a decision, and the step into the next month. */
 export function SincePart({ study, since }: { study: Study; since: Since | null }) {
@@ -40,7 +41,7 @@ export function SincePart({ study, since }: { study: Study; since: Since | null 
               </Anchor>
             )}
           </Typography>
-          <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(330px, 1fr))', gap: 3, mt: 1 }}>
+          <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(auto-fit, ${measures.half})`, gap: 3, mt: 1 }}>
             <Gaps
               title={`${whole(since.opened.keywords)} gaps opened`}
               gaps={since.opened.first}

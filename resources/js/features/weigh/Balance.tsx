@@ -40,7 +40,7 @@ export function Balance({ study, weights, presets, onChange }: Props) {
       </Typography>
       {Object.entries(shown).map(([name, weight], place) => (
         <Box key={name} sx={{ mt: 1 }}>
-          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: '0.86rem' }}>
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, typography: 'dense' }}>
             <Box sx={{ width: 12, height: 12 }} style={{ background: criterionFill(place) }} />
             <Box component="span" sx={{ flex: 1, fontWeight: 600 }}>
               {name}

@@ -7,6 +7,7 @@ import { decimal, percent, whole } from '../../shared/format';
 import { PlainTable } from '../../shared/PlainTable';
 import { about, sources } from '../../shared/abouts';
 import { ViewSwitch } from '../../shared/ViewSwitch';
+import { measures } from '../../theme/measures';
 
 type Bound = PositionModel['calibration'][number];
 
@@ -35,7 +36,7 @@ export function CalibrationPart({ calibration }: { calibration: Bound[] }) {
           </Typography>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'flex-start', gap: 1 }}>
             <Picture bins={one.bins} />
-            <Box sx={{ flex: '1 1 220px' }}>
+            <Box sx={{ flex: `1 1 ${measures.narrowPart}` }}>
               <PlainTable
                 label="Calibration"
                 headings={[

@@ -114,7 +114,7 @@ export function GroupsView({ study, comparison, show, onOpen, onTopic, decisions
         ))}
       </Box>
       {thin !== null && (
-        <Box component="p" sx={{ my: 0.5, fontSize: '0.9rem' }}>
+        <Box component="p" sx={{ my: 0.5, typography: 'plain' }}>
           The thin stage is <strong>{thin.name}</strong>: {whole(thin.keywords)} of {whole(thin.of)} opportunities with a stage.
         </Box>
       )}
@@ -208,7 +208,7 @@ function TopicName({ topic, others, onName }: { topic: string; others: string[];
       <Button
         aria-label={`Rename ${topic} or join it with another`}
         onClick={() => setText(topic)}
-        sx={{ py: 0, px: 0.5, minWidth: 0, ml: 1, color: 'text.secondary', fontSize: '0.76rem' }}
+        sx={{ py: 0, px: 0.5, minWidth: 0, ml: 1, color: 'text.secondary', typography: 'small' }}
       >
         rename
       </Button>

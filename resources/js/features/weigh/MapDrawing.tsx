@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import type { PointerEvent, ReactNode, RefObject } from 'react';
-import { dashes, inks, Upright, XAxis, YAxis } from '../../shared/chart';
+import { dashes, inks, letters, Upright, XAxis, YAxis } from '../../shared/chart';
 import { size, type Label, type Place, type Plot } from './plot.logic';
+import { measures } from '../../theme/measures';
 
 type OnPointer = (event: PointerEvent<SVGSVGElement>) => void;
 
@@ -36,10 +37,10 @@ export function MapDrawing({ plot, labels, frame, chosen, selected, onUnder, onO
       {...pointer}
       sx={{
         width: '100%',
-        maxHeight: 'calc(100vh - 270px)',
+        maxHeight: `calc(100vh - ${measures.headOfDrawing})`,
         touchAction: 'none',
         userSelect: 'none',
-        '& text': { fontSize: 11.5, fill: inks.text, pointerEvents: 'none' },
+        '& text': { fontSize: letters, fill: inks.text, pointerEvents: 'none' },
         '& circle': { cursor: 'pointer' },
       }}
     >

@@ -80,7 +80,7 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
           onOpen={(name) => (by === 'topic' ? onTopic(name) : onKeyword(name))}
         />
       )}
-      <Box component="p" sx={{ m: 0, fontSize: '0.82rem', color: 'text.secondary' }}>
+      <Box component="p" sx={{ m: 0, typography: 'dense', color: 'text.secondary' }}>
         Areas go with the volume. Draw a line round some to choose them; press one to open it. By keys: j and k or the arrows go by expected
         gain, v chooses, Enter opens. {map.data.left_out > 0 && `${whole(map.data.left_out)} with less expected gain are left out.`}
         {plot.lines.some((line) => !line.isStrong) &&
@@ -141,7 +141,7 @@ function Explored({ plot, chosen, selected, onChosen, onOpen }: ExploredProps) {
           <polygon points={outline.map(({ x, y }) => `${x},${y}`).join(' ')} fill="none" stroke={inks.text} strokeDasharray="4 3" />
         )}
       </MapDrawing>
-      <Box aria-live="polite" sx={{ minHeight: '1.4em', fontSize: '0.86rem' }}>
+      <Box aria-live="polite" sx={{ minHeight: '1.4em', typography: 'dense' }}>
         {under !== null && (
           <>
             <strong>{under.point.name}</strong>

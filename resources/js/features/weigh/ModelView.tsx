@@ -9,6 +9,7 @@ import { about, sources } from '../../shared/abouts';
 import { CalibrationPart } from './CalibrationPart';
 import { doubts, featureWords, places, scoreWords } from './model.logic';
 import { effectQuery } from './queries';
+import { measures } from '../../theme/measures';
 
 /** What this study has taught: who stands where, how well that tells what it has not seen, and when not to trust it. */
 export function ModelView({ study, comparison }: { study: Study; comparison: Comparison }) {
@@ -31,12 +32,12 @@ export function ModelView({ study, comparison }: { study: Study; comparison: Com
             `what we have.`}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 5, rowGap: 1, mt: 1 }}>
-        <Box sx={{ flex: '1 1 380px' }}>
+        <Box sx={{ flex: `1 1 ${measures.part}` }}>
           <Learnt comparison={comparison} model={model} />
           <Doubts comparison={comparison} model={model} />
           <EffectPart study={study} comparison={comparison} />
         </Box>
-        <Box sx={{ flex: '1 1 420px' }}>
+        <Box sx={{ flex: `1 1 ${measures.widePart}` }}>
           <Standing model={model} />
           <CalibrationPart calibration={model.calibration} />
         </Box>
@@ -83,7 +84,7 @@ function Doubts({ comparison, model }: { comparison: Comparison; model: Position
       <Typography variant="h3" sx={{ mt: 2 }}>
         When not to trust it
       </Typography>
-      <Box component="ul" sx={{ pl: 2.5, my: 0.5, fontSize: '0.9rem' }}>
+      <Box component="ul" sx={{ pl: 2.5, my: 0.5, typography: 'plain' }}>
         {doubts(model, comparison.domains.length).map((doubt) => (
           <li key={doubt}>{doubt}</li>
         ))}

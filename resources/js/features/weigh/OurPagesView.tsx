@@ -52,7 +52,7 @@ export function OurPagesView({ study, comparison, show, onPage }: Props) {
   return (
     <>
       <Box
-        sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, py: 0.5, fontSize: '0.86rem', borderBottom: 1, borderColor: 'divider' }}
+        sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, py: 0.5, typography: 'dense', borderBottom: 1, borderColor: 'divider' }}
       >
         <Box sx={{ flex: 1 }}>
           {fading !== null && <strong>{fading} </strong>}

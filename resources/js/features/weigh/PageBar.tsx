@@ -20,7 +20,7 @@ export function PageBar({ line, mayEdit, told, onShortlist, onSetAside, onRoadma
     <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', px: 1, borderBottom: 1, borderColor: 'divider', minHeight: 34 }}>
       <Box
         component="span"
-        sx={{ flex: 1, minWidth: 120, px: 1, fontSize: '0.86rem', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
+        sx={{ flex: 1, minWidth: 120, px: 1, typography: 'dense', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
         role="status"
       >
         {told ?? (line === undefined ? 'Select a page with j and k; Enter opens it into its keywords.' : nameOf(line))}

@@ -27,7 +27,7 @@ export function PagePanel({ study, page, keywords, decisions, onClose }: Props) 
   const disabled = !study.may_edit;
   return (
     <SidePanel title={page.topic} onClose={onClose} width={360}>
-      <Box sx={{ fontSize: '0.86rem', mb: 1 }}>
+      <Box sx={{ typography: 'dense', mb: 1 }}>
         Whatever is said here is said of {page.keywords === 1 ? 'its open keyword' : `all its ${page.keywords} open keywords`}.
       </Box>
       <TextField
@@ -58,7 +58,7 @@ export function PagePanel({ study, page, keywords, decisions, onClose }: Props) 
           Set all aside
         </Button>
       </Box>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.25, fontSize: '0.86rem' }} role="group" aria-label="Business fit">
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.25, typography: 'dense' }} role="group" aria-label="Business fit">
         <Box component="span" sx={{ color: 'text.secondary', mr: 1 }}>
           Business fit
         </Box>

@@ -1,17 +1,18 @@
 import type { Scores } from '../../api/schema';
 import { decimal } from '../../shared/format';
 import { partsOf, type Weights } from './weights.logic';
+import { lines, patterns } from '../../theme/measures';
 
 /** Fills of the criteria in their order, told apart by strength and pattern as well as by colour. */
 const fills = [
   'var(--mui-palette-text-primary)',
   'var(--mui-palette-primary-main)',
-  'repeating-linear-gradient(135deg, var(--mui-palette-warning-main) 0 3px, var(--mui-palette-ink-standing-behind) 3px 6px)',
+  patterns.warm,
   'var(--mui-palette-ink-standing-ahead)',
-  'repeating-linear-gradient(90deg, var(--mui-palette-ink-standing-level) 0 2px, transparent 2px 4px)',
+  patterns.upright,
   'var(--mui-palette-ink-standing-behind)',
-  'repeating-linear-gradient(45deg, var(--mui-palette-primary-main) 0 2px, transparent 2px 5px)',
-  'repeating-linear-gradient(0deg, var(--mui-palette-text-primary) 0 1px, transparent 1px 4px)',
+  patterns.slanted,
+  patterns.level,
 ];
 
 export function criterionFill(place: number): string {
@@ -20,7 +21,7 @@ export function criterionFill(place: number): string {
 
 const frame = { display: 'flex', alignItems: 'center', gap: 8 } as const;
 const figure = { width: 34, textAlign: 'right', fontWeight: 700 } as const;
-const bar = { flex: 1, height: 11, display: 'flex', borderBottom: '1px solid var(--mui-palette-divider)' } as const;
+const bar = { flex: 1, height: 11, display: 'flex', borderBottom: lines.hair } as const;
 
 /** A priority with its parts visible: one stretch per criterion, its length weight times score. */
 export function PriorityBar({ priority, scores, weights }: { priority: number | null; scores: Scores; weights: Weights }) {

@@ -78,7 +78,7 @@ export function ShortlistView({ study, comparison, weights, onKeyword, decisions
   const sum = (pick: (row: (typeof rows)[number]) => number | null) => rows.reduce((all, row) => all + (pick(row) ?? 0), 0);
   return (
     <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 2, pb: 3 }}>
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', my: 0.5, fontSize: '0.9rem' }}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', my: 0.5, typography: 'plain' }}>
         <Box component="span" sx={{ flex: 1 }}>
           <strong>{whole(total)} chosen</strong>: gain {estimate(sum((row) => row.gain))}, links to earn{' '}
           {whole(sum((row) => row.links_to_earn))}.{' '}

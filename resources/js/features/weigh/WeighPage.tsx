@@ -130,7 +130,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
       </SentenceBar>
       {decisions.error !== null && <Failed error={decisions.error} />}
       {decisions.told !== '' && (
-        <Box role="status" sx={{ px: 2, py: 0.5, fontSize: '0.86rem', bgcolor: 'ink.wash' }}>
+        <Box role="status" sx={{ px: 2, py: 0.5, typography: 'dense', bgcolor: 'ink.wash' }}>
           {decisions.told}
         </Box>
       )}
