@@ -6,6 +6,7 @@ use App\Actions\Plans\ShareBrief;
 use App\Http\Controllers\AuditController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\OpenApiController;
+use App\Http\Controllers\ReferenceController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SharedBriefController;
 use App\Http\Controllers\SourceController;
@@ -62,4 +63,5 @@ Route::middleware('throttle:shared-brief')->group(function (): void {
     Route::post('brief/{link}', [SharedBriefController::class, 'answer'])->whereNumber('link');
 });
 
+Route::get('api', [ReferenceController::class, 'show'])->middleware(['auth:web', EndOldSessions::class, FitToEnter::class]);
 Route::get('/{path?}', [WorkbenchController::class, 'show'])->where('path', '(?!api/|build/).*');

@@ -8,6 +8,7 @@ const root = import.meta.dirname;
 const floors = [
   ['api'],
   ['theme'],
+  ['testing'],
   ['shared'],
   ['features/session', 'features/study'],
   ['features/keyword', 'features/sentence'],
@@ -23,6 +24,7 @@ const floors = [
     'features/rulebook',
     'features/session',
     'features/studies',
+    'features/style',
     'features/track',
     'features/weigh',
   ],

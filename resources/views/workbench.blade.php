@@ -1,5 +1,5 @@
 <!doctype html>
-<html lang="en">
+<html lang="en" @unless(app()->isProduction()) data-stage="development" @endunless>
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">

@@ -6,6 +6,9 @@ import { ErrorPage } from './ErrorPage';
 import { SignedIn } from './SignedIn';
 import { StudyFrame } from './StudyFrame';
 
+/** The page says whether it was sent by an installation that people work with. */
+const isDevelopment = document.documentElement.dataset['stage'] === 'development';
+
 export const router = createBrowserRouter([
   { path: '/sign-in', element: <SignInPage />, errorElement: <ErrorPage /> },
   {
@@ -21,6 +24,7 @@ export const router = createBrowserRouter([
     children: [
       { path: '/', element: <StudiesPage /> },
       { path: '/people', lazy: async () => ({ Component: (await import('../features/people')).PeoplePage }) },
+      ...(isDevelopment ? [{ path: '/style', lazy: async () => ({ Component: (await import('../features/style')).StylePage }) }] : []),
       { path: '/audit', lazy: async () => ({ Component: (await import('../features/audit')).AuditPage }) },
       {
         path: '/studies/:slug',

@@ -1,0 +1,1 @@
+export { StylePage } from './StylePage';
