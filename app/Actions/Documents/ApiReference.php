@@ -10,7 +10,9 @@ use App\Actions\Vocabulary\WriteContract;
  * The API's document (OpenAPI 3.1) laid out to be read: operations by what they are about, with what they take and answer, then the shapes.
  *
  * @phpstan-type Field array{name: string, type: string, to: ?string, required: bool, says: string}
- * @phpstan-type Operation array{method: string, path: string, summary: string, takes: list<Field>, gives: list<Field>, answers: list<Field>}
+ * @phpstan-type Operation array{
+ *     method: string, path: string, summary: string, takes: list<Field>, gives: list<Field>, answers: list<Field>
+ * }
  */
 final readonly class ApiReference
 {
@@ -137,7 +139,9 @@ final readonly class ApiReference
     {
         [$type, $to] = self::type($schema);
 
-        return ['name' => $name, 'type' => $type, 'to' => $to, 'required' => $isRequired, 'says' => self::text($schema['description'] ?? '')];
+        $says = self::text($schema['description'] ?? '');
+
+        return ['name' => $name, 'type' => $type, 'to' => $to, 'required' => $isRequired, 'says' => $says];
     }
 
     /**
