@@ -35,7 +35,7 @@ final class DocumentsTest extends TestCase
     {
         $root = \dirname(__DIR__, 2);
         foreach (self::documents() as $document => [$path]) {
-            preg_match_all('~(?<![\w/.-])bin/[a-z-]+(?:\.sh)?~', (string) file_get_contents($path), $commands);
+            preg_match_all('~(?<![\w/.-])bin/[a-z-]+(?:\.(?:sh|sql|php))?~', (string) file_get_contents($path), $commands);
             foreach (array_unique($commands[0]) as $command) {
                 self::assertFileExists("{$root}/{$command}", $document);
             }
