@@ -15,7 +15,7 @@
         table { border-collapse: collapse; width: 100%; font-size: 9pt; }
         th, td { text-align: left; padding: 1mm 2mm 1mm 0; border-bottom: .3pt solid #b9b7a4; vertical-align: top; }
         th { font-weight: 600; } .n { text-align: right; font-variant-numeric: tabular-nums; white-space: nowrap; }
-        .muted { color: #4d615e; } .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 8mm; }
+        a { color: #1c6b5e; } .muted { color: #4d615e; } .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 8mm; }
         svg { width: 100%; height: auto; overflow: visible; } tr { break-inside: avoid; }
         dl { display: grid; grid-template-columns: 45mm 1fr; margin: 0; } dd { margin: 0; }
         .writer { padding-bottom: 0; } label { margin-right: 6mm; } button { font: inherit; padding: 1.5mm 5mm; cursor: pointer; }

@@ -39,6 +39,7 @@ final class AccessibilityTest extends BrowserTestCase
             '' => 'Studies and what waits',
             '/people' => 'Invite somebody',
             '/audit' => 'What',
+            '/style' => 'Drawings',
             'gather' => 'What was brought in',
             'compare?keyword=fountain+pen' => 'Who holds what',
             'compare?keyword=fountain+pen&dossier=open' => 'Where the figures come from',
