@@ -40,6 +40,14 @@ final class PagesAndCandidatesTest extends TestCase
         self::assertEquals([new PageTally('https://a.example/x', 2, 0.0, 'a', 0, null)], $pages->tallies());
     }
 
+    public function test_a_keyword_that_brings_less_leads_no_page_whatever_its_letters(): void
+    {
+        $pages = new DomainPages(CtrCurve::default());
+        $pages->add(new Ranking('b', 1, 'https://a.example/x'), 900, true);
+        $pages->add(new Ranking('a', 1, 'https://a.example/x'), 300, true);
+        self::assertSame('b', $pages->tallies()[0]->trafficLeader);
+    }
+
     public function test_candidates_are_ordered_by_what_they_share_with_us(): void
     {
         $finder = new CompetitorFinder();

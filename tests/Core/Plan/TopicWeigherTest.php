@@ -103,6 +103,17 @@ final class TopicWeigherTest extends TestCase
         self::assertSame([2.0, 5.0], [$topic->effortDays, $topic->worth]);
     }
 
+    public function test_a_page_fits_as_well_as_the_keyword_that_fits_best(): void
+    {
+        $fits = static fn(?float ...$fits): array => array_map(
+            static fn(?float $fit, int $number): OpenKeyword => self::keyword("ink {$number}", fit: $fit),
+            $fits,
+            array_keys($fits),
+        );
+        self::assertSame(4.0, $this->weigh('ink 0', $fits(2.0, 4.0, null, 3.0))->scores->at(Criterion::Fit));
+        self::assertNull($this->weigh('ink 0', $fits(null, null))->scores->at(Criterion::Fit));
+    }
+
     public function test_scores_are_those_of_the_pages_figures(): void
     {
         $topic = $this->weigh('a', [

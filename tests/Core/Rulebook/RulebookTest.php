@@ -92,6 +92,19 @@ final class RulebookTest extends TestCase
         self::assertSame($value, Rulebook::standard()->spelt($key));
     }
 
+    public function test_a_rule_of_fit_names_a_word_and_a_fit(): void
+    {
+        self::assertSame(['nib' => 1.0, 'pen' => 4.0], Rulebook::standard()->with(['fit_rules' => 'Nib:1, pen: 4, nib:5'])->value('fit_rules'));
+        foreach (['pen', 'pen:6', '!:3', ':3'] as $wrong) {
+            try {
+                Rulebook::standard()->with(['fit_rules' => $wrong]);
+                self::fail("{$wrong} was taken.");
+            } catch (InvalidValue $refused) {
+                self::assertStringContainsString('phrase:fit pairs', $refused->getMessage());
+            }
+        }
+    }
+
     public function test_a_changed_setting_is_told_apart_from_a_default(): void
     {
         $rulebook = Rulebook::fromTexts(['target' => '2', 'within' => '100', 'conversion_rate' => '3 %', 'negatives' => 'Free, wasp nest']);

@@ -32,3 +32,37 @@ describe('the audit record', () => {
     expect(outcomeOf({ status: 500 })).toBe('failed');
   });
 });
+
+describe('how an act ended', () => {
+  it.each([
+    [0, 'done'],
+    [200, 'done'],
+    [399, 'done'],
+    [400, 'refused'],
+    [401, 'refused: not signed in'],
+    [403, 'refused: not allowed'],
+    [404, 'refused: not there, or not to be seen'],
+    [409, 'refused: overtaken'],
+    [419, 'refused: overtaken'],
+    [422, 'refused: not right'],
+    [429, 'refused'],
+    [500, 'failed'],
+  ])('is told of %i as %s', (status, words) => {
+    expect(outcomeOf({ status })).toBe(words);
+  });
+
+  it('is asked for by either of its two names and by no other', () => {
+    const asked = (outcome: string) => filterOf(new URLSearchParams({ outcome })).outcome;
+    expect([asked('done'), asked('refused'), asked('lost'), asked('')]).toEqual(['done', 'refused', undefined, undefined]);
+  });
+});
+
+describe('what stood there before', () => {
+  it('is told as words, numbers and nothing', () => {
+    expect(beforeWords({ before: { item: { owner: null, effort_days: 2, note: '', name: 'hive' } } })).toBe(
+      'item: owner nothing, effort days 2, note nothing, name hive',
+    );
+    expect(beforeWords({ before: null })).toBe('');
+    expect(askedWords({ asked: 7 })).toBe('');
+  });
+});

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { isReason, keysMeant, offered } from './reasons.logic';
+import { isListKey, isReason, keysMeant, offered } from './reasons.logic';
 
 describe('keys after a mark', () => {
   it('are those of the list where somebody marks without a pause', () => {
@@ -36,5 +36,23 @@ describe('a reason', () => {
     ];
     expect(offered(given, 'shortlisted')).toEqual(['spring range', 'off topic']);
     expect(offered(given, 'set aside', 1)).toEqual(['off topic']);
+  });
+});
+
+describe('one key or a word', () => {
+  it('is told by all that is written, from its beginning to its end', () => {
+    expect([keysMeant('a', '4'), keysMeant('', '42'), keysMeant('', 'a4'), keysMeant('', '4a')]).toEqual([null, null, null, null]);
+    expect([keysMeant('as', 's'), keysMeant('ss', 's'), keysMeant('', '?')]).toEqual([null, null, ['?']]);
+    expect([isListKey('j'), isListKey('jk'), isListKey(''), isListKey('z')]).toEqual([true, false, false, false]);
+  });
+
+  it('offers those for other marks last, and no more than asked for', () => {
+    const given = ['a', 'b', 'c'].map((reason, place) => ({
+      reason,
+      mark: place === 1 ? ('set aside' as const) : ('shortlisted' as const),
+    }));
+    expect(offered(given, 'set aside')).toEqual(['b', 'a', 'c']);
+    expect(offered(given, 'shortlisted')).toEqual(['a', 'c', 'b']);
+    expect(offered(given, 'shortlisted', 2)).toEqual(['a', 'c']);
   });
 });

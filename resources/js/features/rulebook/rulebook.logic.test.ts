@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { groups, others, placesMoved, spelt, ruled, withWord } from './rulebook.logic';
+import { groups, listsOf, others, placesMoved, spelt, ruled, withWord } from './rulebook.logic';
 
 const setting = (key: string) => ({ key, value: 1, default: 1, bounds: '', meaning: '' });
 
@@ -71,5 +71,55 @@ describe('words that may become rules', () => {
     expect(ruled(lists, 'workshop')).toBe(false);
     expect(withWord(lists.intent_buy, 'workshop')).toBe('buy, cheap, workshop');
     expect(withWord(lists.intent_learn, 'workshop')).toBe('workshop');
+  });
+});
+
+describe('what stands where', () => {
+  it('has no other heading where every setting has its own', () => {
+    expect(groups([setting('within'), setting('seed')]).map((group) => group.title)).not.toContain('Other');
+    expect(groups([setting('within')]).find((group) => group.title === 'What is compared')?.settings).toHaveLength(1);
+  });
+
+  it('spells yes and no, and nothing for what is no value', () => {
+    expect([spelt(true), spelt(false), spelt(undefined), spelt(Symbol('none'))]).toEqual(['true', 'false', '', '']);
+  });
+
+  it('names the other rulebooks', () => {
+    const change = { change: 1, who: null, when: '2026-11-02T10:05:59', settings: [], restores: {} };
+    const two = ['target', 'min_fit'].map((key) => ({ key, from: null, to: '5' }));
+    const own = { ...setting('target'), value: 5, default: 3 };
+    const titles = others([own, { ...setting('curve'), value: 'fitted', default: 'default' }], [{ ...change, settings: two }]).map(
+      (other) => other.title,
+    );
+    expect(titles).toEqual([
+      'the rulebook as it comes',
+      'this one with the default CTR curve',
+      'this one with the 2006 CTR curve',
+      'this one with an effect of 0.25',
+      'this one with an effect of 0.5',
+      'this one with an effect of 0.75',
+      'as it stood before 2026-11-02 10:05 (target, min fit)',
+    ]);
+  });
+
+  it('lays orders of unequal length side by side', () => {
+    expect(placesMoved(['a'], ['a', 'b'])).toEqual([
+      { place: 1, now: 'a', then: 'a', leaves: false, isNew: false, moved: '' },
+      { place: 2, now: '', then: 'b', leaves: false, isNew: true, moved: 'new' },
+    ]);
+    expect(placesMoved(['a', 'b'], ['b'])).toEqual([
+      { place: 1, now: 'a', then: 'b', leaves: true, isNew: false, moved: 'up 1' },
+      { place: 2, now: 'b', then: '', leaves: false, isNew: false, moved: '' },
+    ]);
+  });
+
+  it('takes the lists of words as they are saved, or as somebody has begun to change them', () => {
+    const list = (key: string, value: string[]) => ({ ...setting(key), value }) as unknown as ReturnType<typeof setting>;
+    const saved = [list('intent_compare', ['best']), list('intent_buy', ['buy', 'price'])];
+    expect(listsOf(saved, { intent_compare: 'best, top' })).toEqual({
+      intent_buy: 'buy,price',
+      intent_compare: 'best, top',
+      intent_learn: '',
+    });
   });
 });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { find, moved, parseSentence, put, spell, toggle, valuesOf } from './sentence.logic';
+import { add, alternatives, find, moved, parseSentence, put, spell, toggle, valuesOf } from './sentence.logic';
 
 describe('sentence', () => {
   it('reads and spells clauses without loss', () => {
@@ -41,5 +41,32 @@ describe('the order of clauses', () => {
     expect(moved(clauses, 0, -1)).toBe(clauses);
     expect(moved(clauses, 2, 1)).toBe(clauses);
     expect(moved(clauses, 9, -1)).toBe(clauses);
+  });
+});
+
+describe('brackets and additions', () => {
+  it('keep a bracket of clauses as one, whatever blanks stand around it', () => {
+    const [first, second] = parseSentence('volume>=10; (own=absent | own>=11)');
+    expect([first?.name, second]).toEqual(['volume', { name: alternatives, operator: '=', value: '(own=absent | own>=11)' }]);
+    expect(spell(parseSentence('(a=1|b=2);volume>=10'))).toBe('(a=1|b=2);volume>=10');
+    expect(parseSentence('volume>=(')).toEqual([{ name: 'volume', operator: '>=', value: '(' }]);
+  });
+
+  it('put a clause in the place of its like', () => {
+    expect(add('standing=gap;volume>=10', 'volume>=50')).toBe('standing=gap;volume>=50');
+    expect(add('volume>=10', 'volume<=50')).toBe('volume>=10;volume<=50');
+    expect(add('', 'standing=gap')).toBe('standing=gap');
+    expect(add('standing=gap', '%%')).toBe('standing=gap');
+    expect(add('(a=1|b=2);volume>=10', '(a=1|b=2)')).toBe('volume>=10;(a=1|b=2)');
+    expect(add('(a=1|b=2)', '(c=3|d=4)')).toBe('(a=1|b=2);(c=3|d=4)');
+  });
+
+  it('take a clause away, and only that', () => {
+    const clauses = parseSentence('volume>=10;volume<=90;standing=gap');
+    expect(spell(put(clauses, 'volume', '<=', ''))).toBe('volume>=10;standing=gap');
+    expect(spell(put(clauses, 'cpc', '>=', ''))).toBe('volume>=10;volume<=90;standing=gap');
+    expect(find(clauses, 'volume', '<=')?.value).toBe('90');
+    expect(find(clauses, 'volume', '=')).toBeUndefined();
+    expect(valuesOf(clauses, 'movement')).toEqual([]);
   });
 });

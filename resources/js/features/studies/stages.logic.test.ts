@@ -92,3 +92,48 @@ describe('stages', () => {
     ]);
   });
 });
+
+describe('the path of a study', () => {
+  const nothing: Study['stages'] = {
+    gather: { domains: 1, without_rankings: 0, stale: 0 },
+    compare: null,
+    weigh: null,
+    plan: { items: 0, overdue: 0, done: 0 },
+  };
+  const reached = (stages: Study['stages']) =>
+    stagesOf(study(stages))
+      .filter((stage) => stage.isReached)
+      .map((stage) => stage.path);
+
+  it('has five stages, each under its own name', () => {
+    expect(stagesOf(study(calm)).map(({ path, name }) => [path, name])).toEqual([
+      ['gather', 'Gather'],
+      ['compare', 'Compare'],
+      ['weigh', 'Weigh'],
+      ['plan', 'Plan'],
+      ['track', 'Track'],
+    ]);
+  });
+
+  it('is reached as far as there is something', () => {
+    expect(reached(nothing)).toEqual(['gather']);
+    expect(reached({ ...nothing, compare: { keywords: 9, gaps: 1 } })).toEqual(['gather', 'compare']);
+    expect(reached(calm)).toEqual(['gather', 'compare', 'weigh', 'plan']);
+    expect(reached({ ...calm, plan: { items: 0, overdue: 0, done: 1 } })).toEqual(['gather', 'compare', 'weigh', 'plan', 'track']);
+  });
+
+  it('says at each stage what is not there yet', () => {
+    expect(stagesOf(study(nothing)).map((stage) => stage.figure)).toEqual([
+      '1 domain, all fresh',
+      'nothing compared yet',
+      'nothing to weigh yet',
+      'nothing planned yet',
+      'nothing done yet',
+    ]);
+    const chosen = { ...nothing, weigh: { quick_wins: null, shortlisted: 4 } };
+    expect(stagesOf(study(chosen)).map((stage) => stage.figure)).toEqual(
+      expect.arrayContaining(['chances unknown', '4 shortlisted']) as string[],
+    );
+    expect(stagesOf(study({ ...nothing, plan: { items: 1, overdue: 0, done: 1 } }))[3]?.figure).toBe('1 on the roadmap');
+  });
+});

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { MapPoint } from '../../api/schema';
-import { layPlot, namedPlaces, size, stepFrom, within } from './plot.logic';
+import { layPlot, namedPlaces, size, stepFrom, within, type Place } from './plot.logic';
 
 const point = (name: string, difficulty: number, expected: number, volume: number): MapPoint => ({
   name,
@@ -74,6 +74,86 @@ describe('the map of opportunities', () => {
         others.every((other) => other.left >= box.right || box.left >= other.right || other.top >= box.bottom || box.top >= other.bottom),
       ).toBe(true);
     });
+  });
+
+  it('rises as the logarithm of one more, and names round figures on the way', () => {
+    const plot = layPlot({ ...map, points: [point('low', 0, 9, 1), point('middle', 50, 99, 1), point('high', 100, 999, 1)] }, 'difficulty');
+    const [low, middle, high] = plot.places.map((place) => place.y);
+    const [bottom, top] = [size.height - size.bottom, size.top];
+    expect([low, high]).toEqual([bottom, top]);
+    expect(middle).toBeCloseTo((bottom + top) / 2);
+    expect(plot.yTicks.map((tick) => tick.name)).toEqual(['10', '30', '100', '300']);
+    expect(plot.yTicks[2]?.at).toBeCloseTo(bottom - ((bottom - top) * Math.log(101 / 10)) / Math.log(100));
+    expect(plot.xTicks.map((tick) => tick.name)).toEqual(['0', '20', '40', '60', '80', '100']);
+    expect([plot.xTicks[0]?.at, plot.xTicks[5]?.at]).toEqual([size.left, size.width - size.right]);
+    expect([plot.xName, plot.yName]).toEqual(['Difficulty', 'Expected gain, visits a month']);
+  });
+
+  it('puts its lines where their difficulty is', () => {
+    const inner = size.width - size.left - size.right;
+    const [comfort, win] = layPlot(map, 'difficulty').lines;
+    expect(comfort?.x).toBeCloseTo(size.left + inner * 0.4);
+    expect(win?.x).toBeCloseTo(size.left + inner * 0.55);
+    expect([comfort?.isStrong, win?.isStrong]).toEqual([true, false]);
+    expect(layPlot({ ...map, comfort: null }, 'difficulty').lines).toHaveLength(1);
+  });
+
+  it('draws links against priority, and leaves out where either is unknown', () => {
+    const links = (name: string, toEarn: number | null, priority: number | null) => ({
+      ...point(name, 50, 9, 9),
+      links_to_earn: toEarn,
+      priority,
+    });
+    const plot = layPlot(
+      { ...map, points: [links('none', 0, 5), links('many', 99, 0), links('a', null, 3), links('b', 4, null)] },
+      'links',
+    );
+    expect(plot.places.map(({ point: { name } }) => name)).toEqual(['none', 'many']);
+    expect(plot.places.map(({ x, y }) => [x, y])).toEqual([
+      [size.left, size.top],
+      [size.width - size.right, size.height - size.bottom],
+    ]);
+    expect(plot.xTicks.map((tick) => tick.name)).toEqual(['0', '1', '3', '10', '30']);
+    expect(plot.yTicks.map((tick) => tick.name)).toEqual(['0', '1', '2', '3', '4', '5']);
+    expect([plot.xName, plot.yName]).toEqual(['Links to earn', 'Priority']);
+  });
+
+  it('gives no area less than can be seen', () => {
+    const { places } = layPlot({ ...map, points: [point('large', 10, 9, 100000), point('small', 90, 9, 1)] }, 'difficulty');
+    expect(places.map((place) => place.radius)).toEqual([26, 3]);
+  });
+
+  it('writes a name at the right, else at the left, above, below, else not at all', () => {
+    const at = (name: string, x: number, y: number, radius: number): Place => ({ point: point(name, 1, 1, 1), x, y, radius });
+    const own = at('name', 500, 250, 10);
+    const labels = (...others: Place[]) =>
+      namedPlaces([own, ...others])
+        .filter(({ place }) => place === own)
+        .map(({ x, y, anchor }) => [x, y, anchor]);
+    const right = at('r', 530, 250, 12);
+    const left = at('l', 470, 250, 12);
+    const above = at('u', 500, 227, 8);
+    const below = at('d', 500, 271, 8);
+    expect(labels()).toEqual([[514, 254, 'start']]);
+    expect(labels(right)).toEqual([[486, 254, 'end']]);
+    expect(labels(right, left)).toEqual([[500, 234, 'middle']]);
+    expect(labels(right, left, above)).toEqual([[500, 274, 'middle']]);
+    expect(labels(right, left, above, below)).toEqual([]);
+  });
+
+  it('names fourteen at most, the highest first, and none beyond the frame', () => {
+    const many: Place[] = Array.from({ length: 30 }, (_, number) => ({
+      point: point(`n${number}`, 1, 1, 1),
+      x: 100 + 30 * number,
+      y: 60 + number * 13,
+      radius: 3,
+    }));
+    const named = namedPlaces(many).map(({ place }) => place.point.name);
+    expect(named).toEqual(many.slice(0, 14).map((place) => place.point.name));
+    const edge: Place = { point: point('at the very edge', 1, 1, 1), x: size.width - 5, y: 250, radius: 4 };
+    expect(namedPlaces([edge])[0]?.anchor).toBe('end');
+    const low: Place = { point: point('low', 1, 1, 1), x: 500, y: size.height - size.bottom, radius: 4 };
+    expect(namedPlaces([low])[0]?.anchor).toBe('middle');
   });
 
   it('is gone through by expected gain, the most first', () => {

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Intake;
+
+use GreaterReach\Core\Exception\InvalidValue;
+use GreaterReach\Core\Intake\BadCell;
+use GreaterReach\Core\Intake\ColumnPlan;
+use GreaterReach\Core\Intake\FileDay;
+use GreaterReach\Core\Intake\ImportKind;
+use GreaterReach\Core\Intake\NumberFormat;
+use GreaterReach\Core\Intake\RowParser;
+use GreaterReach\Core\Site\UrlKey;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** The last value that is taken and the first that is not. */
+final class ValuesAtTheirBordersTest extends TestCase
+{
+    /** @return iterable<string, array{string, string|int|float, bool}> field, cell, whether it is taken */
+    public static function cells(): iterable
+    {
+        yield 'the best position' => ['position', 1, true];
+        yield 'the best position, as text' => ['position', '1', true];
+        yield 'better than the best' => ['position', 0, false];
+        yield 'no searches' => ['volume', 0, true];
+        yield 'fewer than none, as a number' => ['volume', -1, false];
+        yield 'no number' => ['volume', NAN, false];
+        yield 'more than any number' => ['volume', INF, false];
+        yield 'less than any number' => ['difficulty', -INF, false];
+        yield 'the hardest' => ['difficulty', 100, true];
+        yield 'harder than the hardest' => ['difficulty', 100.5, false];
+        yield 'the longest text' => ['title', str_repeat('é', 2000), true];
+        yield 'a letter more' => ['title', str_repeat('é', 2001), false];
+    }
+
+    #[DataProvider('cells')]
+    public function test_a_cell_is_taken_up_to_its_border(string $field, string|int|float $cell, bool $isTaken): void
+    {
+        $kind = $field === 'title' ? ImportKind::Results : ImportKind::Rankings;
+        $given = ['keyword' => 'pen', 'position' => 1, 'url' => 'https://a.example/', $field => $cell];
+        $row = (new RowParser(ColumnPlan::match($kind, array_keys($given)), NumberFormat::Undecided))->parse(2, array_values($given));
+        self::assertSame($isTaken, ! $row instanceof BadCell, $row instanceof BadCell ? (string) $row : '');
+    }
+
+    public function test_a_bad_cell_names_its_column_and_a_bad_row_none(): void
+    {
+        self::assertSame('line 3, column "rank": "x" is no number', (string) new BadCell(3, 'rank', 'x', 'is no number'));
+        self::assertSame('line 3: "x" has 1 cell', (string) new BadCell(3, '', 'x', 'has 1 cell'));
+    }
+
+    public function test_an_address_has_at_most_four_thousand_bytes(): void
+    {
+        $longest = 'https://a.example/'.str_repeat('a', 4000 - \strlen('https://a.example/'));
+        self::assertSame($longest, UrlKey::of($longest));
+        $this->expectException(InvalidValue::class);
+        UrlKey::of($longest.'a');
+    }
+
+    public function test_a_name_tells_a_day_of_the_years_that_lists_can_be_of(): void
+    {
+        self::assertSame('2099-12-31', FileDay::in('ours-2099-12-31.csv')?->day);
+        self::assertNull(FileDay::in('ours-2100-01-01.csv'));
+        self::assertSame('1990-01-01', FileDay::in('ours-1990-01-01.csv')?->day);
+        self::assertNull(FileDay::in('ours-1989-12-31.csv'));
+    }
+}

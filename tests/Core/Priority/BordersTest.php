@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Priority;
+
+use GreaterReach\Core\Priority\FitGate;
+use GreaterReach\Core\Priority\Horizon;
+use GreaterReach\Core\Priority\HorizonRule;
+use GreaterReach\Core\Rulebook\Rulebook;
+use GreaterReach\Core\Winning\ComfortDifficulty;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Rules with a bound hold on it, and no longer beyond it. */
+final class BordersTest extends TestCase
+{
+    /** @return iterable<string, array{int, float, float, bool}> position, difficulty, gain, whether it is a quick win */
+    public static function quickWins(): iterable
+    {
+        $rulebook = Rulebook::standard();
+        $comfort = ComfortDifficulty::fromDifficulties([])->value;
+        $gain = $rulebook->float('quick_win_gain');
+        [$from, $to] = [$rulebook->int('striking_from'), $rulebook->int('striking_to')];
+        yield 'on all bounds' => [$from, $comfort, $gain, true];
+        yield 'on the other bound of the positions' => [$to, $comfort, $gain, true];
+        yield 'better than striking distance' => [$from - 1, $comfort, $gain, false];
+        yield 'worse than striking distance' => [$to + 1, $comfort, $gain, false];
+        yield 'a little harder' => [$from, $comfort + .1, $gain, false];
+        yield 'a little less' => [$from, $comfort, $gain - .1, false];
+    }
+
+    #[DataProvider('quickWins')]
+    public function test_a_quick_win_is_one_up_to_its_bounds(int $position, float $difficulty, float $gain, bool $isOne): void
+    {
+        $rule = new HorizonRule(Rulebook::standard()->weighing(), ComfortDifficulty::fromDifficulties([]));
+        self::assertSame($isOne, $rule->isQuickWin($position, $difficulty, $gain));
+        self::assertSame($isOne ? Horizon::QuickWin : Horizon::LongTerm, $rule->of($position, $difficulty, $gain, null));
+    }
+
+    public function test_short_term_begins_at_its_chance(): void
+    {
+        $chance = Rulebook::standard()->float('short_term_chance');
+        $rule = new HorizonRule(Rulebook::standard()->weighing(), ComfortDifficulty::fromDifficulties([]));
+        self::assertSame(Horizon::ShortTerm, $rule->of(null, 90.0, null, $chance));
+        self::assertSame(Horizon::LongTerm, $rule->of(null, 90.0, null, $chance - .001));
+        self::assertNull($rule->of(null, null, 900.0, 1.0));
+    }
+
+    public function test_a_gate_lets_in_what_fits_well_enough_and_shuts_out_the_unknown(): void
+    {
+        self::assertTrue(FitGate::open()->isOpen());
+        self::assertTrue(FitGate::open()->lets(null));
+        self::assertTrue(FitGate::open()->lets(0.0));
+        $gate = FitGate::from(3);
+        self::assertFalse($gate->isOpen());
+        self::assertSame([true, false, false], [$gate->lets(3.0), $gate->lets(2.9), $gate->lets(null)]);
+    }
+}

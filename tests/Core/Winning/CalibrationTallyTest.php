@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Winning;
+
+use GreaterReach\Core\Winning\Calibration;
+use GreaterReach\Core\Winning\CalibrationTally;
+use PHPUnit\Framework\TestCase;
+
+/** What was said and seen, added up by hand (Brier 1950: the mean of squared differences). */
+final class CalibrationTallyTest extends TestCase
+{
+    public function test_rows_go_into_the_bin_of_what_was_said_of_them(): void
+    {
+        $tally = new CalibrationTally(10);
+        $tally->add(0.0, [0 => 1]);
+        $tally->add(0.35, [0 => 3, $tally->class => 1, $tally->class + 1 => 4]);
+        $tally->add(1.0, [0 => 2]);
+        $bins = $tally->bins();
+        self::assertSame([1, 8, 2], [$bins[0]['rows'], $bins[(int) (.35 * Calibration::BINS)]['rows'], $bins[Calibration::BINS - 1]['rows']]);
+        self::assertSame(11, array_sum(array_column($bins, 'rows')));
+        self::assertSame(.5, $bins[(int) (.35 * Calibration::BINS)]['observed']);
+        self::assertEqualsWithDelta(.35, $bins[(int) (.35 * Calibration::BINS)]['predicted'], 1e-12);
+        // 1 × (1 − 0)² + 4 × (1 − .35)² + 4 × .35² + 2 × 0
+        self::assertEqualsWithDelta((1 + 4 * .65 ** 2 + 4 * .35 ** 2) / 11, $tally->brier(), 1e-12);
+    }
+
+    public function test_the_base_says_the_share_of_the_others(): void
+    {
+        $tally = new CalibrationTally(10);
+        $others = array_fill(0, $tally->class + 2, 0);
+        $others[0] = 3;
+        $others[$tally->class + 1] = 1;
+        $here = array_fill(0, $tally->class + 2, 0);
+        $here[$tally->class] = 1;
+        $here[$tally->class + 1] = 2;
+        $tally->addBase($here, $others);
+        $tally->add(.5, [0 => 3]);
+        // Three of four of the others are within: 1 × (1 − .75)² + 2 × .75²
+        self::assertEqualsWithDelta((.25 ** 2 + 2 * .75 ** 2) / 3, $tally->base(), 1e-12);
+    }
+
+    public function test_without_rows_nothing_is_known(): void
+    {
+        $tally = new CalibrationTally(10);
+        self::assertNull($tally->brier());
+        self::assertNull($tally->base());
+        self::assertNull($tally->bins()[0]['predicted']);
+        $tally->addBase([1], [0]);
+        self::assertNull($tally->base());
+    }
+}
