@@ -2,4 +2,4 @@ import { readFileSync } from 'node:fs';
 import type { Vocabulary } from '../../api/schema';
 
 /** The server's own vocabulary, for tests: `npm test` and `bin/test` have the server write it before. */
-export const vocabulary = JSON.parse(readFileSync('var/vocabulary.json', 'utf8')) as Vocabulary;
+export const vocabulary = JSON.parse(readFileSync(process.env['REACH_VOCABULARY'] ?? 'var/vocabulary.json', 'utf8')) as Vocabulary;
