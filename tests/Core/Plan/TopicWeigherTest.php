@@ -106,7 +106,7 @@ final class TopicWeigherTest extends TestCase
     public function test_a_page_fits_as_well_as_the_keyword_that_fits_best(): void
     {
         $fits = static fn(?float ...$fits): array => array_map(
-            static fn(?float $fit, int $number): OpenKeyword => self::keyword("ink {$number}", fit: $fit),
+            static fn(?float $fit, int|string $number): OpenKeyword => self::keyword("ink {$number}", fit: $fit),
             $fits,
             array_keys($fits),
         );

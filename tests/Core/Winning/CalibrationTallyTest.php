@@ -29,13 +29,9 @@ final class CalibrationTallyTest extends TestCase
     public function test_the_base_says_the_share_of_the_others(): void
     {
         $tally = new CalibrationTally(10);
-        $others = array_fill(0, $tally->class + 2, 0);
-        $others[0] = 3;
-        $others[$tally->class + 1] = 1;
-        $here = array_fill(0, $tally->class + 2, 0);
-        $here[$tally->class] = 1;
-        $here[$tally->class + 1] = 2;
-        $tally->addBase($here, $others);
+        $none = array_fill(0, $tally->class, 0);
+        // One in the class that ends at the bound and two beyond it; of the others three in the first and one beyond.
+        $tally->addBase([...$none, 1, 2], [3, ...$none, 1]);
         $tally->add(.5, [0 => 3]);
         // Three of four of the others are within: 1 × (1 − .75)² + 2 × .75²
         self::assertEqualsWithDelta((.25 ** 2 + 2 * .75 ** 2) / 3, $tally->base(), 1e-12);
