@@ -18,10 +18,11 @@ final class CalibrationTallyTest extends TestCase
         $tally->add(0.35, [0 => 3, $tally->class => 1, $tally->class + 1 => 4]);
         $tally->add(1.0, [0 => 2]);
         $bins = $tally->bins();
-        self::assertSame([1, 8, 2], [$bins[0]['rows'], $bins[(int) (.35 * Calibration::BINS)]['rows'], $bins[Calibration::BINS - 1]['rows']]);
+        $some = (int) (.35 * Calibration::BINS);
+        self::assertSame([1, 8, 2], [$bins[0]['rows'], $bins[$some]['rows'], $bins[Calibration::BINS - 1]['rows']]);
         self::assertSame(11, array_sum(array_column($bins, 'rows')));
-        self::assertSame(.5, $bins[(int) (.35 * Calibration::BINS)]['observed']);
-        self::assertEqualsWithDelta(.35, $bins[(int) (.35 * Calibration::BINS)]['predicted'], 1e-12);
+        self::assertSame(.5, $bins[$some]['observed']);
+        self::assertEqualsWithDelta(.35, $bins[$some]['predicted'], 1e-12);
         // 1 × (1 − 0)² + 4 × (1 − .35)² + 4 × .35² + 2 × 0
         self::assertEqualsWithDelta((1 + 4 * .65 ** 2 + 4 * .35 ** 2) / 11, $tally->brier(), 1e-12);
     }
