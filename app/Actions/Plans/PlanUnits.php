@@ -31,7 +31,14 @@ final readonly class PlanUnits
     /** @return list<WorkItem> by rank */
     public function work(): array
     {
-        return DB::transaction(fn(): array => $this->isByTopic ? $this->topics() : $this->keywords());
+        return DB::transaction(function (): array {
+            // Rows that were written a moment ago are in no statistics yet; taken for a handful, each topic would look through all of them.
+            DB::statement('SET LOCAL enable_nestloop = off');
+            $work = $this->isByTopic ? $this->topics() : $this->keywords();
+            DB::statement('SET LOCAL enable_nestloop = on');
+
+            return $work;
+        });
     }
 
     /** @return list<WorkItem> */
