@@ -35,7 +35,10 @@ export function PictureButtons({ name, drawing }: Props) {
 /** Draws on light paper out of sight, saves that, and is gone. */
 function Taken({ name, format, drawing, onDone }: Props & { format: Format; onDone: () => void }) {
   const paper = useRef<HTMLDivElement>(null);
+  // It is taken once, as it was when the button was pressed.
+  const asked = useRef({ name, format, onDone });
   useLayoutEffect(() => {
+    const { name, format, onDone } = asked.current;
     const drawn = paper.current?.querySelector('svg');
     if (paper.current !== null && drawn instanceof SVGSVGElement) {
       const picture = pictureOf(drawn, getComputedStyle(paper.current).backgroundColor);
@@ -46,8 +49,6 @@ function Taken({ name, format, drawing, onDone }: Props & { format: Format; onDo
       }
     }
     onDone();
-    // It is taken once, as it was when the button was pressed.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
   return createPortal(
     <Box
