@@ -4,8 +4,10 @@
 say() { printf '%s\n' "$*"; }
 die() { printf '%s: %s\n' "$(basename "$0")" "$*" >&2; exit 1; }
 
-PHP_PACKAGES="php8.2-cli php8.2-pgsql php8.2-curl php8.2-zip php8.2-gd php8.2-bcmath php8.2-mbstring php8.2-intl php8.2-xml"
-SERVER_PACKAGES="postgresql-15 composer unzip"
+. "$root/bin/versions.sh"
+
+PHP_PACKAGES=$(printf "php$PHP_VERSION-%s " cli pgsql curl zip gd bcmath mbstring intl xml)
+SERVER_PACKAGES="postgresql-$POSTGRES_VERSION composer unzip"
 # Compiled once and kept compiled: for work that takes longer than a moment.
 export PHP_FAST="-d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M"
 BROWSER_PACKAGES="chromium chromium-driver"
@@ -62,7 +64,24 @@ need_composer() {
     fi
 }
 
+# need_node: one that is new enough to build; where Debian's is older, one of our own goes before it.
+need_node() {
+    newer_node() { [ "$(printf '%s\n' "$NODE_NEEDED" "$(node --version 2>/dev/null | tr -d v)" | sort -V | head -1)" = "$NODE_NEEDED" ]; }
+    newer_node && return 0
+    local kind
+    case "$(uname -m)" in x86_64) kind=x64 ;; aarch64) kind=arm64 ;; *) die "Node $NODE_NEEDED or newer is needed to build." ;; esac
+    export PATH="$root/var/node/node_modules/node-linux-$kind/bin:$PATH"
+    newer_node && return 0
+    say "Installing Node $NODE_VERSION"
+    npm install --prefix var/node --no-save --no-audit --no-fund "node-linux-$kind@$NODE_VERSION" >var/node.log 2>&1 \
+        || die "Node could not be installed; see var/node.log"
+    # Another Node may want other parts of the libraries.
+    rm -f var/npm.stamp
+    newer_node || die "Node $NODE_VERSION does not run here; see var/node.log"
+}
+
 need_npm() {
+    need_node
     if [ ! -d node_modules ] || stale var/npm.stamp package-lock.json; then
         say "Installing front-end libraries"
         npm ci --no-audit --no-fund >var/npm.log 2>&1 || die "npm ci failed; see var/npm.log"
@@ -93,7 +112,7 @@ POSTGRES_SETTINGS="-c shared_buffers=512MB -c work_mem=64MB -c maintenance_work_
 -c max_locks_per_transaction=256 -c synchronous_commit=on -c random_page_cost=1.1 -c jit=off -c wal_level=replica \
 -c max_wal_senders=4 -c client_connection_check_interval=1s"
 
-pg_bin() { printf '/usr/lib/postgresql/15/bin/%s' "$1"; }
+pg_bin() { printf '/usr/lib/postgresql/%s/bin/%s' "$POSTGRES_VERSION" "$1"; }
 
 # PostgreSQL refuses to run as root, so root lends its steps to the user that the Debian package made.
 as_postgres() {
@@ -191,7 +210,7 @@ marked() {
 }
 
 NGINX=/usr/sbin/nginx
-FPM=/usr/sbin/php-fpm8.2
+FPM=/usr/sbin/php-fpm$PHP_VERSION
 
 # keep_running NAME LOG COMMAND...: a part that is started again whenever it ends, and says so where it did not end by itself.
 # Sets KEPT, the mark of the part.

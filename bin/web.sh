@@ -1,7 +1,7 @@
 # The web server of a checkout: nginx before php-fpm, both of Debian, in a folder of their own. Sourced, not run.
 # Expects $root and bin/lib.sh, and defines functions only.
 
-WEB_PACKAGES="nginx-light php8.2-fpm"
+WEB_PACKAGES="nginx-light php$PHP_VERSION-fpm"
 
 # Unix sockets have short names only, so those of a checkout far down lie in a folder that nobody else may enter.
 web_socket() {
@@ -223,7 +223,7 @@ start_fpm() {
     rm -f "$socket"
     keep_running php-fpm "$WEB_FOLDER/php-fpm.log" "$FPM" $([ "$(id -u)" = 0 ] && printf -- --allow-to-run-as-root) --nodaemonize \
         -d opcache.memory_consumption=192 -d opcache.max_accelerated_files=20000 -d opcache.interned_strings_buffer=16 \
-        -d opcache.revalidate_freq=2 -d realpath_cache_size=4096K -c /etc/php/8.2/fpm/php.ini -y "$WEB_FOLDER/php-fpm.conf"
+        -d opcache.revalidate_freq=2 -d realpath_cache_size=4096K -c "/etc/php/$PHP_VERSION/fpm/php.ini" -y "$WEB_FOLDER/php-fpm.conf"
     for look in $(seq 1 100); do
         [ -S "$socket" ] && return 0
         sleep .1

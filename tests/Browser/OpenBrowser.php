@@ -91,7 +91,19 @@ final class OpenBrowser
         $tools->execute('Network.clearBrowserCookies');
         $tools->execute('Storage.clearDataForOrigin', ['origin' => $this->address, 'storageTypes' => 'local_storage']);
         $this->driver->manage()->window()->setSize(new WebDriverDimension(1280, 800));
+        self::lookThrough($tools);
         File::delete(array_filter(glob($this->downloads.'/*') ?: [], is_file(...)));
+    }
+
+    /** Through a window of another size (`REACH_WINDOW=1024x768`), and in the dark (`REACH_SCHEME=dark`), where that is asked for. */
+    private static function lookThrough(ChromeDevToolsDriver $tools): void
+    {
+        if (preg_match('/^(\d+)x(\d+)$/', (string) getenv('REACH_WINDOW'), $size) === 1) {
+            $metrics = ['width' => (int) $size[1], 'height' => (int) $size[2], 'deviceScaleFactor' => 1, 'mobile' => false];
+            $tools->execute('Emulation.setDeviceMetricsOverride', $metrics);
+        }
+        $scheme = getenv('REACH_SCHEME') === 'dark' ? 'dark' : 'light';
+        $tools->execute('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]);
     }
 
     private static function browser(int $port, string $downloads): RemoteWebDriver

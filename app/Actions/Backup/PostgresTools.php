@@ -10,8 +10,8 @@ use Symfony\Component\Process\Process;
 /** PostgreSQL's own programs for the database of this installation; the password goes by the environment and stands on no command line. */
 final class PostgresTools
 {
-    /** Where Debian keeps those of the version that is installed. */
-    private const FOLDER = '/usr/lib/postgresql/15/bin/';
+    /** Where Debian keeps those of each version that is installed. */
+    private const FOLDERS = '/usr/lib/postgresql/*/bin/';
 
     /**
      * @param string       $program   such as `pg_dump`
@@ -23,8 +23,7 @@ final class PostgresTools
     public static function run(string $program, array $arguments, ?string $folder = null): void
     {
         $server = config()->array('database.connections.pgsql');
-        $path = is_executable(self::FOLDER.$program) ? self::FOLDER.$program : $program;
-        $process = new Process([$path, ...$arguments], $folder ?? base_path(), [
+        $process = new Process([self::path($program), ...$arguments], $folder ?? base_path(), [
             'PGHOST' => self::text($server['host'] ?? ''),
             'PGPORT' => self::text($server['port'] ?? ''),
             'PGUSER' => self::text($server['username'] ?? ''),
@@ -49,6 +48,15 @@ final class PostgresTools
         file_put_contents($folder.'/script.sql', $sql);
         self::run('psql', ['--no-psqlrc', '--quiet', '--set=ON_ERROR_STOP=1', '--file=script.sql'], $folder);
         unlink($folder.'/script.sql');
+    }
+
+    /** The newest there is: it can talk to every older server, and an older one cannot to a newer. */
+    private static function path(string $program): string
+    {
+        $paths = glob(self::FOLDERS.$program) ?: [];
+        natsort($paths);
+
+        return end($paths) ?: $program;
     }
 
     private static function text(mixed $value): string
