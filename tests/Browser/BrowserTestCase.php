@@ -148,6 +148,12 @@ abstract class BrowserTestCase extends TestCase
         }, 'Nothing takes the keys.');
     }
 
+    /** Whether the list has all its columns. */
+    protected function isWide(): bool
+    {
+        return $this->browser->executeScript('return innerWidth') >= 1024;
+    }
+
     /** @return list<string> keywords in the list, from the top, as far as they are drawn */
     protected function keywords(): array
     {

@@ -111,7 +111,7 @@ final class KeyboardRoundTest extends BrowserTestCase
             ? WebDriverKeys::TAB
             : WebDriverKeys::ARROW_DOWN;
         for ($step = 0; $step < 80; ++$step) {
-            if (trim($this->browser->switchTo()->activeElement()->getText()) === $text) {
+            if (trim((string) $this->browser->executeScript('return document.activeElement.innerText')) === $text) {
                 $this->press(WebDriverKeys::ENTER);
 
                 return;

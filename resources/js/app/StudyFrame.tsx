@@ -1,8 +1,9 @@
 import Box from '@mui/material/Box';
 import LinearProgress from '@mui/material/LinearProgress';
+import Link from '@mui/material/Link';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { Outlet, useNavigate, useParams } from 'react-router';
+import { Link as RouterLink, Outlet, useNavigate, useParams } from 'react-router';
 import { keys } from '../api/keys';
 import { comparisonQuery, studyQuery, vocabularyQuery } from '../features/study/queries';
 import { BrokenComparison } from './BrokenComparison';
@@ -65,7 +66,13 @@ export function StudyFrame() {
     return <Failed error={vocabulary.error} onRetry={() => void vocabulary.refetch()} />;
   }
   if (study.isError) {
-    return <Failed error={study.error} onRetry={() => void study.refetch()} />;
+    return (
+      <Failed error={study.error} onRetry={() => void study.refetch()}>
+        <Link component={RouterLink} to="/" sx={{ ml: 2 }}>
+          Go to the list of studies
+        </Link>
+      </Failed>
+    );
   }
   const context: StudyContext = { study: study.data };
   return (

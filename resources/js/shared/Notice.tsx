@@ -15,7 +15,7 @@ export function Waiting({ what }: { what: string }) {
   );
 }
 
-export function Failed({ error, onRetry }: { error: Error; onRetry?: () => void }) {
+export function Failed({ error, onRetry, children }: { error: Error; onRetry?: () => void; children?: ReactNode }) {
   return (
     <Box role="alert" sx={{ p: 3, borderLeft: 3, borderColor: 'warning.main', m: 2 }}>
       <Typography>{error.message}</Typography>
@@ -24,6 +24,7 @@ export function Failed({ error, onRetry }: { error: Error; onRetry?: () => void 
           Try again
         </Button>
       )}
+      {children}
     </Box>
   );
 }

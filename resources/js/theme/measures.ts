@@ -22,6 +22,7 @@ export const measures = {
   widePart: '420px',
   /** Above a drawing that fills the window. */
   headOfDrawing: '270px',
+  lowDrawing: '320px',
   stageDot: '12px',
   /** Of a list that the whole page scrolls. */
   list: 'max(70dvh, 320px)',

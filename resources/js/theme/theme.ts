@@ -1,3 +1,4 @@
+import { measures } from './measures';
 import { createTheme } from '@mui/material/styles';
 
 /** Calm paper and ink: everything that gives the screens their look stands here, once. */
@@ -138,7 +139,10 @@ export const theme = createTheme({
       },
     },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
-    MuiButton: { defaultProps: { size: 'small', disableElevation: true }, styleOverrides: { root: { paddingInline: 12 } } },
+    MuiButton: {
+      defaultProps: { size: 'small', disableElevation: true },
+      styleOverrides: { root: { paddingInline: 12, minHeight: measures.target } },
+    },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
     // What is closed is gone at once: a key that is pressed right after goes to the list below and not into what fades.
     MuiMenu: { defaultProps: { transitionDuration: 0 } },

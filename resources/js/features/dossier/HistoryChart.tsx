@@ -8,6 +8,7 @@ import {
   positionScale,
   Shape,
   timeOf,
+  useFit,
   XAxis,
   YAxis,
   type Frame,
@@ -22,11 +23,12 @@ interface Props {
   domains: ComparedDomain[];
 }
 
-const frame: Frame = { width: 366, height: 124, left: 24, right: 22, top: 8, bottom: 20 };
+const usual: Frame = { width: 366, height: 124, left: 24, right: 22, top: 8, bottom: 20 };
 
 /** Best positions of all domains over their snapshots, 1 at the top, on the same logarithmic scale as the lanes. */
 export function HistoryChart({ history, domains }: Props) {
   const ink = useDomainInk();
+  const { frame, fit } = useFit(usual, usual.width * 1.2);
   const days = [...new Set(history.map((point) => point.day))].sort();
   if (days.length < 2) {
     return null;
@@ -37,7 +39,7 @@ export function HistoryChart({ history, domains }: Props) {
     <Chart
       label={`Positions from ${days[0] ?? ''} to ${days.at(-1) ?? ''}`}
       frame={frame}
-      grows={frame.width * 1.2}
+      fit={fit}
       readings={days.map((day): Reading => ({ x: x(timeOf(day)), words: `${day}: ${placesOn(history, domains, day).join(', ')}` }))}
       table={{
         headings: ['Day', ...domains.map((domain) => domain.entry)],

@@ -1,12 +1,12 @@
 import Box from '@mui/material/Box';
 import type { KeywordDossier } from '../../api/schema';
-import { amountScale, Bars, Chart, diamond, inks, Shape, upwards, type Frame } from '../../shared/chart';
+import { amountScale, Bars, Chart, diamond, inks, Shape, upwards, useFit, type Frame } from '../../shared/chart';
 import { percent } from '../../shared/format';
 import { Part } from './Part';
 
 type Places = NonNullable<KeywordDossier['places']>;
 
-const frame: Frame = { width: 366, height: 124, left: 0, right: 0, top: 16, bottom: 36 };
+const usual: Frame = { width: 366, height: 124, left: 0, right: 0, top: 16, bottom: 36 };
 const gap = 4;
 
 /** Where we could stand, wherever we stand now: the chance of every class of places as a bar, ours marked. */
@@ -28,6 +28,7 @@ export function PlacesPart({ dossier }: { dossier: KeywordDossier }) {
 }
 
 function Picture({ classes }: { classes: Places['classes'] }) {
+  const { frame, fit } = useFit(usual, usual.width * 1.2);
   const y = amountScale(Math.max(...classes.map((one) => one.chance)), upwards(frame));
   const step = frame.width / classes.length;
   const floor = frame.height - frame.bottom;
@@ -36,7 +37,7 @@ function Picture({ classes }: { classes: Places['classes'] }) {
     <Chart
       label={`Chance of every class of places; ${classes.map(words).join('; ')}`}
       frame={frame}
-      grows={frame.width * 1.2}
+      fit={fit}
       table={{ headings: ['Places', 'Chance'], rows: classes.map((one) => [one.name, percent(one.chance)]) }}
     >
       <Bars

@@ -10,13 +10,14 @@ import {
   Line,
   radiusScale,
   upwards,
+  useFit,
   XAxis,
   YAxis,
   type Frame,
   type Reading,
 } from '../../shared/chart';
 
-const frame: Frame = { width: 470, height: 220, left: 40, right: 12, top: 8, bottom: 22 };
+const usual: Frame = { width: 470, height: 220, left: 40, right: 12, top: 8, bottom: 22 };
 const lastPosition = 20;
 const names = { default: 'default', '2006': '2006 query log', fitted: 'fitted to our clicks', own: 'entered by hand' } as const;
 const dashOf = { default: dashes.long, '2006': dashes.dots, fitted: dashes.none, own: dashes.mixed } as const;
@@ -25,6 +26,7 @@ type Name = keyof typeof names;
 
 /** Click-through rate by position: each curve by its own dash, measured rates as rings as large as what they were measured on. */
 export function CurveChart({ curve }: { curve: Curve }) {
+  const { frame, fit } = useFit(usual, usual.width * 1.5);
   const drawn = (Object.keys(names) as Name[]).filter(
     (name) => curve.curves[name] !== undefined && (name !== '2006' || curve.in_use === '2006'),
   );
@@ -41,7 +43,7 @@ export function CurveChart({ curve }: { curve: Curve }) {
       <Chart
         label="Click-through rate by position"
         frame={frame}
-        grows={frame.width * 1.5}
+        fit={fit}
         readings={positions.map((position): Reading => ({
           x: x(position),
           words: `Position ${position}: ${at(position)

@@ -11,6 +11,7 @@ import {
   Line,
   timeOf,
   upwards,
+  useFit,
   XAxis,
   YAxis,
   type Frame,
@@ -20,7 +21,7 @@ import { estimate } from '../../shared/format';
 import { WhyFigure } from '../keyword/WhyFigure';
 import { monthName } from './months.logic';
 
-const frame: Frame = { width: 760, height: 96, left: 44, right: 14, top: 8, bottom: 22 };
+const usual: Frame = { width: 760, height: 96, left: 44, right: 14, top: 8, bottom: 22 };
 
 interface Props {
   plan: Roadmap;
@@ -41,7 +42,7 @@ export function ForecastBand({ plan, currency, without }: Props) {
     <Box
       component="section"
       aria-label="Forecast"
-      sx={{ display: 'flex', gap: 2, px: 2, py: 0.5, borderBottom: 1, borderColor: 'divider', alignItems: 'center' }}
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, px: 2, py: 0.5, borderBottom: 1, borderColor: 'divider', alignItems: 'center' }}
     >
       <Picture months={months} without={without?.months ?? null} />
       <Box sx={{ width: 270, typography: 'dense' }}>
@@ -78,6 +79,7 @@ export function ForecastBand({ plan, currency, without }: Props) {
 
 /** The band of eight draws in ten and its middle; dashed, the middle without the item that is open. */
 function Picture({ months, without }: { months: ForecastMonth[]; without: ForecastMonth[] | null }) {
+  const { frame, fit } = useFit(usual, 1100);
   const most = Math.max(1, ...months.map((month) => month.p90));
   const time = dayScale(
     months.map((month) => month.month),
@@ -89,7 +91,7 @@ function Picture({ months, without }: { months: ForecastMonth[]; without: Foreca
     <Chart
       label={`Forecast: ${months.map(bandWords).join(', ')}`}
       frame={frame}
-      grows={1100}
+      fit={fit}
       readings={months.map((month): Reading => ({ x: x(month), words: `${bandWords(month)}, half below ${estimate(month.p50)}` }))}
       table={{
         headings: ['Month', 'One in ten below', 'Half below', 'Mean', 'One in ten above'],

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import type { Distribution } from '../../api/schema';
-import { amountScale, Bars, Chart, inks, upwards, XAxis, type Frame } from '../../shared/chart';
+import { amountScale, Bars, Chart, inks, upwards, useFit, XAxis, type Frame } from '../../shared/chart';
 import { whole } from '../../shared/format';
 
 interface Props {
@@ -9,12 +9,13 @@ interface Props {
   to: number | null;
 }
 
-const frame: Frame = { width: 320, height: 82, left: 0, right: 0, top: 2, bottom: 18 };
+const usual: Frame = { width: 320, height: 82, left: 0, right: 0, top: 2, bottom: 18 };
 const gap = 2;
 const least = 2;
 
 /** How the figure is spread over what the rest of the sentence lets through; what the clause keeps is drawn solid. */
 export function Histogram({ distribution, from, to }: Props) {
+  const { frame, fit } = useFit(usual, 420);
   const { bins, field, unknown } = distribution;
   const y = amountScale(Math.max(1, ...bins.map((bin) => bin.keywords)), upwards(frame));
   const step = frame.width / Math.max(1, bins.length);
@@ -25,7 +26,7 @@ export function Histogram({ distribution, from, to }: Props) {
       <Chart
         label={`Distribution of ${field}`}
         frame={frame}
-        grows={420}
+        fit={fit}
         table={{ headings: ['From', 'Keywords'], rows: bins.map((bin) => [String(bin.from), whole(bin.keywords)]) }}
       >
         <Bars

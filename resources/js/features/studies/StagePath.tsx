@@ -111,7 +111,7 @@ function StageLink({ stage, place, slug }: { stage: Stage; place: number; slug: 
         component="span"
         sx={{
           display: '-webkit-box',
-          WebkitLineClamp: 2,
+          WebkitLineClamp: { xs: 1, md: 2 },
           WebkitBoxOrient: 'vertical',
           overflow: 'hidden',
           lineHeight: 1.2,

@@ -38,16 +38,7 @@ export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: b
             study.name
           )}
         </Typography>
-        {!isHome && (
-          <Link
-            component={RouterLink}
-            to="/"
-            variant="caption"
-            sx={{ flexShrink: 0, display: 'inline-block', lineHeight: measures.target }}
-          >
-            all studies
-          </Link>
-        )}
+        {!isHome && <LinksBeside slug={study.slug} />}
       </Box>
       <Box
         component="button"
@@ -68,23 +59,32 @@ export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: b
         <Box component="span" sx={{ color: 'text.primary', fontWeight: 600 }}>
           {study.domain}
         </Box>
-        <br />
-        <Box component="span" sx={{ display: 'inline-block', maxWidth: 200 }}>
+        <Box component="span" sx={{ display: { xs: 'inline', md: 'block' }, maxWidth: { md: 200 }, ml: { xs: 1, md: 0 } }}>
           against {study.competitors.length} · {study.country}, {study.language}, {study.device} ·{' '}
           {study.as_of === null ? 'newest' : study.as_of}
         </Box>
       </Box>
-      {!isHome && (
-        <Link
-          component={RouterLink}
-          to={`/studies/${study.slug}/rulebook`}
-          variant="caption"
-          sx={{ position: 'absolute', right: 16, bottom: 4, lineHeight: measures.target }}
-        >
-          rulebook
-        </Link>
-      )}
       {isOpen && <StudyDialog study={study} onClose={() => setOpen(false)} />}
+    </Box>
+  );
+}
+
+/** Ways out of the study: beside its name in a narrow window, else in the corners. */
+function LinksBeside({ slug }: { slug: string }) {
+  const look = { flexShrink: 0, display: 'inline-block', lineHeight: measures.target };
+  return (
+    <Box sx={{ display: 'flex', gap: 2, flexShrink: 0 }}>
+      <Link component={RouterLink} to="/" variant="caption" sx={look}>
+        all studies
+      </Link>
+      <Link
+        component={RouterLink}
+        to={`/studies/${slug}/rulebook`}
+        variant="caption"
+        sx={{ ...look, position: { md: 'absolute' }, right: 16, bottom: 4 }}
+      >
+        rulebook
+      </Link>
     </Box>
   );
 }

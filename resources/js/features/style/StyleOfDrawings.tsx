@@ -17,11 +17,12 @@ import {
   Upright,
   upwards,
   XAxis,
+  useFit,
   YAxis,
   type Frame,
 } from '../../shared/chart';
 
-const frame: Frame = { width: 420, height: 140, left: 30, right: 20, top: 14, bottom: 22 };
+const usual: Frame = { width: 420, height: 140, left: 30, right: 20, top: 14, bottom: 22 };
 
 /** Months of different length, one of which is not known. */
 const days = ['2026-01-01', '2026-02-01', '2026-03-01', '2026-07-01', '2026-08-01', '2026-09-01'];
@@ -48,13 +49,14 @@ export function StyleOfDrawings() {
 }
 
 function Drawn() {
+  const { frame, fit } = useFit(usual, 560);
   const [x, y] = [dayScale(days, across(frame)), amountScale(10, upwards(frame))];
   const at = (day: string) => x(timeOf(day));
   return (
     <Chart
       label="A line with a gap"
       frame={frame}
-      grows={560}
+      fit={fit}
       readings={days.map((day, index) => ({ x: at(day), words: `${day}: ${values[index] ?? 'unknown'}` }))}
       table={{ headings: ['Day', 'Value'], rows: days.map((day, index) => [day, String(values[index] ?? 'unknown')]) }}
     >

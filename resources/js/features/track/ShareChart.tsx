@@ -12,6 +12,7 @@ import {
   timeOf,
   Upright,
   upwards,
+  useFit,
   XAxis,
   YAxis,
   type Frame,
@@ -20,7 +21,7 @@ import {
 import { percent } from '../../shared/format';
 import { domainLetter, useDomainInk } from '../keyword/DomainShape';
 
-const frame: Frame = { width: 900, height: 196, left: 40, right: 36, top: 8, bottom: 24 };
+const usual: Frame = { width: 900, height: 196, left: 40, right: 36, top: 8, bottom: 24 };
 const apart = 12;
 
 /**
@@ -29,6 +30,7 @@ const apart = 12;
  */
 export function ShareChart({ shares, domains, published }: { shares: Track['shares']; domains: string[]; published: string[] }) {
   const ink = useDomainInk();
+  const { frame, fit } = useFit(usual, 1100);
   const days = shares.map((day) => day.day);
   const most = Math.max(0.05, ...shares.flatMap((day) => day.shares.map((share) => share ?? 0)));
   const [x, y] = [dayScale(days, across(frame)), amountScale(most, upwards(frame))];
@@ -43,7 +45,7 @@ export function ShareChart({ shares, domains, published }: { shares: Track['shar
     <Chart
       label={`Share of clicks on ${last?.day ?? ''}: ${words(last)}`}
       frame={frame}
-      grows={1100}
+      fit={fit}
       readings={shares.map((day): Reading => ({ x: x(timeOf(day.day)), words: `${day.day}: ${words(day)}` }))}
       table={{
         headings: ['Day', ...domains],

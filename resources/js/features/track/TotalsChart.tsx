@@ -14,6 +14,7 @@ import {
   Shape,
   timeOf,
   upwards,
+  useFit,
   XAxis,
   YAxis,
   type Frame,
@@ -24,13 +25,14 @@ import { totalWords } from './track.logic';
 
 type Month = Track['months'][number];
 
-const frame: Frame = { width: 900, height: 136, left: 48, right: 30, top: 8, bottom: 24 };
+const usual: Frame = { width: 900, height: 136, left: 48, right: 30, top: 8, bottom: 24 };
 
 const words = (month: Month) =>
   `${month.day.slice(0, 7)}: ${estimate(month.achieved)} achieved, ${estimate(month.p10)} to ${estimate(month.p90)} said`;
 
 /** All finished items together, month by month: the band that was said, its mean dashed, and what was achieved as diamonds on a line. */
 export function TotalsChart({ months }: { months: Track['months'] }) {
+  const { frame, fit } = useFit(usual, 1100);
   const said = totalWords(months);
   if (said === null) {
     return null;
@@ -49,7 +51,7 @@ export function TotalsChart({ months }: { months: Track['months'] }) {
       <Chart
         label={months.map(words).join('; ')}
         frame={frame}
-        grows={1100}
+        fit={fit}
         readings={months.map((month): Reading => ({ x: x(month), words: words(month) }))}
         table={{
           headings: ['Month', 'Achieved', 'Said, one in ten below', 'Mean said', 'Said, one in ten above'],

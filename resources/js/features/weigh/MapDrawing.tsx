@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { PointerEvent, ReactNode, RefObject } from 'react';
 import { dashes, inks, letters, Upright, XAxis, YAxis } from '../../shared/chart';
-import { size, type Label, type Place, type Plot } from './plot.logic';
+import { type Label, type Place, type Plot } from './plot.logic';
 import { measures } from '../../theme/measures';
 
 type OnPointer = (event: PointerEvent<SVGSVGElement>) => void;
@@ -25,6 +25,7 @@ const top = 18;
 
 /** The map as it is drawn, on the screen and to be taken along. */
 export function MapDrawing({ plot, labels, frame, chosen, selected, onUnder, onOpen, children, ...pointer }: Props) {
+  const size = plot.frame;
   const bottom = size.height - size.bottom;
   return (
     <Box
@@ -37,7 +38,7 @@ export function MapDrawing({ plot, labels, frame, chosen, selected, onUnder, onO
       {...pointer}
       sx={{
         width: '100%',
-        maxHeight: `calc(100vh - ${measures.headOfDrawing})`,
+        maxHeight: `max(${measures.lowDrawing}, calc(100vh - ${measures.headOfDrawing}))`,
         touchAction: 'none',
         userSelect: 'none',
         '& text': { fontSize: letters, fill: inks.text, pointerEvents: 'none' },

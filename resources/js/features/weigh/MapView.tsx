@@ -3,13 +3,15 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useRef, useState, type PointerEvent } from 'react';
 import { mapQuery } from './queries';
-import type { Comparison, Study } from '../../api/schema';
+import type { Comparison, OpportunityMap, Study } from '../../api/schema';
 import { decimal, estimate, percent, whole } from '../../shared/format';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { useHotkeys } from '../../shared/useHotkeys';
-import { inks, PictureButtons } from '../../shared/chart';
+import { inks, PictureButtons, useFit, type Fit } from '../../shared/chart';
 import { MapDrawing } from './MapDrawing';
-import { layPlot, namedPlaces, stepFrom, within, type Picture, type Place, type Spot } from './plot.logic';
+import { layPlot, mapIn, namedPlaces, stepFrom, wholeMap, within, type Picture, type Place, type Plot, type Spot } from './plot.logic';
+
+const widest = 1250;
 
 interface Props {
   study: Study;
@@ -28,7 +30,11 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
   const [picture, setPicture] = useState<Picture>('difficulty');
   const [chosen, setChosen] = useState<string[]>([]);
   const map = useQuery(mapQuery(study.slug, comparison.id, show, weights, by));
-  const plot = useMemo(() => (map.data === undefined ? null : layPlot(map.data, picture)), [map.data, picture]);
+  const { frame, fit } = useFit(wholeMap, widest);
+  const plot = useMemo(
+    () => (map.data === undefined ? null : layPlot(map.data, picture, mapIn(frame.width))),
+    [map.data, picture, frame.width],
+  );
   const turn = (next: 'keyword' | 'topic') => {
     setBy(next);
     setChosen([]);
@@ -67,13 +73,14 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
             <Button onClick={() => setChosen([])}>Choose none</Button>
           </>
         )}
-        <PictureButtons name={`map of ${by}s`} drawing={<MapDrawing plot={plot} labels={namedPlaces(plot.places)} />} />
+        <PictureButtons name={`map of ${by}s`} drawing={<WholeMap map={map.data} picture={picture} />} />
       </Box>
       {plot.places.length === 0 ? (
         <Empty title="Nothing to draw">Difficulty or gain is unknown for all that the sentence shows.</Empty>
       ) : (
         <Explored
           plot={plot}
+          fit={fit}
           chosen={chosen}
           selected={selected}
           onChosen={setChosen}
@@ -90,8 +97,15 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
   );
 }
 
+/** As it is taken along: in its whole size, however narrow the window is. */
+function WholeMap({ map, picture }: { map: OpportunityMap; picture: Picture }) {
+  const plot = layPlot(map, picture);
+  return <MapDrawing plot={plot} labels={namedPlaces(plot)} />;
+}
+
 interface ExploredProps {
-  plot: ReturnType<typeof layPlot>;
+  plot: Plot;
+  fit: Fit;
   chosen: string[];
   selected: string | null;
   onChosen: (names: string[]) => void;
@@ -99,7 +113,7 @@ interface ExploredProps {
 }
 
 /** The map under the mouse and the keys: what is pointed at is told below, a line drawn round some chooses them. */
-function Explored({ plot, chosen, selected, onChosen, onOpen }: ExploredProps) {
+function Explored({ plot, fit, chosen, selected, onChosen, onOpen }: ExploredProps) {
   const [outline, setOutline] = useState<Spot[]>([]);
   const [under, setUnder] = useState<Place | null>(null);
   const frame = useRef<SVGSVGElement>(null);
@@ -115,14 +129,14 @@ function Explored({ plot, chosen, selected, onChosen, onOpen }: ExploredProps) {
     setOutline([]);
   };
   const inked = new Set(chosen);
-  const labels = useMemo(() => namedPlaces(plot.places), [plot]);
+  const labels = useMemo(() => namedPlaces(plot), [plot]);
   useMapKeys({
     go: (step) => setUnder(stepFrom(plot.places, under?.point.name ?? selected, step) ?? null),
     open: () => under !== null && onOpen(under.point.name),
     choose: () => under !== null && onChosen(flipped(chosen, under.point.name)),
   });
   return (
-    <Box sx={{ position: 'relative', maxWidth: 1250 }}>
+    <Box ref={fit.ref} sx={{ position: 'relative', maxWidth: fit.widest }}>
       <MapDrawing
         plot={plot}
         labels={labels}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { MapPoint } from '../../api/schema';
-import { layPlot, namedPlaces, size, stepFrom, within, type Place } from './plot.logic';
+import { layPlot, mapIn, namedPlaces, stepFrom, wholeMap as size, within, type Place } from './plot.logic';
 
 const point = (name: string, difficulty: number, expected: number, volume: number): MapPoint => ({
   name,
@@ -49,7 +49,7 @@ describe('the map of opportunities', () => {
   it('writes no name over another', () => {
     const crowd = { ...map, points: [point('a', 50, 50, 10), point('b', 50, 50, 10), point('far <1>', 90, 5, 1)] };
     const plot = layPlot(crowd, 'difficulty');
-    expect(namedPlaces(plot.places).map(({ place }) => place.point.name)).toEqual(['a', 'b', 'far <1>']);
+    expect(namedPlaces(plot).map(({ place }) => place.point.name)).toEqual(['a', 'b', 'far <1>']);
   });
 
   it('writes no name on an area or on another name', () => {
@@ -57,7 +57,7 @@ describe('the map of opportunities', () => {
       point(`keyword number ${number}`, (number * 37) % 100, 1 + ((number * 53) % 97), 1 + ((number * 71) % 400)),
     );
     const { places } = layPlot({ ...map, points: crowd }, 'difficulty');
-    const boxes = namedPlaces(places).map(({ place, x, y, anchor }) => {
+    const boxes = namedPlaces({ places: places, frame: size }).map(({ place, x, y, anchor }) => {
       const width = place.point.name.length * 6.1;
       const left = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2;
       return { left, right: left + width, top: y - 10, bottom: y + 2 };
@@ -127,7 +127,7 @@ describe('the map of opportunities', () => {
     const at = (name: string, x: number, y: number, radius: number): Place => ({ point: point(name, 1, 1, 1), x, y, radius });
     const own = at('name', 500, 250, 10);
     const labels = (...others: Place[]) =>
-      namedPlaces([own, ...others])
+      namedPlaces({ places: [own, ...others], frame: size })
         .filter(({ place }) => place === own)
         .map(({ x, y, anchor }) => [x, y, anchor]);
     const right = at('r', 530, 250, 12);
@@ -141,6 +141,16 @@ describe('the map of opportunities', () => {
     expect(labels(right, left, above, below)).toEqual([]);
   });
 
+  it('is as wide as there is room, lower where that is narrow, and as legible', () => {
+    const narrow = mapIn(600);
+    expect([narrow.width, narrow.height, narrow.left]).toEqual([600, 320, size.left]);
+    expect(mapIn(size.width)).toEqual(size);
+    const plot = layPlot(map, 'difficulty', narrow);
+    expect(plot.frame).toBe(narrow);
+    expect(plot.xTicks.at(-1)?.at).toBe(600 - size.right);
+    expect(namedPlaces({ ...plot, frame: { ...narrow, left: 600 } })).toEqual([]);
+  });
+
   it('names fourteen at most, the highest first, and none beyond the frame', () => {
     const many: Place[] = Array.from({ length: 30 }, (_, number) => ({
       point: point(`n${number}`, 1, 1, 1),
@@ -148,12 +158,12 @@ describe('the map of opportunities', () => {
       y: 60 + number * 13,
       radius: 3,
     }));
-    const named = namedPlaces(many).map(({ place }) => place.point.name);
+    const named = namedPlaces({ places: many, frame: size }).map(({ place }) => place.point.name);
     expect(named).toEqual(many.slice(0, 14).map((place) => place.point.name));
     const edge: Place = { point: point('at the very edge', 1, 1, 1), x: size.width - 5, y: 250, radius: 4 };
-    expect(namedPlaces([edge])[0]?.anchor).toBe('end');
+    expect(namedPlaces({ places: [edge], frame: size })[0]?.anchor).toBe('end');
     const low: Place = { point: point('low', 1, 1, 1), x: 500, y: size.height - size.bottom, radius: 4 };
-    expect(namedPlaces([low])[0]?.anchor).toBe('middle');
+    expect(namedPlaces({ places: [low], frame: size })[0]?.anchor).toBe('middle');
   });
 
   it('is gone through by expected gain, the most first', () => {

@@ -11,6 +11,7 @@ export interface Place {
 }
 
 export interface Plot {
+  frame: Frame;
   places: Place[];
   /** Upright lines with a name: comfort difficulty and win chances. */
   lines: { x: number; name: string; isStrong: boolean }[];
@@ -20,25 +21,35 @@ export interface Plot {
   yName: string;
 }
 
-export const size: Frame = { width: 1180, height: 500, left: 52, right: 130, top: 34, bottom: 40 };
+/** The map as it is taken along; on the screen it is as wide as there is room. */
+export const wholeMap: Frame = { width: 1180, height: 500, left: 52, right: 130, top: 34, bottom: 40 };
+
+const flattest = 320;
+const steepness = wholeMap.height / wholeMap.width;
+
+/** The map in that width: lower where it is narrower, but never so low that its areas lie on each other. */
+export function mapIn(width: number): Frame {
+  return { ...wholeMap, width, height: Math.max(flattest, Math.round(width * steepness)) };
+}
 
 const largest = 26;
 const smallest = 3;
 const named = 14;
 
 /** Lays points out: difficulty against expected gain, or links to earn against priority; areas go with the volume. */
-export function layPlot(map: OpportunityMap, picture: Picture): Plot {
+export function layPlot(map: OpportunityMap, picture: Picture, frame: Frame = wholeMap): Plot {
   const points =
     picture === 'difficulty' ? map.points : map.points.filter((point) => point.links_to_earn !== null && point.priority !== null);
   const most = Math.max(1, ...points.map((point) => point.volume));
   const xMost = picture === 'difficulty' ? 100 : Math.max(10, ...points.map((point) => point.links_to_earn ?? 0));
   const yMost = picture === 'difficulty' ? Math.max(10, ...points.map((point) => point.expected_gain)) : 5;
   const yLeast = picture === 'difficulty' ? Math.min(...points.map((point) => point.expected_gain), yMost / 10) : 0;
-  const x = picture === 'links' ? growingScale(xMost, across(size)) : amountScale(xMost, across(size));
-  const y = picture === 'difficulty' ? growingScale(yMost, upwards(size), yLeast) : amountScale(yMost, upwards(size));
+  const x = picture === 'links' ? growingScale(xMost, across(frame)) : amountScale(xMost, across(frame));
+  const y = picture === 'difficulty' ? growingScale(yMost, upwards(frame), yLeast) : amountScale(yMost, upwards(frame));
   const radius = radiusScale(most, largest, smallest);
   const ticks = (end: number) => [0, 1, 3, 10, 30, 100, 300, 1000, 3000, 10000, 30000].filter((tick) => tick <= end);
   return {
+    frame,
     places: points.map((point) => ({
       point,
       x: x(picture === 'difficulty' ? point.difficulty : (point.links_to_earn ?? 0)),
@@ -86,14 +97,15 @@ const letterHeight = 12;
 const gap = 4;
 
 /** The names of the highest places: each beside its area, where it lies on no other area and on no other name. */
-export function namedPlaces(places: Place[]): Label[] {
+export function namedPlaces({ places, frame }: Pick<Plot, 'places' | 'frame'>): Label[] {
   const written: { label: Label; box: Box }[] = [];
   for (const place of [...places].sort((one, other) => one.y - other.y)) {
     if (written.length === named) {
       break;
     }
     const free = aroundOf(place).find(
-      ({ box }) => isInFrame(box) && places.every((other) => !covers(other, box)) && written.every((other) => !overlap(other.box, box)),
+      ({ box }) =>
+        isInFrame(box, frame) && places.every((other) => !covers(other, box)) && written.every((other) => !overlap(other.box, box)),
     );
     if (free !== undefined) {
       written.push(free);
@@ -118,8 +130,9 @@ function aroundOf(place: Place): { label: Label; box: Box }[] {
   ];
 }
 
-function isInFrame(box: Box): boolean {
-  return box.left >= size.left && box.right <= size.width && box.top >= size.top - letterHeight && box.bottom <= size.height - size.bottom;
+function isInFrame(box: Box, frame: Frame): boolean {
+  const { left, width, top, height, bottom } = frame;
+  return box.left >= left && box.right <= width && box.top >= top - letterHeight && box.bottom <= height - bottom;
 }
 
 function overlap(one: Box, other: Box): boolean {

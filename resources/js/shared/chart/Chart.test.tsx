@@ -1,8 +1,8 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { across, Chart, dayScale, Legend, Line, PictureButtons, timeOf, XAxis, type Frame } from '.';
+import { across, Chart, dayScale, Legend, Line, PictureButtons, timeOf, useFit, XAxis, type Frame } from '.';
 import { pictureOf } from './picture.logic';
 
 const frame: Frame = { width: 200, height: 100, left: 0, right: 0, top: 0, bottom: 20 };
@@ -154,5 +154,46 @@ describe('a picture to take along', () => {
     expect(papers).toEqual(['visits.svg light']);
     expect(document.querySelector('[data-scheme]')).toBeNull();
     link.mockRestore();
+  });
+});
+
+function Fitted() {
+  const { frame: fitted, fit } = useFit(frame, 400);
+  return (
+    <Chart label="Fitted" frame={fitted} fit={fit}>
+      <XAxis ticks={[{ at: across(fitted)[1], name: 'end' }]} frame={fitted} />
+    </Chart>
+  );
+}
+
+describe('a drawing that fits', () => {
+  it('is made as wide as there is room, up to its widest, with letters of the same size', () => {
+    const seen: ((entries: { contentRect: { width: number } }[]) => void)[] = [];
+    const left = vi.fn();
+    vi.stubGlobal(
+      'ResizeObserver',
+      class {
+        constructor(told: (entries: { contentRect: { width: number } }[]) => void) {
+          seen.push(told);
+        }
+        observe = vi.fn();
+        disconnect = left;
+      },
+    );
+    const { unmount } = render(<Fitted />);
+    const widths = () => screen.getByRole('img', { name: 'Fitted' }).getAttribute('viewBox');
+    expect(widths()).toBe('0 0 200 100');
+    for (const [room, width] of [
+      [312.7, 312],
+      [900, 400],
+      [10, 220],
+    ] as const) {
+      act(() => seen.forEach((told) => told([{ contentRect: { width: room } }])));
+      expect(widths()).toBe(`0 0 ${width} 100`);
+      expect(screen.getByText('end').getAttribute('x')).toBe(String(width));
+    }
+    unmount();
+    expect(left).toHaveBeenCalled();
+    vi.unstubAllGlobals();
   });
 });

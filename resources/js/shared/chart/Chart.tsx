@@ -3,6 +3,7 @@ import { bisectCenter } from 'd3-array';
 import { useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { ChartTable, type TableOfChart } from './ChartTable';
 import type { Frame } from './frame';
+import type { Fit } from './useFit';
 import { inks, letters } from './inks';
 
 /** What is told where the reader is: its place from the left, and in words all that lies there. */
@@ -15,8 +16,8 @@ interface Props {
   /** What is drawn, in words. */
   label: string;
   frame: Frame;
-  /** Widest that it grows, in pixels; without it the drawing is as wide as it is. */
-  grows?: number | undefined;
+  /** What measures the room, with which the frame was made; without it the drawing is as wide as it is. */
+  fit?: Fit;
   readings?: Reading[];
   table?: TableOfChart;
   children: ReactNode;
@@ -25,14 +26,14 @@ interface Props {
 /**
  * A drawing: its words for who does not see it, a reader that goes along it by mouse or by arrow keys, and the same figures as a table.
  */
-export function Chart({ label, frame, grows, readings = [], table, children }: Props) {
+export function Chart({ label, frame, fit, readings = [], table, children }: Props) {
   const [at, setAt] = useState<number | null>(null);
   const reading = at === null ? undefined : readings[at];
   const lookAt = (index: number) => setAt(Math.max(0, Math.min(readings.length - 1, index)));
   const readable = readings.length === 0 ? {} : readerOf(readings, at, lookAt, () => setAt(null));
   return (
-    <Box sx={{ minWidth: 0, flex: grows === undefined ? 'none' : 1, maxWidth: grows }}>
-      <Drawing label={label} frame={frame} grows={grows !== undefined} reader={readable}>
+    <Box ref={fit?.ref} sx={{ minWidth: 0, flex: fit === undefined ? 'none' : 1, maxWidth: fit?.widest }}>
+      <Drawing label={label} frame={frame} reader={readable}>
         {children}
         {reading !== undefined && (
           <line x1={reading.x} x2={reading.x} y1={frame.top} y2={frame.height - frame.bottom} stroke={inks.text} strokeWidth={0.8} />
@@ -83,19 +84,7 @@ function readerOf(readings: Reading[], at: number | null, lookAt: (index: number
 }
 
 /** The drawing alone, as it is taken along, too. */
-export function Drawing({
-  label,
-  frame,
-  grows = false,
-  reader = {},
-  children,
-}: {
-  label: string;
-  frame: Frame;
-  grows?: boolean;
-  reader?: Reader;
-  children: ReactNode;
-}) {
+export function Drawing({ label, frame, reader = {}, children }: { label: string; frame: Frame; reader?: Reader; children: ReactNode }) {
   return (
     <Box
       component="svg"
@@ -105,7 +94,9 @@ export function Drawing({
       {...reader}
       sx={{
         display: 'block',
-        ...(grows ? { width: '100%' } : { width: frame.width, maxWidth: '100%', height: frame.height }),
+        width: frame.width,
+        maxWidth: '100%',
+        height: frame.height,
         '& text': { fontSize: letters, fill: inks.quiet },
       }}
     >

@@ -3,6 +3,7 @@ export { Chart, Drawing, type Reading } from './Chart';
 export { EndNames, XAxis, YAxis, type Tick } from './axes';
 export { across, downwards, upwards, type Frame } from './frame';
 export { dashes, diamond, inks, letters } from './inks';
+export { useFit, widthFor, type Fit } from './useFit';
 export { Legend } from './Legend';
 export { Band, Bars, Line, Shape, Upright, type Spot } from './marks';
 export { PictureButtons } from './PictureButtons';
