@@ -17,18 +17,13 @@ make_debian() {
 boot_machine() {
     systemd-nspawn --quiet --directory="$1" --machine="$(basename "$1")" --boot --register=no --keep-unit --resolv-conf=off \
         </dev/null >>"$1.console" 2>&1 &
+    printf '%s' "$!" >"$1.pid"
     wait_for_machine "$1"
     in_machine "$1" update-ca-certificates >/dev/null 2>&1
 }
 
-# leader_of FOLDER: its first process, as this machine numbers it.
-leader_of() {
-    local pid
-    for pid in $(pgrep -x systemd); do
-        [ "$(readlink "/proc/$pid/root")" != "$(readlink -f "$1")" ] || { printf '%s' "$pid"; return 0; }
-    done
-    return 1
-}
+# leader_of FOLDER: its first process, as this machine numbers it; after a reboot another one.
+leader_of() { [ -s "$1.pid" ] && pgrep --parent "$(cat "$1.pid")" --exact systemd; }
 
 wait_for_machine() {
     local try
