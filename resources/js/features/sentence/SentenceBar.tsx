@@ -64,16 +64,19 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
         {subject}{' '}
         {shown.map((kind, place) => (
           <span key={kind.name}>
-            {place > 0 && ', '}
-            {kind.lead}{' '}
-            <ClauseButton name={kind.name} onClick={(anchor) => setOpen({ kind, anchor })}>
-              {phraseOf(kind, clauses, editing)}
-            </ClauseButton>
+            {place > 0 && ' '}
+            {kind.lead} {/* A comma begins no line. */}
+            <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
+              <ClauseButton name={kind.name} onClick={(anchor) => setOpen({ kind, anchor })}>
+                {phraseOf(kind, clauses, editing)}
+              </ClauseButton>
+              {(place < shown.length - 1 || off.length > 0) && ','}
+            </Box>
           </span>
         ))}
-        {off.map((clause) => (
+        {off.map((clause, place) => (
           <span key={`off ${spell([clause])}`}>
-            {', '}
+            {place > 0 ? ', ' : ' '}
             <Button
               title="Switched off for a moment: press to switch it on"
               onClick={() => {
@@ -160,6 +163,7 @@ function ClauseButton({ name, onClick, children }: { name: string; onClick: (anc
       sx={{
         all: 'unset',
         cursor: 'pointer',
+        whiteSpace: 'normal',
         fontWeight: 700,
         borderBottom: 2,
         borderColor: 'primary.main',
