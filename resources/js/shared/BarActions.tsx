@@ -10,7 +10,7 @@ export function BarActions({ children }: { children: ReactNode }) {
         display: 'flex',
         flexWrap: 'wrap',
         justifyContent: { xs: 'flex-start', md: 'flex-end' },
-        maxWidth: { md: 400 },
+        maxWidth: { md: 400, xl: 560 },
         flexShrink: { md: 0 },
       }}
     >
