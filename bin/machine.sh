@@ -23,7 +23,7 @@ boot_machine() {
     in_machine "$1" update-ca-certificates >/dev/null 2>&1
 }
 
-# leader_of FOLDER: its first process, as this machine numbers it; after a reboot another one.
+# leader_of FOLDER: its first process, as this machine numbers it.
 leader_of() { [ -s "$1.pid" ] && pgrep --parent "$(cat "$1.pid")" --exact systemd; }
 
 wait_for_machine() {

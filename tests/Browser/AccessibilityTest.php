@@ -4,30 +4,37 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Models\Study;
+
 /** Every view against axe-core's rules for WCAG 2.2 AA, in light and in dark. */
 final class AccessibilityTest extends BrowserTestCase
 {
     private const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+
+    /** What opens on a view: where, what is waited for, by which keys or on which element, and what it shows then. */
+    private const OPENED = [
+        'clauses to add' => ['compare', 'Who holds what', 'f', 'Words per keyword'],
+        'a clause' => ['compare', 'Who holds what', '[data-clause="volume"]', 'Take out'],
+        'lenses' => ['compare', 'Who holds what', 'l', 'Holes that only some of them cover'],
+        'noise' => ['compare', 'Who holds what', 'n', 'What could go'],
+        'what is taken along' => ['compare', 'Who holds what', '#export-menu', 'The sentence as the first line'],
+        'columns' => ['compare', 'Who holds what', '[aria-label="Columns"]', 'Rows closer together'],
+        'commands' => ['compare', 'Who holds what', ':', 'Weigh: Map'],
+        'keys' => ['compare', 'Who holds what', '?', 'Set aside'],
+        'a reason' => ['weigh?view=list', 'Opportunities, best first', 'js', 'Enter goes on'],
+        'a page judged' => ['weigh?view=pages', 'What counts', 'je', 'Whatever is said here'],
+        'the auto-plan' => ['plan', 'By ', 'a', 'What the auto-plan would do'],
+        'the goal' => ['plan', 'By ', 'o', 'What a goal takes'],
+        'an item' => ['plan', 'By ', 'j', 'For a writer without an account'],
+        'the person' => ['compare', 'Who holds what', 'header [aria-haspopup]', 'Sign out'],
+    ];
 
     /** @var array<string, list<string>> view → rules broken */
     private array $found = [];
 
     public function test_no_view_breaks_a_rule_in_light_or_dark(): void
     {
-        $study = $this->makeStudy(['inkmoor.example']);
-        $this->import(
-            $study,
-            "keyword,position,url,volume,difficulty\nfountain "
-                ."pen,12,https://quillfair.example/pens,1000,20\nink,8,https://quillfair.example/ink,400,35\n",
-            options: ['--domain' => 'quillfair.example', '--date' => '2026-10-01'],
-        );
-        $this->import(
-            $study,
-            "keyword,position,url,volume,difficulty\nfountain "
-                ."pen,3,https://inkmoor.example/pens,1000,20\nwax,9,https://inkmoor.example/wax,90,8\n",
-            options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01'],
-        );
-        $this->command('reach:weigh', ['slug' => $study->slug]);
+        $study = $this->studyOfPens();
         $this->visit('/sign-in');
         $this->find('[name="email"]');
         $this->check('sign-in');
@@ -64,18 +71,64 @@ final class AccessibilityTest extends BrowserTestCase
             $this->browser->executeScript('localStorage.setItem("mui-mode", "light")');
             $this->visit($view === '' || $view[0] === '/' ? $view : "/studies/{$study->slug}/{$view}");
             $this->see($shows);
-            $this->check("{$view} in light");
-            // As if it was changed elsewhere; in the dark nothing differs but the colours.
-            $this->browser->executeScript(<<<'JS'
-                localStorage.setItem('mui-mode', 'dark');
-                dispatchEvent(new StorageEvent('storage', { key: 'mui-mode', newValue: 'dark' }));
-                JS);
-            $this->await(fn(): ?bool => $this->isDark() ?: null, 'It did not get dark.');
-            // Until colours that change slowly have changed.
-            usleep(350_000);
-            $this->check("{$view} in dark", ['color-contrast']);
+            $this->checkInBoth($view);
         }
         self::assertSame([], $this->found);
+    }
+
+    public function test_nothing_that_opens_breaks_a_rule_in_light_or_dark(): void
+    {
+        $study = $this->studyOfPens();
+        $this->signIn($this->makeEditor($study)->email, 'correct horse');
+        $this->visit("/studies/{$study->slug}/plan");
+        $this->see('The roadmap is empty');
+        $this->press('a');
+        $this->see('What the auto-plan would do');
+        $this->clickText('Do it', 'button');
+        $this->see('visits a month');
+        foreach (self::OPENED as $name => [$view, $shows, $opens, $opened]) {
+            $this->browser->executeScript('localStorage.setItem("mui-mode", "light")');
+            $this->visit("/studies/{$study->slug}/{$view}");
+            $this->see($shows);
+            \strlen($opens) > 2 ? $this->click($opens) : $this->press($opens);
+            $this->see($opened);
+            $this->checkInBoth($name);
+        }
+        self::assertSame([], $this->found);
+    }
+
+    /** What is open on the page, in light, and as if that was changed elsewhere, in the dark, where nothing differs but the colours. */
+    private function checkInBoth(string $view): void
+    {
+        $this->check("{$view} in light");
+        $this->browser->executeScript(<<<'JS'
+            localStorage.setItem('mui-mode', 'dark');
+            dispatchEvent(new StorageEvent('storage', { key: 'mui-mode', newValue: 'dark' }));
+            JS);
+        $this->await(fn(): ?bool => $this->isDark() ?: null, 'It did not get dark.');
+        // Until colours that change slowly have changed.
+        usleep(350_000);
+        $this->check("{$view} in dark", ['color-contrast']);
+    }
+
+    private function studyOfPens(): Study
+    {
+        $study = $this->makeStudy(['inkmoor.example']);
+        $this->import(
+            $study,
+            "keyword,position,url,volume,difficulty\nfountain "
+                ."pen,12,https://quillfair.example/pens,1000,20\nink,8,https://quillfair.example/ink,400,35\n",
+            options: ['--domain' => 'quillfair.example', '--date' => '2026-10-01'],
+        );
+        $this->import(
+            $study,
+            "keyword,position,url,volume,difficulty\nfountain "
+                ."pen,3,https://inkmoor.example/pens,1000,20\nwax,9,https://inkmoor.example/wax,90,8\n",
+            options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01'],
+        );
+        $this->command('reach:weigh', ['slug' => $study->slug]);
+
+        return $study;
     }
 
     private function isDark(): bool
