@@ -10,6 +10,7 @@ use App\Actions\Bench\ReadSteps;
 use App\Actions\Bench\SummariseBench;
 use App\Models\Study;
 use App\Support\Rows\LongList;
+use App\Support\Rows\RememberedPage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -18,21 +19,29 @@ final class BenchController extends Controller
     public function index(Request $request, Study $study, ReadBench $read): JsonResponse
     {
         $limit = min(ReadBench::MOST_ROWS, max(1, $request->integer('limit', 200)));
-        $page = $read->execute(
-            $this->shown($study),
-            $this->sentence($request),
-            $request->string('sort', 'volume')->value(),
-            $request->string('dir', 'desc')->value() !== 'asc',
-            $request->filled('cursor') ? $request->string('cursor')->value() : null,
-            $limit,
-        );
+        [$comparison, $sentence] = [$this->shown($study), $this->sentence($request)];
+        $sort = $request->string('sort', 'volume')->value();
+        $descending = $request->string('dir', 'desc')->value() !== 'asc';
+        $cursor = $request->filled('cursor') ? $request->string('cursor')->value() : null;
 
-        return new JsonResponse($page);
+        return JsonResponse::fromJsonString(RememberedPage::of(
+            $comparison,
+            'compare',
+            [(string) $sentence, $sort, $descending, $cursor, $limit],
+            static fn(): array => $read->execute($comparison, $sentence, $sort, $descending, $cursor, $limit),
+        ));
     }
 
     public function summary(Request $request, Study $study, SummariseBench $summarise): JsonResponse
     {
-        return new JsonResponse($summarise->execute($this->shown($study), $this->sentence($request), $request->boolean('steps')));
+        [$comparison, $sentence, $steps] = [$this->shown($study), $this->sentence($request), $request->boolean('steps')];
+
+        return JsonResponse::fromJsonString(RememberedPage::of(
+            $comparison,
+            'summary',
+            [(string) $sentence, $steps],
+            static fn(): array => $summarise->execute($comparison, $sentence, $steps),
+        ));
     }
 
     /** What each clause leaves of one of the three long lists. */

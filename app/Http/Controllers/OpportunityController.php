@@ -49,7 +49,7 @@ final class OpportunityController extends Controller
         return $request->filled('weights')
             ? new JsonResponse($page())
             : JsonResponse::fromJsonString(
-                RememberedPage::of($comparison, [(string) $sentence, $offset, $limit, $sort, $descending], $page),
+                RememberedPage::of($comparison, 'weigh', [(string) $sentence, $offset, $limit, $sort, $descending], $page),
             );
     }
 
@@ -58,18 +58,30 @@ final class OpportunityController extends Controller
     {
         $rulebook = $study->rulebook();
         $weights = $this->weights($request, $rulebook);
-        $page = $read->execute(
-            $this->shown($study),
-            $this->sentence($request),
-            $weights,
-            $rulebook->fitGate(),
-            max(0, $request->integer('cursor')),
-            min(ReadBench::MOST_ROWS, max(1, $request->integer('limit', 200))),
-            sort: $request->string('sort')->value() ?: ReadTopics::BY_PRIORITY,
-            descending: $request->string('dir')->value() !== 'asc',
-        );
+        [$comparison, $sentence] = [$this->shown($study), $this->sentence($request)];
+        $sort = $request->string('sort')->value() ?: ReadTopics::BY_PRIORITY;
+        $descending = $request->string('dir')->value() !== 'asc';
+        $offset = max(0, $request->integer('cursor'));
+        $limit = min(ReadBench::MOST_ROWS, max(1, $request->integer('limit', 200)));
+        $page = static fn(): array => [
+            ...$read->execute(
+                $comparison,
+                $sentence,
+                $weights,
+                $rulebook->fitGate(),
+                $offset,
+                $limit,
+                sort: $sort,
+                descending: $descending,
+            ),
+            ...self::told($weights),
+        ];
 
-        return new JsonResponse([...$page, ...self::told($weights)]);
+        return $request->filled('weights')
+            ? new JsonResponse($page())
+            : JsonResponse::fromJsonString(
+                RememberedPage::of($comparison, 'pages', [(string) $sentence, $offset, $limit, $sort, $descending], $page),
+            );
     }
 
     /** @return array{weights: array<string, float>, presets: array<string, array<string, float>>} */

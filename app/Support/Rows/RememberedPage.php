@@ -9,27 +9,35 @@ use App\Support\StudyState;
 use Illuminate\Support\Facades\Cache;
 
 /**
- * A page of a ranked list as it is sent, for whoever asks for the same one until something changes in the study. Only lists by the
- * rulebook's weights are remembered: others are asked for once, while somebody moves a slider.
+ * A page of a list as it is sent, for whoever asks for the same one until something changes in the study. It is kept when it is asked for a
+ * second time: most pages are looked at once by one person and are gone with the next decision. Lists by weights of one's own are not
+ * remembered at all: they are asked for once, while somebody moves a slider.
  */
 final class RememberedPage
 {
     private const SECONDS = 3600;
 
+    /** Stands in the place of a page that was asked for once. */
+    private const ASKED = 'asked';
+
     /**
-     * @param list<string|int|bool>           $asked everything that the page goes by beside the comparison and the rulebook
+     * @param string                          $list  name of the list, so that no other's page is told for it
+     * @param list<string|int|bool|null>      $asked everything that the page goes by beside the comparison and the rulebook
      * @param \Closure(): array<string, mixed> $make
      *
      * @return string JSON
      */
-    public static function of(Comparison $comparison, array $asked, \Closure $make): string
+    public static function of(Comparison $comparison, string $list, array $asked, \Closure $make): string
     {
-        $key = json_encode([$comparison->id, StudyState::of($comparison->study_id), $asked], JSON_THROW_ON_ERROR);
+        $place = json_encode([$comparison->id, StudyState::of($comparison->study_id), $list, $asked], JSON_THROW_ON_ERROR);
+        $key = 'page '.hash('sha256', $place);
+        $known = Cache::get($key);
+        if (\is_string($known) && $known !== self::ASKED) {
+            return $known;
+        }
+        $page = json_encode($make(), JSON_THROW_ON_ERROR);
+        Cache::put($key, $known === self::ASKED ? $page : self::ASKED, self::SECONDS);
 
-        return Cache::remember(
-            'page '.hash('sha256', $key),
-            self::SECONDS,
-            static fn(): string => json_encode($make(), JSON_THROW_ON_ERROR),
-        );
+        return $page;
     }
 }

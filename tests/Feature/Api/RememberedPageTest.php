@@ -45,46 +45,83 @@ final class RememberedPageTest extends TestCase
         return $rows[$keyword];
     }
 
+    /** Lists that are remembered, by their address. */
+    private const LISTS = ['opportunities', 'opportunities/topics', 'bench', 'bench/summary', 'bench/summary?steps=1'];
+
+    /** @return array<string, string> what each list says at the third asking, by which it is told from memory */
+    private function told(Study $study): array
+    {
+        $asked = array_combine(self::LISTS, self::LISTS);
+        $all = fn(): array => array_map(
+            fn(string $list): string => (string) $this->getJson("/api/v1/studies/{$study->slug}/{$list}")->assertOk()->getContent(),
+            $asked,
+        );
+        $told = [$all(), $all(), $all()];
+        self::assertCount(1, array_unique(array_map(json_encode(...), $told)));
+
+        return $told[0];
+    }
+
     public function test_it_is_told_again_without_reading_a_row(): void
     {
         $study = $this->weighed();
-        $first = $this->list($study);
+        $first = $this->told($study);
         $asked = [];
         DB::listen(static function ($query) use (&$asked): void {
             $asked[] = $query->sql;
         });
-        self::assertSame($first, $this->list($study));
-        self::assertSame([], preg_grep('/comparison_rows|decisions/', $asked));
-        $this->list($study, '?weights=volume:1');
-        self::assertNotSame([], preg_grep('/comparison_rows/', $asked), 'Weights of one’s own are reckoned each time.');
+        self::assertSame($first, $this->told($study));
+        self::assertSame([], preg_grep('/comparison_rows|comparison_topics|decisions/', $asked));
+        foreach (['opportunities', 'opportunities/topics'] as $list) {
+            $asked = [];
+            $this->getJson("/api/v1/studies/{$study->slug}/{$list}?weights=volume:1")->assertOk();
+            self::assertNotSame([], preg_grep('/comparison_/', $asked), 'Weights of one’s own are reckoned each time.');
+        }
+    }
+
+    public function test_a_page_is_kept_when_it_is_asked_for_a_second_time(): void
+    {
+        $study = $this->weighed();
+        $read = 0;
+        DB::listen(static function ($query) use (&$read): void {
+            $read += preg_match('/FROM comparison_rows/i', str_replace('"', '', $query->sql));
+        });
+        $reads = [];
+        for ($time = 0; $time < 4; ++$time) {
+            $this->list($study, '?limit=2');
+            $reads[] = $read;
+        }
+        self::assertGreaterThan($reads[0], $reads[1]);
+        self::assertSame([$reads[1], $reads[1]], [$reads[2], $reads[3]]);
     }
 
     public function test_what_somebody_decides_notes_tags_and_undoes_is_seen_at_once(): void
     {
         $study = $this->weighed();
-        $this->list($study);
         $decide = fn(array $what): int => (int) $this
             ->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['blue pen'], ...$what])
             ->assertOk()
             ->json('change');
         foreach ([['mark' => 'shortlisted'], ['note' => 'ask the shop'], ['fit' => 1], ['tag' => 'spring'], ['pinned' => true]] as $what) {
+            $told = $this->told($study);
             $before = $this->row($study, 'blue pen');
             $change = $decide($what);
-            $after = $this->row($study, 'blue pen');
-            self::assertNotEquals($before, $after, (string) json_encode($what));
+            self::assertNotSame($told, $this->told($study), (string) json_encode($what));
+            self::assertNotEquals($before, $this->row($study, 'blue pen'), (string) json_encode($what));
             $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $change])->assertOk();
-            self::assertEquals($before, $this->row($study, 'blue pen'), (string) json_encode($what));
+            self::assertSame($told, $this->told($study), (string) json_encode($what));
         }
     }
 
     public function test_other_rules_and_other_data_give_another_list(): void
     {
         $study = $this->weighed();
-        $before = $this->list($study);
+        [$before, $told] = [$this->list($study), $this->told($study)];
         $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['weights=volume:1']]);
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         $after = $this->list($study);
         self::assertNotSame($before, $after);
+        self::assertNotSame($told['opportunities/topics'], $this->told($study)['opportunities/topics']);
         $this->import($study, "keyword,position,volume,difficulty\nnew pen,4,50,10\n", options: [
             '--domain' => 'nibhouse.example', '--date' => '2026-11-02',
         ]);
@@ -96,8 +133,9 @@ final class RememberedPageTest extends TestCase
     {
         $study = $this->weighed();
         $asked = ['', '?limit=1', '?limit=1&cursor=1', '?sort=difficulty', '?sort=keyword&dir=asc', '?show='.urlencode('volume>=700')];
-        $lists = array_map(fn(string $asked): array => $this->list($study, $asked), $asked);
-        self::assertSame($lists, array_map(fn(string $asked): array => $this->list($study, $asked), $asked));
+        $all = fn(): array => array_map(fn(string $asked): array => $this->list($study, $asked), $asked);
+        $lists = $all();
+        self::assertSame([$lists, $lists], [$all(), $all()]);
         self::assertCount(\count($asked), array_unique(array_map(json_encode(...), $lists)));
     }
 
