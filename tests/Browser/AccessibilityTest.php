@@ -15,17 +15,17 @@ final class AccessibilityTest extends BrowserTestCase
     private const OPENED = [
         'clauses to add' => ['compare', 'Who holds what', 'f', 'Words per keyword'],
         'a clause' => ['compare', 'Who holds what', '[data-clause="volume"]', 'Take out'],
-        'lenses' => ['compare', 'Who holds what', 'l', 'Holes that only some of them cover'],
+        'lenses' => ['compare', 'Who holds what', 'l', 'All of them rank, we do not'],
         'noise' => ['compare', 'Who holds what', 'n', 'What could go'],
         'what is taken along' => ['compare', 'Who holds what', '#export-menu', 'The sentence as the first line'],
         'columns' => ['compare', 'Who holds what', '[aria-label="Columns"]', 'Rows closer together'],
         'commands' => ['compare', 'Who holds what', ':', 'Weigh: Map'],
-        'keys' => ['compare', 'Who holds what', '?', 'Set aside'],
-        'a reason' => ['weigh?view=list', 'Opportunities, best first', 'js', 'Enter goes on'],
-        'a page judged' => ['weigh?view=pages', 'What counts', 'je', 'Whatever is said here'],
+        'keys' => ['compare', 'Who holds what', '?', 'move in leaps'],
+        'a reason' => ['weigh?view=list', 'fountain pen', 'js', 'Enter goes on'],
+        'a page judged' => ['weigh?view=pages', 'fountain pen', 'je', 'Whatever is said here'],
         'the auto-plan' => ['plan', 'By ', 'a', 'What the auto-plan would do'],
         'the goal' => ['plan', 'By ', 'o', 'What a goal takes'],
-        'an item' => ['plan', 'By ', 'j', 'For a writer without an account'],
+        'an item' => ['plan', 'fountain pen', 'j', 'For a writer without an account'],
         'the person' => ['compare', 'Who holds what', 'header [aria-haspopup]', 'Sign out'],
     ];
 

@@ -149,9 +149,9 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /** Whether the list has all its columns. */
-    protected function isWide(): bool
+    protected function isWide(int $pixels = 1024): bool
     {
-        return $this->browser->executeScript('return innerWidth') >= 1024;
+        return $this->browser->executeScript('return innerWidth') >= $pixels;
     }
 
     /** @return list<string> keywords in the list, from the top, as far as they are drawn */

@@ -41,7 +41,7 @@ export function KeysDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () =
   return (
     <Dialog open={isOpen} onClose={onClose} aria-labelledby="keys-title">
       <DialogTitle id="keys-title">Keys</DialogTitle>
-      <DialogContent>
+      <DialogContent role="group" tabIndex={0} aria-labelledby="keys-title">
         <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 0.75, m: 0 }}>
           {keys.map(([key, what]) => (
             <Box key={key} sx={{ display: 'contents' }}>

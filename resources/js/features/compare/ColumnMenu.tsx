@@ -66,7 +66,7 @@ export function ColumnMenu({ columns, chosen, onChange, pinned, onPin, isDense, 
                 {isOn && (
                   <>
                     <Button
-                      aria-label={`Keep ${column.name} in sight`}
+                      aria-label={`pin ${column.name}, so that it stays in sight`}
                       aria-pressed={pinned.includes(column.key)}
                       variant={pinned.includes(column.key) ? 'outlined' : 'text'}
                       onClick={() =>
