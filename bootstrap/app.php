@@ -15,7 +15,6 @@ use App\Http\Middleware\RecordActs;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\TextOnly;
 use Illuminate\Contracts\Debug\ExceptionHandler;
-use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -47,8 +46,9 @@ $application = Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         $longest = static fn(): int => config()->integer('reach.longest_question');
         $exceptions->map(
-            QueryException::class,
-            static fn(QueryException $error): Throwable => NotOfOurs::orElse(TooLong::orElse($error, $longest()), request()),
+            // A cursor's rows are read beside Laravel, so that is what it says of them, too.
+            \PDOException::class,
+            static fn(\PDOException $error): Throwable => NotOfOurs::orElse(TooLong::orElse($error, $longest()), request()),
         );
         // By the path as it was sent: one that is not UTF-8 is matched by no pattern.
         $isApi = static fn(Request $request): bool => str_starts_with($request->getPathInfo(), '/api/');

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Exceptions;
 
-use Illuminate\Database\QueryException;
 use Symfony\Component\HttpKernel\Exception\ServiceUnavailableHttpException;
 
 /** A question that the database was not allowed to think about any longer. */
@@ -28,6 +27,6 @@ final class TooLong extends ServiceUnavailableHttpException
     /** The failure, or that it took too long where that is what it was. */
     public static function orElse(\Throwable $error, int $seconds): \Throwable
     {
-        return $error instanceof QueryException && $error->getCode() === self::CANCELLED ? self::after($seconds, $error) : $error;
+        return $error instanceof \PDOException && $error->getCode() === self::CANCELLED ? self::after($seconds, $error) : $error;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Api;
 
 use App\Models\Study;
+use App\Support\Database\RowStream;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Monolog\Handler\TestHandler;
@@ -18,16 +19,22 @@ final class BoundsTest extends TestCase
     public function test_a_question_that_takes_too_long_is_stopped_and_said_so(): void
     {
         config(['reach.longest_question' => 1]);
-        Route::get('api/v1/slow', static fn() => DB::select('SELECT pg_sleep(5)'));
-        $began = microtime(true);
-        $this->getJson('/api/v1/slow')
-            ->assertStatus(503)
-            ->assertJsonPath(
-                'detail',
-                'This question took more than 1 seconds and was stopped. Make the sentence narrower or its pattern simpler, then try '
-                    .'again.',
-            );
-        self::assertLessThan(4.0, microtime(true) - $began, 'It was stopped and did not end by itself.');
+        Route::get('api/v1/slow/list', static fn() => DB::select('SELECT pg_sleep(5)'));
+        Route::get(
+            'api/v1/slow/stream',
+            static fn(): array => DB::transaction(static fn(): array => iterator_to_array(RowStream::of('SELECT pg_sleep(5)'))),
+        );
+        foreach (['list', 'stream'] as $way) {
+            $began = microtime(true);
+            $this->getJson("/api/v1/slow/{$way}")
+                ->assertStatus(503)
+                ->assertJsonPath(
+                    'detail',
+                    'This question took more than 1 seconds and was stopped. Make the sentence narrower or its pattern simpler, then try '
+                        .'again.',
+                );
+            self::assertLessThan(4.0, microtime(true) - $began, 'It was stopped and did not end by itself.');
+        }
         self::assertSame('0', DB::selectOne('SHOW statement_timeout')?->statement_timeout, 'What comes after the request is not bounded.');
     }
 
