@@ -11,6 +11,22 @@ enum PositionFeature: string
     case Authority = 'authority';
     case Ground = 'ground';
 
+    /**
+     * What it is of a domain for a keyword, on the scale of its slope.
+     *
+     * @param float  $difficulty 0 to 100
+     * @param ?float $authority  0 to 100; null where it is not known of all domains, and then it is not looked at
+     * @param int    $hundredths 1 to 99, of the keywords of the page that leads: for how many of them the domain ranks
+     */
+    public function of(float $difficulty, ?float $authority, int $hundredths): float
+    {
+        return match ($this) {
+            self::Difficulty => $difficulty,
+            self::Authority => $authority ?? 0.0,
+            self::Ground => Ground::logOdds($hundredths),
+        };
+    }
+
     /** The sign that a slope must not have: harder keywords are held worse, stronger domains and more ground better. */
     public function isAgainstItsMeaning(float $slope): bool
     {

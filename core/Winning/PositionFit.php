@@ -140,7 +140,7 @@ final readonly class PositionFit
         return $slope === null ? null : exp($slope * $feature->step());
     }
 
-    /** β·x. */
+    /** β·x: what PositionFeature says of each, written out since it is asked for every row. */
     public function score(float $difficulty, ?float $authority, int $hundredths): float
     {
         return ($this->betas['difficulty'] ?? 0.0) * $difficulty
@@ -148,11 +148,17 @@ final readonly class PositionFit
             + (isset($this->betas['ground']) ? $this->betas['ground'] * Ground::logOdds($hundredths) : 0.0);
     }
 
+    /** @return array<string, null> */
+    private static function noSlopes(): array
+    {
+        return array_fill_keys(array_column(PositionFeature::cases(), 'value'), null);
+    }
+
     private static function assumed(ComfortDifficulty $comfort, int $rows): self
     {
         return new self(
             array_map(static fn(float $alpha): float => $alpha + $comfort->value / self::ASSUMED_SPREAD, self::ASSUMED_ALPHAS),
-            ['difficulty' => -1 / self::ASSUMED_SPREAD, 'authority' => null, 'ground' => null],
+            [...self::noSlopes(), PositionFeature::Difficulty->value => -1 / self::ASSUMED_SPREAD],
             $rows,
             true,
             [],
@@ -166,7 +172,7 @@ final readonly class PositionFit
     private static function fit(PositionRows $rows, array $scales, array $classes, float $lambda, ?self $like): self
     {
         $found = ProportionalOdds::fit($rows->standardised($scales), $lambda, $like?->start($scales, $classes));
-        $betas = array_fill_keys(array_column(PositionFeature::cases(), 'value'), null);
+        $betas = self::noSlopes();
         $shift = 0.0;
         foreach (array_keys($scales) as $place => $name) {
             $betas[$name] = $found['slopes'][$place] / $scales[$name]['sd'];

@@ -22,19 +22,16 @@ final readonly class PositionRows
      */
     public static function of(PositionGroups $groups, ?int $without, bool $hasGround, array $classes): self
     {
-        $scales = array_filter([
-            'difficulty' => new Scale(),
-            'authority' => $groups->hasAuthority ? new Scale() : null,
-            'ground' => $hasGround ? new Scale() : null,
-        ]);
+        $features = self::known($groups->hasAuthority, $hasGround);
+        $scales = array_map(static fn(): Scale => new Scale(), $features);
         $table = new OddsTable(\count($scales), \count($classes));
         $isWhole = \count($classes) === PlaceClass::COUNT;
         $wanted = array_flip($classes);
         foreach ($groups->each($without) as [$difficulty, $authority, $hundredths, $counts, $rows]) {
             $x = [];
-            foreach ($scales as $name => $scale) {
-                $x[] = $value = self::feature($name, $difficulty, $authority, $hundredths);
-                $scale->add($value, $rows);
+            foreach ($features as $name => $feature) {
+                $x[] = $value = $feature->of($difficulty, $authority, $hundredths);
+                $scales[$name]->add($value, $rows);
             }
             $table->add($x, array_values($isWhole ? $counts : array_intersect_key($counts, $wanted)));
         }
@@ -69,12 +66,21 @@ final readonly class PositionRows
         return $this->table->standardised($byPlace);
     }
 
-    private static function feature(string $name, float $difficulty, float $authority, int $hundredths): float
+    /** @return array<string, PositionFeature> name → feature, of those that are known of every row */
+    private static function known(bool $hasAuthority, bool $hasGround): array
     {
-        return match ($name) {
-            'difficulty' => $difficulty,
-            'authority' => $authority,
-            default => Ground::logOdds($hundredths),
-        };
+        $known = [];
+        foreach (PositionFeature::cases() as $feature) {
+            $isKnown = match ($feature) {
+                PositionFeature::Difficulty => true,
+                PositionFeature::Authority => $hasAuthority,
+                PositionFeature::Ground => $hasGround,
+            };
+            if ($isKnown) {
+                $known[$feature->value] = $feature;
+            }
+        }
+
+        return $known;
     }
 }

@@ -65,6 +65,18 @@ final class PositionModelTest extends TestCase
         self::assertNull($assumed->oddsOfStep(PositionFeature::Ground));
     }
 
+    public function test_the_score_has_a_part_of_every_feature(): void
+    {
+        $slopes = array_fill_keys(array_column(PositionFeature::cases(), 'value'), null);
+        $kept = ['alphas' => array_fill(0, PlaceClass::COUNT - 1, 0.0), 'rows' => 1, 'assumed' => false, 'odd' => [], 'ranges' => []];
+        foreach (PositionFeature::cases() as $feature) {
+            $fit = PositionFit::fromArray([...$kept, 'betas' => [...$slopes, $feature->value => 0.5]]);
+            foreach ([[0.0, 0.0, 1], [37.0, 61.0, 25], [100.0, 12.5, 99], [80.0, null, 1]] as $known) {
+                self::assertEqualsWithDelta(0.5 * $feature->of(...$known), $fit->score(...$known), 1e-12, $feature->value);
+            }
+        }
+    }
+
     public function test_however_many_rows_are_alike_they_are_counted(): void
     {
         $groups = new PositionGroups([60.0, 10.0], [0.0], false);
