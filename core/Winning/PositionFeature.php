@@ -30,7 +30,10 @@ enum PositionFeature: string
     /** The sign that a slope must not have: harder keywords are held worse, stronger domains and more ground better. */
     public function isAgainstItsMeaning(float $slope): bool
     {
-        return $this === self::Difficulty ? $slope > 0 : $slope < 0;
+        return match ($this) {
+            self::Difficulty => $slope > 0,
+            self::Authority, self::Ground => $slope < 0,
+        };
     }
 
     /** What a slope against its meaning would say, in words. */
@@ -46,11 +49,17 @@ enum PositionFeature: string
     /** By how much a step makes it more, on the scale of its slope: ten points, or from a fifth of a page's keywords held to a half. */
     public function step(): float
     {
-        return $this === self::Ground ? Ground::logOdds(50) - Ground::logOdds(20) : 10.0;
+        return match ($this) {
+            self::Difficulty, self::Authority => 10.0,
+            self::Ground => Ground::logOdds(50) - Ground::logOdds(20),
+        };
     }
 
     public function stepInWords(): string
     {
-        return $this === self::Ground ? 'half of a page’s keywords held instead of a fifth' : 'each 10 points more';
+        return match ($this) {
+            self::Difficulty, self::Authority => 'each 10 points more',
+            self::Ground => 'half of a page’s keywords held instead of a fifth',
+        };
     }
 }
