@@ -8,8 +8,8 @@ OWN_CERTIFICATES=/usr/local/share/ca-certificates
 # make_debian FOLDER: Debian 12 as its installer leaves it, with nothing beside systemd and certificates.
 make_debian() {
     # What it mounts, it mounts where nobody else sees it, and it is gone with it.
-    unshare --mount debootstrap --variant=minbase --include=systemd,systemd-sysv,dbus,ca-certificates,iproute2 "$DEBIAN_NAME" "$1" >"$1.log" 2>&1 \
-        || die "Debian could not be made; see $1.log"
+    unshare --mount debootstrap --variant=minbase --include=systemd,systemd-sysv,dbus,ca-certificates,iproute2 \
+        "$DEBIAN_NAME" "$1" >"$1.log" 2>&1 || die "Debian could not be made; see $1.log"
     cp /etc/resolv.conf "$1/etc/resolv.conf"
     cp "$OWN_CERTIFICATES"/*.crt "$1$OWN_CERTIFICATES/" 2>/dev/null || true
 }

@@ -25,7 +25,7 @@ final class SourceShapeTest extends TestCase
     public function test_no_line_is_wider_than_can_be_read(): void
     {
         $wide = [];
-        foreach ($this->sources('/\.(php|tsx?)$|^bin\/\w+(\.sh)?$/') as $path) {
+        foreach ($this->sources('/\.(php|tsx?)$|^bin\/[\w-]+(\.sh)?$/') as $path) {
             foreach (file(self::root().$path, FILE_IGNORE_NEW_LINES) ?: [] as $index => $line) {
                 if (mb_strlen($line) > self::WIDEST) {
                     $wide[] = $path.':'.($index + 1);
@@ -33,6 +33,17 @@ final class SourceShapeTest extends TestCase
             }
         }
         self::assertSame([], $wide);
+    }
+
+    public function test_versions_of_what_comes_from_debian_stand_in_one_place(): void
+    {
+        $found = [];
+        foreach ($this->sources('/\.php$|^bin\/[\w-]+(\.sh)?$/') as $path) {
+            if (preg_match('~php8\.\d|/php/8|postgresql[-@/]\d|bookworm~', (string) file_get_contents(self::root().$path)) === 1) {
+                $found[] = $path;
+            }
+        }
+        self::assertSame(['bin/versions.sh', 'tests/Core/SourceShapeTest.php'], $found);
     }
 
     public function test_no_function_is_longer_than_can_be_seen(): void

@@ -216,7 +216,8 @@ final class FaultTest extends TestCase
     private function restartDatabase(): void
     {
         $folder = base_path('var/test-postgres/data');
-        $command = '/usr/lib/postgresql/15/bin/pg_ctl -D '.escapeshellarg($folder).' -w -m immediate restart';
+        $program = glob('/usr/lib/postgresql/*/bin/pg_ctl')[0] ?? 'pg_ctl';
+        $command = $program.' -D '.escapeshellarg($folder).' -w -m immediate restart';
         DB::disconnect();
         DB::disconnect('progress');
         (Process::fromShellCommandline((posix_getuid() === 0 ? 'runuser -u postgres -- ' : '').$command.' >/dev/null 2>&1'))->mustRun();

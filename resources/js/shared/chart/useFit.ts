@@ -11,7 +11,8 @@ export interface Fit {
 }
 
 /**
- * A frame as wide as there is room, so that letters keep their size: the one given where nothing is measured yet, never wider than `widest`.
+ * A frame as wide as there is room, so that letters keep their size: the one given where nothing is measured yet, and at
+ * most `widest`.
  */
 export function useFit(drawn: Frame, widest: number): { frame: Frame; fit: Fit } {
   const [width, setWidth] = useState(drawn.width);
