@@ -9,6 +9,7 @@ use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Database\Figures;
 use App\Support\Sentence\Clause;
+use App\Support\Sentence\MovementSql;
 use GreaterReach\Core\Findings\Finding;
 use GreaterReach\Core\Findings\Market;
 use Illuminate\Support\Facades\DB;
@@ -17,6 +18,9 @@ use Illuminate\Support\Facades\DB;
 final readonly class ReadMarketFindings
 {
     private const KEPT = 'brands=hide;mark=kept';
+
+    private const GAINS = ['climbed', 'entered'];
+    private const LOSSES = ['slipped', 'left'];
 
     /** Keywords that are worth something could bring so many visits a month at the first place; from memory. */
     private const WORTH = 'potential>=50';
@@ -31,8 +35,9 @@ final readonly class ReadMarketFindings
         $count = new CountedRows($study, $comparison);
         yield $this->share($study, $comparison);
         yield $this->slipped($comparison, $count);
-        yield $this->focus($comparison, $count, true);
-        yield $this->focus($comparison, $count, false);
+        $most = self::mostMoved($comparison, $count);
+        yield $this->focus($comparison, $count, $most, true);
+        yield $this->focus($comparison, $count, $most, false);
         foreach ($this->largest($comparison) as $domain) {
             yield Market::tooLarge($domain['entry'], $domain['authority'] ?? 0.0, $comparison->domains[0]['authority']);
         }
@@ -77,25 +82,49 @@ final readonly class ReadMarketFindings
         return Market::slipped($count->compared($show), Figures::float($lost) ?? 0.0);
     }
 
-    /** Of all competitors the one that moves most in one topic. */
-    private function focus(Comparison $comparison, CountedRows $count, bool $isGain): ?Finding
+    /**
+     * Of all competitors the one that moves most in one topic.
+     *
+     * @param list<object{number: int, is_gain: bool, topic: string, keywords: int}> $most
+     */
+    private function focus(Comparison $comparison, CountedRows $count, array $most, bool $isGain): ?Finding
     {
         $best = null;
-        foreach (\array_slice($comparison->domains, 1, null, true) as $number => $domain) {
-            if ($domain['previous'] !== null) {
-                $moved = "m{$number}=".($isGain ? 'climbed,entered' : 'slipped,left');
-                $topic = $count->rows($moved.';'.self::KEPT)->whereNotNull('topic')->groupBy('topic')
-                    ->orderByRaw('count(*) DESC, coalesce(sum(expected_gain), 0) DESC, topic')
-                    ->first(['topic', DB::raw('count(*) AS keywords')]);
-                $keywords = Figures::int($topic->keywords ?? 0) ?? 0;
-                if ($topic !== null && ($best === null || $keywords > $best[0])) {
-                    $name = (string) Figures::text($topic->topic);
-                    $best = [$keywords, $domain['entry'], $name, $moved.';'.Clause::equals('topic', $name).';'.self::KEPT];
-                }
+        foreach ($most as $one) {
+            if ($one->is_gain === $isGain && ($best === null || $one->keywords > $best->keywords)) {
+                $best = $one;
             }
         }
+        if ($best === null) {
+            return null;
+        }
+        $moved = "m{$best->number}=".implode(',', $isGain ? self::GAINS : self::LOSSES);
+        $counted = $count->compared($moved.';'.Clause::equals('topic', $best->topic).';'.self::KEPT);
 
-        return $best === null ? null : Market::focus($best[1], $best[2], $isGain, $count->compared($best[3]));
+        return Market::focus($comparison->domains[$best->number]['entry'], $best->topic, $isGain, $counted);
+    }
+
+    /**
+     * The topic in which each competitor gained, and lost, most keywords; of equal ones that of more expected gain.
+     *
+     * @return list<object{number: int, is_gain: bool, topic: string, keywords: int}> competitors in their order
+     */
+    private static function mostMoved(Comparison $comparison, CountedRows $count): array
+    {
+        $ways = [];
+        foreach (\array_slice($comparison->domains, 1, null, true) as $number => $domain) {
+            $ways[] = $domain['previous'] === null ? 'NULL' : '('.MovementSql::movement($number).')';
+        }
+        $list = static fn(string ...$movements): string => "'".implode("','", $movements)."'";
+        /** @var list<object{number: int, is_gain: bool, topic: string, keywords: int}> */
+        return $count->rows(self::KEPT)
+            ->crossJoin(DB::raw('LATERAL unnest(ARRAY['.implode(', ', $ways).']::text[]) WITH ORDINALITY AS moved(way, number)'))
+            ->whereNotNull('topic')
+            ->whereRaw('moved.way IN ('.$list(...self::GAINS, ...self::LOSSES).')')
+            ->selectRaw('DISTINCT ON (number, is_gain) number, moved.way IN ('.$list(...self::GAINS).') AS is_gain, topic, count(*) AS keywords')
+            ->groupByRaw('number, is_gain, topic')
+            ->orderByRaw('number, is_gain, count(*) DESC, coalesce(sum(expected_gain), 0) DESC, topic')
+            ->get()->all();
     }
 
     /** @return list<array{entry: string, authority: ?float, ...}> the competitor of most authority */
