@@ -19,8 +19,19 @@ final class StudyState
 
     public static function of(int $study): string
     {
+        return self::read($study, self::SQL);
+    }
+
+    /** What does not go by decisions holds longer: until the rulebook, the roadmap or the data are others. */
+    public static function besideDecisions(int $study): string
+    {
+        return self::read($study, self::SQL." AND what <> 'decision'");
+    }
+
+    private static function read(int $study, string $sql): string
+    {
         /** @var object{state: string} $row */
-        $row = DB::selectOne(self::SQL, [$study, $study]);
+        $row = DB::selectOne($sql, [$study, $study]);
 
         return "{$study} {$row->state}";
     }

@@ -70,10 +70,17 @@ final readonly class ReviewDocument
     {
         /** @var array{track: Track, plan: PlanRead, since: ?array<string, mixed>} */
         return Cache::remember('review '.PlanState::of($study), self::HOUR, fn(): array => [
-            'track' => $this->track->execute($study),
+            'track' => $this->tracked($study),
             'plan' => $this->plan->execute($study),
             'since' => $this->since->execute($study, $comparison),
         ]);
+    }
+
+    /** @return Track what came of the work is the same, whatever is decided meanwhile about what comes next */
+    private function tracked(Study $study): array
+    {
+        /** @var Track */
+        return Cache::remember('tracked '.PlanState::besideDecisions($study), self::HOUR, fn(): array => $this->track->execute($study));
     }
 
     /**

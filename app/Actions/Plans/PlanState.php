@@ -18,9 +18,20 @@ final class PlanState
     /** @return string of a study as it is now, on this day */
     public static function of(Study $study): string
     {
+        return self::with($study, StudyState::of($study->id));
+    }
+
+    /** The same of what comes of finished items, which no decision changes. */
+    public static function besideDecisions(Study $study): string
+    {
+        return self::with($study, StudyState::besideDecisions($study->id));
+    }
+
+    private static function with(Study $study, string $of): string
+    {
         /** @var object{items: string} $state */
         $state = DB::selectOne(self::SQL, [$study->id]);
 
-        return implode(' ', [StudyState::of($study->id), (int) $study->comparison_id, $state->items, now('UTC')->toDateString()]);
+        return implode(' ', [$of, (int) $study->comparison_id, $state->items, now('UTC')->toDateString()]);
     }
 }

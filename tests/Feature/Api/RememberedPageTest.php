@@ -6,6 +6,7 @@ namespace Tests\Feature\Api;
 
 use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
+use App\Actions\Plans\PlanState;
 use App\Models\Study;
 use App\Support\StudyState;
 use Illuminate\Support\Facades\DB;
@@ -137,6 +138,29 @@ final class RememberedPageTest extends TestCase
         $lists = $all();
         self::assertSame([$lists, $lists], [$all(), $all()]);
         self::assertCount(\count($asked), array_unique(array_map(json_encode(...), $lists)));
+    }
+
+    public function test_beside_decisions_a_state_goes_by_rules_roadmap_and_data_alone(): void
+    {
+        $study = $this->weighed();
+        $state = static fn(): string => PlanState::besideDecisions($study->refresh());
+        $seen = [$state()];
+        $change = $this
+            ->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['red pen'], 'mark' => 'shortlisted'])
+            ->assertOk()
+            ->json('change');
+        $seen[] = $state();
+        $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $change])->assertOk();
+        $seen[] = $state();
+        self::assertCount(1, array_unique($seen));
+        $seen = [$state()];
+        $this->postJson("/api/v1/studies/{$study->slug}/plan/items", ['keywords' => ['red pen']])->assertSuccessful();
+        $seen[] = $state();
+        $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['weights=volume:1']]);
+        $seen[] = $state();
+        $this->import($study, "keyword,position\nnew pen,4\n", options: ['--domain' => 'nibhouse.example', '--date' => '2026-11-02']);
+        $seen[] = $state();
+        self::assertSame($seen, array_values(array_unique($seen)));
     }
 
     public function test_a_state_of_a_study_never_comes_again(): void
