@@ -11,7 +11,9 @@ use GreaterReach\Core\Findings\Lacks;
 use GreaterReach\Core\Findings\Market;
 use GreaterReach\Core\Findings\Opportunities;
 use GreaterReach\Core\Findings\Stage;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Golden;
 
 /** What stands out is said in words with their numbers, most worth first, and nothing is said where there is nothing. */
 final class FindingsTest extends TestCase
@@ -130,5 +132,40 @@ final class FindingsTest extends TestCase
         $finding = Opportunities::conflicts(new Counted('conflict=yes', 3, 2.5));
         $kept = json_decode(json_encode([$finding, Lacks::clicks(false)], JSON_THROW_ON_ERROR), true, 8, JSON_THROW_ON_ERROR);
         self::assertEquals([$finding, Lacks::clicks(false)], array_map(Finding::fromArray(...), $kept));
+    }
+
+    /** @param array<string, string> $case */
+    #[DataProvider('written')]
+    public function test_each_says_what_it_says(array $case): void
+    {
+        $counted = new Counted('the=rows', 12, 34.56);
+        $finding = match ($case['case']) {
+            'quickWins' => Opportunities::quickWins($counted),
+            'titles' => Opportunities::titles($counted),
+            'publishBy' => Opportunities::publishBy('April', '2026-12', $counted),
+            'weaker' => Opportunities::weaker('a.example', 14.0, 38.0, $counted),
+            'conflicts' => Opportunities::conflicts($counted),
+            'funnel' => Opportunities::funnel('top', 991, 85, 354, 'b.example', $counted),
+            'gap' => Opportunities::gap($counted, [1.0, 2.0]),
+            'slipped' => Market::slipped($counted, 7.25),
+            'focus' => Market::focus('a.example', 'pens', true, $counted),
+            'lost' => Market::focus('a.example', 'pens', false, $counted),
+            'large' => Market::tooLarge('a.example', 90.0, 38.0),
+            'share' => Market::share(.14, .114, '2025-12', 'b.example', .507, 8426.0),
+            'cmp' => Lacks::comparison(),
+            'comp' => Lacks::competitors(0),
+            'vol' => Lacks::volumes(3, 7),
+            'dif' => Lacks::difficulties(7, 7),
+            'urls' => Lacks::urls(['a.example']),
+            'clicks' => Lacks::clicks(false),
+            default => Lacks::stale(['a.example', 'b.example'], 35),
+        };
+        self::assertSame($case['says'], json_encode($finding, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+    }
+
+    /** @return iterable<string, array{array<string, string>}> */
+    public static function written(): iterable
+    {
+        return Golden::cases(__DIR__.'/findings.txt');
     }
 }

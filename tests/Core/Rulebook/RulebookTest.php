@@ -8,10 +8,13 @@ use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Meaning\Intent;
+use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Rulebook\Settings;
+use GreaterReach\Core\Rulebook\SettingType;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\Golden;
 
 final class RulebookTest extends TestCase
 {
@@ -157,5 +160,130 @@ final class RulebookTest extends TestCase
     {
         $this->expectException(Misuse::class);
         Rulebook::standard()->int('luck');
+    }
+
+    public function test_every_setting_has_the_default_and_the_bounds_that_are_written_down(): void
+    {
+        $written = array_column(array_merge(...array_values([...Golden::cases(__DIR__.'/settings.txt')])), null, 'case');
+        self::assertSame(array_keys($written), array_keys(Settings::all()));
+        foreach (Settings::all() as $key => $setting) {
+            $said = [$key, Rulebook::standard()->spelt($key), $setting->bounds()];
+            self::assertSame([$key, $written[$key]['default'], $written[$key]['allowed']], $said);
+            self::assertSame($key, $setting->key);
+            self::assertStringEndsWith('.', $setting->meaning);
+        }
+    }
+
+    public function test_a_number_may_be_its_least_and_its_most_and_nothing_beyond(): void
+    {
+        $rulebook = Rulebook::standard();
+        foreach (Settings::all() as $key => $setting) {
+            if (\in_array($setting->type, [SettingType::Integer, SettingType::Number], true) && ! str_starts_with($key, 'striking')) {
+                [$least, $most] = [(float) $setting->min, (float) $setting->max];
+                foreach ([$least, $most] as $bound) {
+                    self::assertEquals($bound, $rulebook->with([$key => self::spelt($bound)])->value($key), $key);
+                }
+                foreach ([$least - 1, $most + 1] as $beyond) {
+                    self::assertIsRefused(static fn(): Rulebook => $rulebook->with([$key => self::spelt($beyond)]), $setting->bounds());
+                }
+            }
+        }
+    }
+
+    private static function spelt(float $number): string
+    {
+        return rtrim(rtrim(sprintf('%.4F', $number), '0'), '.');
+    }
+
+    /** @param \Closure(): Rulebook $set */
+    private static function assertIsRefused(\Closure $set, string $reason): void
+    {
+        try {
+            $set();
+            self::fail('It was taken, though it may only be '.$reason);
+        } catch (InvalidValue $refused) {
+            self::assertStringContainsString($reason, $refused->getMessage());
+        }
+    }
+
+    public function test_numbers_are_read_as_people_write_them_and_no_longer_than_they_mean_anything(): void
+    {
+        $read = static fn(string $key, string $text): mixed => Rulebook::fromTexts([$key => $text])->value($key);
+        $effects = array_map(static fn(string $text): mixed => $read('effect', $text), ['.5', ' 25% ', '12.5 %', '1']);
+        self::assertSame([.5, .25, .125, 1.0], $effects);
+        self::assertSame([7, 100], [$read('target', ' 7 '), $read('target', '0000000100')]);
+        self::assertSame(.12345678901234568, $read('effect', '0.12345678901234567890'));
+        $wrong = [
+            'effect' => ['', '-1', '+.5', '0.', '1 2', '.'.str_repeat('1', 21), '50 % %'],
+            'target' => ['', '7.0', '00000000007', '7%', '-7'],
+        ];
+        foreach ($wrong as $key => $texts) {
+            foreach ($texts as $text) {
+                $reason = 'is not allowed; give '.Settings::all()[$key]->bounds();
+                self::assertIsRefused(static fn(): Rulebook => Rulebook::fromTexts([$key => $text]), $reason);
+            }
+        }
+        self::assertNull($read('value_per_conversion', ' '));
+        self::assertSame(12.5, $read('value_per_conversion', '12.5'));
+    }
+
+    public function test_orders_and_lists_are_read_part_by_part(): void
+    {
+        $read = static fn(string $key, string $text): mixed => Rulebook::fromTexts([$key => $text])->value($key);
+        self::assertSame(['rankings', 'keywords'], $read('metric_sources', ' rankings ,, keywords'));
+        self::assertSame(['rankings'], $read('volume_sources', 'rankings'));
+        self::assertSame([], $read('volume_sources', ' , '));
+        foreach (['metric_sources' => ['', 'luck', 'rankings,luck'], 'volume_sources' => ['rankings,rankings']] as $key => $texts) {
+            foreach ($texts as $text) {
+                self::assertIsRefused(static fn(): Rulebook => Rulebook::fromTexts([$key => $text]), 'at most once, best first');
+            }
+        }
+        self::assertSame(['for sale', 'wasp nest'], $read('negatives', ' For  Sale,WASP nest,, '));
+        self::assertSame(['ease' => 2.0], $read('weights', 'ease:2,gain:0'));
+        self::assertSame('smooth', $read('scores', ' smooth '));
+        self::assertIsRefused(static fn(): Rulebook => Rulebook::fromTexts(['scores' => 'Smooth']), 'one of smooth, stepped');
+    }
+
+    public function test_what_is_asked_for_in_another_shape_is_a_misuse(): void
+    {
+        $rulebook = Rulebook::standard();
+        $asked = [fn() => $rulebook->float('weights'), fn() => $rulebook->words('target'), fn() => $rulebook->value('luck')];
+        foreach ($asked as $ask) {
+            try {
+                $ask();
+                self::fail('It was told.');
+            } catch (Misuse $misuse) {
+                self::assertMatchesRegularExpression('/is a list|is not a list|There is no rulebook key/', $misuse->getMessage());
+            }
+        }
+        self::assertSame([null, 4.5], [
+            $rulebook->optionalFloat('value_per_conversion'),
+            $rulebook->with(['value_per_conversion' => '4.5'])->optionalFloat('value_per_conversion'),
+        ]);
+    }
+
+    public function test_striking_distance_may_be_one_place_and_the_curve_of_ones_own_needs_its_numbers(): void
+    {
+        self::assertSame(9, Rulebook::fromTexts(['striking_from' => '9', 'striking_to' => '9'])->int('striking_to'));
+        self::assertIsRefused(
+            static fn(): Rulebook => Rulebook::fromTexts(['striking_from' => '10', 'striking_to' => '9']),
+            'must not be worse than striking_to, which is 9',
+        );
+    }
+
+    public function test_each_topic_gets_the_settings_that_it_uses(): void
+    {
+        $rulebook = Rulebook::fromTexts([
+            'target' => '2', 'striking_from' => '4', 'striking_to' => '15', 'quick_win_gain' => '11', 'short_term_chance' => '.3',
+            'title_ctr_ratio' => '.6', 'scores' => 'stepped', 'min_fit' => '3', 'effort_link' => '.75', 'effort_new' => '7',
+            'ramp_new' => '9',
+            'effort_title' => '.25', 'ramp_title' => '3', 'weights' => 'gain:3,value:1',
+        ]);
+        $effort = $rulebook->effort();
+        self::assertSame([9, 3, 3], [$effort->ramp(Tactic::NewPage), $effort->ramp(Tactic::TestTitle), $effort->ramp(Tactic::ExtendPage)]);
+        self::assertSame(['gain' => 3.0, 'value' => 1.0], array_filter($rulebook->priorities()->toArray()));
+        self::assertSame(['gain' => 3.0, 'value' => 1.0], $rulebook->weights());
+        self::assertNotEquals(Rulebook::standard()->weighing(), $rulebook->weighing());
+        self::assertNotEquals(Rulebook::standard()->fitGate(), $rulebook->fitGate());
     }
 }
