@@ -121,7 +121,9 @@ final readonly class ReadMarketFindings
             ->crossJoin(DB::raw('LATERAL unnest(ARRAY['.implode(', ', $ways).']::text[]) WITH ORDINALITY AS moved(way, number)'))
             ->whereNotNull('topic')
             ->whereRaw('moved.way IN ('.$list(...self::GAINS, ...self::LOSSES).')')
-            ->selectRaw('DISTINCT ON (number, is_gain) number, moved.way IN ('.$list(...self::GAINS).') AS is_gain, topic, count(*) AS keywords')
+            ->selectRaw(
+                'DISTINCT ON (number, is_gain) number, topic, count(*) AS keywords, moved.way IN ('.$list(...self::GAINS).') AS is_gain',
+            )
             ->groupByRaw('number, is_gain, topic')
             ->orderByRaw('number, is_gain, count(*) DESC, coalesce(sum(expected_gain), 0) DESC, topic')
             ->get()->all();

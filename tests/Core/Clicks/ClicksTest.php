@@ -149,4 +149,13 @@ final class ClicksTest extends TestCase
 
         return $fit->curve();
     }
+
+    public function test_where_the_rates_rise_places_are_joined_by_their_impressions(): void
+    {
+        $fit = new CurveFit(0.0);
+        // .2 of 9,000 and .4 of 1,000 become .22 of both.
+        $fit->add(1.0, 1800, 9000);
+        $fit->add(2.0, 400, 1000);
+        self::assertEqualsWithDelta([.22, .22], [$fit->curve()->at(1), $fit->curve()->at(2)], 1e-12);
+    }
 }

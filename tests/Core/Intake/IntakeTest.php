@@ -6,6 +6,7 @@ namespace Tests\Core\Intake;
 
 use GreaterReach\Core\Intake\BadCell;
 use GreaterReach\Core\Intake\ColumnPlan;
+use GreaterReach\Core\Intake\FieldType;
 use GreaterReach\Core\Intake\FileProblem;
 use GreaterReach\Core\Intake\ImportKind;
 use GreaterReach\Core\Intake\NumberFormat;
@@ -175,5 +176,15 @@ final class IntakeTest extends TestCase
         array_map($detector->see(...), $cells);
 
         return $detector->format();
+    }
+
+    public function test_positions_and_counts_are_whole_shares_and_amounts_are_not(): void
+    {
+        $named = static fn(\Closure $is): array => array_values(array_map(
+            static fn(FieldType $type): string => $type->name,
+            array_filter(FieldType::cases(), $is),
+        ));
+        self::assertSame(['Position', 'Count'], $named(static fn(FieldType $type): bool => $type->isWhole()));
+        self::assertSame(['Position', 'Count', 'Share', 'Amount'], $named(static fn(FieldType $type): bool => $type->isNumeric()));
     }
 }

@@ -59,4 +59,26 @@ final class NoiseTest extends TestCase
         }
         self::assertSame([['word' => 'kestrel', 'domain' => 2, 'keywords' => 4]], $proposals->proposals());
     }
+
+    public function test_a_word_is_proposed_from_three_keywords_on_of_which_four_in_five_have_the_same_leader(): void
+    {
+        $proposed = static function (int ...$leaders): array {
+            $proposals = new BrandProposals();
+            foreach ($leaders as $leader) {
+                $proposals->add(['quill'], $leader);
+            }
+
+            return array_column($proposals->proposals(), 'keywords');
+        };
+        self::assertSame([3], $proposed(1, 1, 1));
+        self::assertSame([], $proposed(1, 1));
+        self::assertSame([5], $proposed(1, 1, 1, 1, 2));
+        self::assertSame([], $proposed(1, 1, 1, 2));
+        self::assertSame([], $proposed(0, 0, 0), 'What we lead is no brand of theirs.');
+        $short = new BrandProposals();
+        foreach ([1, 1, 1] as $leader) {
+            $short->add(['nib', '2026', 'wren'], $leader);
+        }
+        self::assertSame(['wren'], array_column($short->proposals(), 'word'));
+    }
 }

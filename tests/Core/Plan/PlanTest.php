@@ -327,4 +327,12 @@ final class PlanTest extends TestCase
 
         return $chosen;
     }
+
+    public function test_what_brings_nothing_is_not_planned_and_what_costs_nothing_is(): void
+    {
+        $placed = array_column((new AutoPlan(2, 5))->place(self::items([['nothing', 1, 0], ['little', 1, .1], ['free', 0, 3]])), 'item');
+        $names = array_map(static fn(WorkItem $item): string => $item->name, $placed);
+        sort($names);
+        self::assertSame(['free', 'little'], $names);
+    }
 }

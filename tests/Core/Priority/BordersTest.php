@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Priority;
 
+use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\HorizonRule;
+use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -55,5 +58,51 @@ final class BordersTest extends TestCase
         $gate = FitGate::from(3);
         self::assertFalse($gate->isOpen());
         self::assertSame([true, false, false], [$gate->lets(3.0), $gate->lets(2.9), $gate->lets(null)]);
+    }
+
+    public function test_a_judgement_lies_within_its_bounds(): void
+    {
+        $judged = static fn(?int $target, ?int $fit, ?float $hard): Judgement => new Judgement($target, $fit, difficulty: $hard);
+        self::assertSame([1, 0, 0.0], self::parts($judged(1, 0, 0.0)));
+        self::assertSame([100, 5, 100.0], self::parts($judged(100, 5, 100.0)));
+        self::assertSame([null, null, null], self::parts($judged(null, null, null)));
+        $wrong = [[0, null, null], [101, null, null], [null, -1, null], [null, 6, null], [null, null, -.5], [null, null, 100.5]];
+        foreach ($wrong as [$target, $fit, $difficulty]) {
+            try {
+                $judged($target, $fit, $difficulty);
+                self::fail('It was taken.');
+            } catch (Misuse $misuse) {
+                self::assertStringContainsString('A target lies between 1 and 100', $misuse->getMessage());
+            }
+        }
+    }
+
+    /** @return array{?int, ?int, ?float} */
+    private static function parts(Judgement $judgement): array
+    {
+        return [$judgement->target, $judgement->fit, $judgement->difficulty];
+    }
+
+    /** The presets as they were agreed on. */
+    public function test_the_presets_weigh_what_they_are_said_to(): void
+    {
+        self::assertSame(
+            [
+                'reach' => 'expected:2 ease:1 gain:1',
+                'plain' => 'volume:1 ease:1 gain:1',
+                'even' => 'expected:1 volume:1 ease:1 gain:1 value:1 intent:1 fit:1',
+                'business' => 'ease:1 gain:1 value:1 intent:2 fit:3',
+                'sales' => 'ease:1 gain:1 value:2 intent:2',
+                'swift' => 'volume:1 ease:3 gain:1',
+            ],
+            array_map(
+                static fn(array $weights): string => implode(' ', array_map(
+                    static fn(string $name, float $weight): string => "{$name}:{$weight}",
+                    array_keys($weights),
+                    $weights,
+                )),
+                Weights::PRESETS,
+            ),
+        );
     }
 }

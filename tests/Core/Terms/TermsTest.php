@@ -6,6 +6,7 @@ namespace Tests\Core\Terms;
 
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Terms\CandidateTerms;
+use GreaterReach\Core\Terms\HtmlDocument;
 use GreaterReach\Core\Terms\HtmlText;
 use GreaterReach\Core\Terms\StopWords;
 use GreaterReach\Core\Terms\TermOptions;
@@ -79,5 +80,16 @@ final class TermsTest extends TestCase
         };
 
         return (new CandidateTerms($stopWords))->in($text, $options);
+    }
+
+    public function test_a_page_may_have_five_million_bytes_and_a_phrase_its_most_words(): void
+    {
+        self::assertNotNull(HtmlDocument::read(str_pad('<p>hive</p>', HtmlDocument::MAX_BYTES)));
+        try {
+            HtmlDocument::read(str_pad('<p>hive</p>', HtmlDocument::MAX_BYTES + 1));
+            self::fail('It was read.');
+        } catch (InvalidValue $refused) {
+            self::assertStringContainsString('is larger than 5,000,000 bytes', $refused->getMessage());
+        }
     }
 }

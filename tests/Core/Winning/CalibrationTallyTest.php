@@ -47,4 +47,15 @@ final class CalibrationTallyTest extends TestCase
         $tally->addBase([1], [0]);
         self::assertNull($tally->base());
     }
+
+    public function test_bins_lie_side_by_side_from_0_to_1(): void
+    {
+        $bins = (new CalibrationTally(10))->bins();
+        self::assertCount(Calibration::BINS, $bins);
+        self::assertSame([0.0, 1.0], [(float) $bins[0]['from'], (float) $bins[Calibration::BINS - 1]['to']]);
+        for ($bin = 1; $bin < Calibration::BINS; ++$bin) {
+            self::assertSame((float) $bins[$bin - 1]['to'], (float) $bins[$bin]['from']);
+            self::assertEqualsWithDelta(1 / Calibration::BINS, $bins[$bin]['to'] - $bins[$bin]['from'], 1e-12);
+        }
+    }
 }

@@ -77,4 +77,21 @@ final class EvidenceTest extends TestCase
             array_map(static fn(EvidenceFact $fact): string => $fact->sentence, $facts),
         );
     }
+
+    public function test_ground_encourages_from_half_of_it_on(): void
+    {
+        $says = static fn(int $held, int $of): bool => (new Evidence(ComfortDifficulty::fromDifficulties([]), null))
+            ->of('k', null, Ground::held($held, $of), 'https://a.example/x', [], [])[0]->isEncouraging;
+        self::assertSame([false, true, true, false], [$says(2, 5), $says(3, 5), $says(2, 4), $says(1, 3)]);
+    }
+
+    public function test_a_peer_lies_within_the_band_and_a_giant_far_beyond_it(): void
+    {
+        $of = static fn(float $authority): ?Peer => Peer::of($authority, 40.0, 5.0);
+        self::assertSame([Peer::Comparable, Peer::Comparable, Peer::Stronger, Peer::Weaker], [$of(35.0), $of(45.0), $of(45.1), $of(34.9)]);
+        self::assertSame([Peer::Stronger, Peer::Weaker], [Peer::of(40.5, 40.0, .2), Peer::of(39.5, 40.0, .2)]);
+        // Five bands above ours; from memory.
+        self::assertSame([Peer::Giant, Peer::Stronger], [$of(65.0), $of(64.9)]);
+        self::assertNull(Peer::of(null, 40.0, 5.0) ?? Peer::of(40.0, null, 5.0));
+    }
 }

@@ -169,4 +169,10 @@ final class GroundTest extends TestCase
 
         return [$graph, $book];
     }
+
+    public function test_who_holds_all_of_very_much_is_still_not_sure(): void
+    {
+        self::assertSame([99, 1], [Ground::hundredths(5000, 5000), Ground::hundredths(0, 5000)]);
+        self::assertTrue(is_finite(Ground::logOdds(99)) && is_finite(Ground::logOdds(1)));
+    }
 }
