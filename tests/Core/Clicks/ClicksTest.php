@@ -158,4 +158,32 @@ final class ClicksTest extends TestCase
         $fit->add(2.0, 400, 1000);
         self::assertEqualsWithDelta([.22, .22], [$fit->curve()->at(1), $fit->curve()->at(2)], 1e-12);
     }
+
+    public function test_a_place_is_measured_from_two_hundred_impressions_on(): void
+    {
+        foreach ([199 => false, 200 => true] as $impressions => $isMeasured) {
+            $fit = new CurveFit(0.0);
+            $fit->add(1.0, 100, $impressions);
+            self::assertSame($isMeasured, $fit->curve()->at(1) !== CtrCurve::default()->at(1), (string) $impressions);
+        }
+    }
+
+    public function test_what_is_wrong_with_a_curve_is_said_with_its_place(): void
+    {
+        $rates = array_fill(0, 100, .1);
+        $wrong = [
+            'CTR at position 7' => [...array_slice($rates, 0, 6), .2, ...array_slice($rates, 7)],
+            'CTR at position 1' => [1.5, ...array_slice($rates, 1)],
+        ];
+        foreach ($wrong as $where => $curve) {
+            try {
+                CtrCurve::ofRates($curve);
+                self::fail('It was taken.');
+            } catch (InvalidValue $refused) {
+                self::assertStringContainsString($where, $refused->getMessage());
+            }
+        }
+        $steep = CtrCurve::ofRates([1.0, ...array_fill(0, 99, 0.0)]);
+        self::assertSame([1.0, 0.0], [$steep->at(1), $steep->at(2)]);
+    }
 }

@@ -187,4 +187,55 @@ final class IntakeTest extends TestCase
         self::assertSame(['Position', 'Count'], $named(static fn(FieldType $type): bool => $type->isWhole()));
         self::assertSame(['Position', 'Count', 'Share', 'Amount'], $named(static fn(FieldType $type): bool => $type->isNumeric()));
     }
+
+    public function test_numbers_of_a_row_show_the_format_unless_the_file_types_them(): void
+    {
+        $plan = ColumnPlan::match(ImportKind::Rankings, ['keyword', 'position', 'cpc', 'difficulty']);
+        /** @param list<string|int|float> ...$rows */
+        $format = static function (array ...$rows) use ($plan): NumberFormat {
+            $detector = new NumberFormatDetector();
+            foreach ($rows as $row) {
+                $detector->seeRow(array_values($row), $plan);
+            }
+
+            return $detector->format();
+        };
+        self::assertSame(NumberFormat::DecimalComma, $format(['a', '3', '1,5', '20'], ['b', '4', '2', '']));
+        self::assertSame(NumberFormat::DecimalPoint, $format(['a', '3', '1.5', '20,5'], ['b', '4', '2.25', '']));
+        self::assertSame(NumberFormat::Undecided, $format(['a,5', '3', 1.5, 20], ['b', '4']));
+        $detector = new NumberFormatDetector();
+        $detector->seeRow(['a', '3', '1,234', '20'], $plan);
+        self::assertTrue($detector->isAmbiguous());
+        $detector->seeRow(['a', '3', '1,5', '20'], $plan);
+        self::assertFalse($detector->isAmbiguous());
+    }
+
+    public function test_a_channel_is_one_of_two_and_both_headers_of_a_doubled_column_are_named(): void
+    {
+        $parser = new RowParser(ColumnPlan::match(ImportKind::Rankings, ['keyword', 'position', 'channel']), NumberFormat::Undecided);
+        foreach (['Paid' => 'paid', 'organic' => 'organic'] as $written => $read) {
+            $row = $parser->parse(2, ['bee', '3', $written]);
+            self::assertSame($read, \is_array($row) ? $row['channel'] : null);
+        }
+        $bad = $parser->parse(3, ['bee', '3', 'radio']);
+        self::assertInstanceOf(BadCell::class, $bad);
+        self::assertStringContainsString('must be organic or paid', $bad->reason);
+        try {
+            ColumnPlan::match(ImportKind::Rankings, ['keyword', 'rank', 'pos']);
+            self::fail('It was taken.');
+        } catch (FileProblem $refused) {
+            self::assertMatchesRegularExpression('/rank.*pos/', $refused->getMessage());
+        }
+    }
+
+    public function test_typed_numbers_are_read_without_loss(): void
+    {
+        $parse = self::parser()->parse(...);
+        $read = static fn(int|float $volume, int|float $cpc): array|BadCell => $parse(2, ['bee', 3, '', $volume, '', $cpc, '']);
+        $row = $read(1200.0, .25);
+        self::assertSame([1200, .25], \is_array($row) ? [$row['volume'], $row['cpc']] : null);
+        $bad = $read(1200.5, 1);
+        self::assertInstanceOf(BadCell::class, $bad);
+        self::assertSame(['volume', '1200.5'], [$bad->column, $bad->value]);
+    }
 }

@@ -335,4 +335,20 @@ final class PlanTest extends TestCase
         sort($names);
         self::assertSame(['free', 'little'], $names);
     }
+
+    public function test_pinned_work_that_fills_a_month_takes_a_whole_one_and_what_is_larger_is_split(): void
+    {
+        $months = static function (float $days): array {
+            $placements = (new AutoPlan(3, 4))->place(self::items([['first', 1, 9, true], ['large', $days, 9, true]]));
+            foreach ($placements as $placement) {
+                if ($placement->item->name === 'large') {
+                    return [$placement->begins, $placement->ends];
+                }
+            }
+
+            return [];
+        };
+        self::assertSame([1, 1], $months(4.0));
+        self::assertSame([0, 1], $months(4.5));
+    }
 }

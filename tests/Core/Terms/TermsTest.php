@@ -92,4 +92,17 @@ final class TermsTest extends TestCase
             self::assertStringContainsString('is larger than 5,000,000 bytes', $refused->getMessage());
         }
     }
+
+    public function test_phrases_may_have_eight_words(): void
+    {
+        self::assertSame(8, TermOptions::of(8, 8)->toWords);
+        foreach ([[1, 9], [0, 4], [5, 4]] as [$from, $to]) {
+            try {
+                TermOptions::of($from, $to);
+                self::fail('It was taken.');
+            } catch (InvalidValue $refused) {
+                self::assertStringContainsString('must lie between 1 and 8', $refused->getMessage());
+            }
+        }
+    }
 }

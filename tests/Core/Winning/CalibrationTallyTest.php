@@ -58,4 +58,13 @@ final class CalibrationTallyTest extends TestCase
             self::assertEqualsWithDelta(1 / Calibration::BINS, $bins[$bin]['to'] - $bins[$bin]['from'], 1e-12);
         }
     }
+
+    public function test_where_the_others_have_no_rows_the_base_says_nought(): void
+    {
+        $tally = new CalibrationTally(10);
+        $tally->addBase([3, 1], [0]);
+        $tally->add(.5, [0 => 4]);
+        // Each of the four was said to have no chance.
+        self::assertEqualsWithDelta(1.0, $tally->base(), 1e-12);
+    }
 }
