@@ -4,7 +4,7 @@
 say() { printf '%s\n' "$*"; }
 die() { printf '%s: %s\n' "$(basename "$0")" "$*" >&2; exit 1; }
 
-. "$root/bin/versions.sh"
+. "$(dirname "${BASH_SOURCE[0]}")/versions.sh"
 
 PHP_PACKAGES=$(printf "php$PHP_VERSION-%s " cli pgsql curl zip gd bcmath mbstring intl xml)
 SERVER_PACKAGES="postgresql-$POSTGRES_VERSION composer unzip"
