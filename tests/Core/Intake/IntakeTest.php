@@ -238,4 +238,14 @@ final class IntakeTest extends TestCase
         self::assertInstanceOf(BadCell::class, $bad);
         self::assertSame(['volume', '1200.5'], [$bad->column, $bad->value]);
     }
+
+    public function test_the_name_of_a_file_decides_between_equals_and_outweighs_no_column(): void
+    {
+        $ranked = ['keyword', 'position', 'url'];
+        self::assertSame(ImportKind::Results, ImportKind::guess($ranked, 'page-one.csv'));
+        self::assertSame(ImportKind::Rankings, ImportKind::guess($ranked, 'list.csv'));
+        self::assertSame(ImportKind::Rankings, ImportKind::guess([...$ranked, 'volume'], 'page-one.csv'));
+        self::assertSame(ImportKind::Links, ImportKind::guess(['whatever'], 'links-2026.csv'));
+        self::assertSame(ImportKind::Rankings, ImportKind::guess(['whatever'], 'list.csv'));
+    }
 }

@@ -17,4 +17,12 @@ final class PageMeaningTest extends TestCase
         self::assertTrue(PageMeaning::isMeantFor('café stühle', 'https://a.example/caf%C3%A9/st%C3%BChle'));
         self::assertFalse(PageMeaning::isMeantFor('an', 'https://a.example/an'), 'A keyword of short words alone says nothing.');
     }
+
+    public function test_words_of_three_letters_count_and_shorter_ones_do_not(): void
+    {
+        self::assertFalse(PageMeaning::isMeantFor('bee hat', 'https://a.example/bee'));
+        self::assertTrue(PageMeaning::isMeantFor('bee hat', 'https://a.example/hat-for-a-bee'));
+        self::assertTrue(PageMeaning::isMeantFor('a hat', 'https://a.example/hat'));
+        self::assertFalse(PageMeaning::isMeantFor('a b', 'https://a.example/a-b'));
+    }
 }

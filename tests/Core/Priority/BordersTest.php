@@ -105,4 +105,10 @@ final class BordersTest extends TestCase
             ),
         );
     }
+
+    public function test_a_criterion_counts_from_any_weight_above_nothing_on(): void
+    {
+        $names = static fn(Weights $weights): array => array_column($weights->criteria(), 'value');
+        self::assertSame(['ease', 'gain'], $names(Weights::of(['gain' => .001, 'ease' => 2.0, 'fit' => 0.0])));
+    }
 }
