@@ -1,5 +1,5 @@
 # A fresh Debian of its own in a container whose first process is systemd, to install in. It shares the network of this machine.
-# Sourced by bin/check-install; needs root.
+# Sourced by bin/check-fresh; needs root.
 
 MACHINE_PACKAGES="debootstrap systemd-container"
 # Who runs it may trust certificates beside Debian's, which libraries are fetched by; the machine is to trust them, too.
