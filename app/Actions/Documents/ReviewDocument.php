@@ -11,6 +11,7 @@ use App\Actions\Plans\ReadSince;
 use App\Actions\Plans\ReadTrack;
 use App\Models\Comparison;
 use App\Models\Study;
+use App\Support\Release;
 use Illuminate\Support\Facades\Cache;
 
 /**
@@ -69,7 +70,7 @@ final readonly class ReviewDocument
     private function read(Study $study, Comparison $comparison): array
     {
         /** @var array{track: Track, plan: PlanRead, since: ?array<string, mixed>} */
-        return Cache::remember('review '.PlanState::of($study), self::HOUR, fn(): array => [
+        return Cache::remember('review '.Release::stamp().' '.PlanState::of($study), self::HOUR, fn(): array => [
             'track' => $this->tracked($study),
             'plan' => $this->plan->execute($study),
             'since' => $this->since->execute($study, $comparison),
@@ -79,8 +80,10 @@ final readonly class ReviewDocument
     /** @return Track what came of the work is the same, whatever is decided meanwhile about what comes next */
     private function tracked(Study $study): array
     {
+        $key = 'tracked '.Release::stamp().' '.PlanState::besideDecisions($study);
+
         /** @var Track */
-        return Cache::remember('tracked '.PlanState::besideDecisions($study), self::HOUR, fn(): array => $this->track->execute($study));
+        return Cache::remember($key, self::HOUR, fn(): array => $this->track->execute($study));
     }
 
     /**

@@ -6,6 +6,7 @@ namespace App\Actions\Findings;
 
 use App\Models\Comparison;
 use App\Models\Study;
+use App\Support\Release;
 use App\Support\StudyState;
 use GreaterReach\Core\Findings\Finding;
 use GreaterReach\Core\Findings\Findings;
@@ -31,7 +32,7 @@ final readonly class ReadFindings
         if ($comparison === null) {
             return [Lacks::comparison()];
         }
-        $state = [$comparison->id, StudyState::of($study->id), now('UTC')->toDateString()];
+        $state = [Release::stamp(), $comparison->id, StudyState::of($study->id), now('UTC')->toDateString()];
         $kept = Cache::remember(
             'findings '.implode(' ', $state),
             self::REMEMBERED_SECONDS,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support\Rows;
 
 use App\Models\Comparison;
+use App\Support\Release;
 use App\Support\StudyState;
 use Illuminate\Support\Facades\Cache;
 
@@ -29,7 +30,8 @@ final class RememberedPage
      */
     public static function of(Comparison $comparison, string $list, array $asked, \Closure $make): string
     {
-        $place = json_encode([$comparison->id, StudyState::of($comparison->study_id), $list, $asked], JSON_THROW_ON_ERROR);
+        $of = [Release::stamp(), $comparison->id, StudyState::of($comparison->study_id), $list, $asked];
+        $place = json_encode($of, JSON_THROW_ON_ERROR);
         $key = 'page '.hash('sha256', $place);
         $known = Cache::get($key);
         if (\is_string($known) && $known !== self::ASKED) {

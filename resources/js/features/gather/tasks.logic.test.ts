@@ -35,4 +35,30 @@ describe('progress', () => {
     expect(progressOf({ ...task, status: 'waiting', stage: '' }).words).toBe('waits for its turn');
     expect(progressOf({ ...task, cancel_wanted: true }).words).toBe('is being cancelled');
   });
+
+  it('tells what it waits for, and how far it is at most', () => {
+    expect(progressOf({ ...task, status: 'waiting', stage: 'waits for the one before' })).toEqual({
+      words: 'waits for the one before',
+      share: null,
+    });
+    expect(progressOf({ ...task, done: 15, total: 10 }).share).toBe(1);
+    expect(progressOf({ ...task, done: 15, total: 0 }).share).toBeNull();
+    expect(progressOf({ ...task, status: 'cancelled', message: 'Cancelled by Edda.' })).toEqual({
+      words: 'Cancelled by Edda.',
+      share: null,
+    });
+  });
+
+  it('tells seconds up to a minute and a half, then minutes', () => {
+    expect(progressOf({ ...task, remaining_seconds: 89 }).words).toBe('reading rows, about 89 s left');
+    expect(progressOf({ ...task, remaining_seconds: 90 }).words).toBe('reading rows, about 2 min left');
+  });
+
+  it('tells three notes of what came of it, and how many more there are', () => {
+    const done = (notes: string[]) => progressOf({ ...task, status: 'done', result: { rows: 5, outcome: { notes } } as Task['result'] });
+    expect(done(['A.', 'B.', 'C.'])).toEqual({ words: 'A. B. C.', share: 1 });
+    expect(done(['A.', 'B.', 'C.', 'D.', 'E.']).words).toBe('A. B. C. And 2 more.');
+    expect(done([]).words).toBe('done, 5 rows kept');
+    expect(progressOf({ ...task, status: 'done' }).words).toBe('done');
+  });
 });

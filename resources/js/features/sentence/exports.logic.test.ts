@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { kindsOf } from './clauses';
-import { columnsOf, titleOf } from './exports.logic';
+import { alsoOf, columnsOf, isAlsos, titleOf } from './exports.logic';
 import { vocabulary } from './vocabulary.testing';
 
 describe('a list as a file', () => {
@@ -14,5 +14,25 @@ describe('a list as a file', () => {
     const title = titleOf('Keywords', 'volume>=100', kindsOf(vocabulary, domains), domains, 1021, 1056);
     expect(title).toMatch(/^Keywords of standing any, .*volume.* — 1 021 of 1 056$/);
     expect(title).toContain('100');
+  });
+});
+
+describe('what can be written beside the columns', () => {
+  it('is known by its key', () => {
+    expect(alsoOf.map(({ key }) => key)).toEqual(['reason', 'tags', 'note', 'stage', 'addresses']);
+    expect(alsoOf.filter(({ isOfPages }) => isOfPages).map(({ key }) => key)).toEqual(['stage', 'addresses']);
+    expect(alsoOf.map(({ name }) => name)).toEqual(['Reason', 'Tags', 'Note', 'Funnel stage', 'Pages of all domains']);
+    expect([isAlsos([]), isAlsos(['reason', 'addresses'])]).toEqual([true, true]);
+    expect([isAlsos(['reason', 'luck']), isAlsos('reason'), isAlsos(null)]).toEqual([false, false, false]);
+  });
+
+  it('knows no mark of pages', () => {
+    expect(columnsOf('pages', ['mark', 'page', 'gain'])).toEqual(['own_url', 'gain']);
+  });
+
+  it('leaves out of the first line what nobody asked for', () => {
+    const kinds = kindsOf(vocabulary, []);
+    expect(titleOf('Pages', '', kinds, [])).not.toContain('visits now');
+    expect(titleOf('Pages', 'visits>=10', kinds, [])).toContain('visits now from 10');
   });
 });
