@@ -15,10 +15,8 @@ use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Weights;
 
 /** One page of the ranked list, what is pinned first, then ordered by the weights given, with the parts of every priority. */
-final class ReadOpportunities
+final class ReadOpportunities implements RankedList
 {
-    public const BY_PRIORITY = 'priority';
-
     /**
      * @param string $sort the priority, or what an order of the bench is called
      *
@@ -33,9 +31,9 @@ final class ReadOpportunities
         FitGate $gate,
         int $offset,
         int $limit,
-        bool $pinsFirst = true,
         string $sort = self::BY_PRIORITY,
         bool $descending = true,
+        bool $pinsFirst = true,
     ): array {
         $order = $sort === self::BY_PRIORITY
             ? null

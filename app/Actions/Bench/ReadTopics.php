@@ -13,10 +13,8 @@ use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Weights;
 
 /** One page of the ranked list of topics: the pages to make or to improve. */
-final class ReadTopics
+final class ReadTopics implements RankedList
 {
-    public const BY_PRIORITY = 'priority';
-
     /**
      * @param string $sort the priority, or one of the orders of the list
      *

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Exports;
 
+use App\Actions\Bench\RankedList;
 use App\Actions\Bench\ReadBench;
 use App\Actions\Bench\ReadOpportunities;
 use App\Actions\Bench\ReadTopics;
@@ -210,12 +211,12 @@ final readonly class ListExport
                 self::BLOCK,
             );
         }
-        $sort = $shown->sort ?? ReadOpportunities::BY_PRIORITY;
+        $sort = $shown->sort ?? RankedList::BY_PRIORITY;
         $asked = [$comparison, $shown->sentence, $shown->weights, $gate, (int) $from, self::BLOCK];
 
-        return $shown->list === LongList::PAGES
-            ? $this->topics->execute(...$asked, sort: $sort, descending: $shown->isDescending)
-            : $this->opportunities->execute(...$asked, sort: $sort, descending: $shown->isDescending);
+        $list = $shown->list === LongList::PAGES ? $this->topics : $this->opportunities;
+
+        return $list->execute(...$asked, sort: $sort, descending: $shown->isDescending);
     }
 
     /**

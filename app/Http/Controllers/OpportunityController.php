@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Bench\RankedList;
 use App\Actions\Bench\ReadBench;
 use App\Actions\Bench\ReadGroups;
 use App\Actions\Bench\ReadHidden;
@@ -25,62 +26,33 @@ final class OpportunityController extends Controller
 {
     public function index(Request $request, Study $study, ReadOpportunities $read): JsonResponse
     {
-        $rulebook = $study->rulebook();
-        $weights = $this->weights($request, $rulebook);
-        [$comparison, $sentence] = [$this->shown($study), $this->sentence($request)];
-        $sort = $request->string('sort')->value() ?: ReadOpportunities::BY_PRIORITY;
-        $descending = $request->string('dir')->value() !== 'asc';
-        $offset = max(0, $request->integer('cursor'));
-        $limit = min(ReadBench::MOST_ROWS, max(1, $request->integer('limit', 200)));
-        $page = static fn(): array => [
-            ...$read->execute(
-                $comparison,
-                $sentence,
-                $weights,
-                $rulebook->fitGate(),
-                $offset,
-                $limit,
-                sort: $sort,
-                descending: $descending,
-            ),
-            ...self::told($weights),
-        ];
-
-        return $request->filled('weights')
-            ? new JsonResponse($page())
-            : JsonResponse::fromJsonString(
-                RememberedPage::of($comparison, 'weigh', [(string) $sentence, $offset, $limit, $sort, $descending], $page),
-            );
+        return $this->ranked($request, $study, 'weigh', $read);
     }
 
     /** The same list by topic: the pages to make or to improve. */
     public function topics(Request $request, Study $study, ReadTopics $read): JsonResponse
     {
+        return $this->ranked($request, $study, 'pages', $read);
+    }
+
+    /** A page of a ranked list with the weights that ranked it: from memory, unless they are somebody's own. */
+    private function ranked(Request $request, Study $study, string $list, RankedList $read): JsonResponse
+    {
         $rulebook = $study->rulebook();
-        $weights = $this->weights($request, $rulebook);
-        [$comparison, $sentence] = [$this->shown($study), $this->sentence($request)];
-        $sort = $request->string('sort')->value() ?: ReadTopics::BY_PRIORITY;
-        $descending = $request->string('dir')->value() !== 'asc';
-        $offset = max(0, $request->integer('cursor'));
+        [$comparison, $sentence, $weights] = [$this->shown($study), $this->sentence($request), $this->weights($request, $rulebook)];
+        $sort = $request->string('sort')->value() ?: RankedList::BY_PRIORITY;
+        $falls = $request->string('dir')->value() !== 'asc';
+        $from = max(0, $request->integer('cursor'));
         $limit = min(ReadBench::MOST_ROWS, max(1, $request->integer('limit', 200)));
         $page = static fn(): array => [
-            ...$read->execute(
-                $comparison,
-                $sentence,
-                $weights,
-                $rulebook->fitGate(),
-                $offset,
-                $limit,
-                sort: $sort,
-                descending: $descending,
-            ),
+            ...$read->execute($comparison, $sentence, $weights, $rulebook->fitGate(), $from, $limit, $sort, $falls),
             ...self::told($weights),
         ];
 
         return $request->filled('weights')
             ? new JsonResponse($page())
             : JsonResponse::fromJsonString(
-                RememberedPage::of($comparison, 'pages', [(string) $sentence, $offset, $limit, $sort, $descending], $page),
+                RememberedPage::of($comparison, $list, [(string) $sentence, $from, $limit, $sort, $falls], $page),
             );
     }
 
