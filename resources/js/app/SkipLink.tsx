@@ -1,5 +1,8 @@
 import Box from '@mui/material/Box';
 
+/** The list, else a plain table, else all that lies below the head. */
+const places = ['main [role="table"]', 'main table', 'main'];
+
 /** The first stop of the Tab key: past everything above, to the list. */
 export function SkipLink() {
   return (
@@ -8,8 +11,8 @@ export function SkipLink() {
       type="button"
       className="no-print"
       onClick={() => {
-        const list = document.querySelector<HTMLElement>('main [role="table"], main');
-        if (list !== null && !list.hasAttribute('tabindex')) {
+        const list = places.map((place) => document.querySelector<HTMLElement>(place)).find((found) => found !== null);
+        if (list !== undefined && !list.hasAttribute('tabindex')) {
           list.tabIndex = -1;
         }
         list?.focus();
