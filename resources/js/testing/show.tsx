@@ -1,10 +1,13 @@
 import { ThemeProvider } from '@mui/material/styles';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, render } from '@testing-library/react';
+import { cleanup, configure, render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { afterEach } from 'vitest';
 import { theme } from '../theme/theme';
+
+// What is waited for comes, however busy the machine is.
+configure({ asyncUtilTimeout: 20_000 });
 
 afterEach(() => {
   cleanup();
