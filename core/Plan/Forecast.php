@@ -103,18 +103,26 @@ final class Forecast
         $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar(hash('sha256', $this->seed."\n".$item->name, true)));
         $gains = [];
         for ($draw = 0; $draw < $this->draws; ++$draw) {
-            $moves = self::uniform($random) < $item->effect;
-            $place = self::uniform($random);
+            [$moves, $place, $radius, $angle] = self::uniform($random);
+            $gain = $moves < $item->effect ? $item->gains->at($place) : 0.0;
             // Box and Muller 1958.
-            $normal = sqrt(-2 * log(self::uniform($random))) * cos(2 * M_PI * self::uniform($random));
-            $gains[] = $moves ? $item->gains->at($place) * exp($this->sigma * $normal - $this->sigma ** 2 / 2) : 0.0;
+            $gains[] =
+                $gain === 0.0
+                    ? 0.0
+                    : $gain * exp($this->sigma * (sqrt(-2 * log($radius)) * cos(2 * M_PI * $angle)) - $this->sigma ** 2 / 2);
         }
 
         return $gains;
     }
 
-    private static function uniform(\Random\Randomizer $random): float
+    /** @return array{float, float, float, float} all above 0 and below 1 */
+    private static function uniform(\Random\Randomizer $random): array
     {
-        return ($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52;
+        return [
+            ($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52,
+            ($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52,
+            ($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52,
+            ($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52,
+        ];
     }
 }

@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\DB;
  * What moved for one domain between any two of its snapshots: counts, and the keywords with most volume of each kind.
  *
  * @phpstan-type MovedRow array{keyword: string, before: ?int, after: ?int, volume: ?int, movement: string}
+ * @phpstan-type Movements array{days: list<string>, from: ?string, to: ?string, counts: array<string, int>, rows: list<MovedRow>}
  */
 final class ReadMovement
 {
@@ -25,7 +26,7 @@ final class ReadMovement
      * @param ?string $from YYYY-MM-DD; null takes the snapshot before the other
      * @param ?string $to   YYYY-MM-DD; null takes the newest
      *
-     * @return array{days: list<string>, from: ?string, to: ?string, counts: array<string, int>, rows: list<MovedRow>}
+     * @return Movements
      *
      * @throws Refused when a day has no snapshot, or there is no such order
      */

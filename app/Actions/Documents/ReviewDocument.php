@@ -6,7 +6,7 @@ namespace App\Actions\Documents;
 
 use App\Actions\Findings\ReadFindings;
 use App\Actions\Plans\PlanState;
-use App\Actions\Plans\ReadPlan;
+use App\Actions\Plans\ReadAhead;
 use App\Actions\Plans\ReadSince;
 use App\Actions\Plans\ReadTrack;
 use App\Models\Comparison;
@@ -18,33 +18,26 @@ use Illuminate\Support\Facades\Cache;
  * The month in review on two printed sheets: what moved, what came of the work, what comes next.
  *
  * @phpstan-import-type Track from ReadTrack
- * @phpstan-import-type PlanRead from ReadPlan
+ * @phpstan-import-type Ahead from ReadAhead
  */
 final readonly class ReviewDocument
 {
     private const HOUR = 3600;
     private const ITEMS = 10;
     private const NEXT = 8;
+    private const MONTHS = 6;
     private const FINDINGS = 3;
     private const WIDTH = 640;
     private const HEIGHT = 150;
 
-    public function __construct(private ReadTrack $track, private ReadSince $since, private ReadPlan $plan, private ReadFindings $findings)
+    public function __construct(private ReadTrack $track, private ReadSince $since, private ReadAhead $ahead, private ReadFindings $findings)
     {
     }
 
     /** @return string an HTML document that needs nothing beside it */
     public function html(Study $study, Comparison $comparison, string $nonce): string
     {
-        ['track' => $track, 'plan' => $plan, 'since' => $since] = $this->read($study, $comparison);
-        $ahead = array_values(
-            array_filter(
-                $plan['items'],
-                static fn(array $item): bool => $item['month'] !== null &&
-                    \in_array($item['status'], ['planned', 'writing', 'published'], true),
-            ),
-        );
-        usort($ahead, static fn(array $one, array $other): int => $one['month'] <=> $other['month']);
+        ['track' => $track, 'ahead' => $ahead, 'since' => $since] = $this->read($study, $comparison);
 
         return view('review', [
             'nonce' => $nonce,
@@ -54,8 +47,8 @@ final readonly class ReviewDocument
             'track' => $track,
             'items' => \array_slice(array_reverse($track['items']), 0, self::ITEMS),
             'findings' => \array_slice($this->findings->execute($study), 0, self::FINDINGS),
-            'ahead' => \array_slice($ahead, 0, self::NEXT),
-            'forecast' => \array_slice($plan['forecast'], 0, 6),
+            'ahead' => $ahead['items'],
+            'forecast' => $ahead['forecast'],
             'lines' => self::lines($track['shares'], \count($comparison->domains)),
             'width' => self::WIDTH,
             'height' => self::HEIGHT,
@@ -65,14 +58,14 @@ final readonly class ReviewDocument
     /**
      * Worked out once for a study as it stands: it is opened again and again in a meeting.
      *
-     * @return array{track: Track, plan: PlanRead, since: ?array<string, mixed>}
+     * @return array{track: Track, ahead: Ahead, since: ?array<string, mixed>}
      */
     private function read(Study $study, Comparison $comparison): array
     {
-        /** @var array{track: Track, plan: PlanRead, since: ?array<string, mixed>} */
+        /** @var array{track: Track, ahead: Ahead, since: ?array<string, mixed>} */
         return Cache::remember('review '.Release::stamp().' '.PlanState::of($study), self::HOUR, fn(): array => [
             'track' => $this->tracked($study),
-            'plan' => $this->plan->execute($study),
+            'ahead' => $this->ahead->execute($study, self::NEXT, self::MONTHS),
             'since' => $this->since->execute($study, $comparison),
         ]);
     }

@@ -6,10 +6,10 @@ namespace App\Actions\Findings;
 
 use App\Models\Comparison;
 use App\Models\Study;
-use App\Support\Database\Figures;
 use GreaterReach\Core\Comparison\Freshness;
 use GreaterReach\Core\Findings\Finding;
 use GreaterReach\Core\Findings\Lacks;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** What the data of a study lack, as findings. */
@@ -37,16 +37,19 @@ final class ReadLacks
     /** @return list<string> domains whose compared rankings name no page at all */
     private function without(Comparison $comparison): array
     {
-        $without = [];
-        foreach ($comparison->domains as $domain) {
-            $snapshot = DB::table('live_snapshots')->where('domain_id', $domain['id'])->where('channel', $comparison->channel)
-                ->where('day', $domain['snapshot'])->value('id');
-            $rankings = DB::table('rankings')->where('study_id', $comparison->study_id)->where('snapshot_id', Figures::int($snapshot));
-            if ($snapshot !== null && $rankings->clone()->exists() && ! $rankings->whereNotNull('url')->exists()) {
-                $without[] = $domain['entry'];
-            }
-        }
+        $rankings = DB::table('rankings')->where('study_id', $comparison->study_id)->whereColumn('snapshot_id', 'live_snapshots.id');
+        $without = DB::table('live_snapshots')->where('study_id', $comparison->study_id)->where('channel', $comparison->channel)
+            ->whereExists($rankings)->whereNotExists($rankings->clone()->whereNotNull('url'))
+            ->where(static function (Builder $these) use ($comparison): void {
+                foreach ($comparison->domains as $domain) {
+                    $these->orWhere([['domain_id', '=', $domain['id']], ['day', '=', $domain['snapshot']]]);
+                }
+            })
+            ->pluck('domain_id')->all();
 
-        return $without;
+        return array_column(
+            array_filter($comparison->domains, static fn(array $domain): bool => \in_array($domain['id'], $without, true)),
+            'entry',
+        );
     }
 }

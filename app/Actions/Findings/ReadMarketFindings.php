@@ -10,11 +10,16 @@ use App\Models\Study;
 use App\Support\Database\Figures;
 use App\Support\Sentence\Clause;
 use App\Support\Sentence\MovementSql;
+use GreaterReach\Core\Findings\Counted;
 use GreaterReach\Core\Findings\Finding;
 use GreaterReach\Core\Findings\Market;
 use Illuminate\Support\Facades\DB;
 
-/** How we and others stand and move in a study, as findings. */
+/**
+ * How we and others stand and move in a study, as findings.
+ *
+ * @phpstan-type Moved object{number: int, is_gain: bool, topic: string}
+ */
 final readonly class ReadMarketFindings
 {
     private const KEPT = 'brands=hide;mark=kept';
@@ -24,6 +29,7 @@ final readonly class ReadMarketFindings
 
     /** Keywords that are worth something could bring so many visits a month at the first place; from memory. */
     private const WORTH = 'potential>=50';
+    private const SLIPPED = 'movement=slipped;'.self::WORTH.';'.self::KEPT;
 
     public function __construct(private ReadShares $shares)
     {
@@ -34,10 +40,12 @@ final readonly class ReadMarketFindings
     {
         $count = new CountedRows($study, $comparison);
         yield $this->share($study, $comparison);
-        yield $this->slipped($comparison, $count);
         $most = self::mostMoved($comparison, $count);
-        yield $this->focus($comparison, $count, $most, true);
-        yield $this->focus($comparison, $count, $most, false);
+        $counted = $count->all(['slipped' => self::SLIPPED, ...array_map(self::moves(...), $most)]);
+        yield $this->slipped($comparison, $count, $counted['slipped']);
+        foreach ($most as $name => $one) {
+            yield Market::focus($comparison->domains[$one->number]['entry'], $one->topic, $one->is_gain, $counted[$name]);
+        }
         foreach ($this->largest($comparison) as $domain) {
             yield Market::tooLarge($domain['entry'], $domain['authority'] ?? 0.0, $comparison->domains[0]['authority']);
         }
@@ -67,66 +75,55 @@ final readonly class ReadMarketFindings
     }
 
     /** What the places lost have cost, by the curve and at the searches of now. */
-    private function slipped(Comparison $comparison, CountedRows $count): ?Finding
+    private function slipped(Comparison $comparison, CountedRows $count, Counted $slipped): ?Finding
     {
         if ($comparison->domains[0]['previous'] === null) {
             return null;
         }
-        $show = 'movement=slipped;'.self::WORTH.';'.self::KEPT;
         $shares = array_map(Figures::exact(...), $comparison->models()?->curve->besideFirst() ?? []);
-        $lost = $count->rows($show)->selectRaw(
+        $lost = $count->rows(self::SLIPPED)->selectRaw(
             'coalesce(sum(potential * ((?::float8[])[previous[1]] - (?::float8[])[own_position])), 0) AS lost',
             array_fill(0, 2, '{'.implode(',', $shares).'}'),
         )->value('lost');
 
-        return Market::slipped($count->compared($show), Figures::float($lost) ?? 0.0);
+        return Market::slipped($slipped, Figures::float($lost) ?? 0.0);
     }
 
-    /**
-     * Of all competitors the one that moves most in one topic.
-     *
-     * @param list<object{number: int, is_gain: bool, topic: string, keywords: int}> $most
-     */
-    private function focus(Comparison $comparison, CountedRows $count, array $most, bool $isGain): ?Finding
+    /** @param Moved $one */
+    private static function moves(object $one): string
     {
-        $best = null;
-        foreach ($most as $one) {
-            if ($one->is_gain === $isGain && ($best === null || $one->keywords > $best->keywords)) {
-                $best = $one;
-            }
-        }
-        if ($best === null) {
-            return null;
-        }
-        $moved = "m{$best->number}=".implode(',', $isGain ? self::GAINS : self::LOSSES);
-        $counted = $count->compared($moved.';'.Clause::equals('topic', $best->topic).';'.self::KEPT);
+        $ways = implode(',', $one->is_gain ? self::GAINS : self::LOSSES);
 
-        return Market::focus($comparison->domains[$best->number]['entry'], $best->topic, $isGain, $counted);
+        return "m{$one->number}={$ways};".Clause::equals('topic', $one->topic).';'.self::KEPT;
     }
 
     /**
-     * The topic in which each competitor gained, and lost, most keywords; of equal ones that of more expected gain.
+     * Of all competitors and topics where one gained most keywords, and where one lost most; of equal ones the first competitor, of its
+     * topics that of more expected gain.
      *
-     * @return list<object{number: int, is_gain: bool, topic: string, keywords: int}> competitors in their order
+     * @return array<string, Moved> gains and losses, as far as there are any
      */
     private static function mostMoved(Comparison $comparison, CountedRows $count): array
     {
-        $ways = [];
-        foreach (\array_slice($comparison->domains, 1, null, true) as $number => $domain) {
-            $ways[] = $domain['previous'] === null ? 'NULL' : '('.MovementSql::movement($number).')';
+        $theirs = array_filter(
+            \array_slice($comparison->domains, 1, null, true),
+            static fn(array $domain): bool => $domain['previous'] !== null,
+        );
+        if ($theirs === []) {
+            return [];
         }
-        $list = static fn(string ...$movements): string => "'".implode("','", $movements)."'";
-        /** @var list<object{number: int, is_gain: bool, topic: string, keywords: int}> */
-        return $count->rows(self::KEPT)
-            ->crossJoin(DB::raw('LATERAL unnest(ARRAY['.implode(', ', $ways).']::text[]) WITH ORDINALITY AS moved(way, number)'))
-            ->whereNotNull('topic')
-            ->whereRaw('moved.way IN ('.$list(...self::GAINS, ...self::LOSSES).')')
-            ->selectRaw(
-                'DISTINCT ON (number, is_gain) number, topic, count(*) AS keywords, moved.way IN ('.$list(...self::GAINS).') AS is_gain',
-            )
-            ->groupByRaw('number, is_gain, topic')
-            ->orderByRaw('number, is_gain, count(*) DESC, coalesce(sum(expected_gain), 0) DESC, topic')
-            ->get()->all();
+        $rows = $count->rows(self::KEPT)->whereNotNull('topic')
+            ->selectRaw('topic, expected_gain, '.MovementSql::EACH_DOMAIN.', generate_series(0, ?) AS number', [\count($comparison->domains) - 1]);
+        $moved = DB::query()->fromSub($rows, 'places')
+            ->whereRaw('number IN ('.implode(',', array_keys($theirs)).') AND '.MovementSql::HAS_MOVED)
+            ->selectRaw('number, topic, count(*) AS keywords, coalesce(sum(expected_gain), 0) AS expected')
+            ->selectRaw(MovementSql::HAS_GAINED.' AS is_gain')->groupByRaw('number, is_gain, topic');
+        $first = 'SELECT number, topic, is_gain FROM moved WHERE %s ORDER BY keywords DESC, number, expected DESC, topic LIMIT 1';
+        $sql = sprintf("WITH moved AS ({$moved->toSql()}) ({$first}) UNION ALL ({$first})", 'is_gain', 'NOT is_gain');
+        /** @var list<Moved> $most */
+        $most = DB::select($sql, $moved->getBindings());
+
+        return array_combine(array_map(static fn(object $one): string => $one->is_gain ? 'gains' : 'losses', $most), $most);
     }
 
     /** @return list<array{entry: string, authority: ?float, ...}> the competitor of most authority */

@@ -12,11 +12,8 @@ use App\Support\Database\Figures;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\StudyExplainer;
 use GreaterReach\Core\Plan\Band;
-use GreaterReach\Core\Plan\Forecast;
-use GreaterReach\Core\Plan\ForecastItem;
 use GreaterReach\Core\Plan\ItemStatus;
 use GreaterReach\Core\Plan\Month;
-use GreaterReach\Core\Plan\Workload;
 use GreaterReach\Core\Rulebook\Rulebook;
 
 /**
@@ -34,7 +31,6 @@ use GreaterReach\Core\Rulebook\Rulebook;
  *     published_url: ?string, writer_note: ?string, why: array{effort: Explanation, season: Explanation},
  *     publish_by: ?string, spread: object, is_late: bool}
  * @phpstan-type ForecastMonth array{month: string, p10: float, p50: float, p90: float, mean: float}
- * @phpstan-type Laid array{PlanFrame, Workload, list<ForecastItem>}
  * @phpstan-type PlanSum array{id: ?int, name: string, items: int, days: float, last: string, visits: float}
  * @phpstan-type PlanRead array{start: string, months: int, capacity: float, draft: ?array<string, mixed>, plans: list<PlanSum>,
  *     elsewhere: object, loads: object, items: list<PlannedItem>, forecast: list<ForecastMonth>, why: ?Explanation,
@@ -53,17 +49,11 @@ final class ReadPlan
      */
     public function execute(Study $study, ?int $without = null, ?PlanDraft $draft = null): array
     {
-        $frame = $draft === null ? PlanFrame::agreed($study) : PlanFrame::ofDraft($draft);
-        $items = $frame->items($study);
-        $facts = PlanFacts::of($study, $study->comparison, $items);
+        $plan = LaidPlan::of($study, $draft === null ? PlanFrame::agreed($study) : PlanFrame::ofDraft($draft));
+        [$frame, $items, $facts] = [$plan->frame, $plan->items, $plan->facts];
         $months = array_map(static fn(int $step): Month => $frame->start->plus($step), range(0, $frame->months + self::BEYOND - 1));
         $rulebook = $study->rulebook();
-        $work = self::workload($items, $frame->capacity);
-        $promises = self::promises(
-            array_values(array_filter($items, static fn(PlanItem $item): bool => $item->id !== $without)),
-            $facts,
-            $work,
-        );
+        $promises = $plan->promises($without);
         $bands = RememberedBands::of($study, $promises, $months);
 
         return [
@@ -71,10 +61,10 @@ final class ReadPlan
             'months' => $frame->months,
             'capacity' => $frame->capacity,
             'draft' => $draft?->only(['id', 'name', 'version']),
-            'plans' => $without === null ? $this->plans($study, $facts, $draft === null ? [$frame, $work, $promises] : null) : [],
+            'plans' => $without === null ? $this->plans($study, $plan, $draft === null) : [],
             'elsewhere' => (object) PlanItem::elsewhere($study),
-            'loads' => (object) $work->loads(),
-            'items' => array_map(static fn(PlanItem $item): array => self::describe($item, $facts, $frame->start, $work), $items),
+            'loads' => (object) $plan->work->loads(),
+            'items' => array_map(static fn(PlanItem $item): array => self::describe($item, $plan), $items),
             'forecast' => array_map(self::month(...), $months, $bands),
             'why' => $bands === [] ? null : self::why($months[\count($months) - 1], end($bands), \count($promises), $rulebook),
             'conversion_rate' => self::conversionRate($items, $facts, $rulebook),
@@ -84,7 +74,7 @@ final class ReadPlan
     }
 
     /** @return ForecastMonth */
-    private static function month(Month $month, Band $band): array
+    public static function month(Month $month, Band $band): array
     {
         return ['month' => (string) $month, 'p10' => $band->p10, 'p50' => $band->p50, 'p90' => $band->p90, 'mean' => $band->mean];
     }
@@ -123,106 +113,50 @@ final class ReadPlan
         ];
     }
 
-    /** @param ?Month $ends month at whose end the work is done; null takes the month it was done in */
-    public static function promise(PlanItem $item, PlanFacts $facts, ?Month $ends = null): ForecastItem
-    {
-        $done = $item->done_month === null ? $ends ?? Month::parse((string) $item->month) : Month::parse($item->done_month);
-        if ($item->done_month !== null && $item->said !== null) {
-            return $item->said->promise($item->drawsAs(), $done);
-        }
-        $ofItem = $facts->at($item);
-
-        return new ForecastItem(
-            $item->drawsAs(),
-            $ofItem->gains(),
-            $ofItem->effect(),
-            $ofItem->season(),
-            $done,
-            $facts->effort()->ramp($item->tacticLabel()->tactic),
-        );
-    }
-
     /**
      * The agreed plan and its drafts beside each other.
      *
-     * @param ?Laid $agreed the agreed plan, where it was laid already
+     * @param LaidPlan $read     one of them, as it is read
+     * @param bool     $isAgreed whether it is the agreed one
      *
      * @return list<PlanSum> visits: mean added in the last month of the plan
      */
-    private function plans(Study $study, PlanFacts $facts, ?array $agreed): array
+    private function plans(Study $study, LaidPlan $read, bool $isAgreed): array
     {
         /** @var list<PlanDraft> $drafts */
         $drafts = PlanDraft::query()->where('study_id', $study->id)->orderBy('id')->get()->all();
-        $plans = [self::sum($study, null, 'agreed', $agreed ?? self::lay($study, PlanFrame::agreed($study), $facts))];
+        $agreed = $isAgreed ? $read : $read->laidAs($study, PlanFrame::agreed($study));
+        $plans = [self::sum($study, null, 'agreed', $agreed)];
         foreach ($drafts as $draft) {
-            $plans[] = self::sum($study, $draft->id, $draft->name, self::lay($study, PlanFrame::ofDraft($draft), $facts));
+            $plans[] = self::sum($study, $draft->id, $draft->name, $read->laidAs($study, PlanFrame::ofDraft($draft)));
         }
 
         return $plans;
     }
 
-    /** @return Laid */
-    private static function lay(Study $study, PlanFrame $frame, PlanFacts $facts): array
+    /** @return PlanSum */
+    private static function sum(Study $study, ?int $id, string $name, LaidPlan $plan): array
     {
-        $items = $frame->items($study);
-        $work = self::workload($items, $frame->capacity);
-
-        return [$frame, $work, self::promises($items, $facts, $work)];
-    }
-
-    /**
-     * @param Laid $laid
-     *
-     * @return PlanSum
-     */
-    private static function sum(Study $study, ?int $id, string $name, array $laid): array
-    {
-        [$frame, $work, $promises] = $laid;
-        $last = $frame->start->plus($frame->months - 1);
+        $promises = $plan->promises();
+        $last = $plan->frame->start->plus($plan->frame->months - 1);
 
         return [
             'id' => $id,
             'name' => $name,
             'items' => \count($promises),
-            'days' => array_sum($work->loads()),
+            'days' => array_sum($plan->work->loads()),
             'last' => (string) $last,
             'visits' => Promises::forecast($study)->means($promises, [$last])[0],
         ];
     }
 
-    /** @param list<PlanItem> $items */
-    private static function workload(array $items, float $capacity): Workload
-    {
-        $work = [];
-        foreach ($items as $item) {
-            if ($item->month !== null && $item->isAlive()) {
-                $work[$item->id] = ['begins' => Month::parse($item->month), 'days' => $item->effort_days];
-            }
-        }
-
-        return Workload::of($work, $capacity);
-    }
-
-    /**
-     * @param list<PlanItem> $items
-     *
-     * @return list<ForecastItem> of those that have a month and were not dropped
-     */
-    private static function promises(array $items, PlanFacts $facts, Workload $work): array
-    {
-        $planned = array_filter($items, static fn(PlanItem $item): bool => $item->isAlive() && $item->month !== null);
-
-        return array_values(
-            array_map(static fn(PlanItem $item): ForecastItem => self::promise($item, $facts, $work->endOf($item->id)), $planned),
-        );
-    }
-
     /** @return PlannedItem */
-    private static function describe(PlanItem $item, PlanFacts $facts, Month $start, Workload $work): array
+    private static function describe(PlanItem $item, LaidPlan $plan): array
     {
+        [$facts, $work] = [$plan->facts, $plan->work];
         $ofItem = $facts->at($item);
         $season = $ofItem->season();
-        $publishBy = $season->publishBy($start, $facts->effort()->ramp($item->tacticLabel()->tactic))?->__toString();
+        $publishBy = $season->publishBy($plan->frame->start, $facts->effort()->ramp($item->tacticLabel()->tactic))?->__toString();
         $ends = $work->endOf($item->id)?->__toString() ?? $item->month;
 
         return [

@@ -24,10 +24,13 @@ final class RememberedBands
     public static function of(Study $study, array $items, array $months): array
     {
         $rulebook = $study->rulebook();
-        $asked = [$rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'), $rulebook->int('seed'), $items, $months];
+        $asked = [
+            implode(' ', [$rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'), $rulebook->int('seed'), ...$months]),
+            ...array_map(self::promised(...), $items),
+        ];
         /** @var list<array{float, float, float, float}> $figures */
         $figures = Cache::remember(
-            'bands '.hash('sha256', serialize($asked)),
+            'bands '.hash('sha256', implode("\n", $asked)),
             self::DAY,
             static fn(): array => array_map(
                 static fn(Band $band): array => [$band->p10, $band->p50, $band->p90, $band->mean],
@@ -36,5 +39,14 @@ final class RememberedBands
         );
 
         return array_map(static fn(array $band): Band => new Band(...$band), $figures);
+    }
+
+    /** All that an item promises, as bytes. */
+    private static function promised(ForecastItem $item): string
+    {
+        ['ends' => $ends, 'gains' => $gains] = $item->gains->toArray();
+
+        return "{$item->name} {$item->done} {$item->ramp} "
+            .pack('E*', $item->effect, ...$item->season->indices(), ...$ends, ...$gains);
     }
 }

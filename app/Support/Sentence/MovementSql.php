@@ -10,6 +10,15 @@ namespace App\Support\Sentence;
  */
 final class MovementSql
 {
+    /** A row for each domain, with its place before and now: what is said of all of them is read several times as fast from these. */
+    public const EACH_DOMAIN = 'unnest(positions) AS place, unnest(previous) AS before';
+
+    /** Of such a row: it climbed, entered, slipped or left. */
+    public const HAS_MOVED = 'place IS DISTINCT FROM before';
+
+    /** Of such a row that has moved: it climbed or entered. */
+    public const HAS_GAINED = '(before IS NULL OR place < before) IS TRUE';
+
     /** @param int $domain 0 is ours */
     public static function movement(int $domain): string
     {

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plans;
+
+use App\Models\PlanItem;
+use App\Models\Study;
+use GreaterReach\Core\Plan\ForecastItem;
+use GreaterReach\Core\Plan\Month;
+use GreaterReach\Core\Plan\Workload;
+
+/** A roadmap or a draft of one with what is known of its items: the days they take, month by month, and what they promise. */
+final readonly class LaidPlan
+{
+    /** @param list<PlanItem> $items */
+    private function __construct(public PlanFrame $frame, public array $items, public PlanFacts $facts, public Workload $work)
+    {
+    }
+
+    public static function of(Study $study, PlanFrame $frame): self
+    {
+        $items = $frame->items($study);
+
+        return self::with($frame, $items, PlanFacts::of($study, $study->comparison, $items));
+    }
+
+    /** The same items laid otherwise: what is known of them stays. */
+    public function laidAs(Study $study, PlanFrame $frame): self
+    {
+        return self::with($frame, $frame->items($study), $this->facts);
+    }
+
+    /**
+     * @param ?int $without item that is left out
+     *
+     * @return list<ForecastItem> of those that have a month and were not dropped
+     */
+    public function promises(?int $without = null): array
+    {
+        $planned = array_filter(
+            $this->items,
+            static fn(PlanItem $item): bool => $item->id !== $without && $item->isAlive() && $item->month !== null,
+        );
+
+        return array_values(array_map($this->promise(...), $planned));
+    }
+
+    private function promise(PlanItem $item): ForecastItem
+    {
+        $ends = $this->work->endOf($item->id) ?? Month::parse((string) $item->month);
+        $done = $item->done_month === null ? $ends : Month::parse($item->done_month);
+        if ($item->done_month !== null && $item->said !== null) {
+            return $item->said->promise($item->drawsAs(), $done);
+        }
+        $facts = $this->facts->at($item);
+
+        return new ForecastItem(
+            $item->drawsAs(),
+            $facts->gains(),
+            $facts->effect(),
+            $facts->season(),
+            $done,
+            $this->facts->effort()->ramp($item->tacticLabel()->tactic),
+        );
+    }
+
+    /** @param list<PlanItem> $items */
+    private static function with(PlanFrame $frame, array $items, PlanFacts $facts): self
+    {
+        $work = [];
+        foreach ($items as $item) {
+            if ($item->month !== null && $item->isAlive()) {
+                $work[$item->id] = ['begins' => Month::parse($item->month), 'days' => $item->effort_days];
+            }
+        }
+
+        return new self($frame, $items, $facts, Workload::of($work, $frame->capacity));
+    }
+}
