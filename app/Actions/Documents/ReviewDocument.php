@@ -30,8 +30,12 @@ final readonly class ReviewDocument
     private const WIDTH = 640;
     private const HEIGHT = 150;
 
-    public function __construct(private ReadTrack $track, private ReadSince $since, private ReadAhead $ahead, private ReadFindings $findings)
-    {
+    public function __construct(
+        private ReadTrack $track,
+        private ReadSince $since,
+        private ReadAhead $ahead,
+        private ReadFindings $findings,
+    ) {
     }
 
     /** @return string an HTML document that needs nothing beside it */

@@ -113,7 +113,8 @@ final readonly class ReadMarketFindings
             return [];
         }
         $rows = $count->rows(self::KEPT)->whereNotNull('topic')
-            ->selectRaw('topic, expected_gain, '.MovementSql::EACH_DOMAIN.', generate_series(0, ?) AS number', [\count($comparison->domains) - 1]);
+            ->selectRaw('topic, expected_gain, '.MovementSql::EACH_DOMAIN)
+            ->selectRaw('generate_series(0, ?) AS number', [\count($comparison->domains) - 1]);
         $moved = DB::query()->fromSub($rows, 'places')
             ->whereRaw('number IN ('.implode(',', array_keys($theirs)).') AND '.MovementSql::HAS_MOVED)
             ->selectRaw('number, topic, count(*) AS keywords, coalesce(sum(expected_gain), 0) AS expected')

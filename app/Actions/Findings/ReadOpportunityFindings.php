@@ -72,7 +72,10 @@ final class ReadOpportunityFindings
         $topics = $count->rows(self::GAP)->whereNotNull('topic')->groupBy('topic')
             ->selectRaw('coalesce(sum(expected_gain), 0) AS expected')->pluck('expected')->all();
 
-        return Opportunities::gap($gaps, array_map(static fn(mixed $expected): float => Figures::float($expected) ?? 0.0, array_values($topics)));
+        return Opportunities::gap(
+            $gaps,
+            array_map(static fn(mixed $expected): float => Figures::float($expected) ?? 0.0, array_values($topics)),
+        );
     }
 
     /** @return list<int> numbers of the competitors that are weaker than we are */
