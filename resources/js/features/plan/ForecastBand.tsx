@@ -17,6 +17,7 @@ import {
   type Frame,
   type Reading,
 } from '../../shared/chart';
+import { Words } from '../../shared/Words';
 import { estimate } from '../../shared/format';
 import { WhyFigure } from '../keyword/WhyFigure';
 import { monthName } from './months.logic';
@@ -38,6 +39,7 @@ export function ForecastBand({ plan, currency, without }: Props) {
   const last = months.at(-1);
   const lastWithout = without?.months.at(-1);
   const conversions = (last?.mean ?? 0) * plan.conversion_rate;
+  const value = plan.value_per_conversion === null ? '' : `, ${currency} ${estimate(conversions * plan.value_per_conversion)}`;
   return (
     <Box
       component="section"
@@ -51,15 +53,18 @@ export function ForecastBand({ plan, currency, without }: Props) {
             By {monthName(last.month)}{' '}
             <WhyFigure name={`the forecast for ${monthName(last.month)}`} explanation={plan.why}>
               <strong>
-                +{estimate(last.p10)} to +{estimate(last.p90)}
+                <Words>{`+${estimate(last.p10)} to +${estimate(last.p90)}`}</Words>
               </strong>
             </WhyFigure>{' '}
-            visits a month, half the draws below {estimate(last.p50)}; the mean is {estimate(last.mean)}: {estimate(conversions)}{' '}
-            conversions
-            {plan.value_per_conversion === null ? '' : `, ${currency} ${estimate(conversions * plan.value_per_conversion)}`}.
+            <Words>
+              {`visits a month, half the draws below ${estimate(last.p50)}; the mean is ${estimate(last.mean)}: `}
+              {`${estimate(conversions)} conversions${value}.`}
+            </Words>
             {without !== null && lastWithout !== undefined && (
               <div>
-                Dashed, without “{without.name}”: half below {estimate(lastWithout.p50)}, the mean is {estimate(lastWithout.mean)}.
+                <Words>
+                  {`Dashed, without “${without.name}”: half below ${estimate(lastWithout.p50)}, the mean is ${estimate(lastWithout.mean)}.`}
+                </Words>
               </div>
             )}
             <Box component="details">

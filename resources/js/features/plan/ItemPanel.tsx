@@ -72,7 +72,8 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
           type="number"
           value={String(item.effort_days)}
           disabled={isFixed}
-          onKeep={(days) => onChange({ effort_days: Math.max(0, Number(days)) })}
+          canKeep={(days) => days !== '' && Number(days) >= 0}
+          onKeep={(days) => onChange({ effort_days: Number(days) })}
         />
         <KeptText
           label="Due"
