@@ -54,9 +54,9 @@ final class FileProblem extends \RuntimeException implements ReachException
                 $field.
                 '"; it has '.
                 InvalidValue::quote($headers).
-                '. Rename one, or say which with --map='.
+                '. Rename one, or say which it is ('.
                 $field.
-                '=HEADER.',
+                '=HEADER).',
         );
     }
 
@@ -65,7 +65,7 @@ final class FileProblem extends \RuntimeException implements ReachException
         return new self(
             'doubled_column',
             \sprintf(
-                'Line 1 has two columns for "%s": "%s" and "%s". Rename one, or say which with --map=%s=HEADER.',
+                'Line 1 has two columns for "%s": "%s" and "%s". Rename one, or say which it is (%s=HEADER).',
                 $field,
                 InvalidValue::quote($first),
                 InvalidValue::quote($second),

@@ -46,7 +46,7 @@ final readonly class ImportFile
         $table = $this->reader->open($order->path, $pulse);
         $plan = $this->mappings->plan($order, $table->headers());
         if ($order->kind === ImportKind::Rankings && $order->domain === null && ! $plan->has('domain')) {
-            throw Refused::because('domain', 'A rankings file needs a domain: give --domain, or a column "domain".');
+            throw Refused::because('domain', 'A rankings file needs a domain: say whose rankings they are, or add a column "domain".');
         }
         DB::beginTransaction();
         try {

@@ -11,6 +11,7 @@ use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\ColumnPlan;
 use GreaterReach\Core\Intake\Field;
 use GreaterReach\Core\Intake\FileDay;
+use GreaterReach\Core\Intake\FileDomain;
 use GreaterReach\Core\Intake\FileProblem;
 use GreaterReach\Core\Intake\ImportKind;
 use GreaterReach\Core\Site\DomainEntry;
@@ -37,17 +38,18 @@ final readonly class ProposeImport
         $isLike = $like !== null && $like->hadHeadersOf($table->headers());
         $kind = $isLike ? $like->kind : ImportKind::guess($table->headers(), $fileName);
         $channel = preg_match('/(?<![a-z])paid(?![a-z])/i', $fileName) === 1 ? 'paid' : 'organic';
+        $isNamed = $isLike && $like->domain !== null;
+        [$domain, $written] = $kind !== ImportKind::Rankings || $isNamed ? ['', ''] : $this->domain($study, $fileName, $table);
         $notes = [
             $day !== null && $day->isMonth ? sprintf('"%s" in its name is taken as %s.', $day->written, $day->day) : '',
+            $written !== '' ? sprintf('"%s" in its name is taken as %s.', $written, $domain) : '',
             $isLike ? sprintf('Taken as "%s" was.', $like->fileName) : '',
         ];
 
         return [
             'proposal' => [
                 'kind' => $kind->value,
-                'domain' => $kind === ImportKind::Rankings
-                    ? ($isLike ? $like->domain : null) ?? $this->domain($study, $fileName, $table)
-                    : '',
+                'domain' => $kind === ImportKind::Rankings && $isNamed ? (string) $like->domain : $domain,
                 'date' => $day->day ?? '',
                 'channel' => ($isLike ? $like->channel : null) ?? $channel,
             ],
@@ -55,17 +57,26 @@ final readonly class ProposeImport
         ];
     }
 
-    private function domain(Study $study, string $fileName, TableFile $table): string
+    /** @return array{string, string} the domain, and of what in its name it was taken where that needs telling; empty where nothing tells */
+    private function domain(Study $study, string $fileName, TableFile $table): array
     {
-        $entries = array_map(static fn(Domain $domain): string => $domain->entry, array_values($study->domains->all()));
-        usort($entries, static fn(string $one, string $other): int => \strlen($other) <=> \strlen($one));
-        foreach ($entries as $entry) {
-            if (str_contains(mb_strtolower($fileName), str_replace('/', '-', $entry))) {
-                return $entry;
-            }
-        }
+        $ours = $study->ownDomain()->id;
+        $domains = $study->domains->sortBy(static fn(Domain $domain): bool => $domain->id !== $ours);
+        $entries = array_map(static fn(Domain $domain): string => $domain->entry, array_values($domains->all()));
+        $domain = FileDomain::in($fileName, $entries)->domain ?? $this->commonestDomain($study, $table);
+        $short = $domain === '' && ! self::namesItself($table) ? FileDomain::inShort($fileName, $entries) : null;
 
-        return $this->commonestDomain($study, $table);
+        return [$short->domain ?? $domain, $short->written ?? ''];
+    }
+
+    /** Whether the rows say themselves whose they are. */
+    private static function namesItself(TableFile $table): bool
+    {
+        try {
+            return ColumnPlan::match(ImportKind::Rankings, $table->headers())->has('domain');
+        } catch (FileProblem) {
+            return false;
+        }
     }
 
     /** Of the first rows' addresses; none where the rows name their domain themselves. */

@@ -89,7 +89,7 @@ final readonly class SaveStudy
         if ($draft->name === null || $draft->domain === null) {
             throw Refused::because(
                 $draft->name === null ? 'name' : 'domain',
-                sprintf('Study "%s" is new, so it needs --name and --domain.', $draft->slug),
+                sprintf('Study "%s" is new, so it needs a name and a domain.', $draft->slug),
             );
         }
         self::isFree($draft->slug);
