@@ -23,7 +23,8 @@ abstract class TestCase extends BaseTestCase
     {
         parent::setUp();
         Http::preventStrayRequests();
-        if (! self::$isMigrated) {
+        // Where a small part of the tests runs again and again, the database is made once for all of them.
+        if (! self::$isMigrated && getenv('REACH_IS_MIGRATED') === false) {
             Artisan::call('migrate:fresh', ['--force' => true]);
             self::$isMigrated = true;
         }

@@ -101,9 +101,14 @@ final class Forecast
     private function draw(ForecastItem $item): array
     {
         $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar(hash('sha256', $this->seed."\n".$item->name, true)));
+        $most = (1 << 52) - 1;
         $gains = [];
         for ($draw = 0; $draw < $this->draws; ++$draw) {
-            [$moves, $place, $radius, $angle] = self::uniform($random);
+            // Four numbers above 0 and below 1, whether they are needed or not, so that each draw has its own.
+            $moves = ($random->getInt(0, $most) + .5) / 2 ** 52;
+            $place = ($random->getInt(0, $most) + .5) / 2 ** 52;
+            $radius = ($random->getInt(0, $most) + .5) / 2 ** 52;
+            $angle = ($random->getInt(0, $most) + .5) / 2 ** 52;
             $gain = $moves < $item->effect ? $item->gains->at($place) : 0.0;
             // Box and Muller 1958.
             $gains[] =
@@ -113,16 +118,5 @@ final class Forecast
         }
 
         return $gains;
-    }
-
-    /** @return array{float, float, float, float} all above 0 and below 1 */
-    private static function uniform(\Random\Randomizer $random): array
-    {
-        return [
-            ($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52,
-            ($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52,
-            ($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52,
-            ($random->getInt(0, (1 << 52) - 1) + .5) / 2 ** 52,
-        ];
     }
 }

@@ -42,6 +42,21 @@ final class UploadsAndTasksTest extends TestCase
         self::assertSame('keywords', $this->upload($study, "keyword,volume,cpc\npen,3,4\n")['proposal']['kind']);
     }
 
+    public function test_a_name_in_short_tells_the_domain_where_nothing_else_does(): void
+    {
+        $study = $this->makeStudy();
+        $this->actingAs($this->makeEditor($study));
+        $ours = $this->upload($study, "keyword,position\npen,3\n", 'ours.csv');
+        self::assertSame('inkmoor.example', $ours['proposal']['domain']);
+        self::assertSame(['"ours" in its name is taken as inkmoor.example.'], $ours['notes']);
+        $theirs = $this->upload($study, "Phrase looked for;Place\npen;3\n", 'nibhouse.csv');
+        self::assertSame('nibhouse.example', $theirs['proposal']['domain'], 'Whatever its headers are.');
+        $byAddress = $this->upload($study, "keyword,position,url\npen,3,https://nibhouse.example/pens\n", 'ours.csv');
+        self::assertSame(['nibhouse.example', []], [$byAddress['proposal']['domain'], $byAddress['notes']], 'Its rows know better.');
+        $byItself = $this->upload($study, "domain,keyword,position\nnibhouse.example,pen,3\n", 'ours.csv');
+        self::assertSame(['', []], [$byItself['proposal']['domain'], $byItself['notes']], 'Its rows say it themselves.');
+    }
+
     public function test_a_file_of_the_next_month_takes_the_choices_of_the_last(): void
     {
         $study = $this->makeStudy();

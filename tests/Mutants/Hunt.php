@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Mutants;
+
+use SebastianBergmann\CodeCoverage\CodeCoverage;
+
+/** Makes one change at a time in a copy, and looks whether one of the tests that run through it fails. */
+final class Hunt
+{
+    private const TIMED_OUT = 124;
+    private const KILLED = 137;
+
+    /** Changes that no test noticed. */
+    private const UNNOTICED = 0;
+
+    /** @var list<string> */
+    public array $survivors = [];
+
+    public int $noticed = 0;
+
+    public int $endless = 0;
+
+    private CoveringTests $covering;
+
+    /**
+     * @param list<Copy>   $copies
+     * @param list<string> $tests   files of tests that count, from the root on
+     * @param int          $seconds that the tests of one change may take
+     */
+    public function __construct(private readonly array $copies, private readonly array $tests, private readonly int $seconds)
+    {
+        $this->covering = new CoveringTests();
+    }
+
+    /**
+     * Runs all tests once, to see which lines each of them runs through.
+     *
+     * @throws \RuntimeException when one fails, for then nothing could be told
+     */
+    public function look(string $folder): void
+    {
+        foreach ($this->copies as $number => $copy) {
+            $mine = array_values(array_filter(
+                $this->tests,
+                fn(int $place): bool => $place % \count($this->copies) === $number,
+                ARRAY_FILTER_USE_KEY,
+            ));
+            $copy->start([
+                ...(\extension_loaded('pcov') ? [] : ['-d', 'extension=pcov']), '-d', 'pcov.enabled=1', '-d', "pcov.directory={$copy->folder}/{$folder}", 'vendor/bin/phpunit', '--no-progress',
+                '--do-not-cache-result', '--coverage-php', "{$copy->folder}/seen.php", ...$mine,
+            ], 3600);
+        }
+        foreach ($this->copies as $copy) {
+            while (($ended = $copy->ended()) === null) {
+                usleep(200_000);
+            }
+            if ($ended[1] !== 0) {
+                throw new \RuntimeException("Tests fail where nothing was changed:\n".substr($copy->log(), -2000));
+            }
+            /** @var CodeCoverage $seen */
+            $seen = require "{$copy->folder}/seen.php";
+            $this->covering->add($seen, $copy->folder);
+        }
+    }
+
+    /**
+     * @param list<Mutant>              $mutants
+     * @param \Closure(int, int): void  $tell    how many are done, and how many of them went unnoticed
+     */
+    public function hunt(array $mutants, \Closure $tell): void
+    {
+        while ($mutants !== [] || ! $this->isIdle()) {
+            foreach ($this->copies as $copy) {
+                if ($copy->isFree() && $mutants !== []) {
+                    $this->begin($copy, array_shift($mutants));
+                }
+                $ended = $copy->ended();
+                if ($ended !== null && $ended[0] !== null) {
+                    $this->count($ended[0], $ended[1]);
+                    $tell($this->noticed + \count($this->survivors), \count($this->survivors));
+                }
+            }
+            usleep(20_000);
+        }
+    }
+
+    private function begin(Copy $copy, Mutant $mutant): void
+    {
+        $tests = $this->covering->of($mutant);
+        if ($tests === []) {
+            $this->survivors[] = $mutant->words().'  (no test runs through it)';
+
+            return;
+        }
+        $methods = $files = [];
+        foreach ($tests as $test) {
+            [$class, $method] = explode('::', preg_replace('/[ #].*$/s', '', $test) ?? $test);
+            $files[strtr(substr($class, \strlen('Tests\\')), '\\', '/')] = true;
+            $methods[preg_quote($method, '/')] = true;
+        }
+        $copy->start([
+            'vendor/bin/phpunit', '--no-progress', '--stop-on-defect', '--do-not-cache-result',
+            '--filter', '/::('.implode('|', array_keys($methods)).')( |$)/',
+            ...array_map(static fn(string $file): string => "tests/{$file}.php", array_keys($files)),
+        ], $this->seconds, $mutant);
+    }
+
+    private function count(Mutant $mutant, int $exit): void
+    {
+        if ($exit === self::UNNOTICED) {
+            $this->survivors[] = $mutant->words();
+
+            return;
+        }
+        ++$this->noticed;
+        $this->endless += \in_array($exit, [self::TIMED_OUT, self::KILLED], true) ? 1 : 0;
+    }
+
+    private function isIdle(): bool
+    {
+        return array_filter($this->copies, static fn(Copy $copy): bool => ! $copy->isFree()) === [];
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Mutants;
+
+/** A change: what stands there, from where to where, and what is put there instead. */
+final readonly class Mutant
+{
+    public function __construct(
+        public string $root,
+        /** From the root on. */
+        public string $file,
+        public int $line,
+        public int $from,
+        public int $to,
+        public string $was,
+        public string $is,
+    ) {
+    }
+
+    public function original(): string
+    {
+        return (string) file_get_contents("{$this->root}/{$this->file}");
+    }
+
+    public function source(): string
+    {
+        $source = $this->original();
+
+        return substr($source, 0, $this->from).$this->is.substr($source, $this->to);
+    }
+
+    public function words(): string
+    {
+        return sprintf('%s:%d  %s  →  %s', $this->file, $this->line, $this->was, $this->is);
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+/**
+ * Changes rules a little, one change at a time, and looks whether a test notices: how many of a random sample are noticed, and which are
+ * not. `bin/mutants` calls it with the copies in which the changes are made; nothing of the checkout is touched.
+ */
+
+use Tests\Mutants\Copy;
+use Tests\Mutants\Hunt;
+use Tests\Mutants\Mutant;
+use Tests\Mutants\MutantFinder;
+
+require __DIR__.'/../../vendor/autoload.php';
+
+/** Tests of how the source looks, of documents and of the whole of all answers notice nothing that a rule does. */
+const NOT_OF_RULES = '/(SourceShape|CoreBorders|AppFloors|Documents|StudyQueries)Test/';
+
+[, $work, $sample, $seed, $only] = $argv;
+$root = dirname(__DIR__, 2);
+$suite = str_starts_with($only, 'core') ? 'Core' : 'Feature';
+$tests = [];
+foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/tests/{$suite}", FilesystemIterator::SKIP_DOTS)) as $file) {
+    if (str_ends_with((string) $file, 'Test.php') && preg_match(NOT_OF_RULES, (string) $file) !== 1) {
+        $tests[] = substr((string) $file, strlen($root) + 1);
+    }
+}
+sort($tests);
+$all = MutantFinder::below($root, $only);
+mt_srand((int) $seed);
+$chosen = array_map(
+    static fn(int|string $place): Mutant => $all[$place],
+    (array) array_rand($all, min((int) $sample, count($all))),
+);
+$copies = array_map(static fn(string $folder): Copy => new Copy($folder), glob("{$work}/copy-*") ?: []);
+$hunt = new Hunt($copies, $tests, $suite === 'Core' ? 60 : 300);
+fwrite(STDERR, sprintf("Looking which of %d files of tests run through which lines\n", count($tests)));
+$hunt->look(explode('/', $only)[0]);
+$hunt->hunt($chosen, static function (int $done, int $unnoticed) use ($chosen): void {
+    fwrite(STDERR, sprintf("\r%d of %d, %d not noticed", $done, count($chosen), $unnoticed));
+});
+fwrite(STDERR, "\n");
+sort($hunt->survivors);
+echo implode("\n", $hunt->survivors), "\n";
+$share = $hunt->noticed / max(1, count($chosen));
+printf(
+    "%d of %d changes noticed (%.1f %%), %d of them by no end; %d could be made.\n",
+    $hunt->noticed,
+    count($chosen),
+    100 * $share,
+    $hunt->endless,
+    count($all),
+);
+exit($share >= ($suite === 'Core' ? 0.9 : 0.75) ? 0 : 1);
