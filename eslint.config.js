@@ -2,6 +2,19 @@ import js from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
+const lengths = [
+  {
+    selector: "Property[key.name='fontSize'] > Literal[value!='inherit']",
+    message: 'Take a size of the scale: typography: dense.',
+  },
+  { selector: 'Literal[value=/^#[0-9a-f]{3,8}$|\\brgba?\\(|\\bhsla?\\(/i]', message: 'Take an ink of the theme.' },
+  {
+    selector: "Property[key.name!='track'][key.name!='tracks'] > Literal[value=/[0-9]px/]",
+    message: 'Take a length of theme/measures.',
+  },
+  { selector: 'Property > TemplateLiteral > TemplateElement[value.raw=/[0-9]px/]', message: 'Take a length of theme/measures.' },
+];
+
 export default tseslint.config(
   js.configs.recommended,
   ...tseslint.configs.strictTypeChecked,
@@ -28,18 +41,25 @@ export default tseslint.config(
     // Sizes of type, colours and lengths stand in the theme; widths of a list's columns beside the columns.
     files: ['resources/js/{app,features,shared}/**/*.{ts,tsx}'],
     rules: {
+      'no-restricted-syntax': ['error', ...lengths],
+    },
+  },
+  {
+    // A frame, which has a bottom, is the room that a drawing has of its own; up to 1 is a share of what is there.
+    files: ['resources/js/{app,features}/**/*.{ts,tsx}'],
+    rules: {
       'no-restricted-syntax': [
         'error',
+        ...lengths,
         {
-          selector: "Property[key.name='fontSize'] > Literal[value!='inherit']",
-          message: 'Take a size of the scale: typography: dense.',
+          selector:
+            "ObjectExpression:not(:has(> Property[key.name='bottom'])) > Property[key.name=/^(min|max)?(width|height)$|^flexBasis$/i] > Literal[value>1]",
+          message: 'Take a width or height of theme/measures.',
         },
-        { selector: 'Literal[value=/^#[0-9a-f]{3,8}$|\\brgba?\\(|\\bhsla?\\(/i]', message: 'Take an ink of the theme.' },
         {
-          selector: "Property[key.name!='track'][key.name!='tracks'] > Literal[value=/[0-9]px/]",
-          message: 'Take a length of theme/measures.',
+          selector: 'JSXOpeningElement[name.name=/^[A-Z]/] > JSXAttribute[name.name=/^(width|height)$/] Literal[value>1]',
+          message: 'Take a width or height of theme/measures.',
         },
-        { selector: 'Property > TemplateLiteral > TemplateElement[value.raw=/[0-9]px/]', message: 'Take a length of theme/measures.' },
       ],
     },
   },

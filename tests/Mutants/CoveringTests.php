@@ -9,6 +9,9 @@ use SebastianBergmann\CodeCoverage\CodeCoverage;
 /** Which tests run through which line, as PCOV saw it. */
 final class CoveringTests
 {
+    /** Lines of the longest expression, about. */
+    private const LONGEST = 12;
+
     /** @var array<string, array<int, array<string, true>>> file → line → tests */
     private array $tests = [];
 
@@ -24,20 +27,42 @@ final class CoveringTests
         }
     }
 
+    /** @param list<string> $failing class::method */
+    public function leaveOut(array $failing): void
+    {
+        $failing = array_fill_keys($failing, true);
+        foreach ($this->tests as $file => $lines) {
+            foreach ($lines as $line => $tests) {
+                $this->tests[$file][$line] = array_filter(
+                    $tests,
+                    static fn(string $test): bool => ! isset($failing[preg_replace('/[ #].*$/s', '', $test)]),
+                    ARRAY_FILTER_USE_KEY,
+                );
+            }
+        }
+    }
+
     /**
-     * A change within an expression of several lines is reached where one of its lines, or the next line that can be told apart, is.
+     * A change within an expression of several lines is reached where the line that it begins with is. What is no line that runs, such as a
+     * constant, and what is worked out once and kept, is reached by whatever reaches its file.
      *
      * @return list<string> class::method, perhaps with a data set
      */
     public function of(Mutant $mutant): array
     {
         $lines = $this->tests[$mutant->file] ?? [];
-        for ($line = $mutant->line; $line > $mutant->line - 12; --$line) {
+        for ($line = $mutant->line; $line > $mutant->line - self::LONGEST; --$line) {
             if (isset($lines[$line])) {
                 return array_keys($lines[$line]);
             }
         }
 
-        return [];
+        return $this->ofFile($mutant->file);
+    }
+
+    /** @return list<string> class::method, perhaps with a data set, that run through any line of a file */
+    public function ofFile(string $file): array
+    {
+        return array_keys(array_replace([], ...array_values($this->tests[$file] ?? [])));
     }
 }

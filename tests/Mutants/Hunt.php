@@ -18,6 +18,9 @@ final class Hunt
     /** @var list<string> */
     public array $survivors = [];
 
+    /** @var list<string> tests that fail in a copy where nothing was changed */
+    public array $failing = [];
+
     public int $noticed = 0;
 
     public int $endless = 0;
@@ -28,16 +31,22 @@ final class Hunt
      * @param list<Copy>   $copies
      * @param list<string> $tests   files of tests that count, from the root on
      * @param int          $seconds that the tests of one change may take
+     * @param bool         $isWide  whether all tests of a class count that run through the file, and not those alone that run through the line
      */
-    public function __construct(private readonly array $copies, private readonly array $tests, private readonly int $seconds)
-    {
+    public function __construct(
+        private readonly array $copies,
+        private readonly array $tests,
+        private readonly int $seconds,
+        private readonly bool $isWide,
+    ) {
         $this->covering = new CoveringTests();
     }
 
     /**
-     * Runs all tests once, to see which lines each of them runs through.
+     * Runs all tests once, to see which lines each of them runs through. One that fails where nothing was changed can tell nothing, and
+     * is left out.
      *
-     * @throws \RuntimeException when one fails, for then nothing could be told
+     * @throws \RuntimeException when they could not be run
      */
     public function look(string $folder): void
     {
@@ -56,13 +65,16 @@ final class Hunt
             while (($ended = $copy->ended()) === null) {
                 usleep(200_000);
             }
-            if ($ended[1] !== 0) {
-                throw new \RuntimeException("Tests fail where nothing was changed:\n".substr($copy->log(), -2000));
+            preg_match_all('/^\d+\) (Tests\\\\\S+::\S+)/m', $copy->log(), $failed);
+            if ($ended[1] !== 0 && $failed[1] === []) {
+                throw new \RuntimeException("The tests could not be run:\n".substr($copy->log(), -2000));
             }
+            array_push($this->failing, ...$failed[1]);
             /** @var CodeCoverage $seen */
             $seen = require "{$copy->folder}/seen.php";
             $this->covering->add($seen, $copy->folder);
         }
+        $this->covering->leaveOut($this->failing);
     }
 
     /**
@@ -88,23 +100,21 @@ final class Hunt
 
     private function begin(Copy $copy, Mutant $mutant): void
     {
-        $tests = $this->covering->of($mutant);
-        if ($tests === []) {
+        $tests = $this->isWide ? $this->covering->ofFile($mutant->file) : $this->covering->of($mutant);
+        $methods = $files = [];
+        foreach ($tests as $test) {
+            [$class, $method] = explode('::', preg_replace('/[ #].*$/s', '', $test) ?? $test);
+            $files['tests/'.strtr(substr($class, \strlen('Tests\\')), '\\', '/').'.php'] = true;
+            $methods[preg_quote($method, '/')] = true;
+        }
+        if ($files === []) {
             $this->survivors[] = $mutant->words().'  (no test runs through it)';
 
             return;
         }
-        $methods = $files = [];
-        foreach ($tests as $test) {
-            [$class, $method] = explode('::', preg_replace('/[ #].*$/s', '', $test) ?? $test);
-            $files[strtr(substr($class, \strlen('Tests\\')), '\\', '/')] = true;
-            $methods[preg_quote($method, '/')] = true;
-        }
-        $copy->start([
-            'vendor/bin/phpunit', '--no-progress', '--stop-on-defect', '--do-not-cache-result',
-            '--filter', '/::('.implode('|', array_keys($methods)).')( |$)/',
-            ...array_map(static fn(string $file): string => "tests/{$file}.php", array_keys($files)),
-        ], $this->seconds, $mutant);
+        $filter = $this->isWide ? [] : ['--filter', '/::('.implode('|', array_keys($methods)).')( |$)/'];
+        $quiet = ['vendor/bin/phpunit', '--no-progress', '--stop-on-defect', '--do-not-cache-result'];
+        $copy->start([...$quiet, ...$filter, ...array_keys($files)], $this->seconds, $mutant);
     }
 
     private function count(Mutant $mutant, int $exit): void

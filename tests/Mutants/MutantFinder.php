@@ -37,8 +37,8 @@ final class MutantFinder extends NodeVisitorAbstract
 
     public function enterNode(Node $node): ?int
     {
-        // What an attribute says is words about the code.
-        if ($node instanceof Node\AttributeGroup) {
+        // What an attribute or a declaration says is words about the code.
+        if ($node instanceof Node\AttributeGroup || $node instanceof Node\Stmt\Declare_) {
             return NodeVisitorAbstract::DONT_TRAVERSE_CHILDREN;
         }
         foreach ($this->changes($node) as $changed) {

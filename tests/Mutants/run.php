@@ -34,9 +34,12 @@ $chosen = array_map(
     (array) array_rand($all, min((int) $sample, count($all))),
 );
 $copies = array_map(static fn(string $folder): Copy => new Copy($folder), glob("{$work}/copy-*") ?: []);
-$hunt = new Hunt($copies, $tests, $suite === 'Core' ? 60 : 300);
+$hunt = new Hunt($copies, $tests, $suite === 'Core' ? 60 : 300, $suite === 'Core');
 fwrite(STDERR, sprintf("Looking which of %d files of tests run through which lines\n", count($tests)));
 $hunt->look(explode('/', $only)[0]);
+foreach ($hunt->failing as $test) {
+    fwrite(STDERR, "Fails in a copy, and is left out: {$test}\n");
+}
 $hunt->hunt($chosen, static function (int $done, int $unnoticed) use ($chosen): void {
     fwrite(STDERR, sprintf("\r%d of %d, %d not noticed", $done, count($chosen), $unnoticed));
 });

@@ -53,7 +53,7 @@ final readonly class ReviewDocument
             'findings' => \array_slice($this->findings->execute($study), 0, self::FINDINGS),
             'ahead' => $ahead['items'],
             'forecast' => $ahead['forecast'],
-            'lines' => self::lines($track['shares'], \count($comparison->domains)),
+            'lines' => ShareLines::of($track['shares'], \count($comparison->domains), self::WIDTH, self::HEIGHT),
             'width' => self::WIDTH,
             'height' => self::HEIGHT,
         ])->render();
@@ -81,35 +81,5 @@ final readonly class ReviewDocument
 
         /** @var Track */
         return Cache::remember($key, self::HOUR, fn(): array => $this->track->execute($study));
-    }
-
-    /**
-     * @param list<array{day: string, shares: list<?float>}> $shares
-     *
-     * @return list<string> points of a line per domain, ours first; empty where nothing is known
-     */
-    private static function lines(array $shares, int $domains): array
-    {
-        $most = max([
-            0.01,
-            ...array_filter(array_merge([], ...array_column($shares, 'shares')), static fn(?float $share): bool => $share !== null),
-        ]);
-        $lines = [];
-        for ($domain = 0; $domain < $domains; ++$domain) {
-            $points = [];
-            foreach ($shares as $number => $day) {
-                $share = $day['shares'][$domain] ?? null;
-                if ($share !== null) {
-                    $points[] = sprintf(
-                        '%.1f,%.1f',
-                        (self::WIDTH * $number) / max(1, \count($shares) - 1),
-                        self::HEIGHT * (1 - $share / $most),
-                    );
-                }
-            }
-            $lines[] = implode(' ', $points);
-        }
-
-        return $lines;
     }
 }

@@ -5,6 +5,7 @@ import { sessionQuery } from '../features/session/queries';
 import Typography from '@mui/material/Typography';
 import { Suspense, lazy } from 'react';
 import { Failed, Waiting } from '../shared/Notice';
+import { parts } from '../theme/measures';
 
 const SecondFactor = lazy(async () => ({ default: (await import('../features/session/SecondFactor')).SecondFactor }));
 
@@ -23,7 +24,7 @@ export function SignedIn() {
   }
   if (session.data.person.lacks_second_factor) {
     return (
-      <Box component="main" sx={{ maxWidth: 520, mx: 'auto', p: 4 }}>
+      <Box component="main" sx={{ maxWidth: parts.xl, mx: 'auto', p: 4 }}>
         <Typography variant="h1">Before you go on</Typography>
         <p>Administrators here sign in with a second factor.</p>
         <Suspense fallback={<Waiting what="Opening" />}>

@@ -18,6 +18,7 @@ import { useSentenceSteps } from '../features/sentence/useUrlState';
 import { CommandBox } from './CommandBox';
 import { KeysDialog } from './KeysDialog';
 import { SkipLink } from './SkipLink';
+import { measures } from '../theme/measures';
 
 const stages = ['gather', 'compare', 'weigh', 'plan', 'track'];
 
@@ -95,7 +96,7 @@ export function StudyFrame() {
           {state.data.keywords_done === null
             ? ' …'
             : `: ${whole(state.data.keywords_done)} keywords so far. The list below is the one from before.`}
-          <LinearProgress aria-label="Comparing" sx={{ height: 2 }} />
+          <LinearProgress aria-label="Comparing" sx={{ height: measures.split }} />
         </Box>
       )}
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>

@@ -24,9 +24,29 @@ export const measures = {
   headOfDrawing: '270px',
   lowDrawing: '320px',
   stageDot: '12px',
+  /** Of a bar beside a figure. */
+  bar: '8px',
   /** Of a list that the whole page scrolls. */
   list: 'max(70dvh, 320px)',
 } as const;
+
+/** Marks that are drawn beside words. */
+export const marks = { bar: '4px', swatch: '12px', sign: '15px', line: '18px', wide: '40px' } as const;
+
+/** Small buttons in rows, by how many letters they hold. */
+export const presses = { s: '28px', m: '32px', l: '36px', xl: '44px' } as const;
+
+/** Fields and columns: a number, a word, a date or two words, a name, a sentence. */
+export const fields = { xs: '92px', s: '122px', m: '150px', l: '180px', xl: '260px' } as const;
+
+/** Menus, panels and parts of a page beside others. */
+export const parts = { s: '330px', m: '370px', l: '425px', xl: '520px' } as const;
+
+/** How wide words to be read may run: a line, a text, a page of explanations, a sheet with tables. */
+export const texts = { line: '460px', text: '600px', page: '740px', sheet: '1070px' } as const;
+
+/** How heavy a line is drawn, in steps of a drawing. */
+export const weights = { ours: 2.4, strong: 2, usual: 1.4, light: 1.2 } as const;
 
 /** Shown where the focus is and the element draws nothing of its own. */
 export const focusRing = { outline: '2px solid var(--mui-palette-primary-main)' } as const;

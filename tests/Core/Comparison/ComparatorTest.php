@@ -214,4 +214,18 @@ final class ComparatorTest extends TestCase
             preg_split('/\s+/', $positions, -1, PREG_SPLIT_NO_EMPTY) ?: [],
         );
     }
+
+    public function test_an_overlap_counts_one_to_sixty_two_domains(): void
+    {
+        self::assertSame([], (new Overlap(1))->counts());
+        self::assertSame([], (new Overlap(62))->counts());
+        foreach ([0, 63, -1] as $domains) {
+            try {
+                new Overlap($domains);
+                self::fail("{$domains} domains were taken.");
+            } catch (Misuse $misuse) {
+                self::assertSame('Overlap counts 1 to 62 domains.', $misuse->getMessage());
+            }
+        }
+    }
 }

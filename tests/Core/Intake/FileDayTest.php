@@ -45,4 +45,11 @@ final class FileDayTest extends TestCase
         self::assertNotSame($without('ours-2026-10.csv'), $without('theirs-2026-10.csv'));
         self::assertNotSame($without('ours-2026-10.csv'), $without('ours-2026-10.xlsx'));
     }
+
+    public function test_what_is_taken_for_the_day_is_told_as_the_name_has_it(): void
+    {
+        self::assertSame('oct-2026', FileDay::in('ours oct-2026.csv')?->written);
+        self::assertSame('2026 march', FileDay::in('2026 March ours.csv')?->written);
+        self::assertSame('2026-10-05', FileDay::in('ours 2026-10-05.csv')?->written);
+    }
 }

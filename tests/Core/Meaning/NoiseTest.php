@@ -81,4 +81,15 @@ final class NoiseTest extends TestCase
         }
         self::assertSame(['wren'], array_column($short->proposals(), 'word'));
     }
+
+    public function test_groups_of_digits_are_a_code_side_by_side_alone(): void
+    {
+        self::assertTrue(Noise::isCode(['340', '020']));
+        self::assertTrue(Noise::isCode(['pump', '340', '020', 'seal']));
+        self::assertFalse(Noise::isCode(['340', 'to', '020']));
+        self::assertFalse(Noise::isCode(['pump', '340']));
+        self::assertFalse(Noise::isCode(['100', '000']), 'A large number.');
+        self::assertFalse(Noise::isCode(['340', '2024']), 'A year.');
+        self::assertFalse(Noise::isCode(['1999', '340']), 'A year.');
+    }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Metrics;
 
+use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Metrics\DomainFigures;
+use GreaterReach\Core\Metrics\Metrics;
 use PHPUnit\Framework\TestCase;
 
 final class DomainFiguresTest extends TestCase
@@ -23,5 +25,31 @@ final class DomainFiguresTest extends TestCase
     public function test_without_sources_nothing_is_known(): void
     {
         self::assertEquals(new DomainFigures(), DomainFigures::resolve([]));
+    }
+
+    public function test_figures_lie_within_their_bounds(): void
+    {
+        self::assertSame([0.0, 0, 0], array_values((array) new DomainFigures(0.0, 0, 0)));
+        self::assertSame(100.0, (new DomainFigures(100.0))->authority);
+        self::assertSame([0, 100.0, 0.0, 0.0], \array_slice(array_values((array) new Metrics(0, 100.0, 0.0, 0.0)), 0, 4));
+        $wrong = [
+            static fn(): DomainFigures => new DomainFigures(-.1),
+            static fn(): DomainFigures => new DomainFigures(100.1),
+            static fn(): DomainFigures => new DomainFigures(null, -1),
+            static fn(): DomainFigures => new DomainFigures(null, null, -1),
+            static fn(): Metrics => new Metrics(-1),
+            static fn(): Metrics => new Metrics(null, -.1),
+            static fn(): Metrics => new Metrics(null, 100.1),
+            static fn(): Metrics => new Metrics(null, null, -.1),
+            static fn(): Metrics => new Metrics(null, null, null, -.1),
+        ];
+        foreach ($wrong as $number => $make) {
+            try {
+                $make();
+                self::fail("The {$number}. was taken.");
+            } catch (Misuse $misuse) {
+                self::assertStringContainsString('less than 0', $misuse->getMessage());
+            }
+        }
     }
 }

@@ -17,6 +17,7 @@ use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\PlaceGains;
 use GreaterReach\Core\Plan\Placement;
 use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Plan\SeasonKind;
 use GreaterReach\Core\Plan\WorkItem;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\TacticLabel;
@@ -350,5 +351,16 @@ final class PlanTest extends TestCase
         };
         self::assertSame([1, 1], $months(4.0));
         self::assertSame([0, 1], $months(4.5));
+    }
+
+    public function test_a_year_is_seasonal_from_half_as_much_again_on_and_its_peak_the_first_of_the_largest(): void
+    {
+        $even = array_fill(0, 9, 100);
+        $just = Season::of(new Metrics(monthly: [...$even, 50, 100, 150]));
+        self::assertSame([true, SeasonKind::Seasonal, 12], [$just->isSeasonal(), $just->kind(), $just->peak()]);
+        $under = Season::of(new Metrics(monthly: [...$even, 51, 100, 149]));
+        self::assertSame([false, SeasonKind::Steady, null], [$under->isSeasonal(), $under->kind(), $under->peak()]);
+        self::assertSame(3, Season::of(new Metrics(monthly: [0, 0, 50, 0, 50, 0, 0, 0, 0, 0, 0, 0]))->peak());
+        self::assertSame(SeasonKind::Steady, Season::steady()->kind());
     }
 }

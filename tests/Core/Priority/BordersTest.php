@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Priority;
 
+use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Priority\Bands;
 use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\HorizonRule;
 use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\ScoreStyle;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\ComfortDifficulty;
@@ -110,5 +113,60 @@ final class BordersTest extends TestCase
     {
         $names = static fn(Weights $weights): array => array_column($weights->criteria(), 'value');
         self::assertSame(['ease', 'gain'], $names(Weights::of(['gain' => .001, 'ease' => 2.0, 'fit' => 0.0])));
+    }
+
+    public function test_a_smooth_score_rises_in_a_straight_line_to_the_first_bound_and_with_the_logarithm_beyond(): void
+    {
+        $bands = Bands::of([10.0, 40.0, 160.0, 640.0, 2560.0]);
+        self::assertSame(.0, $bands->rising(0.0, ScoreStyle::Smooth));
+        self::assertSame(.25, $bands->rising(2.5, ScoreStyle::Smooth));
+        self::assertSame(1.0, $bands->rising(10.0, ScoreStyle::Smooth));
+        self::assertEqualsWithDelta(1.5, $bands->rising(20.0, ScoreStyle::Smooth), 1e-12);
+        self::assertEqualsWithDelta(4.5, $bands->rising(1280.0, ScoreStyle::Smooth), 1e-12);
+        self::assertSame(5.0, $bands->rising(2560.0, ScoreStyle::Smooth));
+        self::assertSame([0.0, 1.0, 4.0], array_map(static fn(float $value): ?float => $bands->rising($value, ScoreStyle::Stepped), [9.9, 39.9, 640.0]));
+        self::assertNull($bands->rising(null, ScoreStyle::Smooth));
+    }
+
+    public function test_bounds_from_zero_on_are_gone_through_in_a_straight_line(): void
+    {
+        self::assertSame(1.5, Bands::of([0.0, 10.0, 20.0, 30.0, 40.0])->rising(5.0, ScoreStyle::Smooth));
+    }
+
+    public function test_ease_falls_in_straight_lines_from_its_first_bound_to_nothing_at_100(): void
+    {
+        $bands = Bands::ofEase([20.0, 30.0, 40.0, 60.0, 80.0]);
+        self::assertSame(
+            [5.0, 5.0, 4.5, 4.0, 1.0, .5, 0.0],
+            array_map(
+                static fn(float $value): float => round((float) $bands->falling($value, ScoreStyle::Smooth), 9),
+                [0.0, 20.0, 25.0, 30.0, 80.0, 90.0, 100.0],
+            ),
+        );
+        self::assertSame(
+            [5.0, 4.0, 4.0, 0.0],
+            array_map(static fn(float $value): ?float => $bands->falling($value, ScoreStyle::Stepped), [20.0, 20.1, 30.0, 80.1]),
+        );
+        self::assertNull($bands->falling(null, ScoreStyle::Stepped));
+    }
+
+    public function test_bounds_are_five_and_never_fall_and_those_of_ease_rise_below_100(): void
+    {
+        self::assertSame([1.0, 1.0, 2.0, 2.0, 3.0], Bands::of([1.0, 1.0, 2.0, 2.0, 3.0])->bounds());
+        $wrong = [
+            'of' => [[1.0, 2.0, 3.0, 4.0], [1.0, 2.0, 3.0, 4.0, 5.0, 6.0], [2.0, 1.0, 3.0, 4.0, 5.0]],
+            'ofEase' => [[10.0, 20.0, 20.0, 30.0, 40.0], [10.0, 20.0, 30.0, 40.0, 100.0]],
+        ];
+        foreach ($wrong as $way => $all) {
+            foreach ($all as $bounds) {
+                try {
+                    Bands::$way($bounds);
+                    self::fail(implode(' ', $bounds).' was taken.');
+                } catch (InvalidValue $problem) {
+                    self::assertStringContainsString('must be five numbers', $problem->getMessage());
+                }
+            }
+        }
+        self::assertSame(99.9, Bands::ofEase([10.0, 20.0, 30.0, 40.0, 99.9])->bounds()[4]);
     }
 }

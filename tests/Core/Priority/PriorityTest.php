@@ -443,4 +443,13 @@ final class PriorityTest extends TestCase
     {
         return Scores::inOrder(...array_pad(array_values($first), \count(Criterion::cases()), null));
     }
+
+    public function test_features_of_the_results_page_lower_what_a_title_is_held_against(): void
+    {
+        $rule = new TacticRule(CtrCurve::default());
+        $few = new MeasuredClicks(4, 100);
+        self::assertSame(Tactic::TestTitle, $rule->of($this->candidate(5, measured: $few)));
+        self::assertSame(Tactic::ImprovePage, $rule->of($this->candidate(5, measured: $few), .9));
+        self::assertSame(Tactic::TestTitle, $rule->of($this->candidate(5, measured: new MeasuredClicks(3, 100)), .9));
+    }
 }

@@ -105,4 +105,17 @@ final class TermsTest extends TestCase
             }
         }
     }
+
+    public function test_each_option_may_be_one_and_no_less(): void
+    {
+        self::assertEquals(TermOptions::of(1, 1, 1, 1, 1), TermOptions::of(1, toWords: 1, letters: 1, occurrences: 1, top: 1));
+        foreach ([['letters' => 0], ['occurrences' => 0], ['top' => 0], ['fromWords' => 0], ['fromWords' => 3, 'toWords' => 2]] as $wrong) {
+            try {
+                TermOptions::of(...$wrong);
+                self::fail(json_encode($wrong).' was taken.');
+            } catch (InvalidValue $problem) {
+                self::assertMatchesRegularExpression('/need at least one|must lie between 1 and 8/', $problem->getMessage());
+            }
+        }
+    }
 }

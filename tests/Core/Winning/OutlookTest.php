@@ -148,4 +148,12 @@ final class OutlookTest extends TestCase
 
         return new PositionModel($fit, array_fill(0, 8, 0), 35.0);
     }
+
+    public function test_at_the_first_place_nothing_is_left_to_win_whatever_is_unknown(): void
+    {
+        $outlook = new Outlook(self::model(), CtrCurve::default(), Effect::assumed(.5));
+        self::assertEquals(new Prospect(null, 1.0, 0.0), $outlook->of(1, 1, null, Ground::none(), 50.0));
+        self::assertEquals(new Prospect(null, null, null), $outlook->of(2, 1, null, Ground::none(), 50.0));
+        self::assertEquals(new Prospect(null, null, null), $outlook->of(null, 3, null, Ground::none(), 50.0));
+    }
 }

@@ -47,4 +47,15 @@ final class WinningTest extends TestCase
         );
         self::assertEqualsWithDelta([0.5, 0.04], [$fitted->intercept, $fitted->slope], 1e-9);
     }
+
+    public function test_links_are_fitted_from_ten_keywords_on(): void
+    {
+        $difficulties = [10.0, 20.0, 30.0, 40.0, 50.0, 60.0, 70.0, 80.0, 90.0, 100.0];
+        $medians = array_map(static fn(float $difficulty): float => exp(.5 + .04 * $difficulty) - 1, $difficulties);
+        $fitted = LinksNeeded::fit($difficulties, $medians);
+        self::assertSame([10, false], [$fitted->keywords, $fitted->isAssumed]);
+        self::assertEqualsWithDelta([.5, .04], [$fitted->intercept, $fitted->slope], 1e-9);
+        $assumed = LinksNeeded::fit(\array_slice($difficulties, 1), \array_slice($medians, 1));
+        self::assertSame([0.0, .06, 9, true], [$assumed->intercept, $assumed->slope, $assumed->keywords, $assumed->isAssumed]);
+    }
 }

@@ -12,8 +12,9 @@ import { PageHead } from '../session';
 import { askedWords, beforeWords, filterOf, outcomeOf } from './filter.logic';
 import { auditQuery } from './queries';
 import { about } from '../../shared/abouts';
+import { fields } from '../../theme/measures';
 
-const fields = [
+const asked = [
   { name: 'person', label: 'Person', type: 'text' },
   { name: 'study', label: 'Study', type: 'text' },
   { name: 'action', label: 'Part of the action', type: 'text' },
@@ -41,7 +42,7 @@ export function AuditPage() {
       <PageHead title="Who did what" />
       <Box component="main" sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 3 }}>
         <Box sx={{ display: 'flex', gap: 1, py: 1.5, flexWrap: 'wrap' }}>
-          {fields.map(({ name, label, type }) => (
+          {asked.map(({ name, label, type }) => (
             <KeptText
               key={name}
               type={type}
@@ -58,7 +59,7 @@ export function AuditPage() {
             value={params.get('outcome') ?? ''}
             onChange={(event) => ask('outcome', event.target.value)}
             slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-            sx={{ width: 130 }}
+            sx={{ width: fields.s }}
           >
             <MenuItem value="">any</MenuItem>
             <MenuItem value="done">done</MenuItem>
@@ -112,7 +113,11 @@ function Line({ line }: { line: AuditLine }) {
       </Box>
       <td>{line.origin}</td>
       {told.map((words, place) => (
-        <Box key={place} component="td" sx={{ typography: 'small', color: 'text.secondary', maxWidth: 260, overflowWrap: 'anywhere' }}>
+        <Box
+          key={place}
+          component="td"
+          sx={{ typography: 'small', color: 'text.secondary', maxWidth: fields.xl, overflowWrap: 'anywhere' }}
+        >
           {words.length > 240 ? `${words.slice(0, 240)} …` : words}
         </Box>
       ))}

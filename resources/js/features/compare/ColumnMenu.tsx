@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import Popover from '@mui/material/Popover';
 import { useState } from 'react';
+import { parts, presses } from '../../theme/measures';
 
 interface Props {
   columns: { key: string; name: string }[];
@@ -33,7 +34,7 @@ export function ColumnMenu({ columns, chosen, onChange, pinned, onPin, isDense, 
         aria-haspopup="dialog"
         aria-label="Columns"
         title="Columns"
-        sx={{ minWidth: 28, width: 32, height: 28, p: 0 }}
+        sx={{ minWidth: presses.s, width: presses.m, height: presses.s, p: 0 }}
         onClick={(event) => setAnchor(event.currentTarget)}
       >
         <svg width="14" height="14" viewBox="0 0 14 14" aria-hidden="true">
@@ -46,7 +47,7 @@ export function ColumnMenu({ columns, chosen, onChange, pinned, onPin, isDense, 
         onClose={() => setAnchor(null)}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
       >
-        <Box role="dialog" aria-label="Columns" sx={{ p: 1.5, width: 320 }}>
+        <Box role="dialog" aria-label="Columns" sx={{ p: 1.5, width: parts.s }}>
           <Button onClick={() => onDense(!isDense)} aria-pressed={isDense}>
             {isDense ? 'Rows further apart' : 'Rows closer together'}
           </Button>
@@ -72,14 +73,22 @@ export function ColumnMenu({ columns, chosen, onChange, pinned, onPin, isDense, 
                       onClick={() =>
                         onPin(pinned.includes(column.key) ? pinned.filter((key) => key !== column.key) : [...pinned, column.key])
                       }
-                      sx={{ minWidth: 36, py: 0, px: 0.5 }}
+                      sx={{ minWidth: presses.l, py: 0, px: 0.5 }}
                     >
                       pin
                     </Button>
-                    <Button aria-label={`${column.name} further left`} onClick={() => move(column.key, -1)} sx={{ minWidth: 28, py: 0 }}>
+                    <Button
+                      aria-label={`${column.name} further left`}
+                      onClick={() => move(column.key, -1)}
+                      sx={{ minWidth: presses.s, py: 0 }}
+                    >
                       ↑
                     </Button>
-                    <Button aria-label={`${column.name} further right`} onClick={() => move(column.key, 1)} sx={{ minWidth: 28, py: 0 }}>
+                    <Button
+                      aria-label={`${column.name} further right`}
+                      onClick={() => move(column.key, 1)}
+                      sx={{ minWidth: presses.s, py: 0 }}
+                    >
                       ↓
                     </Button>
                   </>

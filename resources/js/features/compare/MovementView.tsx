@@ -12,6 +12,7 @@ import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 import { useSorting } from '../../shared/useSorting';
 import { about, sources } from '../../shared/abouts';
+import { fields } from '../../theme/measures';
 
 const kinds: Movement[] = ['climbed', 'slipped', 'entered', 'left', 'steady'];
 
@@ -63,7 +64,7 @@ export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
             setDomain(Number(event.target.value));
             setDays({ from: '', to: '' });
           }}
-          sx={{ minWidth: 230 }}
+          sx={{ minWidth: fields.xl }}
         >
           {comparison.domains.map((compared) => (
             <MenuItem key={compared.id} value={String(compared.id)}>
@@ -78,7 +79,7 @@ export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
             label={end === 'from' ? 'From' : 'To'}
             value={days[end] === '' ? (moved.data?.[end] ?? '') : days[end]}
             onChange={(event) => setDays((before) => ({ ...before, [end]: event.target.value }))}
-            sx={{ minWidth: 140 }}
+            sx={{ minWidth: fields.m }}
           >
             {(choices.length === 0 ? [''] : choices).map((day) => (
               <MenuItem key={day} value={day}>

@@ -5,10 +5,10 @@ import { combinationPhrase } from '../sentence/clauses';
 import { domainLetter, DomainShape } from '../keyword/DomainShape';
 import { whole } from '../../shared/format';
 import { beforeList } from '../../shared/layout';
-import { PictureButtons } from '../../shared/chart';
+import { PictureButtons, RowBar } from '../../shared/chart';
 import { OverlapPicture } from './pictures';
 import { Similarity } from './Similarity';
-import { focusRing, measures } from '../../theme/measures';
+import { focusRing, marks, measures } from '../../theme/measures';
 
 interface Props {
   combinations: Combination[];
@@ -34,7 +34,7 @@ export function OverlapTable({ combinations, domains, similarity, chosen, onChoo
           {domains.map((domain, number) => (
             <Box component="li" key={domain} sx={{ display: 'flex', alignItems: 'center', gap: 0.75, typography: 'note' }}>
               <DomainShape number={number} size={13} />
-              <Box component="span" sx={{ width: 12, color: 'text.secondary' }}>
+              <Box component="span" sx={{ width: marks.swatch, color: 'text.secondary' }}>
                 {number === 0 ? '' : domainLetter(number)}
               </Box>
               <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', fontWeight: number === 0 ? 700 : 400 }}>
@@ -68,7 +68,7 @@ export function OverlapTable({ combinations, domains, similarity, chosen, onChoo
                 alignItems: 'center',
                 width: '100%',
                 px: 1.5,
-                height: 24,
+                height: measures.target,
                 bgcolor: isChosen ? 'ink.wash' : 'transparent',
                 '&:hover': { bgcolor: 'ink.wash' },
                 '&:focus-visible': { ...focusRing, outlineOffset: -2 },
@@ -78,10 +78,7 @@ export function OverlapTable({ combinations, domains, similarity, chosen, onChoo
                 <DomainShape key={domain} number={number} isPresent={Math.floor(row.combination / 2 ** number) % 2 === 1} size={13} />
               ))}
               <Box sx={{ flex: 1, mx: 1 }}>
-                <Box
-                  sx={{ height: 7, bgcolor: row.combination % 2 === 1 ? 'primary.main' : 'ink.standing.gap', minWidth: measures.split }}
-                  style={{ width: `${(100 * row.keywords) / largest}%` }}
-                />
+                <RowBar amount={row.keywords} most={largest} ink={row.combination % 2 === 1 ? 'primary.main' : 'ink.standing.gap'} />
               </Box>
               <Box component="span" sx={{ typography: 'note', fontVariantNumeric: 'tabular-nums' }}>
                 {whole(row.keywords)}

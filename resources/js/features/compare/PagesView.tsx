@@ -13,6 +13,7 @@ import type { Headings } from '../../shared/HeadingRow';
 import { PlainTable } from '../../shared/PlainTable';
 import { useSorting } from '../../shared/useSorting';
 import { about, sources } from '../../shared/abouts';
+import { fields } from '../../theme/measures';
 
 const headings: Headings = [
   { name: 'Page', sort: 'page', startsAscending: true, about: about('Address of the page, and whose it is.', '', sources.rankings) },
@@ -51,7 +52,7 @@ export function PagesView({ study, comparison, show, domain, onDomain, onPage, o
         value={domain}
         onChange={(event) => onDomain(event.target.value)}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-        sx={{ my: 1, minWidth: 260 }}
+        sx={{ my: 1, minWidth: fields.xl }}
       >
         <MenuItem value="">all competitors</MenuItem>
         {comparison.domains.map((compared, number) => (

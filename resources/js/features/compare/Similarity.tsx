@@ -1,12 +1,13 @@
 import Box from '@mui/material/Box';
 import { domainLetter } from '../keyword/DomainShape';
 import { percent } from '../../shared/format';
+import { measures } from '../../theme/measures';
 
 /** How alike two domains are: keywords they share among all that either holds (Jaccard), per pair. */
 export function Similarity({ domains, similarity }: { domains: string[]; similarity: (number | null)[][] }) {
   return (
     <Box component="details" sx={{ px: 1.5, py: 0.5, typography: 'note' }}>
-      <Box component="summary" sx={{ cursor: 'pointer', minHeight: 24 }}>
+      <Box component="summary" sx={{ cursor: 'pointer', minHeight: measures.target }}>
         Similarity per pair
       </Box>
       <Box

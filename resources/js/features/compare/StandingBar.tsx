@@ -4,7 +4,7 @@ import { whole } from '../../shared/format';
 import { PictureButtons } from '../../shared/chart';
 import { valuesOf, type Clause } from '../sentence/sentence.logic';
 import { standingOrder, StandingPicture } from './pictures';
-import { focusRing, measures } from '../../theme/measures';
+import { fields, focusRing, measures } from '../../theme/measures';
 
 interface Props {
   standings: Partial<Record<Standing, number>>;
@@ -31,13 +31,13 @@ export function StandingBar({ standings, chosen, onToggle }: Props) {
             sx={{
               all: 'unset',
               cursor: 'pointer',
-              minWidth: 74,
+              minWidth: fields.xs,
               opacity: isOn ? 1 : 0.45,
               '&:focus-visible': focusRing,
             }}
             style={{ flexGrow: all === 0 ? 1 : count / all }}
           >
-            <Box sx={{ height: 8, bgcolor: `ink.standing.${standing}` }} />
+            <Box sx={{ height: measures.bar, bgcolor: `ink.standing.${standing}` }} />
             <Box sx={{ typography: 'note', whiteSpace: 'nowrap', pt: 0.25, fontWeight: values.includes(standing) ? 700 : 400 }}>
               {standing}{' '}
               <Box component="span" sx={{ color: 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>

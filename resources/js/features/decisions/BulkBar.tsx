@@ -7,6 +7,7 @@ import { useState } from 'react';
 import type { Decision, Intent } from '../../api/schema';
 import { estimate, whole } from '../../shared/format';
 import { useHotkeys } from '../../shared/useHotkeys';
+import { fields } from '../../theme/measures';
 
 export interface Figures {
   volume: number | null;
@@ -174,7 +175,7 @@ function Typed({
             setText(null);
           }
         }}
-        sx={{ width: 150 }}
+        sx={{ width: fields.m }}
       />
       <Button type="submit" disabled={!mayBeEmpty && text.trim() === ''}>
         {label}

@@ -7,6 +7,7 @@ import { flushSync } from 'react-dom';
 import type { Mark } from '../../api/schema';
 import { reasonsQuery } from './queries';
 import { alone, isListKey, isReason, keysMeant, offered } from './reasons.logic';
+import { texts } from '../../theme/measures';
 
 interface Props {
   study: string;
@@ -87,7 +88,7 @@ export function ReasonLine({ study, mark, title, onReason, onClose }: Props) {
           popper: { placement: 'top-start', modifiers: [{ name: 'offset', options: { offset: [0, 10] } }] },
           listbox: { sx: { py: 0, '& .MuiAutocomplete-option': { py: 0.25, typography: 'plain' } } },
         }}
-        sx={{ flex: 1, maxWidth: 560 }}
+        sx={{ flex: 1, maxWidth: texts.text }}
         renderInput={(params) => (
           <TextField
             {...params}

@@ -24,7 +24,7 @@ import { Part } from './Part';
 import { Why } from '../keyword/Why';
 import { about, sources } from '../../shared/abouts';
 import { HeadingRow } from '../../shared/HeadingRow';
-import { measures } from '../../theme/measures';
+import { fields, measures, presses } from '../../theme/measures';
 
 interface Props {
   study: Study;
@@ -146,7 +146,7 @@ function Figures({ dossier, currency }: { dossier: KeywordDossier; currency: str
                     aria-expanded={isOpen}
                     aria-label={`Why ${figure.name}?`}
                     onClick={() => setOpened(isOpen ? null : explanation.figure)}
-                    sx={{ typography: 'note', minWidth: 32, lineHeight: measures.target, alignSelf: 'flex-start' }}
+                    sx={{ typography: 'note', minWidth: presses.m, lineHeight: measures.target, alignSelf: 'flex-start' }}
                   >
                     why?
                   </Link>
@@ -269,7 +269,7 @@ function PageOne({ dossier }: { dossier: KeywordDossier }) {
           '& td, & th': { textAlign: 'right', py: 0.1 },
           '& td:nth-of-type(2), & th:nth-of-type(2)': {
             textAlign: 'left',
-            maxWidth: 170,
+            maxWidth: fields.l,
             overflow: 'hidden',
             textOverflow: 'ellipsis',
             whiteSpace: 'nowrap',

@@ -15,6 +15,7 @@ import {
   type Reading,
 } from '../../shared/chart';
 import { domainLetter, shapePath, useDomainInk } from '../keyword/DomainShape';
+import { weights } from '../../theme/measures';
 
 type History = KeywordDossier['history'];
 
@@ -53,7 +54,7 @@ export function HistoryChart({ history, domains }: Props) {
         const last = line.filter((spot) => spot !== null).at(-1);
         return (
           <g key={domain.id}>
-            <Line spots={line} ink={ink(number)} width={number === 0 ? 2.2 : 1.1} title={domain.entry} />
+            <Line spots={line} ink={ink(number)} width={number === 0 ? weights.ours : weights.light} title={domain.entry} />
             {last !== undefined && <Shape path={shapePath(number)} {...last} ink={ink(number)} size={0.8} />}
           </g>
         );

@@ -10,6 +10,7 @@ import { estimate } from '../../shared/format';
 import type { useDecisions } from '../decisions/useDecisions';
 import { Part } from './Part';
 import { TargetLane } from './TargetLane';
+import { fields, presses } from '../../theme/measures';
 
 interface Props {
   dossier: KeywordDossier;
@@ -37,7 +38,7 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
             aria-pressed={dossier.fit === fit}
             variant={dossier.fit === fit ? 'contained' : 'text'}
             onClick={() => decisions.decide(about, { fit: dossier.fit === fit ? null : fit })}
-            sx={{ minWidth: 30, px: 0 }}
+            sx={{ minWidth: presses.m, px: 0 }}
           >
             {fit}
           </Button>
@@ -51,7 +52,7 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
         value={dossier.own_intent ?? ''}
         onChange={(event) => decisions.decide(about, { intent: intents.find((intent) => intent === event.target.value) ?? null })}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-        sx={{ mt: 1, minWidth: 150 }}
+        sx={{ mt: 1, minWidth: fields.m }}
       >
         <MenuItem value="">by rule{dossier.own_intent === null && dossier.intent !== null ? `: ${dossier.intent}` : ''}</MenuItem>
         {intents.map((intent) => (
@@ -67,7 +68,7 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
         value={dossier.own_stage ?? ''}
         onChange={(event) => decisions.decide(about, { stage: stages.find((stage) => stage === event.target.value) ?? null })}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-        sx={{ mt: 1, ml: 1, minWidth: 150 }}
+        sx={{ mt: 1, ml: 1, minWidth: fields.m }}
       >
         <MenuItem value="">by intent{dossier.own_stage === null && dossier.stage !== null ? `: ${dossier.stage}` : ''}</MenuItem>
         {stages.map((stage) => (
@@ -151,7 +152,7 @@ function OwnDifficulty({
           onDifficulty(text === '' ? null : number);
         }
       }}
-      sx={{ width: 170 }}
+      sx={{ width: fields.l }}
     />
   );
 }
@@ -201,7 +202,7 @@ function Tags({
       {dossier.tags.map((tag) => (
         <Chip key={tag} size="small" variant="outlined" label={tag} {...(mayEdit ? { onDelete: () => onUntag(tag) } : {})} />
       ))}
-      {mayEdit && <TextField label="Add a tag" value={text} onChange={(event) => setText(event.target.value)} sx={{ width: 130 }} />}
+      {mayEdit && <TextField label="Add a tag" value={text} onChange={(event) => setText(event.target.value)} sx={{ width: fields.s }} />}
     </Box>
   );
 }

@@ -6,6 +6,7 @@ import { estimate, position } from '../../shared/format';
 import { chanceWords } from '../keyword/chance';
 import { diamond, inks, letters, positionTicks, Shape, worstPosition } from '../../shared/chart';
 import { placeOf, positionAt } from '../keyword/lane.logic';
+import { measures } from '../../theme/measures';
 
 const width = 360;
 const line = 18;
@@ -36,7 +37,7 @@ export function TargetLane({ dossier, mayEdit, onTarget }: Props) {
       <Box sx={{ typography: 'dense' }}>
         Aim: position {target}; gain {words}{' '}
         {dossier.wanted_target !== null && mayEdit && (
-          <Link component="button" type="button" onClick={() => onTarget(null)} sx={{ minHeight: 24 }}>
+          <Link component="button" type="button" onClick={() => onTarget(null)} sx={{ minHeight: measures.target }}>
             back to the rulebook’s
           </Link>
         )}

@@ -10,7 +10,8 @@ import { useStudy } from '../study';
 import { findingsQuery } from '../study/queries';
 import { leadsTo } from '../study/leadsTo';
 import { lengthOf } from './findings.logic';
-import { measures } from '../../theme/measures';
+import { marks, measures, texts } from '../../theme/measures';
+import { RowBar } from '../../shared/chart';
 
 /** What stands out, to be read in a minute: each finding with what it is worth and the step that follows from it. */
 export function FindingsPage() {
@@ -25,7 +26,7 @@ export function FindingsPage() {
   const all = findings.data.findings;
   return (
     <Box className="on-paper" sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 3 }}>
-      <Box sx={{ maxWidth: 1080 }}>
+      <Box sx={{ maxWidth: texts.sheet }}>
         <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 1.5, mb: 0.5 }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
             What stands out
@@ -71,7 +72,7 @@ function Line({ finding, all, slug }: { finding: Finding; all: Finding[]; slug: 
     >
       <Box sx={{ fontVariantNumeric: 'tabular-nums', typography: 'dense' }}>
         {worthOf(finding)}
-        {length > 0 && <Box sx={{ height: 4, bgcolor: 'primary.main', mt: 0.25 }} style={{ width: `${100 * length}%` }} />}
+        {length > 0 && <RowBar amount={length} most={1} height={marks.bar} />}
       </Box>
       <Box>
         <Box sx={{ typography: 'plain', '@media print': { typography: 'dense' } }}>{finding.words}</Box>

@@ -7,6 +7,7 @@ import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 import { sourcesQuery } from '../study/queries';
 import type { Study } from '../../api/schema';
+import { parts } from '../../theme/measures';
 
 /** Many domains pasted at once become candidates, with their figures where a source is connected. */
 export function AddDomains({ study }: { study: Study }) {
@@ -52,7 +53,7 @@ export function AddDomains({ study }: { study: Study }) {
         onChange={(event) => setText(event.target.value)}
         error={add.isError}
         helperText={add.error?.message}
-        sx={{ width: 380 }}
+        sx={{ width: parts.m }}
       />
       <Button type="submit" variant="contained" loading={add.isPending}>
         Keep as candidates

@@ -7,6 +7,7 @@ import type { LedgerRow } from '../../api/schema';
 import { DomainSaidLines } from '../keyword/DomainSaidLines';
 import { decimal } from '../../shared/format';
 import { isDisputed } from './peers.logic';
+import { measures, parts } from '../../theme/measures';
 
 /** The authority in use; opens into what every source says, with a sign where they disagree. */
 export function Authority({ row }: { row: LedgerRow }) {
@@ -24,7 +25,7 @@ export function Authority({ row }: { row: LedgerRow }) {
         underline="hover"
         title={`Where the authority of ${row.entry} comes from`}
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ minHeight: 24, minWidth: 24 }}
+        sx={{ minHeight: measures.target, minWidth: measures.target }}
       >
         {disputed && (
           <Box component="span" role="img" aria-label="sources disagree" sx={{ color: 'warning.main', pr: 0.5 }}>
@@ -39,7 +40,7 @@ export function Authority({ row }: { row: LedgerRow }) {
         onClose={() => setAnchor(null)}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
       >
-        <Box sx={{ p: 1.5, maxWidth: 440 }}>
+        <Box sx={{ p: 1.5, maxWidth: parts.l }}>
           <Typography variant="body2" sx={{ pb: 0.5 }}>
             Authority of {row.entry}, 0–100: {decimal(row.authority, 0)}.{' '}
             {disputed

@@ -5,6 +5,7 @@ import type { BadRows } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { about } from '../../shared/abouts';
 import { HeadingRow } from '../../shared/HeadingRow';
+import { fields } from '../../theme/measures';
 
 interface Props {
   badRows: BadRows;
@@ -31,7 +32,7 @@ export function BadRowsTable({ badRows, isAllowed, onAllow }: Props) {
           : `${whole(badRows.total)} bad ${badRows.total === 1 ? 'row' : 'rows'}: nothing is kept while there are any. Mend the ` +
             `file, or leave them out.`}
       </Alert>
-      <Box sx={{ maxHeight: 190, overflow: 'auto', mt: 1 }} tabIndex={0} aria-label="Bad rows" role="region">
+      <Box sx={{ maxHeight: fields.l, overflow: 'auto', mt: 1 }} tabIndex={0} aria-label="Bad rows" role="region">
         <Box
           component="table"
           sx={{

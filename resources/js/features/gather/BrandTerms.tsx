@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 import type { LedgerRow, Study } from '../../api/schema';
+import { measures } from '../../theme/measures';
 
 /** The words by which people search for a domain by name, beside the name itself. */
 export function BrandTerms({ study, row }: { study: Study; row: LedgerRow }) {
@@ -32,7 +33,7 @@ export function BrandTerms({ study, row }: { study: Study; row: LedgerRow }) {
         type="button"
         title={`Change the brand terms of ${row.entry}`}
         onClick={() => setText(row.brand_terms.join('; '))}
-        sx={{ fontSize: 'inherit', minHeight: 24, verticalAlign: 'baseline', color: 'inherit', textAlign: 'left' }}
+        sx={{ fontSize: 'inherit', minHeight: measures.target, verticalAlign: 'baseline', color: 'inherit', textAlign: 'left' }}
       >
         brand terms: {row.brand_terms.length === 0 ? 'its name' : `its name, ${row.brand_terms.join(', ')}`}
       </Link>

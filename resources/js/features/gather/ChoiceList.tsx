@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import { useState } from 'react';
 import { whole } from '../../shared/format';
+import { presses } from '../../theme/measures';
 
 export interface Choice {
   word: string;
@@ -34,7 +35,7 @@ export function ChoiceList({ choices, isPending, onKeep }: Props) {
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, typography: 'dense' }}>
         {choices.map((choice) => (
           <Box component="li" key={choice.word} sx={{ borderBottom: 1, borderColor: 'divider' }}>
-            <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.5, minHeight: 28 }}>
+            <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.5, minHeight: presses.s }}>
               <Checkbox size="small" checked={chosen.includes(choice.word)} onChange={() => flip(choice.word)} sx={{ p: 0.25 }} />
               <Box component="span" sx={{ flex: 1 }}>
                 {choice.word}

@@ -9,6 +9,7 @@ import { percent, whole } from '../../shared/format';
 import { Failed, Waiting } from '../../shared/Notice';
 import { SidePanel } from '../../shared/SidePanel';
 import { CurveChoice } from './CurveChoice';
+import { parts } from '../../theme/measures';
 
 interface Props {
   study: Study;
@@ -21,7 +22,7 @@ export function ClicksPanel({ study, title, onClose }: Props) {
   const curve = useQuery(curveQuery(study.slug));
   const impressions = curve.data?.bins.reduce((sum, bin) => sum + bin.impressions, 0) ?? 0;
   return (
-    <SidePanel title={title} onClose={onClose} width={520}>
+    <SidePanel title={title} onClose={onClose} width={parts.xl}>
       {curve.isPending && <Waiting what="Reading our clicks" />}
       {curve.isError && <Failed error={curve.error} onRetry={() => void curve.refetch()} />}
       {curve.data !== undefined && (

@@ -16,6 +16,7 @@ import { Failed, Waiting } from '../../shared/Notice';
 import { SidePanel } from '../../shared/SidePanel';
 import { peerRemark } from './peers.logic';
 import { useDomains } from './useDomains';
+import { parts } from '../../theme/measures';
 
 interface Props {
   study: Study;
@@ -41,7 +42,7 @@ export function CompetitorPanel({ study, title, onClose }: Props) {
     }
   };
   return (
-    <SidePanel title={title} onClose={onClose} width={520}>
+    <SidePanel title={title} onClose={onClose} width={parts.xl}>
       <Box
         component="form"
         onSubmit={(event) => {

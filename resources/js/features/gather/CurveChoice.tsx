@@ -5,6 +5,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 import type { Curve, Study } from '../../api/schema';
+import { fields } from '../../theme/measures';
 
 const names: Record<string, string> = {
   default: 'the default curve',
@@ -31,7 +32,7 @@ export function CurveChoice({ study, curve }: { study: Study; curve: Curve }) {
         onChange={(event) => change.mutate(event.target.value)}
         error={change.isError}
         helperText={change.error?.message ?? 'A change makes the comparison anew.'}
-        sx={{ minWidth: 260 }}
+        sx={{ minWidth: fields.xl }}
       >
         {Object.keys(names)
           .filter((name) => name !== 'own' || curve.curves.own !== undefined)

@@ -20,7 +20,7 @@ import { Ledger } from './Ledger';
 import { PullPanel } from './PullPanel';
 import { TaskStrip } from './TaskStrip';
 import { WordsPanel } from './WordsPanel';
-import { lines } from '../../theme/measures';
+import { fields, lines } from '../../theme/measures';
 
 const panels = { pull: 'Pull from a source', competitors: 'Find competitors', words: 'Bring words', clicks: 'Our own clicks' } as const;
 type PanelName = keyof typeof panels;
@@ -69,7 +69,7 @@ export function GatherPage() {
           <Typography variant="h2" sx={{ mr: 1 }}>
             Domains
           </Typography>
-          <Typography variant="body2" color="text.secondary" sx={{ flex: 1, minWidth: 180 }}>
+          <Typography variant="body2" color="text.secondary" sx={{ flex: 1, minWidth: fields.l }}>
             Drop files anywhere on this page.
           </Typography>
           {Object.entries(panels).map(([name, title]) => (

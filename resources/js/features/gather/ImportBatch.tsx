@@ -16,6 +16,7 @@ import { BatchRow } from './BatchRow';
 import { MappingTable } from './MappingTable';
 import { about } from '../../shared/abouts';
 import { HeadingRow } from '../../shared/HeadingRow';
+import { fields } from '../../theme/measures';
 
 interface Props {
   study: Study;
@@ -99,7 +100,7 @@ export function ImportBatch({ study, files, onClose }: Props) {
               value={day}
               onChange={(event) => setDay(event.target.value)}
               slotProps={{ inputLabel: { shrink: true } }}
-              sx={{ mt: 1, mb: 1, width: 250 }}
+              sx={{ mt: 1, mb: 1, width: fields.xl }}
             />
           )}
           {send.isError && <Alert severity="error">{send.error.message}</Alert>}

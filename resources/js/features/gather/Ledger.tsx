@@ -21,6 +21,7 @@ import { peerRemark } from './peers.logic';
 import { rowActions } from './roles.logic';
 import { Timeline } from './Timeline';
 import { useDomains } from './useDomains';
+import { presses } from '../../theme/measures';
 
 interface Props {
   study: Study;
@@ -180,7 +181,7 @@ function RowMenu({
         aria-label={`What to do with ${row.entry}`}
         aria-haspopup="menu"
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ minWidth: 32 }}
+        sx={{ minWidth: presses.m }}
       >
         ⋯
       </Button>

@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import type { ImportPreview } from '../../api/schema';
 import { about } from '../../shared/abouts';
 import { HeadingWords } from '../../shared/Heading';
+import { fields } from '../../theme/measures';
 
 interface Props {
   preview: ImportPreview;
@@ -33,7 +34,7 @@ export function MappingTable({ preview, onMap }: Props) {
             py: 0.5,
             textAlign: 'left',
             whiteSpace: 'nowrap',
-            maxWidth: 220,
+            maxWidth: fields.xl,
             overflow: 'hidden',
             textOverflow: 'ellipsis',
           },
@@ -52,7 +53,7 @@ export function MappingTable({ preview, onMap }: Props) {
                   variant="standard"
                   value={fieldOf.get(header) ?? ''}
                   onChange={(event) => map(header, event.target.value)}
-                  sx={{ display: 'block', mt: 0.5, minWidth: 120 }}
+                  sx={{ display: 'block', mt: 0.5, minWidth: fields.s }}
                   slotProps={{ select: { displayEmpty: true, SelectDisplayProps: { 'aria-label': `Field of column ${header}` } } }}
                 >
                   <MenuItem value="">

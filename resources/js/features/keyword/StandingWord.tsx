@@ -1,7 +1,7 @@
 import type { Standing } from '../../api/schema';
-import { measures } from '../../theme/measures';
+import { marks, measures } from '../../theme/measures';
 
-const bar = { display: 'inline-block', width: 4, height: 14, marginRight: 6, verticalAlign: measures.sunk } as const;
+const bar = { display: 'inline-block', width: marks.bar, height: marks.sign, marginRight: 6, verticalAlign: measures.sunk } as const;
 
 /** A standing as its word with a small bar in its ink beside it. */
 export function StandingWord({ standing }: { standing: Standing }) {

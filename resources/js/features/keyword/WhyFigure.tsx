@@ -4,6 +4,7 @@ import Popover from '@mui/material/Popover';
 import { useState, type ReactNode } from 'react';
 import type { Explanation } from '../../api/schema';
 import { Why } from './Why';
+import { measures, parts } from '../../theme/measures';
 
 interface Props {
   /** What the figure is, told beside its number. */
@@ -27,7 +28,7 @@ export function WhyFigure({ name, explanation, children }: Props) {
         underline="hover"
         title={`Why ${name}?`}
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ minHeight: 24, minWidth: 24, font: 'inherit', verticalAlign: 'baseline' }}
+        sx={{ minHeight: measures.target, minWidth: measures.target, font: 'inherit', verticalAlign: 'baseline' }}
       >
         {children}
       </Link>
@@ -37,7 +38,7 @@ export function WhyFigure({ name, explanation, children }: Props) {
         onClose={() => setAnchor(null)}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
       >
-        <Box sx={{ p: 1.5, maxWidth: 420 }}>
+        <Box sx={{ p: 1.5, maxWidth: parts.l }}>
           <Why explanation={explanation} />
         </Box>
       </Popover>

@@ -7,6 +7,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Account } from '../../api/schema';
 import { studiesToJoinQuery } from './queries';
+import { fields } from '../../theme/measures';
 
 export type Role = Account['roles'][number]['role'];
 
@@ -34,7 +35,7 @@ export function StudyRoles({ person, onChange }: Props) {
             value={role}
             onChange={(event) => onChange(slug, event.target.value === 'none' ? null : (event.target.value as Role))}
             slotProps={{ select: { SelectDisplayProps: { 'aria-label': `Role in ${name}` } } }}
-            sx={{ minWidth: 150 }}
+            sx={{ minWidth: fields.m }}
           >
             <MenuItem value="editor">changes it</MenuItem>
             <MenuItem value="reader">sees it</MenuItem>

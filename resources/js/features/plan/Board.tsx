@@ -3,7 +3,8 @@ import { useEffect, useRef, useState, type DragEvent } from 'react';
 import type { Roadmap, RoadmapItem } from '../../api/schema';
 import { decimal, estimate } from '../../shared/format';
 import { continuedIn, endOf, monthName, servesWords, setAsideWords } from './months.logic';
-import { focusRing, lines } from '../../theme/measures';
+import { fields, focusRing, lines, marks } from '../../theme/measures';
+import { RowBar } from '../../shared/chart';
 
 interface Props {
   plan: Roadmap;
@@ -50,7 +51,7 @@ export function Board({ plan, columns, chosen, mayEdit, onChoose, onMove }: Prop
             }}
             onDrop={mayEdit ? drop(month) : undefined}
             sx={{
-              width: 186,
+              width: fields.l,
               flexShrink: 0,
               borderRight: 1,
               borderColor: 'divider',
@@ -102,8 +103,8 @@ function ColumnHead({ month, load, capacity, count }: { month: string | null; lo
       <Box sx={{ typography: 'small', color: isOver ? 'warning.main' : 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>
         {load === null ? `${count} without a month` : `${decimal(load, 1)} of ${decimal(capacity, 1)} days${isOver ? ': too full' : ''}`}
       </Box>
-      <Box sx={{ height: 4, bgcolor: 'divider', mt: 0.25 }}>
-        <Box sx={{ height: 4, bgcolor: isOver ? 'warning.main' : 'primary.main' }} style={{ width: `${100 * share}%` }} />
+      <Box sx={{ height: marks.bar, bgcolor: 'divider', mt: 0.25 }}>
+        <RowBar amount={share} most={1} height={marks.bar} ink={isOver ? 'warning.main' : 'primary.main'} />
       </Box>
     </Box>
   );

@@ -13,6 +13,7 @@ import { Failed } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 import { about, sources } from '../../shared/abouts';
 import { monthName } from './months.logic';
+import { texts } from '../../theme/measures';
 
 interface Props {
   study: Study;
@@ -73,7 +74,7 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
         onClose={() => setAnchor(null)}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
       >
-        <Box role="dialog" aria-label="Plans beside each other" sx={{ p: 2, maxWidth: 720 }}>
+        <Box role="dialog" aria-label="Plans beside each other" sx={{ p: 2, maxWidth: texts.page }}>
           <PlainTable
             label="Plans beside each other"
             headings={[

@@ -21,6 +21,7 @@ import { Words } from '../../shared/Words';
 import { estimate } from '../../shared/format';
 import { WhyFigure } from '../keyword/WhyFigure';
 import { monthName } from './months.logic';
+import { fields, measures, weights } from '../../theme/measures';
 
 const usual: Frame = { width: 760, height: 96, left: 44, right: 14, top: 8, bottom: 22 };
 
@@ -47,7 +48,7 @@ export function ForecastBand({ plan, currency, without }: Props) {
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, px: 2, py: 0.5, borderBottom: 1, borderColor: 'divider', alignItems: 'center' }}
     >
       <Picture months={months} without={without?.months ?? null} />
-      <Box sx={{ width: 270, typography: 'dense' }}>
+      <Box sx={{ width: fields.xl, typography: 'dense' }}>
         {last === undefined ? null : (
           <>
             By {monthName(last.month)}{' '}
@@ -68,7 +69,7 @@ export function ForecastBand({ plan, currency, without }: Props) {
               </div>
             )}
             <Box component="details">
-              <Box component="summary" sx={{ cursor: 'pointer', minHeight: 24 }}>
+              <Box component="summary" sx={{ cursor: 'pointer', minHeight: measures.target }}>
                 What is assumed
               </Box>
               {plan.assumptions.map((assumption) => (
@@ -109,8 +110,8 @@ function Picture({ months, without }: { months: ForecastMonth[]; without: Foreca
       <YAxis frame={frame} ticks={[0, most].map((visits) => ({ at: y(visits), name: estimate(visits) }))} />
       <XAxis frame={frame} ticks={months.map((month) => ({ at: x(month), name: monthName(month.month).slice(0, 3) }))} />
       <Band spots={months.map((month) => ({ x: x(month), low: y(month.p10), high: y(month.p90) }))} />
-      <Line spots={middle(months)} ink={inks.main} width={2} />
-      {without !== null && <Line spots={middle(without)} ink={inks.main} width={1.5} dash={dashes.long} />}
+      <Line spots={middle(months)} ink={inks.main} width={weights.strong} />
+      {without !== null && <Line spots={middle(without)} ink={inks.main} width={weights.usual} dash={dashes.long} />}
     </Chart>
   );
 }

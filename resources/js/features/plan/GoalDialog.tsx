@@ -17,6 +17,7 @@ import { about, sources } from '../../shared/abouts';
 import { goalProblem, goalWords, type AskedGoal } from './goal.logic';
 import { monthAfter, monthName } from './months.logic';
 import { goalQuery } from './queries';
+import { fields } from '../../theme/measures';
 
 interface Props {
   study: Study;
@@ -60,16 +61,23 @@ export function GoalDialog({ study, plan, onDrafted, onClose }: Props) {
             }
           }}
         >
-          <TextField autoFocus type="number" label="More visits a month" value={written.goal} onChange={set('goal')} sx={{ width: 180 }} />
+          <TextField
+            autoFocus
+            type="number"
+            label="More visits a month"
+            value={written.goal}
+            onChange={set('goal')}
+            sx={{ width: fields.l }}
+          />
           <TextField
             type="month"
             label="By"
             value={written.until}
             onChange={set('until')}
             slotProps={{ inputLabel: { shrink: true } }}
-            sx={{ width: 180 }}
+            sx={{ width: fields.l }}
           />
-          <TextField type="number" label="Odds, %" value={written.odds} onChange={set('odds')} sx={{ width: 110 }} />
+          <TextField type="number" label="Odds, %" value={written.odds} onChange={set('odds')} sx={{ width: fields.s }} />
           <Button type="submit" variant="contained" disabled={problem !== null} loading={answer.isFetching}>
             Search
           </Button>

@@ -13,6 +13,7 @@ import { BriefView } from './BriefView';
 import { ShareBrief } from './ShareBrief';
 import { monthName, servesWords, setAsideWords } from './months.logic';
 import type { ItemChanges } from './usePlan';
+import { parts } from '../../theme/measures';
 
 interface Props {
   study: Study;
@@ -30,7 +31,7 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
   const brief = useQuery(briefQuery(study.slug, item.id));
   const isFixed = !study.may_edit || item.status === 'done';
   return (
-    <SidePanel title={item.name} onClose={onClose} width={430}>
+    <SidePanel title={item.name} onClose={onClose} width={parts.l}>
       {item.set_aside !== null && (
         <Box role="note" sx={{ mb: 1.5, borderLeft: 3, borderColor: 'warning.main', pl: 1.5, typography: 'dense' }}>
           {item.unit === 'keyword' ? 'The keyword was' : 'All its keywords are set aside, the first'} {setAsideWords(item.set_aside)}. Take

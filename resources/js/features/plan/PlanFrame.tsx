@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { Roadmap } from '../../api/schema';
+import { fields } from '../../theme/measures';
 
 interface Props {
   plan: Roadmap;
@@ -32,7 +33,7 @@ export function PlanFrame({ plan, mayEdit, onChange }: Props) {
         value={draft.start}
         onChange={set('start')}
         slotProps={{ inputLabel: { shrink: true } }}
-        sx={{ width: 170 }}
+        sx={{ width: fields.l }}
       />
       <TextField
         type="number"
@@ -41,7 +42,7 @@ export function PlanFrame({ plan, mayEdit, onChange }: Props) {
         value={draft.months}
         onChange={set('months')}
         slotProps={{ htmlInput: { min: 1, max: 60 } }}
-        sx={{ width: 90 }}
+        sx={{ width: fields.xs }}
       />
       <TextField
         type="number"
@@ -50,7 +51,7 @@ export function PlanFrame({ plan, mayEdit, onChange }: Props) {
         value={draft.capacity}
         onChange={set('capacity')}
         slotProps={{ htmlInput: { min: 0, step: 0.5 } }}
-        sx={{ width: 120 }}
+        sx={{ width: fields.s }}
       />
       {isChanged && <Button type="submit">Set</Button>}
     </Box>

@@ -5,6 +5,7 @@ import type { Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { openWordsQuery } from './queries';
 import { ruled, type IntentSetting } from './rulebook.logic';
+import { texts } from '../../theme/measures';
 
 interface Props {
   study: Study;
@@ -27,7 +28,7 @@ export function OpenWords({ study, lists, onWord }: Props) {
       <Box
         component="ul"
         aria-label="Words without an intent"
-        sx={{ listStyle: 'none', p: 0, m: 0, mt: 0.5, columns: { md: 2 }, maxWidth: 900 }}
+        sx={{ listStyle: 'none', p: 0, m: 0, mt: 0.5, columns: { md: 2 }, maxWidth: texts.sheet }}
       >
         {offered.map(({ word, keywords, topics }) => (
           <Box component="li" key={word} sx={{ display: 'flex', alignItems: 'center', breakInside: 'avoid' }}>

@@ -12,6 +12,7 @@ import { OpenWords } from './OpenWords';
 import { groups, listsOf, spelt, withWord } from './rulebook.logic';
 import { SettingLine } from './SettingLine';
 import { SideBySide } from './SideBySide';
+import { texts } from '../../theme/measures';
 
 /** Every number behind the figures, readable from top to bottom, changeable in place. */
 export function RulebookPage() {
@@ -30,12 +31,12 @@ export function RulebookPage() {
       <Typography variant="h1" sx={{ pt: 2 }}>
         Rulebook
       </Typography>
-      <Typography color="text.secondary" sx={{ maxWidth: 720 }}>
+      <Typography color="text.secondary" sx={{ maxWidth: texts.page }}>
         Every number behind the figures of this study. A change first shows what it would move. Saved, it makes the comparison anew; until
         that is there, the list from before stays on show.
       </Typography>
       {curve.data !== undefined && (
-        <Box sx={{ maxWidth: 560, mt: 1 }}>
+        <Box sx={{ maxWidth: texts.text, mt: 1 }}>
           <CurveChart curve={curve.data} />
         </Box>
       )}

@@ -10,6 +10,7 @@ import type { Setting, Study } from '../../api/schema';
 import { Failed, Waiting } from '../../shared/Notice';
 import { PreviewPart } from './PreviewPart';
 import { others } from './rulebook.logic';
+import { parts } from '../../theme/measures';
 
 /** This rulebook beside another on the same data: the order of both, and who moves. Nothing is saved by looking. */
 export function SideBySide({ study, settings }: { study: Study; settings: Setting[] }) {
@@ -35,7 +36,7 @@ export function SideBySide({ study, settings }: { study: Study; settings: Settin
           setChosen(event.target.value);
           compare.mutate(choices.find((other) => other.title === event.target.value)?.settings ?? {});
         }}
-        sx={{ minWidth: 420, mt: 1.5, maxWidth: '100%' }}
+        sx={{ minWidth: parts.l, mt: 1.5, maxWidth: '100%' }}
       >
         {choices.map((other) => (
           <MenuItem key={other.title} value={other.title}>

@@ -11,6 +11,7 @@ import { type ListName, tagsQuery, distributionQuery } from './queries';
 import { Histogram } from './Histogram';
 import type { ClauseContext, ClauseKind } from './clauses';
 import { find, put, spell, toggle, valuesOf, type Clause } from './sentence.logic';
+import { fields, parts, presses } from '../../theme/measures';
 
 export interface EditorContext extends ClauseContext {
   study: string;
@@ -51,7 +52,7 @@ export function ClauseEditor(props: Props) {
         onClose();
       }}
       aria-label={kind.title}
-      sx={{ p: 2, minWidth: 280, maxWidth: 380 }}
+      sx={{ p: 2, minWidth: fields.xl, maxWidth: parts.m }}
     >
       <Typography variant="h3" gutterBottom>
         {kind.title}
@@ -189,7 +190,7 @@ function Competitors({ clauses, context, onChange }: Props) {
           <Button
             key={number}
             variant={number === count && operator === '>=' ? 'contained' : 'text'}
-            sx={{ minWidth: 36 }}
+            sx={{ minWidth: presses.l }}
             onClick={() => set('>=', number, within)}
           >
             ≥ {number}
@@ -206,7 +207,12 @@ function Competitors({ clauses, context, onChange }: Props) {
         within the top
       </Typography>
       {['10', '20', '50', '100'].map((top) => (
-        <Button key={top} variant={top === within ? 'contained' : 'text'} sx={{ minWidth: 44 }} onClick={() => set(operator, count, top)}>
+        <Button
+          key={top}
+          variant={top === within ? 'contained' : 'text'}
+          sx={{ minWidth: presses.xl }}
+          onClick={() => set(operator, count, top)}
+        >
           {top}
         </Button>
       ))}

@@ -6,6 +6,7 @@ import type { EditorContext } from './ClauseEditor';
 import { kindOf, phraseOf, type ClauseKind } from './clauses';
 import { stepsQuery } from './queries';
 import { moved, parseSentence, spell, type Clause } from './sentence.logic';
+import { measures, parts } from '../../theme/measures';
 
 interface Props {
   /** That which is edited. */
@@ -25,7 +26,7 @@ export function ClauseSteps({ kind, show, context, off, onChange, onOff }: Props
     return null;
   }
   return (
-    <Box sx={{ px: 2, pb: 2, maxWidth: 420 }}>
+    <Box sx={{ px: 2, pb: 2, maxWidth: parts.l }}>
       <Box
         component="table"
         aria-label="What each clause leaves"
@@ -70,7 +71,7 @@ export function ClauseSteps({ kind, show, context, off, onChange, onOff }: Props
 
 function Small({ label, isOff, onClick, children }: { label: string; isOff: boolean; onClick: () => void; children: string }) {
   return (
-    <Button aria-label={label} disabled={isOff} onClick={onClick} sx={{ minWidth: 24, px: 0.5, py: 0 }}>
+    <Button aria-label={label} disabled={isOff} onClick={onClick} sx={{ minWidth: measures.target, px: 0.5, py: 0 }}>
       {children}
     </Button>
   );

@@ -12,6 +12,7 @@ import { shownColumns, shownTable } from '../../shared/shownTable';
 import { useStored } from '../../shared/useStored';
 import { writtenQuery, type ListName } from './queries';
 import { alsoOf, columnsOf, isAlsos, type Also } from './exports.logic';
+import { parts } from '../../theme/measures';
 
 /** One of the long lists, which the server writes whole. */
 export interface LongList {
@@ -80,7 +81,7 @@ export function ExportMenu({ study, title, view, long }: Props) {
         anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
         transformOrigin={{ vertical: 'top', horizontal: 'right' }}
       >
-        <Box role="dialog" aria-label="Export as shown" sx={{ p: 2, width: 330, typography: 'dense' }}>
+        <Box role="dialog" aria-label="Export as shown" sx={{ p: 2, width: parts.s, typography: 'dense' }}>
           <Typography variant="h3">What is shown, as a file</Typography>
           <Box component="p" sx={{ my: 0.75 }}>
             {long === null ? 'The table as it stands.' : `All rows, in this order, with the ${whole(columns.length)} columns on show.`}

@@ -11,6 +11,7 @@ import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 import { lensesQuery } from './queries';
 import type { Study } from '../../api/schema';
+import { measures, parts, presses } from '../../theme/measures';
 
 /** Sentences worth coming back to: those that come with the study, and our own under names of our own. */
 export function LensMenu({ study, show, onChoose }: { study: Study; show: string; onChoose: (show: string) => void }) {
@@ -44,7 +45,7 @@ export function LensMenu({ study, show, onChoose }: { study: Study; show: string
         anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
         transformOrigin={{ vertical: 'top', horizontal: 'right' }}
       >
-        <Box role="dialog" aria-label="Lenses" sx={{ p: 2, width: 360, display: 'grid', gap: 0.25 }}>
+        <Box role="dialog" aria-label="Lenses" sx={{ p: 2, width: parts.m, display: 'grid', gap: 0.25 }}>
           {(lenses.data?.ready ?? []).map((lens) => (
             <LensLine key={lens.name} name={lens.name} onChoose={() => choose(lens.show)} />
           ))}
@@ -58,7 +59,7 @@ export function LensMenu({ study, show, onChoose }: { study: Study; show: string
             <Box key={lens.id} sx={{ display: 'flex' }}>
               <LensLine name={lens.name} onChoose={() => choose(lens.show)} />
               {study.may_edit && (
-                <Button aria-label={`Forget ${lens.name}`} onClick={() => forget.mutate(lens.id)} sx={{ minWidth: 28 }}>
+                <Button aria-label={`Forget ${lens.name}`} onClick={() => forget.mutate(lens.id)} sx={{ minWidth: presses.s }}>
                   ✕
                 </Button>
               )}
@@ -94,7 +95,12 @@ export function LensMenu({ study, show, onChoose }: { study: Study; show: string
 
 function LensLine({ name, onChoose }: { name: string; onChoose: () => void }) {
   return (
-    <Link component="button" type="button" onClick={onChoose} sx={{ flex: 1, textAlign: 'left', minHeight: 26, typography: 'plain' }}>
+    <Link
+      component="button"
+      type="button"
+      onClick={onChoose}
+      sx={{ flex: 1, textAlign: 'left', minHeight: measures.heading, typography: 'plain' }}
+    >
       {name}
     </Link>
   );

@@ -11,6 +11,7 @@ import { ledgerQuery } from '../study/queries';
 import type { Comparison, Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { Failed, Waiting } from '../../shared/Notice';
+import { parts } from '../../theme/measures';
 
 interface Props {
   study: Study;
@@ -52,7 +53,7 @@ export function NoiseMenu({ study, comparison, show, onClause }: Props) {
         anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
         transformOrigin={{ vertical: 'top', horizontal: 'right' }}
       >
-        <Box role="dialog" aria-label="Noise" sx={{ p: 2, width: 400, typography: 'dense' }}>
+        <Box role="dialog" aria-label="Noise" sx={{ p: 2, width: parts.l, typography: 'dense' }}>
           <Typography variant="h3">What could go</Typography>
           {noise.isPending && <Waiting what="Looking for noise" />}
           {noise.isError && <Failed error={noise.error} onRetry={() => void noise.refetch()} />}

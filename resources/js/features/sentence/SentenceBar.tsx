@@ -14,7 +14,7 @@ import { parseSentence, spell, type Clause } from './sentence.logic';
 import { useHotkeys } from '../../shared/useHotkeys';
 import { useKinds } from './useKinds';
 import { useSwitchedOff } from './useUrlState';
-import { focusRing } from '../../theme/measures';
+import { focusRing, texts } from '../../theme/measures';
 
 interface Props {
   subject: string;
@@ -112,7 +112,7 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
       </Typography>
       {children}
       <Menu
-        slotProps={{ paper: { sx: { maxHeight: 480 } } }}
+        slotProps={{ paper: { sx: { maxHeight: texts.line } } }}
         anchorEl={menu}
         open={menu !== null}
         onClose={() => setMenu(null)}

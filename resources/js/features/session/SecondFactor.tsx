@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { api, told } from '../../api/client';
 import { Failed } from '../../shared/Notice';
 import { sessionQuery } from './queries';
+import { fields } from '../../theme/measures';
 
 interface Props {
   isThere: boolean;
@@ -51,7 +52,7 @@ export function SecondFactor({ isThere, onDone }: Props) {
         <Box sx={{ p: 1, bgcolor: 'common.white', lineHeight: 0 }}>
           <QRCodeSVG value={begin.data.address} size={148} title="The secret as a picture for an authenticator" />
         </Box>
-        <Box component="code" sx={{ maxWidth: 220, overflowWrap: 'anywhere' }}>
+        <Box component="code" sx={{ maxWidth: fields.xl, overflowWrap: 'anywhere' }}>
           {begin.data.secret.match(/.{4}/g)?.join(' ')}
         </Box>
       </Box>

@@ -8,6 +8,7 @@ import { Navigate, useLocation } from 'react-router';
 import { useState } from 'react';
 import { ApiError, api, told } from '../../api/client';
 import { sessionQuery } from './queries';
+import { texts } from '../../theme/measures';
 
 function cameFrom(state: unknown): string {
   const from = typeof state === 'object' && state !== null && 'from' in state ? state.from : null;
@@ -56,7 +57,7 @@ export function SignInPage() {
         <Typography variant="h1" sx={{ typography: 'huge', mb: 2 }}>
           Greater Reach
         </Typography>
-        <Typography sx={{ typography: 'large', maxWidth: 460 }} color="text.secondary">
+        <Typography sx={{ typography: 'large', maxWidth: texts.line }} color="text.secondary">
           Where competitors stand and you do not; what of it can be won; and what to write next.
         </Typography>
         <Lane />
@@ -67,7 +68,7 @@ export function SignInPage() {
           event.preventDefault();
           signIn.mutate(new FormData(event.currentTarget));
         }}
-        sx={{ p: { xs: 4, md: 8 }, display: 'flex', flexDirection: 'column', justifyContent: 'center', gap: 2, maxWidth: 460 }}
+        sx={{ p: { xs: 4, md: 8 }, display: 'flex', flexDirection: 'column', justifyContent: 'center', gap: 2, maxWidth: texts.line }}
       >
         <Typography variant="h2" component="h2">
           Sign in
@@ -90,7 +91,7 @@ export function SignInPage() {
 
 function Lane() {
   return (
-    <Box component="svg" viewBox="0 0 420 60" aria-hidden="true" sx={{ mt: 6, width: '100%', maxWidth: 460, color: 'primary.main' }}>
+    <Box component="svg" viewBox="0 0 420 60" aria-hidden="true" sx={{ mt: 6, width: '100%', maxWidth: texts.line, color: 'primary.main' }}>
       <line x1="0" x2="420" y1="40" y2="40" stroke="currentColor" opacity=".35" />
       <line x1="210" x2="210" y1="10" y2="48" stroke="currentColor" opacity=".35" />
       <line x1="273" x2="273" y1="10" y2="48" stroke="currentColor" strokeDasharray="3 3" opacity=".35" />

@@ -14,6 +14,7 @@ import { tokensQuery } from './queries';
 import { Failed } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 import { about, sources } from '../../shared/abouts';
+import { fields } from '../../theme/measures';
 
 const abilities = { 'read only': ['read'], 'read and write': ['read', 'write'] } as const;
 
@@ -94,7 +95,7 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
             label="May"
             value={draft.may}
             onChange={(event) => setDraft({ ...draft, may: event.target.value === 'read only' ? 'read only' : 'read and write' })}
-            sx={{ width: 170 }}
+            sx={{ width: fields.l }}
           >
             {Object.keys(abilities).map((may) => (
               <MenuItem key={may} value={may}>
@@ -108,7 +109,7 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
             value={draft.days}
             onChange={(event) => setDraft({ ...draft, days: event.target.value })}
             slotProps={{ htmlInput: { min: 1, max: 366 } }}
-            sx={{ width: 150 }}
+            sx={{ width: fields.m }}
           />
           <Button
             type="submit"

@@ -10,6 +10,7 @@ import { Link } from 'react-router';
 import { ApiError, api, told } from '../../api/client';
 import { Failed, Waiting } from '../../shared/Notice';
 import { invitedQuery } from './queries';
+import { texts } from '../../theme/measures';
 
 /** For who comes by a link: chooses a password, once. What stands behind the # of an address is sent to no server on the way. */
 export function WelcomePage() {
@@ -19,7 +20,7 @@ export function WelcomePage() {
   const take = useMutation({ mutationFn: () => told(api.POST('/welcome', { body: { link, new_password: password } })) });
   const wrong = take.error instanceof ApiError ? take.error.fields['new_password']?.[0] : undefined;
   return (
-    <Box component="main" sx={{ maxWidth: 460, mx: 'auto', p: 4, mt: { md: 12 } }}>
+    <Box component="main" sx={{ maxWidth: texts.line, mx: 'auto', p: 4, mt: { md: 12 } }}>
       <Typography variant="h1" sx={{ mb: 3 }}>
         Greater Reach
       </Typography>

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { nameOf, slugOf } from './naming.logic';
 import { useSaveStudy } from './useSaveStudy';
+import { fields, texts } from '../../theme/measures';
 
 const after = [
   ['Competitors', 'Found by the keywords that they share with you, or typed.'],
@@ -21,7 +22,7 @@ export function FirstStudy() {
   const save = useSaveStudy(null);
   const name = nameOf(domain);
   return (
-    <Box sx={{ px: 2, pt: 2, maxWidth: 620 }}>
+    <Box sx={{ px: 2, pt: 2, maxWidth: texts.text }}>
       <Typography sx={{ mb: 2 }}>
         A study sets your domain against up to ten competitors in one market. It takes four steps to the first ranked list.
       </Typography>
@@ -45,21 +46,21 @@ export function FirstStudy() {
               value={domain}
               onChange={(event) => setDomain(event.target.value)}
               helperText={name === '' ? 'As it stands in an address' : `The study will be called “${name}”.`}
-              sx={{ flex: 1, minWidth: 240 }}
+              sx={{ flex: 1, minWidth: fields.xl }}
             />
             <TextField
               label="Country"
               value={country}
               onChange={(event) => setCountry(event.target.value.toUpperCase())}
               slotProps={{ htmlInput: { maxLength: 2 } }}
-              sx={{ width: 92 }}
+              sx={{ width: fields.xs }}
             />
             <TextField
               label="Language"
               value={language}
               onChange={(event) => setLanguage(event.target.value.toLowerCase())}
               slotProps={{ htmlInput: { maxLength: 2 } }}
-              sx={{ width: 92 }}
+              sx={{ width: fields.xs }}
             />
             <Button type="submit" variant="contained" loading={save.isPending} disabled={slugOf(name) === ''}>
               Begin

@@ -5,7 +5,7 @@ import { NavLink, useNavigate } from 'react-router';
 import type { Study } from '../../api/schema';
 import { addressOf } from '../sentence/carried';
 import { stagesOf, type Stage } from './stages.logic';
-import { measures } from '../../theme/measures';
+import { marks, measures } from '../../theme/measures';
 
 /** The five stages of the work as one connected line, and before them what stands out. */
 export function StagePath({ study }: { study: Study }) {
@@ -92,8 +92,8 @@ function StageLink({ stage, place, slug }: { stage: Stage; place: number; slug: 
           position: 'absolute',
           top: 2,
           left: 8,
-          width: 12,
-          height: 12,
+          width: marks.swatch,
+          height: marks.swatch,
           borderRadius: '50%',
           border: 2,
           borderColor: stage.isReached ? 'primary.main' : 'divider',

@@ -14,6 +14,7 @@ import { grouped, groups, isGroup, type Group } from './groups.logic';
 import { studiesQuery } from './queries';
 import { StudyDialog } from './StudyDialog';
 import { StudyLine } from './StudyLine';
+import { fields } from '../../theme/measures';
 
 /** Fewer studies than these are looked over without searching or groups. */
 const few = 10;
@@ -40,7 +41,7 @@ export function StudiesPage() {
       </Box>
       <Box component="main" sx={{ flex: 1, overflowY: 'auto' }}>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 2, pt: 3, pb: 1, flexWrap: 'wrap' }}>
-          <Typography variant="h2" component="h2" sx={{ flex: 1, minWidth: 260 }}>
+          <Typography variant="h2" component="h2" sx={{ flex: 1, minWidth: fields.xl }}>
             {isNone && !isMany && mayMake ? 'Your first study' : 'Studies and what waits in them'}
           </Typography>
           {isMany && <TextField label="Find a study or a domain" value={wanted} onChange={(event) => setWanted(event.target.value)} />}
@@ -85,7 +86,7 @@ function GroupChoice({ group, onChange }: { group: Group | null; onChange: (grou
       label="Grouped by"
       value={group ?? 'name'}
       onChange={(event) => onChange(isGroup(event.target.value) ? event.target.value : null)}
-      sx={{ width: 150 }}
+      sx={{ width: fields.m }}
     >
       <MenuItem value="name">nothing, by name</MenuItem>
       {Object.entries(groups).map(([name, title]) => (

@@ -30,7 +30,7 @@ export function StudyBlock({ study, isHome = false }: { study: Study; isHome?: b
               component={RouterLink}
               to={`/studies/${study.slug}/${study.comparison === null ? 'gather' : 'compare'}`}
               color="inherit"
-              sx={{ display: 'inline-block', minHeight: 26, lineHeight: measures.heading }}
+              sx={{ display: 'inline-block', minHeight: measures.heading, lineHeight: measures.heading }}
             >
               {study.name}
             </Link>

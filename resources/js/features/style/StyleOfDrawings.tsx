@@ -21,7 +21,9 @@ import {
   YAxis,
   type Frame,
 } from '../../shared/chart';
+import { weights } from '../../theme/measures';
 
+const barWidth = 12;
 const usual: Frame = { width: 420, height: 140, left: 30, right: 20, top: 14, bottom: 22 };
 
 /** Months of different length, one of which is not known. */
@@ -38,7 +40,7 @@ export function StyleOfDrawings() {
       <Drawn />
       <Legend
         entries={[
-          { name: 'known', width: 2 },
+          { name: 'known', width: weights.strong },
           { name: 'said', ink: inks.main, dash: dashes.long },
           { name: 'ours', shape: diamond },
         ]}
@@ -62,10 +64,12 @@ function Drawn() {
     >
       <YAxis frame={frame} ticks={[0, 5, 10].map((value) => ({ at: y(value), name: String(value) }))} />
       <XAxis frame={frame} ticks={days.map((day) => ({ at: at(day), name: day.slice(0, 7) }))} />
-      <Bars bars={days.map((day) => ({ x: at(day) - 6, width: 12, from: y(0), to: y(1.5), ink: inks.hairline, title: day }))} />
+      <Bars
+        bars={days.map((day) => ({ x: at(day) - barWidth / 2, width: barWidth, from: y(0), to: y(1.5), ink: inks.hairline, title: day }))}
+      />
       <Band spots={days.map((day, index) => ({ x: at(day), low: y(2 + index / 2), high: y(5 + index / 2) }))} />
       <Line spots={days.map((day, index) => ({ x: at(day), y: y(3 + index / 2) }))} ink={inks.main} dash={dashes.long} />
-      <Line spots={days.map((day, index) => (values[index] == null ? null : { x: at(day), y: y(values[index]) }))} width={2} />
+      <Line spots={days.map((day, index) => (values[index] == null ? null : { x: at(day), y: y(values[index]) }))} width={weights.strong} />
       <Shape path={diamond} x={at('2026-09-01')} y={y(7)} />
       <Upright x={at('2026-03-01')} top={frame.top} bottom={frame.height - frame.bottom} ink={inks.mark} dash={dashes.short} name="bound" />
     </Chart>

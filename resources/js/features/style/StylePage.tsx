@@ -10,6 +10,7 @@ import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 import { ViewSwitch } from '../../shared/ViewSwitch';
 import { StyleOfDrawings } from './StyleOfDrawings';
+import { fields, presses } from '../../theme/measures';
 
 const kinds = ['h1', 'h2', 'h3', 'body1', 'body2', 'caption', 'button', 'stage', 'figure'] as const;
 const sizes = ['fine', 'small', 'note', 'dense', 'plain', 'large', 'huge'] as const;
@@ -79,8 +80,8 @@ function StyleOfType() {
 
 function Swatch({ name }: { name: string }) {
   return (
-    <Box sx={{ width: 120, typography: 'small' }}>
-      <Box sx={{ height: 28, bgcolor: name, border: 1, borderColor: 'divider' }} />
+    <Box sx={{ width: fields.s, typography: 'small' }}>
+      <Box sx={{ height: presses.s, bgcolor: name, border: 1, borderColor: 'divider' }} />
       {name}
     </Box>
   );
@@ -123,7 +124,7 @@ function StyleOfParts() {
           </TextField>
           <Checkbox slotProps={{ input: { 'aria-label': 'Not chosen' } }} />
           <Checkbox defaultChecked slotProps={{ input: { 'aria-label': 'Chosen' } }} />
-          <Slider defaultValue={30} aria-label="Weight" sx={{ width: 140 }} />
+          <Slider defaultValue={30} aria-label="Weight" sx={{ width: fields.m }} />
           <ViewSwitch views={{ one: 'Chosen', two: 'Other' }} view="one" onChange={() => undefined} />
         </Box>
       </Shelf>

@@ -15,7 +15,7 @@ import { MeasuredClicks } from './MeasuredClicks';
 import { OutcomeBand } from './OutcomeBand';
 import { PositionLine } from './PositionLine';
 import { outcomeWords, targetWords } from './track.logic';
-import { focusRing } from '../../theme/measures';
+import { fields, focusRing, measures } from '../../theme/measures';
 
 const outcomes = ['above', 'inside', 'below', 'too early'];
 
@@ -114,7 +114,7 @@ function Line({ item, mayEdit, onRedate }: LineProps) {
             value={item.done_month}
             onKeep={(month) => month !== '' && onRedate(month)}
             slotProps={{ htmlInput: { 'aria-label': `${item.name} was done in` } }}
-            sx={{ width: 148, '& input': { py: 0.25, px: 0.5, typography: 'dense' } }}
+            sx={{ width: fields.m, '& input': { py: 0.25, px: 0.5, typography: 'dense' } }}
           />
         </td>
         <td>
@@ -143,7 +143,7 @@ function Line({ item, mayEdit, onRedate }: LineProps) {
               cursor: 'pointer',
               fontWeight: 700,
               textDecoration: 'underline',
-              minHeight: 24,
+              minHeight: measures.target,
               color: item.outcome === 'below' || (item.outcome === 'inside' && !item.is_moved) ? 'warning.main' : 'text.primary',
               '&:focus-visible': focusRing,
             }}

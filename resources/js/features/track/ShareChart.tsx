@@ -20,6 +20,7 @@ import {
 } from '../../shared/chart';
 import { percent } from '../../shared/format';
 import { domainLetter, useDomainInk } from '../keyword/DomainShape';
+import { weights } from '../../theme/measures';
 
 const usual: Frame = { width: 900, height: 196, left: 40, right: 36, top: 8, bottom: 24 };
 const apart = 12;
@@ -60,7 +61,7 @@ export function ShareChart({ shares, domains, published }: { shares: Track['shar
           <Upright key={day} x={x(timeOf(day))} top={4} bottom={frame.height - frame.bottom} ink={inks.mark} dash={dashes.short} />
         ))}
       {domains.map((domain, number) => (
-        <Line key={domain} spots={spots(number)} ink={ink(number)} width={number === 0 ? 2.6 : 1.3} title={domain} />
+        <Line key={domain} spots={spots(number)} ink={ink(number)} width={number === 0 ? weights.ours : weights.light} title={domain} />
       ))}
       <EndNames
         frame={frame}

@@ -9,6 +9,7 @@ import { beforeList } from '../../shared/layout';
 import { criterionFill } from './PriorityBar';
 import { Presets } from './Presets';
 import type { Weights } from './weights.logic';
+import { marks } from '../../theme/measures';
 
 interface Props {
   study: Study;
@@ -41,7 +42,7 @@ export function Balance({ study, weights, presets, onChange }: Props) {
       {Object.entries(shown).map(([name, weight], place) => (
         <Box key={name} sx={{ mt: 1 }}>
           <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, typography: 'dense' }}>
-            <Box sx={{ width: 12, height: 12 }} style={{ background: criterionFill(place) }} />
+            <Box sx={{ width: marks.swatch, height: marks.swatch }} style={{ background: criterionFill(place) }} />
             <Box component="span" sx={{ flex: 1, fontWeight: 600 }}>
               {name}
             </Box>

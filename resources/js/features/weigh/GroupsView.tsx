@@ -17,6 +17,7 @@ import type { useDecisions } from '../decisions/useDecisions';
 import { ofGroups, useSelection, type Trait } from '../decisions/useSelection';
 import { about, sources } from '../../shared/abouts';
 import { groupings, thinStage, type Figure } from './groups.logic';
+import { fields } from '../../theme/measures';
 
 const listed = 'what the sentence and the rulebook leave open';
 const sums = 'worked out from the rows of the group';
@@ -233,7 +234,7 @@ function TopicName({ topic, others, onName }: { topic: string; others: string[];
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => event.key === 'Escape' && setText(null)}
         slotProps={{ htmlInput: { 'aria-label': 'Name of the topic', list: 'topics' } }}
-        sx={{ width: 200 }}
+        sx={{ width: fields.l }}
       />
       <datalist id="topics">
         {others.map((other) => (

@@ -10,6 +10,7 @@ import { useHotkeys } from '../../shared/useHotkeys';
 import { inks, PictureButtons, useFit, type Fit } from '../../shared/chart';
 import { MapDrawing } from './MapDrawing';
 import { layPlot, mapIn, namedPlaces, stepFrom, wholeMap, within, type Picture, type Place, type Plot, type Spot } from './plot.logic';
+import { marks } from '../../theme/measures';
 
 const widest = 1250;
 
@@ -55,7 +56,7 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
       <Box sx={{ display: 'flex', gap: 0.5, alignItems: 'center', flexWrap: 'wrap', py: 0.5 }}>
         {choice('Keywords', by === 'keyword', () => turn('keyword'))}
         {choice('Pages', by === 'topic', () => turn('topic'))}
-        <Box sx={{ width: 16 }} />
+        <Box sx={{ width: marks.sign }} />
         {choice('Difficulty and gain', picture === 'difficulty', () => setPicture('difficulty'))}
         {choice('Links and priority', picture === 'links', () => setPicture('links'))}
         <Box sx={{ flex: 1 }} />

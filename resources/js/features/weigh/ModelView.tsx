@@ -9,7 +9,8 @@ import { about, sources } from '../../shared/abouts';
 import { CalibrationPart } from './CalibrationPart';
 import { doubts, featureWords, places, scoreWords } from './model.logic';
 import { effectQuery } from './queries';
-import { measures } from '../../theme/measures';
+import { measures, texts } from '../../theme/measures';
+import { RowBar } from '../../shared/chart';
 
 /** What this study has taught: who stands where, how well that tells what it has not seen, and when not to trust it. */
 export function ModelView({ study, comparison }: { study: Study; comparison: Comparison }) {
@@ -18,11 +19,11 @@ export function ModelView({ study, comparison }: { study: Study; comparison: Com
     return <Empty title="Not weighed">This comparison was not weighed, so nothing was learnt from it.</Empty>;
   }
   return (
-    <Box sx={{ flex: 1, minHeight: 0, overflowY: 'auto', px: 3, pb: 4, '& > *': { maxWidth: 1060 } }}>
+    <Box sx={{ flex: 1, minHeight: 0, overflowY: 'auto', px: 3, pb: 4, '& > *': { maxWidth: texts.sheet } }}>
       <Typography variant="h2" sx={{ mt: 1 }}>
         Where could we stand?
       </Typography>
-      <Typography sx={{ maxWidth: 760 }}>
+      <Typography sx={{ maxWidth: texts.page }}>
         {model.fit.assumed
           ? `There is too little to learn from: ${whole(model.fit.rows)} pairs of keyword and domain with a known difficulty, and two ` +
             `hundred are needed that do not all stand alike. An assumed line stands in: one half for page one at the comfort difficulty, ` +
@@ -123,7 +124,7 @@ function Standing({ model }: { model: PositionModel }) {
             <td>{whole(rows)}</td>
             <td>{all === 0 ? unknown : percent(rows / all)}</td>
             <td style={{ width: '45%' }}>
-              <Box sx={{ height: 9, mt: 0.6, bgcolor: 'ink.standing.level' }} style={{ width: `${(100 * rows) / most}%` }} />
+              <RowBar amount={rows} most={most} ink="ink.standing.level" />
             </td>
           </tr>
         ))}

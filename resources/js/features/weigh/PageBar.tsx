@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { PageLine } from './pages.logic';
+import { fields, presses } from '../../theme/measures';
 
 interface Props {
   line: PageLine | undefined;
@@ -17,10 +18,12 @@ interface Props {
 export function PageBar({ line, mayEdit, told, onShortlist, onSetAside, onRoadmap, onJudge }: Props) {
   const disabled = line === undefined || !mayEdit;
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', px: 1, borderBottom: 1, borderColor: 'divider', minHeight: 34 }}>
+    <Box
+      sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', px: 1, borderBottom: 1, borderColor: 'divider', minHeight: presses.l }}
+    >
       <Box
         component="span"
-        sx={{ flex: 1, minWidth: 120, px: 1, typography: 'dense', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
+        sx={{ flex: 1, minWidth: fields.s, px: 1, typography: 'dense', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
         role="status"
       >
         {told ?? (line === undefined ? 'Select a page with j and k; Enter opens it into its keywords.' : nameOf(line))}

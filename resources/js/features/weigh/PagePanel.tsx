@@ -7,6 +7,7 @@ import type { Opportunity, RankedTopic, Study } from '../../api/schema';
 import { SidePanel } from '../../shared/SidePanel';
 import type { useDecisions } from '../decisions/useDecisions';
 import { sharedJudgement } from './pages.logic';
+import { fields, parts, presses } from '../../theme/measures';
 
 interface Props {
   study: Study;
@@ -26,7 +27,7 @@ export function PagePanel({ study, page, keywords, decisions, onClose }: Props) 
   const mark = (kind: 'shortlisted' | 'set aside') => decisions.decide(about, { mark: kind, reason: text.reason.trim() || null });
   const disabled = !study.may_edit;
   return (
-    <SidePanel title={page.topic} onClose={onClose} width={360}>
+    <SidePanel title={page.topic} onClose={onClose} width={parts.m}>
       <Box sx={{ typography: 'dense', mb: 1 }}>
         Whatever is said here is said of {page.keywords === 1 ? 'its open keyword' : `all its ${page.keywords} open keywords`}.
       </Box>
@@ -69,7 +70,7 @@ export function PagePanel({ study, page, keywords, decisions, onClose }: Props) 
             aria-pressed={fits.length === 1 && fits[0] === fit}
             variant={fits.length === 1 && fits[0] === fit ? 'contained' : 'text'}
             onClick={() => decisions.decide(about, { fit: fits.length === 1 && fits[0] === fit ? null : fit })}
-            sx={{ minWidth: 30, px: 0 }}
+            sx={{ minWidth: presses.m, px: 0 }}
           >
             {fit}
           </Button>
@@ -96,7 +97,7 @@ export function PagePanel({ study, page, keywords, decisions, onClose }: Props) 
             {...(disabled ? {} : { onDelete: () => decisions.decide(about, { untag: tag }) })}
           />
         ))}
-        <TextField label="Add a tag" disabled={disabled} value={text.tag} onChange={write('tag')} sx={{ width: 150 }} />
+        <TextField label="Add a tag" disabled={disabled} value={text.tag} onChange={write('tag')} sx={{ width: fields.m }} />
       </Box>
       <TextField
         multiline

@@ -1,7 +1,7 @@
 import type { Scores } from '../../api/schema';
 import { decimal } from '../../shared/format';
 import { partsOf, type Weights } from './weights.logic';
-import { lines, patterns } from '../../theme/measures';
+import { lines, marks, patterns, presses } from '../../theme/measures';
 
 /** Fills of the criteria in their order, told apart by strength and pattern as well as by colour. */
 const fills = [
@@ -20,8 +20,8 @@ export function criterionFill(place: number): string {
 }
 
 const frame = { display: 'flex', alignItems: 'center', gap: 8 } as const;
-const figure = { width: 34, textAlign: 'right', fontWeight: 700 } as const;
-const bar = { flex: 1, height: 11, display: 'flex', borderBottom: lines.hair } as const;
+const figure = { width: presses.l, textAlign: 'right', fontWeight: 700 } as const;
+const bar = { flex: 1, height: marks.swatch, display: 'flex', borderBottom: lines.hair } as const;
 
 /** A priority with its parts visible: one stretch per criterion, its length weight times score. */
 export function PriorityBar({ priority, scores, weights }: { priority: number | null; scores: Scores; weights: Weights }) {

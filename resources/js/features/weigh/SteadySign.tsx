@@ -1,8 +1,14 @@
 import type { Steadiness, Task } from '../../api/schema';
 import { percent } from '../../shared/format';
-import { lines, measures } from '../../theme/measures';
+import { lines, marks, measures } from '../../theme/measures';
 
-const frame = { display: 'inline-block', width: 40, height: 11, border: lines.sign, verticalAlign: measures.sunkLittle } as const;
+const frame = {
+  display: 'inline-block',
+  width: marks.wide,
+  height: marks.swatch,
+  border: lines.sign,
+  verticalAlign: measures.sunkLittle,
+} as const;
 
 interface Props {
   /** Undefined while it is asked for, a task while it is reckoned. */

@@ -8,6 +8,7 @@ import { countWords, ownPageWords, shortCount, type PageLine } from './pages.log
 import { PriorityBar } from './PriorityBar';
 import { SteadySign } from './SteadySign';
 import type { Weights } from './weights.logic';
+import { marks } from '../../theme/measures';
 
 /** What stays longest where there is little room. */
 const dearest = [
@@ -70,7 +71,7 @@ function Name({ line, opened }: { line: PageLine; opened: string | null }) {
   const lead = line.page.lead === line.page.topic ? '' : `, led by ${line.page.lead}`;
   return (
     <strong title={`${line.page.topic}${lead}`}>
-      <span role="img" aria-label={isOpen ? 'open' : 'closed'} style={{ display: 'inline-block', width: 16 }}>
+      <span role="img" aria-label={isOpen ? 'open' : 'closed'} style={{ display: 'inline-block', width: marks.sign }}>
         {isOpen ? '–' : '+'}
       </span>
       {line.page.topic}

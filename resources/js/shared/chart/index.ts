@@ -6,6 +6,7 @@ export { dashes, diamond, inks, letters } from './inks';
 export { useFit, widthFor, type Fit } from './useFit';
 export { Legend } from './Legend';
 export { Band, Bars, Line, Shape, Upright, type Spot } from './marks';
+export { RowBar } from './RowBar';
 export { PictureButtons } from './PictureButtons';
 export {
   amountScale,

@@ -1,5 +1,6 @@
 import { area, line } from 'd3-shape';
 import { inks } from './inks';
+import { weights } from '../../theme/measures';
 
 export interface Spot {
   x: number;
@@ -14,7 +15,7 @@ interface LineStyle {
 }
 
 /** A line through what is known; where nothing is known it breaks off, and what stands alone is a dot. */
-export function Line({ spots, ink = inks.text, width = 1.4, dash, title }: LineStyle & { spots: readonly (Spot | null)[] }) {
+export function Line({ spots, ink = inks.text, width = weights.usual, dash, title }: LineStyle & { spots: readonly (Spot | null)[] }) {
   const path = line<Spot | null>()
     .defined((spot) => spot !== null)
     .x((spot) => spot?.x ?? 0)
