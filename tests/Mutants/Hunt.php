@@ -31,7 +31,7 @@ final class Hunt
      * @param list<Copy>   $copies
      * @param list<string> $tests   files of tests that count, from the root on
      * @param int          $seconds that the tests of one change may take
-     * @param bool         $isWide  whether all tests of a class count that run through the file, and not those alone that run through the line
+     * @param bool         $isWide  whether all tests count that run through the file, and not those alone that run through the line
      */
     public function __construct(
         private readonly array $copies,
@@ -57,7 +57,8 @@ final class Hunt
                 ARRAY_FILTER_USE_KEY,
             ));
             $copy->start([
-                ...(\extension_loaded('pcov') ? [] : ['-d', 'extension=pcov']), '-d', 'pcov.enabled=1', '-d', "pcov.directory={$copy->folder}/{$folder}", 'vendor/bin/phpunit', '--no-progress',
+                ...\extension_loaded('pcov') ? [] : ['-d', 'extension=pcov'],
+                '-d', 'pcov.enabled=1', '-d', "pcov.directory={$copy->folder}/{$folder}", 'vendor/bin/phpunit', '--no-progress',
                 '--do-not-cache-result', '--coverage-php', "{$copy->folder}/seen.php", ...$mine,
             ], 3600);
         }

@@ -57,7 +57,7 @@ final readonly class ProposeImport
         ];
     }
 
-    /** @return array{string, string} the domain, and of what in its name it was taken where that needs telling; empty where nothing tells */
+    /** @return array{string, string} the domain, and what in its name tells it, where that needs telling; empty where nothing does */
     private function domain(Study $study, string $fileName, TableFile $table): array
     {
         $ours = $study->ownDomain()->id;

@@ -11,7 +11,9 @@ use PHPUnit\Framework\TestCase;
 /** What names of files tell of domains; cases of our own. */
 final class FileDomainTest extends TestCase
 {
-    private const DOMAINS = ['inkmoor.example', 'nibhouse.example', 'nibhouse.example/pens', 'quill-fair.example', 'shop.quill-fair.example'];
+    private const DOMAINS = [
+        'inkmoor.example', 'nibhouse.example', 'nibhouse.example/pens', 'quill-fair.example', 'shop.quill-fair.example',
+    ];
 
     #[DataProvider('written')]
     public function test_a_domain_written_out_is_found_the_longest_first(string $fileName, ?string $domain): void
@@ -29,7 +31,7 @@ final class FileDomainTest extends TestCase
     }
 
     #[DataProvider('short')]
-    public function test_a_domain_in_short_is_found_where_it_can_mean_no_other(string $fileName, ?string $domain, string $written = ''): void
+    public function test_a_domain_in_short_is_found_where_it_means_no_other(string $fileName, ?string $domain, string $written = ''): void
     {
         $found = FileDomain::inShort($fileName, self::DOMAINS);
         self::assertSame($domain, $found?->domain);

@@ -124,7 +124,10 @@ final class BordersTest extends TestCase
         self::assertEqualsWithDelta(1.5, $bands->rising(20.0, ScoreStyle::Smooth), 1e-12);
         self::assertEqualsWithDelta(4.5, $bands->rising(1280.0, ScoreStyle::Smooth), 1e-12);
         self::assertSame(5.0, $bands->rising(2560.0, ScoreStyle::Smooth));
-        self::assertSame([0.0, 1.0, 4.0], array_map(static fn(float $value): ?float => $bands->rising($value, ScoreStyle::Stepped), [9.9, 39.9, 640.0]));
+        self::assertSame(
+            [0.0, 1.0, 4.0],
+            array_map(static fn(float $value): ?float => $bands->rising($value, ScoreStyle::Stepped), [9.9, 39.9, 640.0]),
+        );
         self::assertNull($bands->rising(null, ScoreStyle::Smooth));
     }
 
