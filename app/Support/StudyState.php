@@ -22,6 +22,12 @@ final class StudyState
         return self::read($study, self::SQL);
     }
 
+    /** Figures hold longer: until something is corrected, set aside or brought back, beside all that is no decision. */
+    public static function ofFigures(int $study): string
+    {
+        return self::read($study, self::SQL.' AND NOT leaves_figures');
+    }
+
     /** What does not go by decisions holds longer: until the rulebook, the roadmap or the data are others. */
     public static function besideDecisions(int $study): string
     {

@@ -18,6 +18,10 @@ final readonly class Decide
     private const CHUNK = 2000;
     private const COLUMNS = ['mark', 'reason', 'fit', 'intent', 'stage', 'target', 'note', 'topic', 'pinned', 'difficulty'];
 
+    /** What is said about a keyword and changes no figure. */
+    private const WORDS = ['mark', 'reason', 'note', 'pinned'];
+    private const SET_ASIDE = 'set aside';
+
     public function __construct(private Rescore $rescore)
     {
     }
@@ -40,6 +44,7 @@ final readonly class Decide
                 'study_id' => $study->id,
                 'user_id' => $userId,
                 'what' => 'decision',
+                'leaves_figures' => self::leavesFigures($columns, $before),
                 'detail' => json_encode(
                     ['set' => $columns, 'tag' => $order->tagAdded, 'untag' => $order->tagRemoved, 'before' => $before],
                     JSON_THROW_ON_ERROR,
@@ -49,6 +54,22 @@ final readonly class Decide
 
             return ['change' => $change, 'before' => $before];
         });
+    }
+
+    /**
+     * Whether no figure of the study can be another afterwards: nothing was corrected, and nothing set aside or brought back.
+     *
+     * @param array<string, mixed> $columns
+     * @param list<Before>         $before
+     */
+    private static function leavesFigures(array $columns, array $before): bool
+    {
+        if (array_diff(array_keys($columns), self::WORDS) !== []) {
+            return false;
+        }
+        $marks = [$columns['mark'] ?? null, ...array_map(static fn(array $row): mixed => $row['mark'] ?? null, $before)];
+
+        return ! \in_array(self::SET_ASIDE, $marks, true);
     }
 
     /**

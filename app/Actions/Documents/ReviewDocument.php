@@ -60,26 +60,31 @@ final readonly class ReviewDocument
     }
 
     /**
-     * Worked out once for a study as it stands: it is opened again and again in a meeting.
+     * Worked out once for a study as it stands, each part as long as it holds: it is opened again and again in a meeting. What came of
+     * the work is the same whatever is decided about what comes next.
      *
      * @return array{track: Track, ahead: Ahead, since: ?array<string, mixed>}
      */
     private function read(Study $study, Comparison $comparison): array
     {
+        $track = $this->remembered('tracked', PlanState::besideDecisions($study), fn(): array => $this->track->execute($study));
+        $ahead = fn(): array => $this->ahead->execute($study, self::NEXT, self::MONTHS);
+        $ahead = $this->remembered('ahead', PlanState::ofFigures($study), $ahead);
+        $since = $this->remembered('since', PlanState::of($study), fn(): array => [$this->since->execute($study, $comparison)]);
+
         /** @var array{track: Track, ahead: Ahead, since: ?array<string, mixed>} */
-        return Cache::remember('review '.Release::stamp().' '.PlanState::of($study), self::HOUR, fn(): array => [
-            'track' => $this->tracked($study),
-            'ahead' => $this->ahead->execute($study, self::NEXT, self::MONTHS),
-            'since' => $this->since->execute($study, $comparison),
-        ]);
+        return ['track' => $track, 'ahead' => $ahead, 'since' => $since[0]];
     }
 
-    /** @return Track what came of the work is the same, whatever is decided meanwhile about what comes next */
-    private function tracked(Study $study): array
+    /**
+     * @param string                  $state as long as which it holds
+     * @param \Closure(): array<mixed> $work
+     *
+     * @return array<mixed>
+     */
+    private function remembered(string $name, string $state, \Closure $work): array
     {
-        $key = 'tracked '.Release::stamp().' '.PlanState::besideDecisions($study);
-
-        /** @var Track */
-        return Cache::remember($key, self::HOUR, fn(): array => $this->track->execute($study));
+        /** @var array<mixed> */
+        return Cache::remember(implode(' ', [$name, Release::stamp(), $state]), self::HOUR, $work);
     }
 }

@@ -13,7 +13,7 @@ use GreaterReach\Core\Findings\Findings;
 use GreaterReach\Core\Findings\Lacks;
 use Illuminate\Support\Facades\Cache;
 
-/** What stands out in a study, remembered until somebody decides something or the data change. */
+/** What stands out in a study, remembered until a figure changes. */
 final readonly class ReadFindings
 {
     private const REMEMBERED_SECONDS = 3600;
@@ -32,7 +32,7 @@ final readonly class ReadFindings
         if ($comparison === null) {
             return [Lacks::comparison()];
         }
-        $state = [Release::stamp(), $comparison->id, StudyState::of($study->id), now('UTC')->toDateString()];
+        $state = [Release::stamp(), $comparison->id, StudyState::ofFigures($study->id), now('UTC')->toDateString()];
         $kept = Cache::remember(
             'findings '.implode(' ', $state),
             self::REMEMBERED_SECONDS,

@@ -21,6 +21,12 @@ final class PlanState
         return self::with($study, StudyState::of($study->id));
     }
 
+    /** The same of figures alone, which are not others for what is shortlisted or noted. */
+    public static function ofFigures(Study $study): string
+    {
+        return self::with($study, StudyState::ofFigures($study->id));
+    }
+
     /** The same of what comes of finished items, which no decision changes. */
     public static function besideDecisions(Study $study): string
     {

@@ -204,4 +204,35 @@ final class RememberedPageTest extends TestCase
         }
         self::assertSame($seen, array_values(array_unique($seen)));
     }
+
+    public function test_figures_are_others_only_for_what_can_change_one(): void
+    {
+        $study = $this->weighed();
+        $decide = fn(array $order): int => $this
+            ->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['red pen'], ...$order])
+            ->assertOk()->json('change');
+        $undo = fn(int $change) => $this->postJson("/api/v1/studies/{$study->slug}/decisions/undo", ['change' => $change])->assertOk();
+        $state = static fn(): string => StudyState::ofFigures($study->id);
+        $before = $state();
+        $shortlisted = $decide(['mark' => 'shortlisted', 'reason' => 'good margin']);
+        $decide(['note' => 'ask the shop']);
+        $decide(['tag' => 'spring']);
+        $decide(['pinned' => true]);
+        $undo($shortlisted);
+        self::assertSame($before, $state());
+        $seen = [$before];
+        $setAside = $decide(['mark' => 'set aside']);
+        $seen[] = $state();
+        $decide(['mark' => 'shortlisted']);
+        $seen[] = $state();
+        $decide(['mark' => null]);
+        self::assertSame($seen[2], $state(), 'It was no more set aside.');
+        foreach ([['fit' => 4], ['intent' => 'buy'], ['stage' => 'top'], ['target' => 2], ['topic' => 'pens'], ['difficulty' => 7]] as $order) {
+            $decide([...$order, 'mark' => 'shortlisted']);
+            $seen[] = $state();
+        }
+        $undo($setAside);
+        $seen[] = $state();
+        self::assertSame($seen, array_values(array_unique($seen)));
+    }
 }
