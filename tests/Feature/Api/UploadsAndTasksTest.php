@@ -47,8 +47,8 @@ final class UploadsAndTasksTest extends TestCase
         $study = $this->makeStudy();
         $this->actingAs($this->makeEditor($study));
         $ours = $this->upload($study, "keyword,position\npen,3\n", 'ours.csv');
-        self::assertSame('inkmoor.example', $ours['proposal']['domain']);
-        self::assertSame(['"ours" in its name is taken as inkmoor.example.'], $ours['notes']);
+        self::assertSame('quillfair.example', $ours['proposal']['domain']);
+        self::assertSame(['"ours" in its name is taken as quillfair.example.'], $ours['notes']);
         $theirs = $this->upload($study, "Phrase looked for;Place\npen;3\n", 'nibhouse.csv');
         self::assertSame('nibhouse.example', $theirs['proposal']['domain'], 'Whatever its headers are.');
         $byAddress = $this->upload($study, "keyword,position,url\npen,3,https://nibhouse.example/pens\n", 'ours.csv');

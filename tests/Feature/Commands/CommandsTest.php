@@ -23,7 +23,7 @@ final class CommandsTest extends TestCase
         yield 'an argument missing' => ['reach:weigh', [], 2, 'missing'];
         yield 'weights all zero' => ['reach:weigh', ['slug' => '%s', '--weights' => 'ease:0'], 1, 'all zero'];
         yield 'a folder that is not there' => ['reach:compare', ['slug' => '%s', '--out' => '/nowhere/at/all.csv'], 1, 'cannot be written'];
-        yield 'a new study without a domain' => ['reach:study', ['slug' => 'new-one', '--name' => 'New'], 1, 'needs --name and --domain'];
+        yield 'a new study without a domain' => ['reach:study', ['slug' => 'new-one', '--name' => 'New'], 1, 'needs a name and a domain'];
         yield 'a slug that is none' => ['reach:study', ['slug' => 'New One'], 1, 'lower-case letters'];
         yield 'a domain that is none' => [
             'reach:study',
