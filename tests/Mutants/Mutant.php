@@ -31,6 +31,14 @@ final readonly class Mutant
         return substr($source, 0, $this->from).$this->is.substr($source, $this->to);
     }
 
+    /** At the same place, but what stands there is put there again: whoever notices that notices something else. */
+    public function blank(): self
+    {
+        $same = substr($this->original(), $this->from, $this->to - $this->from);
+
+        return new self($this->root, $this->file, $this->line, $this->from, $this->to, $same, $same);
+    }
+
     public function words(): string
     {
         return sprintf('%s:%d  %s  →  %s', $this->file, $this->line, $this->was, $this->is);
