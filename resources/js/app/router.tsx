@@ -4,7 +4,6 @@ import { StudiesPage } from '../features/studies';
 import { Waiting } from '../shared/Notice';
 import { ErrorPage } from './ErrorPage';
 import { SignedIn } from './SignedIn';
-import { StudyFrame } from './StudyFrame';
 
 /** The page says whether it was sent by an installation that people work with. */
 const isDevelopment = document.documentElement.dataset['stage'] === 'development';
@@ -28,7 +27,7 @@ export const router = createBrowserRouter([
       { path: '/audit', lazy: async () => ({ Component: (await import('../features/audit')).AuditPage }) },
       {
         path: '/studies/:slug',
-        element: <StudyFrame />,
+        lazy: async () => ({ Component: (await import('./StudyFrame')).StudyFrame }),
         children: [
           { index: true, lazy: async () => ({ Component: (await import('../features/compare')).ComparePage }) },
           { path: 'findings', lazy: async () => ({ Component: (await import('../features/findings')).FindingsPage }) },
