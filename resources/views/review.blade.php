@@ -27,7 +27,7 @@
         <svg viewBox="0 0 {{ $width }} {{ $height }}" role="img" aria-label="Share of clicks by day">
             <line x1="0" y1="{{ $height }}" x2="{{ $width }}" y2="{{ $height }}" stroke="#b9b7a4" />
             @foreach ($lines as $domain => $path)
-                <path d="{{ $path }}" fill="none" stroke-linecap="round" stroke="#12302d" stroke-width="{{ $domain === 0 ? 3 : 1.2 }}" stroke-dasharray="{{ $dashes[$domain] ?? '' }}" />
+                <path d="{{ $path }}" fill="none" stroke="#12302d" stroke-width="{{ $domain === 0 ? 3 : 1.2 }}" stroke-dasharray="{{ $dashes[$domain] ?? '' }}" />
             @endforeach
         </svg>
         <table>

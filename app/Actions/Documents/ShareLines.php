@@ -8,7 +8,7 @@ use App\Actions\Plans\ReadShares;
 
 /**
  * Shares of clicks as lines of a printed sheet, by the rules of the drawings on screen: days in true time, a line that breaks off where
- * nothing is known, and a dot for what stands alone.
+ * nothing is known, and a short stroke for what stands alone.
  *
  * @phpstan-import-type SharesOfDay from ReadShares
  */
@@ -16,6 +16,9 @@ final readonly class ShareLines
 {
     /** The least share that fills the height. */
     private const LEAST = 0.01;
+
+    /** A short stroke to both sides. */
+    private const ALONE = 'm-2,0h4';
 
     /**
      * @param list<SharesOfDay> $days the earliest first
@@ -29,13 +32,14 @@ final readonly class ShareLines
         $paths = [];
         for ($domain = 0; $domain < $domains; ++$domain) {
             $path = '';
-            $before = null;
+            $shares = array_map(static fn(array $day): ?float => $day['shares'][$domain] ?? null, $days);
             foreach (self::across($days, $width) as $number => $x) {
-                $share = $days[$number]['shares'][$domain] ?? null;
+                $share = $shares[$number];
+                $begins = ($shares[$number - 1] ?? null) === null;
                 if ($share !== null) {
-                    $path .= sprintf($before === null ? 'M%.1f,%.1fh0' : 'L%.1f,%.1f', $x, $height * (1 - $share / $most));
+                    $path .= sprintf($begins ? 'M%.1f,%.1f' : 'L%.1f,%.1f', $x, $height * (1 - $share / $most));
+                    $path .= $begins && ($shares[$number + 1] ?? null) === null ? self::ALONE : '';
                 }
-                $before = $share;
             }
             $paths[] = $path;
         }

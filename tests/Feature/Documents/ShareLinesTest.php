@@ -20,8 +20,8 @@ final class ShareLinesTest extends TestCase
         ];
         self::assertSame(
             [
-                'M0.0,50.0h0L10.0,75.0M100.0,0.0h0',
-                'M0.0,0.0h0M50.0,50.0h0L100.0,75.0',
+                'M0.0,50.0L10.0,75.0M100.0,0.0m-2,0h4',
+                'M0.0,0.0m-2,0h4M50.0,50.0L100.0,75.0',
                 '',
             ],
             ShareLines::of($days, 3, 100.0, 100.0),
@@ -30,8 +30,8 @@ final class ShareLinesTest extends TestCase
 
     public function test_a_single_day_lies_at_the_end_and_no_share_at_all_on_the_ground(): void
     {
-        self::assertSame(['M100.0,50.0h0'], ShareLines::of([['day' => '2026-01-01', 'shares' => [0.0]]], 1, 100.0, 50.0));
-        self::assertSame(['M100.0,25.0h0'], ShareLines::of([['day' => '2026-01-01', 'shares' => [.005]]], 1, 100.0, 50.0));
+        self::assertSame(['M100.0,50.0m-2,0h4'], ShareLines::of([['day' => '2026-01-01', 'shares' => [0.0]]], 1, 100.0, 50.0));
+        self::assertSame(['M100.0,25.0m-2,0h4'], ShareLines::of([['day' => '2026-01-01', 'shares' => [.005]]], 1, 100.0, 50.0));
         self::assertSame(['', ''], ShareLines::of([], 2, 100.0, 50.0));
     }
 }
