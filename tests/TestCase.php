@@ -23,8 +23,7 @@ abstract class TestCase extends BaseTestCase
     {
         parent::setUp();
         Http::preventStrayRequests();
-        // Where a small part of the tests runs again and again, the database is made once for all of them.
-        if (! self::$isMigrated && getenv('REACH_IS_MIGRATED') === false) {
+        if (! self::$isMigrated) {
             Artisan::call('migrate:fresh', ['--force' => true]);
             self::$isMigrated = true;
         }

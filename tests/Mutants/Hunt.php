@@ -9,6 +9,7 @@ use SebastianBergmann\CodeCoverage\CodeCoverage;
 /** Makes one change at a time in a copy, and looks whether one of the tests that run through it fails. */
 final class Hunt
 {
+    private const HOUR = 3600;
     private const TIMED_OUT = 124;
     private const KILLED = 137;
 
@@ -22,6 +23,9 @@ final class Hunt
     public array $failing = [];
 
     public int $noticed = 0;
+
+    /** How the last change that was noticed was noticed. */
+    public string $last = '';
 
     public int $endless = 0;
 
@@ -51,31 +55,33 @@ final class Hunt
     public function look(string $folder): void
     {
         foreach ($this->copies as $number => $copy) {
-            $mine = array_values(array_filter(
-                $this->tests,
-                fn(int $place): bool => $place % \count($this->copies) === $number,
-                ARRAY_FILTER_USE_KEY,
-            ));
-            $copy->start([
-                ...\extension_loaded('pcov') ? [] : ['-d', 'extension=pcov'],
-                '-d', 'pcov.enabled=1', '-d', "pcov.directory={$copy->folder}/{$folder}", 'vendor/bin/phpunit', '--no-progress',
-                '--do-not-cache-result', '--coverage-php', "{$copy->folder}/seen.php", ...$mine,
-            ], 3600);
+            $mine = array_filter($this->tests, fn(int $place): bool => $place % \count($this->copies) === $number, ARRAY_FILTER_USE_KEY);
+            $pcov = \extension_loaded('pcov') ? [] : ['-d', 'extension=pcov'];
+            $quiet = ['vendor/bin/phpunit', '--no-progress', '--do-not-cache-result', '--coverage-php', "{$copy->folder}/seen.php"];
+            if ($mine !== []) {
+                $copy->start([...$pcov, '-d', "pcov.directory={$copy->folder}/{$folder}", ...$quiet, ...array_values($mine)], self::HOUR);
+            }
         }
-        foreach ($this->copies as $copy) {
-            while (($ended = $copy->ended()) === null) {
-                usleep(200_000);
-            }
-            preg_match_all('/^\d+\) (Tests\\\\\S+::\S+)/m', $copy->log(), $failed);
-            if ($ended[1] !== 0 && $failed[1] === []) {
-                throw new \RuntimeException("The tests could not be run:\n".substr($copy->log(), -2000));
-            }
-            array_push($this->failing, ...$failed[1]);
-            /** @var CodeCoverage $seen */
-            $seen = require "{$copy->folder}/seen.php";
-            $this->covering->add($seen, $copy->folder);
+        foreach (array_filter($this->copies, static fn(Copy $copy): bool => ! $copy->isFree()) as $copy) {
+            $this->covering->add($this->seen($copy), $copy->folder);
         }
         $this->covering->leaveOut($this->failing);
+    }
+
+    /** What was seen in a copy, once its tests are over. */
+    private function seen(Copy $copy): CodeCoverage
+    {
+        while (($ended = $copy->ended()) === null) {
+            usleep(200_000);
+        }
+        preg_match_all('/^\d+\) (Tests\\\\\S+::\S+)/m', $copy->log(), $failed);
+        if ($ended[1] !== 0 && $failed[1] === []) {
+            throw new \RuntimeException("The tests could not be run:\n".substr($copy->log(), -2000));
+        }
+        array_push($this->failing, ...$failed[1]);
+
+        /** @var CodeCoverage */
+        return require "{$copy->folder}/seen.php";
     }
 
     /**
@@ -91,7 +97,7 @@ final class Hunt
                 }
                 $ended = $copy->ended();
                 if ($ended !== null && $ended[0] !== null) {
-                    $this->count($ended[0], $ended[1]);
+                    $this->count($ended[0], $ended[1], $copy->log());
                     $tell($this->noticed + \count($this->survivors), \count($this->survivors));
                 }
             }
@@ -118,7 +124,7 @@ final class Hunt
         $copy->start([...$quiet, ...$filter, ...array_keys($files)], $this->seconds, $mutant);
     }
 
-    private function count(Mutant $mutant, int $exit): void
+    private function count(Mutant $mutant, int $exit, string $log): void
     {
         if ($exit === self::UNNOTICED) {
             $this->survivors[] = $mutant->words();
@@ -126,6 +132,7 @@ final class Hunt
             return;
         }
         ++$this->noticed;
+        $this->last = $mutant->words()."\n".substr($log, 0, 3000);
         $this->endless += \in_array($exit, [self::TIMED_OUT, self::KILLED], true) ? 1 : 0;
     }
 

@@ -20,13 +20,14 @@ const NOT_OF_RULES = '/(SourceShape|CoreBorders|AppFloors|Documents|StudyQueries
 /** So many are tried without a change at first, which nobody must notice. */
 const BLANKS = 20;
 
-[, $work, $sample, $seed, $only] = $argv;
+[, $work, $sample, $seed, $only, $part] = $argv;
 $root = dirname(__DIR__, 2);
 $suite = str_starts_with($only, 'core') ? 'Core' : 'Feature';
 $tests = [];
 foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/tests/{$suite}", FilesystemIterator::SKIP_DOTS)) as $file) {
-    if (str_ends_with((string) $file, 'Test.php') && preg_match(NOT_OF_RULES, (string) $file) !== 1) {
-        $tests[] = substr((string) $file, strlen($root) + 1);
+    $test = substr((string) $file, strlen($root) + 1);
+    if (str_ends_with($test, 'Test.php') && str_contains($test, $part) && preg_match(NOT_OF_RULES, $test) !== 1) {
+        $tests[] = $test;
     }
 }
 sort($tests);
@@ -51,7 +52,7 @@ $hunt->hunt($blanks, static function (): void {
     fwrite(STDERR, '.');
 });
 if ($hunt->noticed > 0) {
-    fwrite(STDERR, sprintf("\n%d of %d noticed where nothing was changed: tests depend on each other.\n", $hunt->noticed, count($blanks)));
+    fwrite(STDERR, sprintf("\n%d of %d noticed where nothing was changed.\n%s\n", $hunt->noticed, count($blanks), $hunt->last));
     exit(2);
 }
 $hunt->survivors = [];
