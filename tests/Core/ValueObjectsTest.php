@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Metrics\DomainFigures;
 use GreaterReach\Core\Metrics\Metrics;
@@ -87,5 +88,32 @@ final class ValueObjectsTest extends TestCase
         $gains = PlaceGains::allOrNothing(1.0, .5);
 
         return new ForecastItem('pen', $gains, $effect, Season::of(Metrics::unknown()), Month::parse('2026-12'), $ramp);
+    }
+
+    public function test_what_somebody_sent_is_quoted_on_one_line_and_not_longer_than_can_be_read(): void
+    {
+        $eighty = str_repeat('ü', 80);
+        self::assertSame($eighty, InvalidValue::quote($eighty));
+        self::assertSame($eighty.'…', InvalidValue::quote($eighty.'x'));
+        self::assertSame('a \"b\"\n', InvalidValue::quote("a \"b\"\n"));
+        self::assertSame('?', InvalidValue::quote("\xff"));
+    }
+
+    public function test_what_is_on_the_border_of_what_can_be_is_made(): void
+    {
+        $result = new PageOneResult(1, 'a', 0.0, 100.0, 0, '');
+        self::assertSame([0.0, 100.0, 0], [$result->authority, $result->pageStrength, $result->referringDomains]);
+        self::assertNull($result->isOffTopic('pen'));
+        self::assertSame([true, false, true], [$result->hasNoLinks(), $result->isWeakPage(), $result->isWeak()]);
+        $unknown = new PageOneResult(1, 'a');
+        self::assertSame([false, false, false], [$unknown->hasNoLinks(), $unknown->isWeakPage(), $unknown->isWeak()]);
+        $weak = new PageOneResult(1, 'a', pageStrength: PageOneResult::WEAK_STRENGTH, referringDomains: 1);
+        self::assertSame([false, true, true], [$weak->hasNoLinks(), $weak->isWeakPage(), $weak->isWeak()]);
+        $strong = new PageOneResult(1, 'a', pageStrength: PageOneResult::WEAK_STRENGTH + .1, referringDomains: 1);
+        self::assertSame([false, false, false], [$strong->hasNoLinks(), $strong->isWeakPage(), $strong->isWeak()]);
+        self::assertSame([false, true], [
+            (new PageOneResult(1, 'a', title: 'The best Pens'))->isOffTopic('best pens'),
+            (new PageOneResult(1, 'a', title: 'The best Pens'))->isOffTopic('red pens'),
+        ]);
     }
 }

@@ -168,4 +168,14 @@ final class FindingsTest extends TestCase
     {
         return Golden::cases(__DIR__.'/findings.txt');
     }
+
+    public function test_a_share_that_stayed_is_more_by_nothing_and_one_point_is_one(): void
+    {
+        $words = static fn(float $now, ?float $before): string => Market::share($now, $before, '2026-01', null, null, 10.0)->words;
+        self::assertStringContainsString('0 points more than in 2026-01', $words(.2, .2));
+        self::assertStringContainsString('1 point more than in 2026-01', $words(.21, .2));
+        self::assertStringContainsString('1 point less than in 2026-01', $words(.19, .2));
+        self::assertStringContainsString('0.5 points less than in 2026-01', $words(.195, .2));
+        self::assertStringNotContainsString('than', $words(.2, null));
+    }
 }

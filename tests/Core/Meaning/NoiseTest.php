@@ -92,4 +92,12 @@ final class NoiseTest extends TestCase
         self::assertFalse(Noise::isCode(['340', '2024']), 'A year.');
         self::assertFalse(Noise::isCode(['1999', '340']), 'A year.');
     }
+
+    public function test_a_word_of_two_digits_with_letters_is_a_code_and_of_four_digits_without(): void
+    {
+        $codes = ['a12', '12a', 'ü99', '1234', '0000', '20245'];
+        self::assertSame($codes, array_values(array_filter($codes, static fn(string $word): bool => Noise::isCode([$word]))));
+        $words = ['a1', '1a', '123', '12', '1999', '2026', 'pen'];
+        self::assertSame([], array_values(array_filter($words, static fn(string $word): bool => Noise::isCode([$word]))));
+    }
 }

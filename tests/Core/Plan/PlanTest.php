@@ -363,4 +363,14 @@ final class PlanTest extends TestCase
         self::assertSame(3, Season::of(new Metrics(monthly: [0, 0, 50, 0, 50, 0, 0, 0, 0, 0, 0, 0]))->peak());
         self::assertSame(SeasonKind::Steady, Season::steady()->kind());
     }
+
+    public function test_large_pinned_work_begins_in_the_first_month_that_has_any_room(): void
+    {
+        $placements = (new AutoPlan(4, 2))->place(self::items([['first', 2, 9, true], ['large', 3, 9, true], ['last', 1, 1, true]]));
+        $months = [];
+        foreach ($placements as $placement) {
+            $months[$placement->item->name] = [$placement->begins, $placement->ends];
+        }
+        self::assertSame(['first' => [0, 0], 'large' => [1, 2], 'last' => [2, 2]], $months);
+    }
 }

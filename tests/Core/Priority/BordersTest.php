@@ -131,28 +131,6 @@ final class BordersTest extends TestCase
         self::assertNull($bands->rising(null, ScoreStyle::Smooth));
     }
 
-    public function test_bounds_from_zero_on_are_gone_through_in_a_straight_line(): void
-    {
-        self::assertSame(1.5, Bands::of([0.0, 10.0, 20.0, 30.0, 40.0])->rising(5.0, ScoreStyle::Smooth));
-    }
-
-    public function test_ease_falls_in_straight_lines_from_its_first_bound_to_nothing_at_100(): void
-    {
-        $bands = Bands::ofEase([20.0, 30.0, 40.0, 60.0, 80.0]);
-        self::assertSame(
-            [5.0, 5.0, 4.5, 4.0, 1.0, .5, 0.0],
-            array_map(
-                static fn(float $value): float => round((float) $bands->falling($value, ScoreStyle::Smooth), 9),
-                [0.0, 20.0, 25.0, 30.0, 80.0, 90.0, 100.0],
-            ),
-        );
-        self::assertSame(
-            [5.0, 4.0, 4.0, 0.0],
-            array_map(static fn(float $value): ?float => $bands->falling($value, ScoreStyle::Stepped), [20.0, 20.1, 30.0, 80.1]),
-        );
-        self::assertNull($bands->falling(null, ScoreStyle::Stepped));
-    }
-
     public function test_bounds_are_five_and_never_fall_and_those_of_ease_rise_below_100(): void
     {
         self::assertSame([1.0, 1.0, 2.0, 2.0, 3.0], Bands::of([1.0, 1.0, 2.0, 2.0, 3.0])->bounds());

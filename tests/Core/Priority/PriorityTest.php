@@ -87,6 +87,14 @@ final class PriorityTest extends TestCase
         }
     }
 
+    public function test_a_cell_of_which_nothing_that_counts_is_known_comes_after_all_others(): void
+    {
+        $unknown = Scores::inOrder(...array_map(static fn(): ?float => null, Criterion::cases()));
+        self::assertSame([-1.0, -1.0], ScoreCell::priorities(ScoreCell::of($unknown), Weights::standard()));
+        $least = Scores::inOrder(...array_map(static fn(): float => 0.0, Criterion::cases()));
+        self::assertSame([-.5, 0.0], ScoreCell::priorities(ScoreCell::of($least), Weights::standard()));
+    }
+
     public function test_ease_falls_on_straight_lines_to_0_at_100(): void
     {
         $bands = Bands::ofEase([10, 20, 35, 50, 70]);

@@ -67,4 +67,10 @@ final class CalibrationTallyTest extends TestCase
         // Each of the four was said to have no chance.
         self::assertEqualsWithDelta(1.0, $tally->base(), 1e-12);
     }
+
+    public function test_a_promise_is_held_against_three_ten_and_twenty_in_ten_parts(): void
+    {
+        self::assertSame([3, 10, 20], Calibration::BOUNDS);
+        self::assertCount(10, (new CalibrationTally(10))->bins());
+    }
 }

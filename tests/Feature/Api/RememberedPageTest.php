@@ -227,8 +227,8 @@ final class RememberedPageTest extends TestCase
         $seen[] = $state();
         $decide(['mark' => null]);
         self::assertSame($seen[2], $state(), 'It was no more set aside.');
-        foreach ([['fit' => 4], ['intent' => 'buy'], ['stage' => 'top'], ['target' => 2], ['topic' => 'pens'], ['difficulty' => 7]] as $order) {
-            $decide([...$order, 'mark' => 'shortlisted']);
+        foreach (['fit' => 4, 'intent' => 'buy', 'stage' => 'top', 'target' => 2, 'topic' => 'pens', 'difficulty' => 7] as $what => $said) {
+            $decide([$what => $said, 'mark' => 'shortlisted']);
             $seen[] = $state();
         }
         $undo($setAside);
