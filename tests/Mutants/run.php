@@ -18,7 +18,7 @@ require __DIR__.'/../../vendor/autoload.php';
 const NOT_OF_RULES = '/(SourceShape|CoreBorders|AppFloors|Documents|StudyQueries)Test/';
 
 /** So many are tried without a change at first, which nobody must notice. */
-const BLANKS = 20;
+const BLANKS = 8;
 
 [, $work, $sample, $seed, $only, $part] = $argv;
 $root = dirname(__DIR__, 2);
@@ -44,6 +44,7 @@ $hunt->look(explode('/', $only)[0]);
 foreach ($hunt->failing as $test) {
     fwrite(STDERR, "Fails in a copy, and is left out: {$test}\n");
 }
+file_put_contents("{$root}/var/mutants-failing.log", $hunt->last);
 $blanks = [];
 for ($place = 0; $place < count($chosen); $place += max(1, intdiv(count($chosen), BLANKS))) {
     $blanks[] = $chosen[$place]->blank();
