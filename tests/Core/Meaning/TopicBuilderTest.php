@@ -254,4 +254,13 @@ final class TopicBuilderTest extends TestCase
             }
         };
     }
+
+    public function test_a_keyword_comes_once(): void
+    {
+        $builder = new TopicBuilder(2, self::stemmer(), new PageGraph());
+        $builder->add('blue pen', 10);
+        $builder->add('red pen', 10);
+        $this->expectException(Misuse::class);
+        $builder->add('red pen', 10);
+    }
 }

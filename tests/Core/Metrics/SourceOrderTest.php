@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Metrics;
 
+use GreaterReach\Core\Metrics\MetricResolver;
+use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Metrics\MetricSource;
 use GreaterReach\Core\Metrics\SourceOrder;
 use PHPUnit\Framework\TestCase;
@@ -37,5 +39,15 @@ final class SourceOrderTest extends TestCase
             SourceOrder::rank($sources, ['keywords', 'rankings']),
             SourceOrder::rank(array_reverse($sources), ['keywords', 'rankings']),
         );
+    }
+
+    public function test_each_group_of_metrics_may_have_an_order_of_its_own(): void
+    {
+        $sources = [1 => new Metrics(100, 10.0, 1.0), 2 => new Metrics(200, 20.0, 2.0), 3 => new Metrics(300, 30.0, 3.0)];
+        $told = static fn(array $ranks): array => \array_slice(array_values((array) MetricResolver::resolve($sources, $ranks)), 0, 3);
+        self::assertSame([100, 10.0, 1.0], $told([]));
+        self::assertSame([300, 10.0, 1.0], $told(['volume' => [3 => 0, 1 => 1, 2 => 2]]));
+        self::assertSame([100, 20.0, 1.0], $told(['difficulty' => [2 => 0, 1 => 1, 3 => 2]]));
+        self::assertSame([100, 10.0, 3.0], $told(['cpc' => [3 => 0, 2 => 1, 1 => 2]]));
     }
 }

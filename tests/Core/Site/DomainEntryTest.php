@@ -6,6 +6,7 @@ namespace Tests\Core\Site;
 
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Site\DomainEntry;
+use GreaterReach\Core\Site\Host;
 use GreaterReach\Core\Site\PublicSuffixList;
 use GreaterReach\Core\Site\Scope;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -117,5 +118,22 @@ final class DomainEntryTest extends TestCase
     private static function entry(string $given, ?Scope $scope = null): DomainEntry
     {
         return DomainEntry::of($given, PublicSuffixList::fromText("// a few rules\ncom\nuk\nco.uk\n"), $scope);
+    }
+
+    public function test_a_host_has_253_characters_at_most_and_a_label_63(): void
+    {
+        // RFC 1035, section 2.3.4, gives labels 63 octets and names 255, which leaves 253 characters.
+        $label = str_repeat('a', 63);
+        $longest = "{$label}.{$label}.{$label}.".str_repeat('b', 61);
+        self::assertSame(253, \strlen($longest));
+        self::assertSame($longest, Host::of($longest));
+        foreach ([$longest.'b', $label.'a.example', '', '.', 'a b.example'] as $wrong) {
+            try {
+                Host::of($wrong);
+                self::fail("\"{$wrong}\" was taken.");
+            } catch (InvalidValue $problem) {
+                self::assertMatchesRegularExpression('/is not a (valid internationalised )?host name/', $problem->getMessage());
+            }
+        }
     }
 }
