@@ -12,7 +12,9 @@ use Illuminate\Support\Facades\DB;
 final class PlanState
 {
     private const SQL = <<<'SQL'
-        SELECT concat_ws(' ', count(*), coalesce(sum(version), 0), coalesce(max(id), 0)) AS items FROM plan_items WHERE study_id = ?
+        SELECT concat_ws(' ', count(*), coalesce(sum(version), 0), coalesce(max(id), 0),
+            (SELECT concat_ws(' ', start, months, capacity) FROM plans WHERE study_id = ?)) AS items
+        FROM plan_items WHERE study_id = ?
         SQL;
 
     /** @return string of a study as it is now, on this day */
@@ -36,7 +38,7 @@ final class PlanState
     private static function with(Study $study, string $of): string
     {
         /** @var object{items: string} $state */
-        $state = DB::selectOne(self::SQL, [$study->id]);
+        $state = DB::selectOne(self::SQL, [$study->id, $study->id]);
 
         return implode(' ', [$of, (int) $study->comparison_id, $state->items, now('UTC')->toDateString()]);
     }

@@ -7,6 +7,7 @@ namespace Tests\Feature\Api;
 use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Plans\PlanState;
+use App\Models\PlanItem;
 use App\Models\Study;
 use App\Support\StudyState;
 use Illuminate\Support\Facades\DB;
@@ -185,6 +186,24 @@ final class RememberedPageTest extends TestCase
         $this->import($study, "keyword,position\nnew pen,4\n", options: ['--domain' => 'nibhouse.example', '--date' => '2026-11-02']);
         $seen[] = $state();
         self::assertSame($seen, array_values(array_unique($seen)));
+    }
+
+    public function test_the_month_in_review_forecasts_from_where_the_plan_begins_now(): void
+    {
+        $study = $this->weighed();
+        $this->postJson("/api/v1/studies/{$study->slug}/plan/items", ['keywords' => ['red pen']])->assertStatus(201);
+        $item = PlanItem::query()->where('study_id', $study->id)->sole();
+        $begin = fn(string $start) => $this
+            ->patchJson("/api/v1/studies/{$study->slug}/plan", ['start' => $start, 'months' => 3, 'capacity' => 4])->assertOk();
+        $heading = '<th class="n">2031-08</th>';
+        $begin('2026-12');
+        $planned = ['version' => $item->version, 'month' => '2026-12'];
+        $this->patchJson("/api/v1/studies/{$study->slug}/plan/items/{$item->id}", $planned)->assertOk();
+        $review = fn(): string => (string) $this->get("/api/v1/studies/{$study->slug}/exports/review.html")->assertOk()->getContent();
+        self::assertStringContainsString('<th class="n">2026-12</th>', $review());
+        self::assertStringNotContainsString($heading, $review());
+        $begin('2031-03');
+        self::assertStringContainsString($heading, $review());
     }
 
     public function test_a_state_of_a_study_never_comes_again(): void
