@@ -23,6 +23,7 @@ use App\Http\Controllers\TaskController;
 use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WeightPresetController;
 use App\Http\Middleware\MayBeASecondOld;
+use App\Http\Middleware\ReviewInAdvance;
 use Illuminate\Support\Facades\Route;
 
 // What everybody who may see a study can ask.
@@ -59,7 +60,7 @@ Route::middleware(MayBeASecondOld::class)->group(static function (): void {
     Route::get('opportunities/map', [OpportunityController::class, 'map']);
     Route::get('keyword', [KeywordController::class, 'show']);
 });
-Route::get('', [StudyController::class, 'show']);
+Route::get('', [StudyController::class, 'show'])->middleware(ReviewInAdvance::class);
 Route::get('findings', [FindingController::class, 'index']);
 Route::get('candidates', [DomainController::class, 'candidates']);
 Route::post('terms', [KeywordListController::class, 'terms']);

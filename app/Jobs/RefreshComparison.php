@@ -73,5 +73,6 @@ final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQu
         // Worked out now, so that nobody waits for it.
         $shares->execute($study->refresh());
         $findings->execute($study->load(['domains', 'comparison']));
+        PrepareReview::dispatch($study->id);
     }
 }

@@ -13,7 +13,7 @@ use GreaterReach\Core\Statistics\Quantile;
  */
 final class Forecast
 {
-    /** @var array<string, list<float>> item → what it gains in each draw, at a mean month and paying in full */
+    /** @var array<array-key, list<float>> item → what it gains in each draw, at a mean month and paying in full */
     private array $drawn = [];
 
     public function __construct(
@@ -22,6 +22,7 @@ final class Forecast
         /** Sigma of the logarithm of the volume, ≥ 0. */
         private readonly float $sigma,
         private readonly int $seed,
+        private readonly ?KeptDraws $kept = null,
     ) {
     }
 
@@ -33,6 +34,7 @@ final class Forecast
      */
     public function bands(array $items, array $months): array
     {
+        $this->recall($items, $months);
         $means = $this->means($items, $months);
         $bands = [];
         foreach ($months as $number => $month) {
@@ -61,7 +63,7 @@ final class Forecast
         $totals = array_fill(0, $this->draws, 0.0);
         foreach ($items as $item) {
             $share = $item->shareIn($month);
-            foreach ($share > 0.0 ? $this->drawn($item) : [] as $draw => $gain) {
+            foreach ($item->paysIn($month) ? $this->drawn($item) : [] as $draw => $gain) {
                 $totals[$draw] += $share * $gain;
             }
         }
@@ -89,6 +91,21 @@ final class Forecast
 
             return $sum;
         }, $months);
+    }
+
+    /**
+     * What is kept of those items that pay in one of the months at least, and keeps what is drawn for it.
+     *
+     * @param list<ForecastItem> $items
+     * @param list<Month>        $months
+     */
+    private function recall(array $items, array $months): void
+    {
+        $paying = array_values(array_filter(
+            $items,
+            static fn(ForecastItem $item): bool => array_filter($months, $item->paysIn(...)) !== [],
+        ));
+        $this->drawn += $this->kept?->drawn($paying, $this->draw(...)) ?? [];
     }
 
     /** @return list<float> one per draw */

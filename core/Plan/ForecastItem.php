@@ -32,6 +32,11 @@ final readonly class ForecastItem
         return $since <= 0 ? 0.0 : $this->season->index($month->ofYear()) * min(1.0, $since / $this->ramp);
     }
 
+    public function paysIn(Month $month): bool
+    {
+        return $this->shareIn($month) > 0.0;
+    }
+
     /** Visits a month to expect once it pays in full, at a mean month. */
     public function expectedGain(): float
     {

@@ -22,7 +22,7 @@ use Illuminate\Support\Facades\Cache;
  */
 final readonly class ReviewDocument
 {
-    private const HOUR = 3600;
+    private const DAY = 86_400;
     private const ITEMS = 10;
     private const NEXT = 8;
     private const MONTHS = 6;
@@ -36,6 +36,13 @@ final readonly class ReviewDocument
         private ReadAhead $ahead,
         private ReadFindings $findings,
     ) {
+    }
+
+    /** Works out what it will tell, for whoever opens it next. */
+    public function prepare(Study $study, Comparison $comparison): void
+    {
+        $this->read($study, $comparison);
+        $this->findings->execute($study);
     }
 
     /** @return string an HTML document that needs nothing beside it */
@@ -85,6 +92,6 @@ final readonly class ReviewDocument
     private function remembered(string $name, string $state, \Closure $work): array
     {
         /** @var array<mixed> */
-        return Cache::remember(implode(' ', [$name, Release::stamp(), $state]), self::HOUR, $work);
+        return Cache::remember(implode(' ', [$name, Release::stamp(), $state]), self::DAY, $work);
     }
 }

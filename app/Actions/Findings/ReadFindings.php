@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\Cache;
 /** What stands out in a study, remembered until a figure changes. */
 final readonly class ReadFindings
 {
-    private const REMEMBERED_SECONDS = 3600;
+    private const REMEMBERED_SECONDS = 86_400;
 
     public function __construct(
         private ReadOpportunityFindings $opportunities,

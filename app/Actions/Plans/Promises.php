@@ -8,6 +8,7 @@ use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
 use GreaterReach\Core\Clicks\FeatureClicks;
 use GreaterReach\Core\Plan\Forecast;
+use GreaterReach\Core\Plan\KeptDraws;
 use GreaterReach\Core\Plan\PlaceGains;
 use GreaterReach\Core\Priority\Models;
 
@@ -21,11 +22,11 @@ final readonly class Promises
         $this->featureClicks = $study->rulebook()->weighing()->featureClicks;
     }
 
-    public static function forecast(Study $study): Forecast
+    public static function forecast(Study $study, ?KeptDraws $kept = null): Forecast
     {
         $rulebook = $study->rulebook();
 
-        return new Forecast($rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'), $rulebook->int('seed'));
+        return new Forecast($rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'), $rulebook->int('seed'), $kept);
     }
 
     /** Chance that a page moves at all when worked on. */

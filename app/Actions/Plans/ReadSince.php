@@ -26,7 +26,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class ReadSince
 {
-    private const HOUR = 3600;
+    private const DAY = 86_400;
     private const SHOWN = 8;
     private const OPENED = 'gaps=opened;brands=hide;mark=kept';
     private const CLOSED = 'gaps=closed';
@@ -68,7 +68,7 @@ final readonly class ReadSince
         /** @var Movements */
         return Cache::remember(
             $key,
-            self::HOUR,
+            self::DAY,
             fn(): array => $this->movement->execute($study, $study->ownDomain(), Snapshot::ORGANIC, null, null, Movement::Slipped),
         );
     }

@@ -23,9 +23,9 @@ final class RememberedBands
      */
     public static function of(Study $study, array $items, array $months): array
     {
-        $rulebook = $study->rulebook();
+        $draws = RememberedDraws::of($study);
         $asked = [
-            implode(' ', [$rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'), $rulebook->int('seed'), ...$months]),
+            implode(' ', [$draws->rules, ...$months]),
             ...array_map(self::promised(...), $items),
         ];
         /** @var list<array{float, float, float, float}> $figures */
@@ -34,7 +34,7 @@ final class RememberedBands
             self::DAY,
             static fn(): array => array_map(
                 static fn(Band $band): array => [$band->p10, $band->p50, $band->p90, $band->mean],
-                Promises::forecast($study)->bands($items, $months),
+                Promises::forecast($study, $draws)->bands($items, $months),
             ),
         );
 
@@ -44,9 +44,6 @@ final class RememberedBands
     /** All that an item promises, as bytes. */
     private static function promised(ForecastItem $item): string
     {
-        ['ends' => $ends, 'gains' => $gains] = $item->gains->toArray();
-
-        return "{$item->name} {$item->done} {$item->ramp} "
-            .pack('E*', $item->effect, ...$item->season->indices(), ...$ends, ...$gains);
+        return "{$item->done} {$item->ramp} ".pack('E*', ...$item->season->indices()).RememberedDraws::promised($item);
     }
 }

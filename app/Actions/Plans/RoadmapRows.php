@@ -8,10 +8,8 @@ use App\Models\Comparison;
 use App\Models\PlanItem;
 use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
-use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\ListedRows;
 use App\Support\Rows\TopicRows;
-use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Plan\ItemKeywords;
 use GreaterReach\Core\Plan\SaidKeyword;
 use GreaterReach\Core\Plan\TopicWeigher;
@@ -28,6 +26,9 @@ final class RoadmapRows
     /** @var array<string, WeighedRow> keyword → row, of all topics of the items and of the keywords planned by themselves, in key order */
     private readonly array $rows;
 
+    /** @var array<string, bool> keyword → whether it belongs on the list of opportunities */
+    private array $listed = [];
+
     /** @var array<string, array{reason: string}> keyword → why it was set aside */
     private readonly array $setAside;
 
@@ -37,9 +38,10 @@ final class RoadmapRows
     /** @param list<PlanItem> $items */
     public function __construct(private readonly Study $study, private readonly Comparison $comparison, private readonly array $items)
     {
-        $this->topics = $this->topicsOfItems();
+        $near = $this->read($this->namesOfTopics(), $this->leads());
+        $this->topics = $this->topicsOfItems($near);
         $topics = array_values(array_unique(array_filter($this->topics, static fn(?string $topic): bool => $topic !== null)));
-        $this->rows = $this->read($topics);
+        $this->rows = $this->about($topics, $near + $this->read(array_diff($topics, $this->namesOfTopics()), []));
         $this->setAside = $this->marked();
         /** @var array<string, ?string> $pages */
         $pages = DB::table(TopicRows::TABLE)->where('comparison_id', $comparison->id)->whereIn('topic', $topics)
@@ -50,12 +52,9 @@ final class RoadmapRows
     /** @return list<list<WeighedRow>> the rows that count in each item, in key order */
     public function open(): array
     {
-        $listed = ListedRows::of($this->comparison, Sentence::parse(''), $this->study->rulebook()->fitGate())
-            ->whereIn('keyword', array_map(strval(...), array_keys($this->rows)))
-            ->pluck('topic', 'keyword');
         $open = [];
         foreach ($this->rows as $keyword => $row) {
-            if ($listed->has($keyword) && ! isset($this->setAside[$keyword])) {
+            if ($this->listed[$keyword] && ! isset($this->setAside[$keyword])) {
                 $open[$keyword] = (string) $row->topic;
             }
         }
@@ -106,42 +105,86 @@ final class RoadmapRows
         return null;
     }
 
-    /** @return list<?string> a topic keeps its name, or is the one to which the keyword went that led when it was planned */
-    private function topicsOfItems(): array
+    /** @return list<string> */
+    private function namesOfTopics(): array
     {
-        $names = array_map(static fn(PlanItem $item): string => $item->name, $this->items);
-        $leads = array_map(static fn(PlanItem $item): string => $item->unit === Unit::Keyword ? $item->name : $item->lead, $this->items);
-        /** @var list<string> $known */
-        $known = $this->comparison->table()->query()->whereIn('topic', $names)->distinct()->pluck('topic')->all();
-        $known = array_flip($known);
-        /** @var Collection<array-key, string> $ofLead */
-        $ofLead = $this->comparison->table()->query()->whereIn('keyword', $leads)->whereNotNull('topic')->pluck('topic', 'keyword');
+        return array_values(array_map(static fn(PlanItem $item): string => $item->name, array_filter(
+            $this->items,
+            static fn(PlanItem $item): bool => $item->unit === Unit::Topic,
+        )));
+    }
+
+    /** @return list<string> of each item the keyword that leads it: the item itself, or the one that led when it was planned */
+    private function leads(): array
+    {
+        return array_map(static fn(PlanItem $item): string => $item->unit === Unit::Keyword ? $item->name : $item->lead, $this->items);
+    }
+
+    /**
+     * @param array<string, WeighedRow> $near
+     *
+     * @return list<?string> a topic keeps its name, or is the one to which the keyword went that led when it was planned
+     */
+    private function topicsOfItems(array $near): array
+    {
+        $known = [];
+        $ofKeyword = [];
+        foreach ($near as $keyword => $row) {
+            $known[(string) $row->topic] = true;
+            $ofKeyword[$keyword] = $row->topic;
+        }
 
         return array_map(
             static fn(PlanItem $item, string $lead): ?string => $item->unit === Unit::Topic && isset($known[$item->name])
                 ? $item->name
-                : $ofLead->get($lead),
+                : $ofKeyword[$lead] ?? null,
             $this->items,
-            $leads,
+            $this->leads(),
         );
+    }
+    /**
+     * @param array<array-key, string> $topics
+     * @param list<string>             $keywords
+     *
+     * @return array<string, WeighedRow> keyword → row, of whole topics and of single keywords
+     */
+    private function read(array $topics, array $keywords): array
+    {
+        if ($topics === [] && $keywords === []) {
+            return [];
+        }
+        $rows = [];
+        $these = $this->comparison->table()->query()->whereRaw(...self::among('topic', $topics))
+            ->orWhereRaw(...self::among('keyword', $keywords))
+            ->selectRaw('*, ('.ListedRows::condition($this->study->rulebook()->fitGate()).') IS TRUE AS listed');
+        /** @var object{keyword: string, listed: bool}&\stdClass $found */
+        foreach ($these->get() as $found) {
+            $rows[$found->keyword] = WeighedRow::fromDatabase($found);
+            $this->listed[$found->keyword] = $found->listed;
+        }
+
+        return $rows;
     }
 
     /**
-     * @param list<string> $topics
+     * @param list<string>                 $topics
+     * @param array<string, WeighedRow> $rows
      *
-     * @return array<string, WeighedRow>
+     * @return array<string, WeighedRow> those of these topics and those planned by themselves, in key order
      */
-    private function read(array $topics): array
+    private function about(array $topics, array $rows): array
     {
-        $alone = array_map(static fn(PlanItem $item): string => $item->name, array_filter(
-            $this->items,
-            static fn(PlanItem $item): bool => $item->unit === Unit::Keyword,
-        ));
-        $rows = [
-            ...ComparisonRows::read($this->comparison->table()->query()->whereIn('topic', $topics)),
-            ...ComparisonRows::read($this->comparison->table()->query()->whereIn('keyword', $alone)),
-        ];
-        $rows = array_column($rows, null, 'keyword');
+        $alone = [];
+        foreach ($this->items as $item) {
+            if ($item->unit === Unit::Keyword) {
+                $alone[$item->name] = true;
+            }
+        }
+        $topics = array_flip($topics);
+        $rows = array_filter(
+            $rows,
+            static fn(WeighedRow $row): bool => isset($topics[(string) $row->topic]) || isset($alone[$row->keyword]),
+        );
         ksort($rows, SORT_STRING);
 
         return $rows;
@@ -154,7 +197,7 @@ final class RoadmapRows
         $reasons = DB::table('decisions')
             ->where('study_id', $this->study->id)
             ->where('mark', 'set aside')
-            ->whereIn('keyword', array_map(strval(...), array_keys($this->rows)))
+            ->whereRaw(...self::among('keyword', array_map(strval(...), array_keys($this->rows))))
             ->orderBy('keyword')
             ->selectRaw("keyword, coalesce(reason, '') AS reason")
             ->pluck('reason', 'keyword');
@@ -165,5 +208,15 @@ final class RoadmapRows
         }
 
         return $marked;
+    }
+
+    /**
+     * @param array<array-key, string> $names as many as there are: a question has but so many placeholders
+     *
+     * @return array{string, list<string>}
+     */
+    private static function among(string $column, array $names): array
+    {
+        return ["{$column} IN (SELECT json_array_elements_text(?::json))", [json_encode(array_values($names), JSON_THROW_ON_ERROR)]];
     }
 }

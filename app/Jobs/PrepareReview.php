@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Actions\Documents\ReviewDocument;
+use App\Models\Study;
+use App\Models\TaskKind;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
+use Illuminate\Contracts\Queue\ShouldQueueAfterCommit;
+use Illuminate\Foundation\Bus\Dispatchable;
+
+/** Works out the month in review before somebody opens it, so that nobody waits for it. Safe to run twice. */
+final class PrepareReview implements ShouldBeUniqueUntilProcessing, ShouldQueueAfterCommit
+{
+    use Dispatchable;
+    use Queueable;
+
+    /** Who decides goes on deciding: what was worked out between two decisions would help nobody. From memory. */
+    private const PAUSE_SECONDS = 4;
+
+    public int $tries = 1;
+
+    public int $timeout = 120;
+
+    public int $uniqueFor = 300;
+
+    public function __construct(public readonly int $studyId)
+    {
+        $this->onQueue(TaskKind::SHORT);
+        $this->delay(self::PAUSE_SECONDS);
+    }
+
+    public function uniqueId(): string
+    {
+        return (string) $this->studyId;
+    }
+
+    public function handle(ReviewDocument $review): void
+    {
+        $study = Study::query()->with(['domains', 'comparison'])->find($this->studyId);
+        if ($study?->comparison !== null) {
+            $review->prepare($study, $study->comparison);
+        }
+    }
+}
