@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 return [
+    // Which code runs here.
+    'release' => App\Support\Release::of(base_path()),
+
     /* Opportunities up to which their steadiness is answered for at once; beyond that it is reckoned in the background. */
     'steadiness_at_once' => (int) env('REACH_STEADINESS_AT_ONCE', 100_000),
 

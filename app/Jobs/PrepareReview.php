@@ -19,7 +19,7 @@ final class PrepareReview implements ShouldBeUniqueUntilProcessing, ShouldQueueA
     use Queueable;
 
     /** Who decides goes on deciding: what was worked out between two decisions would help nobody. From memory. */
-    private const PAUSE_SECONDS = 4;
+    private const PAUSE_SECONDS = 2;
 
     public int $tries = 1;
 

@@ -38,10 +38,10 @@ final class RoadmapRows
     /** @param list<PlanItem> $items */
     public function __construct(private readonly Study $study, private readonly Comparison $comparison, private readonly array $items)
     {
-        $near = $this->read($this->namesOfTopics(), $this->leads());
+        $near = $this->read();
         $this->topics = $this->topicsOfItems($near);
         $topics = array_values(array_unique(array_filter($this->topics, static fn(?string $topic): bool => $topic !== null)));
-        $this->rows = $this->about($topics, $near + $this->read(array_diff($topics, $this->namesOfTopics()), []));
+        $this->rows = $this->about($topics, $near);
         $this->setAside = $this->marked();
         /** @var array<string, ?string> $pages */
         $pages = DB::table(TopicRows::TABLE)->where('comparison_id', $comparison->id)->whereIn('topic', $topics)
@@ -142,20 +142,14 @@ final class RoadmapRows
             $this->leads(),
         );
     }
-    /**
-     * @param array<array-key, string> $topics
-     * @param list<string>             $keywords
-     *
-     * @return array<string, WeighedRow> keyword → row, of whole topics and of single keywords
-     */
-    private function read(array $topics, array $keywords): array
+    /** @return array<string, WeighedRow> keyword → row, of all topics that the items or the keywords that lead them may belong to */
+    private function read(): array
     {
-        if ($topics === [] && $keywords === []) {
-            return [];
-        }
         $rows = [];
-        $these = $this->comparison->table()->query()->whereRaw(...self::among('topic', $topics))
-            ->orWhereRaw(...self::among('keyword', $keywords))
+        $ofLead = self::among('keyword', $this->leads());
+        $these = $this->comparison->table()->query()->whereRaw(...self::among('topic', $this->namesOfTopics()))
+            ->orWhereIn('topic', $this->comparison->table()->query()->select('topic')->whereRaw(...$ofLead))
+            ->orWhereRaw(...$ofLead)
             ->selectRaw('*, ('.ListedRows::condition($this->study->rulebook()->fitGate()).') IS TRUE AS listed');
         /** @var object{keyword: string, listed: bool}&\stdClass $found */
         foreach ($these->get() as $found) {
@@ -211,12 +205,12 @@ final class RoadmapRows
     }
 
     /**
-     * @param array<array-key, string> $names as many as there are: a question has but so many placeholders
+     * @param list<string> $names as many as there are: a question has but so many placeholders
      *
      * @return array{string, list<string>}
      */
     private static function among(string $column, array $names): array
     {
-        return ["{$column} IN (SELECT json_array_elements_text(?::json))", [json_encode(array_values($names), JSON_THROW_ON_ERROR)]];
+        return ["{$column} IN (SELECT json_array_elements_text(?::json))", [json_encode($names, JSON_THROW_ON_ERROR)]];
     }
 }
