@@ -87,6 +87,10 @@ need_npm() {
         npm ci --no-audit --no-fund >var/npm.log 2>&1 || die "npm ci failed; see var/npm.log"
         remember var/npm.stamp package-lock.json
     fi
+    if [ ! -f resources/js/api/schema.ts ] || stale var/contract.stamp resources/api/openapi.json package-lock.json; then
+        npm run --silent contract || die "the types of the API could not be made; see var/contract.log"
+        remember var/contract.stamp resources/api/openapi.json package-lock.json
+    fi
 }
 
 front_end_files() { find resources/js resources/css package-lock.json vite.config.ts tsconfig.json -type f 2>/dev/null | sort; }

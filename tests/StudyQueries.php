@@ -76,7 +76,7 @@ final class StudyQueries
     /** @return list<string> tables with the number of a study, once for each time that they stand in a statement */
     public static function tables(string $statement): array
     {
-        $named = [...array_keys(StudyTables::NUMBERS), ...array_diff(StudyTables::LEFT, ['audit'])];
+        $named = [...array_keys(StudyTables::numbers()), ...array_diff(StudyTables::LEFT, ['audit'])];
         $pattern = '/\b(?:from|join|into|update)\s+(?:only\s+)?"?('.implode('|', $named).')(?:_p\d+)?"?(?![\w"])/i';
         preg_match_all($pattern, $statement, $found);
 

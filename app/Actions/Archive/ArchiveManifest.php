@@ -35,7 +35,7 @@ final readonly class ArchiveManifest
     {
         return array_map(
             static fn(string $name): string => $name.'.csv',
-            ['study', StudyTables::PEOPLE, ...array_keys(StudyTables::NUMBERS)],
+            ['study', StudyTables::PEOPLE, ...array_keys(StudyTables::numbers())],
         );
     }
 

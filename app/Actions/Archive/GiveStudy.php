@@ -41,7 +41,7 @@ final class GiveStudy
             $snapshot = Figures::text(DB::scalar('SELECT pg_export_snapshot()'));
             self::copy($study, $folder, (string) $snapshot);
             $rows = $files = [];
-            foreach (array_keys(StudyTables::NUMBERS) as $table) {
+            foreach (array_keys(StudyTables::numbers()) as $table) {
                 $rows[$table] = DB::table($table)->where(StudyTables::STUDY, $study->id)->count();
             }
             foreach (ArchiveManifest::files() as $name) {
@@ -67,7 +67,7 @@ final class GiveStudy
     {
         $questions = ['study' => 'SELECT '.implode(', ', StudyTables::ABOUT)." FROM studies WHERE id = {$study->id}"];
         $people = [];
-        foreach (StudyTables::NUMBERS as $table => $numbers) {
+        foreach (StudyTables::numbers() as $table => $numbers) {
             $columns = TableColumns::of($table);
             $questions[$table] = 'SELECT '.implode(', ', $columns)." FROM {$table} WHERE study_id = {$study->id}";
             foreach (array_keys($numbers, StudyTables::PEOPLE, true) as $column) {

@@ -48,7 +48,7 @@ final readonly class StagedStudy
     /** @return int rows */
     public function bringIn(string $table, int $study): int
     {
-        $numbers = StudyTables::NUMBERS[$table] ?? [];
+        $numbers = StudyTables::numbers()[$table] ?? [];
         $keyed = StudyTables::KEYED[$table] ?? [];
         [$into, $values, $joins] = [[StudyTables::STUDY], [(string) $study], ''];
         foreach (TableColumns::of($table) as $column) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Archive;
 
+use App\Actions\Imports\Loaders;
+
 /**
  * What one study consists of: its tables, in an order in which each stands after those that it names, and where a column holds the number
  * of something, of what. What is worked out (comparisons), under way (tasks, files that wait) or of the installation (members, links for
@@ -17,8 +19,8 @@ final class StudyTables
     /** Its own number is in every table. */
     public const STUDY = 'study_id';
 
-    /** table → column → table whose number it holds */
-    public const NUMBERS = [
+    /** table → column → table whose number it holds; tables of imports that name nothing else come from who loads them */
+    private const NAMED = [
         'domains' => [],
         'rulebook_settings' => [],
         'imports' => ['user_id' => self::PEOPLE, 'superseded_by' => 'imports'],
@@ -27,9 +29,6 @@ final class StudyTables
         'sources' => ['import_id' => 'imports', 'snapshot_id' => 'snapshots', 'domain_id' => 'domains'],
         'rankings' => ['snapshot_id' => 'snapshots'],
         'metrics' => ['source_id' => 'sources'],
-        'performance' => ['import_id' => 'imports'],
-        'results' => ['import_id' => 'imports'],
-        'links' => ['import_id' => 'imports'],
         'mappings' => [],
         'decisions' => ['updated_by' => self::PEOPLE],
         'tags' => [],
@@ -59,4 +58,10 @@ final class StudyTables
 
     /** Columns of the study itself that are given on. */
     public const ABOUT = ['name', 'country', 'language', 'device', 'currency', 'as_of', 'data_version', 'created_at', 'updated_at'];
+
+    /** @return array<string, array<string, string>> table → column → table whose number it holds */
+    public static function numbers(): array
+    {
+        return self::NAMED + array_fill_keys(Loaders::tables(), ['import_id' => 'imports']);
+    }
 }

@@ -75,7 +75,7 @@ final class TakeInStudy
             ."CREATE UNLOGGED TABLE {$schema}.users AS SELECT id, email FROM users WHERE false;\n"
             ."\\copy {$schema}.study FROM 'study.csv' (FORMAT csv, HEADER)\n"
             ."\\copy {$schema}.users FROM 'users.csv' (FORMAT csv, HEADER)\n";
-        foreach (array_keys(StudyTables::NUMBERS) as $table) {
+        foreach (array_keys(StudyTables::numbers()) as $table) {
             $columns = implode(', ', TableColumns::of($table));
             $script .= "CREATE UNLOGGED TABLE {$schema}.{$table} AS SELECT {$columns} FROM public.{$table} WHERE false;\n"
                 ."\\copy {$schema}.{$table} FROM '{$table}.csv' (FORMAT csv, HEADER)\n";
@@ -87,7 +87,7 @@ final class TakeInStudy
     {
         $study = $staged->makeStudy($slug);
         $staged->number();
-        foreach (array_keys(StudyTables::NUMBERS) as $table) {
+        foreach (array_keys(StudyTables::numbers()) as $table) {
             $came = $staged->bringIn($table, $study->id);
             if ($came !== ($manifest->rows[$table] ?? 0)) {
                 throw Refused::because('file', sprintf('Of %s, %d of %d rows came in.', $table, $came, $manifest->rows[$table] ?? 0));

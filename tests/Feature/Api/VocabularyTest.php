@@ -37,11 +37,11 @@ final class VocabularyTest extends TestCase
         }
     }
 
-    public function test_every_range_of_the_columns_is_a_clause_and_every_range_a_column(): void
+    public function test_every_range_of_the_columns_is_a_clause(): void
     {
         $ranges = array_keys(array_filter(Vocabulary::kinds(), static fn(ClauseKind $kind): bool => $kind->form === ClauseForm::Range));
-        // Business fit is what people say or a rule, wherever that is kept, and a share is one of all our visits.
-        self::assertEqualsCanonicalizing([...array_keys(RowCatalogue::ranges()), 'fit', 'share'], $ranges);
+        // The other way round a clause is put to the database with every spelling, above: what finds no column breaks off there.
+        self::assertSame([], array_diff(array_keys(RowCatalogue::ranges()), $ranges));
     }
 
     public function test_what_is_made_from_it_is_current(): void

@@ -57,7 +57,7 @@ final class StudyArchiveTest extends TestCase
                 $command,
             );
         }
-        foreach (array_keys(StudyTables::NUMBERS) as $table) {
+        foreach (array_keys(StudyTables::numbers()) as $table) {
             $count = static fn(Study $of): int => DB::table($table)->where('study_id', $of->id)->count();
             self::assertSame($count($this->study), $count($taken), $table);
         }
@@ -96,14 +96,14 @@ final class StudyArchiveTest extends TestCase
                 ."WHERE relkind IN ('r', 'p') AND NOT relispartition AND relnamespace = 'public'::regnamespace "
                 ."AND relname NOT LIKE 'comparison_rows_%'",
         ), 'name');
-        self::assertEqualsCanonicalizing($tables, [...array_keys(StudyTables::NUMBERS), ...StudyTables::LEFT]);
+        self::assertEqualsCanonicalizing($tables, [...array_keys(StudyTables::numbers()), ...StudyTables::LEFT]);
         $named = DB::select(
             'SELECT conrelid::regclass::text AS in, attname AS by, confrelid::regclass::text AS to FROM pg_constraint '
                 ."JOIN pg_attribute ON attrelid = conrelid AND attnum = ANY (conkey) WHERE contype = 'f' AND conparentid = 0",
         );
         foreach ($named as $key) {
-            if (isset(StudyTables::NUMBERS[$key->in]) && $key->by !== 'study_id') {
-                self::assertSame($key->to, StudyTables::NUMBERS[$key->in][$key->by] ?? null, "{$key->in}.{$key->by}");
+            if (isset(StudyTables::numbers()[$key->in]) && $key->by !== 'study_id') {
+                self::assertSame($key->to, StudyTables::numbers()[$key->in][$key->by] ?? null, "{$key->in}.{$key->by}");
             }
         }
     }
