@@ -120,7 +120,7 @@ final readonly class ChanceExplainer
             return \sprintf(
                 'Assumed: at a difficulty of %s against a comfort of %s, %s stand at %d or better.',
                 Explanation::number($difficulty),
-                Explanation::number($this->facts->comfort->value),
+                Explanation::number($this->facts->horizons->comfort->value),
                 Explanation::percent($places->upTo($target)),
                 $target,
             );
@@ -188,7 +188,7 @@ final readonly class ChanceExplainer
         if ($fit->isAssumed) {
             $assumptions[] = 'There are too few rows to learn from, so a line around the comfort difficulty stands in.';
         }
-        if ($fit->isAssumed && $facts->comfort->isAssumed) {
+        if ($fit->isAssumed && $facts->horizons->comfort->isAssumed) {
             $assumptions[] = 'Fewer than ten keywords show our comfort difficulty, so it is assumed to be 30.';
         }
         foreach ($fit->odd as $feature) {

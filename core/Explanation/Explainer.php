@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Explanation;
 
-use GreaterReach\Core\Results\Compared;
+use GreaterReach\Core\Priority\Horizon;
 
 /** Explains the figures of one keyword with their own numbers. */
 final readonly class Explainer
@@ -133,7 +133,7 @@ final readonly class Explainer
 
     private function comfort(): Explanation
     {
-        $comfort = $this->facts->comfort;
+        $comfort = $this->facts->horizons->comfort;
         $steps = [
             $comfort->isAssumed
                 ? 'Comfort difficulty: 30.'
@@ -159,7 +159,7 @@ final readonly class Explainer
         $facts = $this->facts;
         $inputs = [
             $facts->difficultyInput(),
-            new Input('comfort difficulty', $facts->comfort->value, '0–100'),
+            new Input('comfort difficulty', $facts->horizons->comfort->value, '0–100'),
             new Input('our position', $facts->position),
             new Input('gain', $facts->clicks()->gain, 'visits a month'),
         ];
@@ -178,31 +178,31 @@ final readonly class Explainer
     {
         $facts = $this->facts;
         $gain = $facts->clicks()->gain;
-        $reach = $facts->prospect()->reach ?? 0.0;
-        $isNear = $facts->striking->holds($facts->position) && Compared::of($difficulty) <= Compared::of($facts->comfort->value);
-        if ($isNear && $gain !== null && Compared::of($gain) >= $facts->quickWinGain) {
+        $reach = $facts->prospect()->reach;
+        [$set, $comfort] = [$facts->horizons->settings, $facts->horizons->comfort];
+        $horizon = $facts->horizons->of($facts->position, $difficulty, $gain, $reach);
+        if ($horizon === Horizon::QuickWin) {
             return [
                 \sprintf(
                     'Position %d lies in %d to %d, %s is within %s and a gain of %s is at least %s: quick win.',
                     $facts->position,
-                    $facts->striking->from,
-                    $facts->striking->to,
+                    $set->striking->from,
+                    $set->striking->to,
                     Explanation::number($difficulty),
-                    Explanation::number($facts->comfort->value),
+                    Explanation::number($comfort->value),
                     Explanation::number($gain),
-                    Explanation::number($facts->quickWinGain),
+                    Explanation::number($set->quickWinGain),
                 ),
             ];
         }
-        $isEnough = Compared::of($reach) >= $facts->shortTermChance;
 
         return [
             \sprintf(
                 'A reach of %s %s %s: %s.',
                 Explanation::number($reach),
-                $isEnough ? 'is at least' : 'is below',
-                Explanation::number($facts->shortTermChance),
-                $isEnough ? 'short term' : 'long term',
+                $horizon === Horizon::ShortTerm ? 'is at least' : 'is below',
+                Explanation::number($set->shortTermChance),
+                $horizon?->value,
             ),
         ];
     }

@@ -6,11 +6,10 @@ namespace GreaterReach\Core\Explanation;
 
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\Potential;
+use GreaterReach\Core\Priority\HorizonRule;
 use GreaterReach\Core\Priority\Scores;
-use GreaterReach\Core\Priority\StrikingDistance;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\Weights;
-use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\Effect;
 use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\LinksNeeded;
@@ -30,7 +29,6 @@ final readonly class FigureInputs
         public int $wantedTarget,
         public CtrCurve $curve,
         public string $curveName,
-        public ComfortDifficulty $comfort,
         public PositionModel $positions,
         public Effect $effect,
         /** Ours. */
@@ -42,11 +40,7 @@ final readonly class FigureInputs
         public LinksNeeded $links,
         public ?float $pageOneMedian,
         public int $ownPageLinks,
-        public StrikingDistance $striking,
-        /** Smallest gain of a quick win, visits a month. */
-        public float $quickWinGain,
-        /** Reach from which the horizon is short term. */
-        public float $shortTermChance,
+        public HorizonRule $horizons,
         public Scores $scores,
         public Weights $weights,
         public Tactic $tactic,

@@ -10,7 +10,7 @@ use GreaterReach\Core\Winning\ComfortDifficulty;
 /** How soon something can pay. */
 final readonly class HorizonRule
 {
-    public function __construct(private WeighSettings $settings, private ComfortDifficulty $comfort)
+    public function __construct(public WeighSettings $settings, public ComfortDifficulty $comfort)
     {
     }
 

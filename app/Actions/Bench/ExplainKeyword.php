@@ -12,9 +12,9 @@ use GreaterReach\Core\Clicks\FeatureClicks;
 use GreaterReach\Core\Explanation\Explainer;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\FigureInputs;
+use GreaterReach\Core\Priority\HorizonRule;
 use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Scores;
-use GreaterReach\Core\Priority\StrikingDistance;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Results\PageOne;
@@ -84,7 +84,6 @@ final class ExplainKeyword
             $this->wantedTarget($comparison->study_id, $row->keyword, $rulebook),
             $models->curve,
             $rulebook->text('curve'),
-            $models->comfort,
             $models->positions,
             $models->effect,
             $row->heldGround(),
@@ -93,9 +92,7 @@ final class ExplainKeyword
             $models->links,
             $this->pageOneMedian($comparison->study_id, $row->keyword),
             $this->ownPageLinks($comparison->study_id, $row->ownUrl),
-            new StrikingDistance($rulebook->int('striking_from'), $rulebook->int('striking_to')),
-            $rulebook->float('quick_win_gain'),
-            $rulebook->float('short_term_chance'),
+            new HorizonRule($rulebook->weighing(), $models->comfort),
             $scores,
             $weights,
             $tactic,

@@ -14,6 +14,7 @@ final class PageTrendTest extends TestCase
     {
         $trend = new PageTrend(150.0, 100.0, 200.0);
         self::assertSame([.5, -.25], [$trend->overSixMonths(), $trend->overAYear()]);
+        self::assertSame(-1.0, (new PageTrend(0.0, 4.0, null))->overSixMonths());
         self::assertSame([null, null], [(new PageTrend(5.0, null, 0.0))->overSixMonths(), (new PageTrend(5.0, null, 0.0))->overAYear()]);
     }
 
@@ -25,6 +26,10 @@ final class PageTrendTest extends TestCase
         yield 'lost within a year only' => [70.0, 70.0, 100.0, true];
         yield 'half of nearly nothing' => [5.0, 10.0, 14.0, false];
         yield 'half of little, but ten visits' => [10.0, 20.0, null, true];
+        yield 'ten visits of fifty, a fifth' => [40.0, 50.0, null, true];
+        yield 'a little less than ten of fifty' => [40.1, 50.0, null, false];
+        yield 'all of ten' => [0.0, 10.0, null, true];
+        yield 'all of a little less' => [0.0, 9.9, null, false];
         yield 'growing' => [120.0, 100.0, 90.0, false];
         yield 'new' => [50.0, null, null, false];
     }

@@ -9,10 +9,11 @@ use GreaterReach\Core\Explanation\Explainer;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\FigureInputs;
 use GreaterReach\Core\Priority\Criterion;
+use GreaterReach\Core\Priority\HorizonRule;
 use GreaterReach\Core\Priority\Scores;
-use GreaterReach\Core\Priority\StrikingDistance;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\Weights;
+use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\Effect;
 use GreaterReach\Core\Winning\Ground;
@@ -155,7 +156,6 @@ final class ExplainerTest extends TestCase
             3,
             CtrCurve::default(),
             'default',
-            $comfort,
             $positions ?? UnlearntModels::positions(),
             Effect::assumed(0.5),
             Ground::held(3, 8),
@@ -164,9 +164,7 @@ final class ExplainerTest extends TestCase
             LinksNeeded::fit([], []),
             null,
             0,
-            new StrikingDistance(),
-            10.0,
-            0.25,
+            new HorizonRule(Rulebook::standard()->weighing(), $comfort),
             Scores::of([...array_fill_keys(Criterion::names(), null), 'volume' => 4.0, 'ease' => 4.0, 'gain' => 3.0, 'intent' => 2.0]),
             Weights::preset('plain'),
             Tactic::RefreshPage,

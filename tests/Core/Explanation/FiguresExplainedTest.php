@@ -10,10 +10,11 @@ use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\FigureInputs;
 use GreaterReach\Core\Explanation\Input;
 use GreaterReach\Core\Priority\Criterion;
+use GreaterReach\Core\Priority\HorizonRule;
 use GreaterReach\Core\Priority\Scores;
-use GreaterReach\Core\Priority\StrikingDistance;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\Weights;
+use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\Effect;
 use GreaterReach\Core\Winning\Ground;
@@ -97,17 +98,19 @@ final class FiguresExplainedTest extends TestCase
         yield 'absent' => [['position' => null], 'A reach of '];
         yield 'as hard as we are comfortable with' => [['difficulty' => 30.0], 'Position 12 lies in 6 to 20, 30 is within 30'];
         yield 'harder' => [['difficulty' => 30.1], 'A reach of '];
-        yield 'a gain that just pays' => [['quickWinGain' => 116.6], $quick(12).'116.6 is at least 116.6'];
-        yield 'a gain that does not' => [['quickWinGain' => 116.7], 'A reach of '];
+        yield 'a gain that just pays' => [['quick_win_gain' => '116.6'], $quick(12).'116.6 is at least 116.6'];
+        yield 'a gain that does not' => [['quick_win_gain' => '116.7'], 'A reach of '];
         yield 'an unknown gain' => [['volume' => null], 'A reach of '];
-        yield 'enough reach' => [['position' => 21, 'shortTermChance' => 0.0], 'short term.'];
-        yield 'not enough' => [['position' => 21, 'shortTermChance' => 0.99], 'is below 0.99: long term.'];
+        yield 'enough reach' => [['position' => 21, 'short_term_chance' => '0'], 'short term.'];
+        yield 'not enough' => [['position' => 21, 'short_term_chance' => '0.99'], 'is below 0.99: long term.'];
     }
 
-    /** @param array<string, mixed> $facts */
+    /** @param array<string, mixed> $facts and settings of the rulebook */
     #[DataProvider('horizons')]
     public function test_the_horizon_says_at_which_bound_it_lies(array $facts, string $says): void
     {
+        $set = array_filter($facts, \is_string(...));
+        $facts = [...array_diff_key($facts, $set), 'horizons' => self::horizon(Rulebook::standard()->with($set))];
         self::assertStringContainsString($says, $this->why($facts)['horizon']->steps[0]);
     }
 
@@ -130,7 +133,7 @@ final class FiguresExplainedTest extends TestCase
         $assumed = $this->why()['comfort'];
         self::assertSame(['Comfort difficulty: 30.'], $assumed->steps);
         self::assertSame(['Fewer than ten keywords show our comfort difficulty, so it is assumed to be 30.'], $assumed->assumptions);
-        $measured = $this->why(['comfort' => ComfortDifficulty::fromDifficulties([...array_fill(0, 9, 20.0), 30.0])])['comfort'];
+        $measured = $this->why(['horizons' => self::horizon(Rulebook::standard(), [...array_fill(0, 9, 20.0), 30.0])])['comfort'];
         self::assertSame([['The mean over 10 keywords is 21.'], []], [$measured->steps, $measured->assumptions]);
         self::assertSame(10, $measured->inputs[0]->value);
     }
@@ -172,6 +175,12 @@ final class FiguresExplainedTest extends TestCase
         self::assertSame(['unknown', '12.35 %', '100 %'], array_map(Explanation::percent(...), [null, .123456, 1.0]));
     }
 
+    /** @param list<float> $held difficulties of keywords that we hold */
+    private static function horizon(Rulebook $rulebook, array $held = []): HorizonRule
+    {
+        return new HorizonRule($rulebook->weighing(), ComfortDifficulty::fromDifficulties($held));
+    }
+
     /**
      * @param array<string, mixed> $other than the usual facts
      *
@@ -188,7 +197,6 @@ final class FiguresExplainedTest extends TestCase
             'wantedTarget' => 3,
             'curve' => CtrCurve::default(),
             'curveName' => 'default',
-            'comfort' => ComfortDifficulty::fromDifficulties([]),
             'positions' => UnlearntModels::positions(),
             'effect' => Effect::assumed(0.5),
             'ground' => Ground::held(3, 8),
@@ -197,9 +205,7 @@ final class FiguresExplainedTest extends TestCase
             'links' => LinksNeeded::fit([], []),
             'pageOneMedian' => null,
             'ownPageLinks' => 0,
-            'striking' => new StrikingDistance(),
-            'quickWinGain' => 10.0,
-            'shortTermChance' => 0.25,
+            'horizons' => self::horizon(Rulebook::standard()),
             'scores' => Scores::of([...array_fill_keys(Criterion::names(), null), 'volume' => 4.0, 'ease' => 4.0, 'gain' => 3.0]),
             'weights' => Weights::preset('plain'),
             'tactic' => Tactic::RefreshPage,

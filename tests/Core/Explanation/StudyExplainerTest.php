@@ -99,5 +99,8 @@ final class StudyExplainerTest extends TestCase
             StudyExplainer::outcome(Outcome::Inside, 0, new Band(0, 50, 90, 52.5), $done, 2, false)->steps[1],
         );
         self::assertCount(1, StudyExplainer::outcome(Outcome::Inside, 5, $band, $done, 2, null)->steps);
+        $told = static fn(float $visits): string => StudyExplainer::outcome(Outcome::Inside, $visits, $band, $done, 2, false)->steps[1];
+        self::assertSame($told(0.0), $told(-5.0));
+        self::assertSame('The lead has not reached its target.', $told(.5));
     }
 }
