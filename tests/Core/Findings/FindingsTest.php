@@ -28,6 +28,9 @@ final class FindingsTest extends TestCase
         );
         $half = Opportunities::gap(new Counted('standing=gap', 2, 90.0), [45.0, 45.0]);
         self::assertSame(1, $half?->numbers['few'], 'Half of it is half of it.');
+        $few = static fn(float ...$topics): int|float|null
+            => Opportunities::gap(new Counted('standing=gap', 9, array_sum($topics)), array_values($topics))?->numbers['few'];
+        self::assertSame([2, 2, 3], [$few(9.5, 1.0, 9.5), $few(10.0, 10.0, 10.0, 10.0), $few(1.0, 1.0, 1.0, 1.0, 1.0)]);
         self::assertSame('Others stand and we do not for 1 keyword.', Opportunities::gap(new Counted('', 1, 0.0), [0.0])?->words);
         self::assertNull(Opportunities::gap(new Counted('standing=gap', 0, 0.0), []));
     }

@@ -34,4 +34,18 @@ final class ImportKindTest extends TestCase
     {
         self::assertSame($kind, ImportKind::guess($headers, $name));
     }
+
+    public function test_the_volumes_of_twelve_months_are_known_by_number_and_by_name(): void
+    {
+        $fields = array_column(ImportKind::Keywords->fields(), null, 'name');
+        $names = ['january' => 'jan', 'june' => 'jun', 'september' => 'sep', 'december' => 'dec'];
+        foreach (array_combine(['m1', 'm6', 'm9', 'm12'], array_keys($names)) as $field => $month) {
+            self::assertArrayHasKey($field, $fields);
+            self::assertSame([true, true], [$fields[$field]->answersTo($month), $fields[$field]->answersTo($names[$month])], $field);
+        }
+        self::assertSame(range(1, 12), array_values(array_map(
+            static fn(string $name): int => (int) substr($name, 1),
+            preg_grep('/^m\d+$/D', array_keys($fields)) ?: [],
+        )));
+    }
 }

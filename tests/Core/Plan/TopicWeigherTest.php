@@ -79,6 +79,10 @@ final class TopicWeigherTest extends TestCase
             self::keyword('b', gain: 5.0, intent: Intent::Compare),
         ), 'Of equal ones the nearer to a purchase.');
         self::assertSame(Intent::Learn, $intent(self::keyword('a', gain: null, intent: Intent::Learn)), 'Only those that occur.');
+        self::assertSame(Intent::Learn, $intent(
+            self::keyword('a', gain: null, intent: Intent::Buy),
+            self::keyword('b', gain: .25, intent: Intent::Learn),
+        ), 'What is unknown gains nothing.');
     }
 
     public function test_a_quick_win_counts_what_the_whole_page_gains(): void
