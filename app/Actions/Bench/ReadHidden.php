@@ -6,6 +6,7 @@ namespace App\Actions\Bench;
 
 use App\Models\Comparison;
 use App\Support\Database\Figures;
+use App\Support\Mark;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\ListedRows;
 use App\Support\Sentence\Sentence;
@@ -19,7 +20,7 @@ final class ReadHidden
 {
     /** Clauses that hide, by the name of their reason; the marks come first, noise comes last. */
     private const HIDING = [
-        'mark' => 'set aside',
+        'mark' => Mark::SetAside->value,
         'codes' => 'codes',
         'navigational' => 'for a site or a desk',
         'negatives' => 'words not wanted',

@@ -10,6 +10,7 @@ use App\Models\Study;
 use App\Support\Database\Figures;
 use App\Support\Database\KeyedStream;
 use App\Support\Database\RowStream;
+use App\Support\Mark;
 use App\Support\Rows\ListedRows;
 use App\Support\Rows\TopicRows;
 use GreaterReach\Core\Clicks\CtrCurve;
@@ -102,10 +103,10 @@ final class WeighTopics
 
         return RowStream::of(<<<SQL
             SELECT {$columns}, {$listed} AND NOT EXISTS (
-                SELECT 1 FROM decisions d WHERE d.study_id = ? AND d.keyword = r.keyword AND d.mark = 'set aside'
+                SELECT 1 FROM decisions d WHERE d.study_id = ? AND d.keyword = r.keyword AND d.mark = ?
             ) AS is_open
             FROM {$comparison->table()->from('r')} WHERE r.topic IS NOT NULL {$wanted} ORDER BY r.topic, r.keyword
-            SQL, [$study->id, ...$named === null ? [] : [$named]]);
+            SQL, [$study->id, Mark::SetAside->value, ...$named === null ? [] : [$named]]);
     }
 
     /** @param non-empty-list<list<string|int|float|bool|null>> $rows in key order */

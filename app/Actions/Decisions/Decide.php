@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Decisions;
 
 use App\Models\Study;
+use App\Support\Mark;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -20,7 +21,6 @@ final readonly class Decide
 
     /** What is said about a keyword and changes no figure. */
     private const WORDS = ['mark', 'reason', 'note', 'pinned'];
-    private const SET_ASIDE = 'set aside';
 
     public function __construct(private Rescore $rescore)
     {
@@ -69,7 +69,7 @@ final readonly class Decide
         }
         $marks = [$columns['mark'] ?? null, ...array_map(static fn(array $row): mixed => $row['mark'] ?? null, $before)];
 
-        return ! \in_array(self::SET_ASIDE, $marks, true);
+        return ! \in_array(Mark::SetAside->value, $marks, true);
     }
 
     /**

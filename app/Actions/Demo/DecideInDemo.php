@@ -8,6 +8,7 @@ use App\Actions\Decisions\Decide;
 use App\Actions\Decisions\DecisionOrder;
 use App\Models\Comparison;
 use App\Models\Study;
+use App\Support\Mark;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
 use App\Support\Texts;
@@ -59,7 +60,7 @@ final readonly class DecideInDemo
     {
         [$editor, $administrator] = [$people->editor->id, $people->administrator->id];
         foreach (self::SET_ASIDE as $show => $reason) {
-            $this->decided($study, self::shown($comparison, $show), ['mark' => 'set aside', 'reason' => $reason], $administrator);
+            $this->decided($study, self::shown($comparison, $show), ['mark' => Mark::SetAside->value, 'reason' => $reason], $administrator);
         }
         foreach (self::TAGS as $tag => $show) {
             $keywords = self::shown($comparison, $show);
@@ -72,7 +73,7 @@ final readonly class DecideInDemo
                 static fn(int $place): bool => $place % \count(self::REASONS) === $number,
                 ARRAY_FILTER_USE_KEY,
             ));
-            $this->decided($study, $keywords, ['mark' => 'shortlisted', 'reason' => $reason], $people->turn($number)->id);
+            $this->decided($study, $keywords, ['mark' => Mark::Shortlisted->value, 'reason' => $reason], $people->turn($number)->id);
         }
         foreach (self::NOTES as $number => $note) {
             $this->decided($study, \array_slice($leads, 2 * $number, 1), ['note' => $note], $people->turn($number + 1)->id);

@@ -7,6 +7,7 @@ namespace App\Actions\Plans;
 use App\Exceptions\Refused;
 use App\Models\PlanItem;
 use App\Models\Study;
+use App\Support\Mark;
 use GreaterReach\Core\Plan\Unit;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -27,7 +28,8 @@ final readonly class AddToPlan
         /** @var Collection<int, string> $topics */
         $topics = $comparison->table()->query()
             ->whereNotNull('tactic')
-            ->whereIn('keyword', DB::table('decisions')->select('keyword')->where('study_id', $study->id)->where('mark', 'shortlisted'))
+            ->whereIn('keyword', DB::table('decisions')->select('keyword')
+                ->where([['study_id', '=', $study->id], ['mark', '=', Mark::Shortlisted->value]]))
             ->distinct()
             ->orderBy('topic')
             ->pluck('topic');

@@ -9,6 +9,7 @@ use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
 use App\Support\Database\Figures;
 use App\Support\Database\RowStream;
+use App\Support\Mark;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\ListedRows;
 use App\Support\Rows\PrioritySql;
@@ -47,7 +48,7 @@ final readonly class PlanUnits
         $shortlisted = '';
         if ($this->hasShortlist()) {
             $shortlisted = "AND topic IN (SELECT r.topic FROM {$this->comparison->table()->from('r')} JOIN decisions d
-                ON d.keyword = r.keyword WHERE d.study_id = {$this->study->id} AND d.mark = 'shortlisted')";
+                ON d.keyword = r.keyword WHERE d.study_id = {$this->study->id} AND d.mark = '".Mark::Shortlisted->value."')";
         }
         $order = PrioritySql::order($this->study->rulebook()->priorities(), 'topic');
         $rows = RowStream::of(
@@ -69,8 +70,8 @@ final readonly class PlanUnits
             ->where('expected_gain', '>', 0)
             ->when(
                 $this->hasShortlist(),
-                fn(Builder $query) => $query->whereIn('keyword', $this->marked('shortlisted')),
-                fn(Builder $query) => $query->whereNotIn('keyword', $this->marked('set aside')),
+                fn(Builder $query) => $query->whereIn('keyword', $this->marked(Mark::Shortlisted)),
+                fn(Builder $query) => $query->whereNotIn('keyword', $this->marked(Mark::SetAside)),
             )
             ->select(['comparison_rows.keyword', 'tactic', 'links_to_earn', 'expected_gain'])
             ->orderByRaw(PrioritySql::order($this->study->rulebook()->priorities()));
@@ -86,12 +87,12 @@ final readonly class PlanUnits
 
     private function hasShortlist(): bool
     {
-        return $this->marked('shortlisted')->exists();
+        return $this->marked(Mark::Shortlisted)->exists();
     }
 
-    private function marked(string $mark): Builder
+    private function marked(Mark $mark): Builder
     {
-        return DB::table('decisions')->select('keyword')->where('study_id', $this->study->id)->where('mark', $mark);
+        return DB::table('decisions')->select('keyword')->where('study_id', $this->study->id)->where('mark', $mark->value);
     }
 
     /**
@@ -116,7 +117,7 @@ final readonly class PlanUnits
             ComparisonRows::read(
                 ListedRows::of($this->comparison, Sentence::parse(''), $this->study->rulebook()->fitGate())
                     ->whereIn('topic', $names)
-                    ->whereNotIn('keyword', $this->marked('set aside'))
+                    ->whereNotIn('keyword', $this->marked(Mark::SetAside))
                     ->orderBy('keyword'),
             ) as $row
         ) {

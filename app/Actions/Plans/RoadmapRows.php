@@ -8,6 +8,7 @@ use App\Models\Comparison;
 use App\Models\PlanItem;
 use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
+use App\Support\Mark;
 use App\Support\Rows\ListedRows;
 use App\Support\Rows\TopicRows;
 use GreaterReach\Core\Plan\ItemKeywords;
@@ -23,7 +24,7 @@ final class RoadmapRows
     /** @var list<?string> topic of each item as it is called now; null where it is gone */
     public readonly array $topics;
 
-    /** @var array<string, WeighedRow> keyword → row, of all topics of the items and of the keywords planned by themselves, in key order */
+    /** @var array<string, WeighedRow> keyword → row, of the items' topics and of keywords planned by themselves, in key order */
     private readonly array $rows;
 
     /** @var array<string, bool> keyword → whether it belongs on the list of opportunities */
@@ -190,7 +191,7 @@ final class RoadmapRows
         /** @var Collection<array-key, string> $reasons */
         $reasons = DB::table('decisions')
             ->where('study_id', $this->study->id)
-            ->where('mark', 'set aside')
+            ->where('mark', Mark::SetAside->value)
             ->whereRaw(...self::among('keyword', array_map(strval(...), array_keys($this->rows))))
             ->orderBy('keyword')
             ->selectRaw("keyword, coalesce(reason, '') AS reason")

@@ -8,6 +8,7 @@ use App\Models\Domain;
 use App\Models\Snapshot;
 use App\Models\Study;
 use App\Models\User;
+use App\Support\Mark;
 use GreaterReach\Core\Comparison\Freshness;
 use GreaterReach\Core\Plan\ItemStatus;
 use Illuminate\Support\Collection;
@@ -34,7 +35,7 @@ final class ReadStudyPaths
         /** @var Collection<int, int> $shortlisted */
         $shortlisted = DB::table('decisions')
             ->whereIn('study_id', $ids)
-            ->where('mark', 'shortlisted')
+            ->where('mark', Mark::Shortlisted->value)
             ->groupBy('study_id')
             ->selectRaw('study_id, count(*) AS keywords')
             ->pluck('keywords', 'study_id');

@@ -9,6 +9,7 @@ use App\Actions\Decisions\DecisionOrder;
 use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Models\Study;
+use App\Support\Mark;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\ListedRows;
 use App\Support\Rows\LongList;
@@ -40,7 +41,7 @@ final class DecisionRequest extends FormRequest
             'by' => ['required_with:groups', 'string', 'max:20'],
             'groups' => ['sometimes', 'array', 'min:1', 'max:500'],
             'groups.*' => ['nullable', 'string', 'max:2000'],
-            'mark' => ['sometimes', 'nullable', 'in:shortlisted,set aside'],
+            'mark' => ['sometimes', 'nullable', 'in:'.implode(',', array_column(Mark::cases(), 'value'))],
             'reason' => ['nullable', 'string', 'max:500'],
             'fit' => ['sometimes', 'nullable', 'integer', 'between:0,5'],
             'intent' => ['sometimes', 'nullable', 'in:buy,compare,learn,open'],

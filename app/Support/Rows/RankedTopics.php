@@ -8,6 +8,7 @@ use App\Models\Comparison;
 use App\Support\Catalogue\RowCatalogue;
 use App\Support\Database\Figures;
 use App\Support\Database\NameOrder;
+use App\Support\Mark;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\FitGate;
@@ -102,9 +103,9 @@ final readonly class RankedTopics
                 ->select(['comparison_topics.*', 'page.priority', 'page.pinned'])
                 ->selectRaw("(SELECT r.own_url FROM {$rows} WHERE r.keyword = comparison_topics.lead) AS lead_url")
                 ->selectRaw(
-                    "(SELECT count(*) FROM {$rows} JOIN decisions d ON d.study_id = ? AND d.keyword = r.keyword AND d.mark = 'shortlisted'
+                    "(SELECT count(*) FROM {$rows} JOIN decisions d ON d.study_id = ? AND d.keyword = r.keyword AND d.mark = ?
                         WHERE r.topic = comparison_topics.topic AND {$open}) AS shortlisted",
-                    [$this->comparison->study_id],
+                    [$this->comparison->study_id, Mark::Shortlisted->value],
                 )
                 ->orderByRaw($order((string) $by))
                 ->get()
@@ -124,7 +125,7 @@ final readonly class RankedTopics
         $open = ListedRows::condition($this->gate);
 
         return "SELECT r.topic FROM decisions d JOIN {$this->comparison->table()->from('r')} ON r.keyword = d.keyword "
-            ."WHERE d.study_id = ? AND d.pinned AND d.mark IS DISTINCT FROM 'set aside' AND {$open}";
+            ."WHERE d.study_id = ? AND d.pinned AND d.mark IS DISTINCT FROM '".Mark::SetAside->value."' AND {$open}";
     }
 
     private function fitting(): Builder

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Sentence;
 
+use App\Support\Mark;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\RowParser;
 use Illuminate\Database\Query\Builder;
@@ -43,7 +44,7 @@ final readonly class DecisionClauses
     {
         return match ($clause->choices(Vocabulary::choicesOf('mark'))[0]) {
             'open' => $rows->whereNotIn('keyword', $this->decided()->whereNotNull('mark')),
-            'kept' => $rows->whereNotIn('keyword', $this->decided()->where('mark', 'set aside')),
+            'kept' => $rows->whereNotIn('keyword', $this->decided()->where('mark', Mark::SetAside->value)),
             default => $rows->whereIn('keyword', $this->decided()->where('mark', $clause->value)),
         };
     }

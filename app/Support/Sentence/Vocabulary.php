@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Sentence;
 
+use App\Support\Mark;
 use GreaterReach\Core\Comparison\Movement;
 use GreaterReach\Core\Comparison\Standing;
 use GreaterReach\Core\Meaning\Intent;
@@ -233,12 +234,12 @@ final class Vocabulary
                 'What people decided; `kept` is all but what was set aside, `open` all that nobody decided on.',
                 '',
                 [
-                    'shortlisted' => 'on the shortlist',
-                    'set aside' => 'set aside',
+                    Mark::Shortlisted->value => 'on the shortlist',
+                    Mark::SetAside->value => 'set aside',
                     'open' => 'not decided yet',
                     'kept' => 'without what was set aside',
                 ],
-                'shortlisted',
+                Mark::Shortlisted->value,
             ),
             ClauseKind::choices(
                 'stage',
