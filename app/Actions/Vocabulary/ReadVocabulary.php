@@ -40,6 +40,7 @@ final class ReadVocabulary
                 Intent::cases(),
             ),
             'statuses' => array_column(ItemStatus::cases(), 'value'),
+            'deleted_days' => config()->integer('reach.deleted_days'),
         ];
     }
 

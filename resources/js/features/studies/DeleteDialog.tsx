@@ -4,19 +4,23 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 import type { Study } from '../../api/schema';
+import { vocabularyQuery } from '../study/queries';
 import { Failed } from '../../shared/Notice';
+
+const within = (days: number | undefined) => (days === undefined ? 'For a while' : days === 1 ? 'For a day' : `For ${days} days`);
 
 /** Puts a study away; its name is typed, so that nobody does it to another one. */
 export function DeleteDialog({ study, onClose }: { study: Study; onClose: () => void }) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const [name, setName] = useState('');
+  const days = useQuery(vocabularyQuery()).data?.deleted_days;
   const remove = useMutation({
     mutationFn: () => told(api.DELETE('/studies/{slug}', { params: { path: { slug: study.slug } }, body: { name } })),
     onSuccess: async () => {
@@ -37,7 +41,7 @@ export function DeleteDialog({ study, onClose }: { study: Study; onClose: () => 
         <DialogTitle id="delete-title">Delete {study.name}</DialogTitle>
         <DialogContent>
           <p>
-            Nobody sees it any longer. For 30 days you can take it back from the list of studies, as it is now; then its lists, decisions
+            Nobody sees it any longer. {within(days)} you can take it back from the list of studies, as it is now; then its lists, decisions
             and roadmap are gone for good.
           </p>
           {remove.error !== null && <Failed error={remove.error} />}
