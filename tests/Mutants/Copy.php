@@ -47,7 +47,7 @@ final class Copy
         }
         $mutant = $this->mutant;
         if ($mutant !== null) {
-            file_put_contents("{$this->folder}/{$mutant->file}", $mutant->original());
+            file_put_contents("{$this->folder}/{$mutant->file}", $mutant->original);
         }
         $this->running = $this->mutant = null;
 

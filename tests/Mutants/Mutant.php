@@ -8,7 +8,8 @@ namespace Tests\Mutants;
 final readonly class Mutant
 {
     public function __construct(
-        public string $root,
+        /** All of the file as it was when the change was found, whoever works on it meanwhile. */
+        public string $original,
         /** From the root on. */
         public string $file,
         public int $line,
@@ -19,24 +20,17 @@ final readonly class Mutant
     ) {
     }
 
-    public function original(): string
-    {
-        return (string) file_get_contents("{$this->root}/{$this->file}");
-    }
-
     public function source(): string
     {
-        $source = $this->original();
-
-        return substr($source, 0, $this->from).$this->is.substr($source, $this->to);
+        return substr($this->original, 0, $this->from).$this->is.substr($this->original, $this->to);
     }
 
     /** At the same place, but what stands there is put there again: whoever notices that notices something else. */
     public function blank(): self
     {
-        $same = substr($this->original(), $this->from, $this->to - $this->from);
+        $same = substr($this->original, $this->from, $this->to - $this->from);
 
-        return new self($this->root, $this->file, $this->line, $this->from, $this->to, $same, $same);
+        return new self($this->original, $this->file, $this->line, $this->from, $this->to, $same, $same);
     }
 
     public function words(): string

@@ -31,7 +31,7 @@ final class MutantFinder extends NodeVisitorAbstract
     /** @var list<Mutant> */
     public array $found = [];
 
-    public function __construct(private readonly string $root, private readonly string $file, private readonly Standard $printer)
+    public function __construct(private readonly string $text, private readonly string $file, private readonly Standard $printer)
     {
     }
 
@@ -46,7 +46,7 @@ final class MutantFinder extends NodeVisitorAbstract
             $was = $node instanceof Node\Expr ? $this->printer->prettyPrintExpr($node) : '';
             $bracketed = $changed instanceof Node\Scalar ? $is : "({$is})";
             [$from, $to] = [$node->getStartFilePos(), $node->getEndFilePos() + 1];
-            $this->found[] = new Mutant($this->root, $this->file, $node->getStartLine(), $from, $to, $was, $bracketed);
+            $this->found[] = new Mutant($this->text, $this->file, $node->getStartLine(), $from, $to, $was, $bracketed);
         }
 
         return null;
@@ -86,8 +86,9 @@ final class MutantFinder extends NodeVisitorAbstract
         $found = [];
         foreach ($files as $file) {
             if (str_ends_with((string) $file, '.php')) {
-                $finder = new self($root, substr((string) $file, \strlen($root) + 1), new Standard());
-                (new NodeTraverser($finder))->traverse($parser->parse((string) file_get_contents((string) $file)) ?? []);
+                $text = (string) file_get_contents((string) $file);
+                $finder = new self($text, substr((string) $file, \strlen($root) + 1), new Standard());
+                (new NodeTraverser($finder))->traverse($parser->parse($text) ?? []);
                 array_push($found, ...$finder->found);
             }
         }

@@ -17,7 +17,7 @@ require __DIR__.'/../../vendor/autoload.php';
 /** Tests of how the source looks, of documents and of the whole of all answers notice nothing that a rule does. */
 const NOT_OF_RULES = '/(SourceShape|CoreBorders|AppFloors|Documents|StudyQueries)Test/';
 
-/** So many are tried without a change at first, which nobody must notice. */
+/** So many are tried without a change before and after all others, which nobody must notice. */
 const BLANKS = 8;
 
 [, $work, $sample, $seed, $only, $part] = $argv;
@@ -31,13 +31,14 @@ foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/t
     }
 }
 sort($tests);
-$all = MutantFinder::below($root, $only);
+$copies = array_map(static fn(string $folder): Copy => new Copy($folder), glob("{$work}/copy-*") ?: []);
+// What is in a copy, and not what somebody is writing in the checkout.
+$all = MutantFinder::below($copies[0]->folder, $only);
 mt_srand((int) $seed);
 $chosen = array_map(
     static fn(int|string $place): Mutant => $all[$place],
     (array) array_rand($all, min((int) $sample, count($all))),
 );
-$copies = array_map(static fn(string $folder): Copy => new Copy($folder), glob("{$work}/copy-*") ?: []);
 $hunt = new Hunt($copies, $tests, $suite === 'Core' ? 60 : 300, $suite === 'Core');
 fwrite(STDERR, sprintf("Looking which of %d files of tests run through which lines\n", count($tests)));
 $hunt->look(explode('/', $only)[0]);
@@ -49,18 +50,23 @@ $blanks = [];
 for ($place = 0; $place < count($chosen); $place += max(1, intdiv(count($chosen), BLANKS))) {
     $blanks[] = $chosen[$place]->blank();
 }
-$hunt->hunt($blanks, static function (): void {
-    fwrite(STDERR, '.');
-});
-if ($hunt->noticed > 0) {
-    fwrite(STDERR, sprintf("\n%d of %d noticed where nothing was changed.\n%s\n", $hunt->noticed, count($blanks), $hunt->last));
-    exit(2);
-}
-$hunt->survivors = [];
+$probe = static function () use ($hunt, $blanks): void {
+    [$noticed, $survivors] = [$hunt->noticed, $hunt->survivors];
+    $hunt->hunt($blanks, static function (): void {
+        fwrite(STDERR, '.');
+    });
+    if ($hunt->noticed > $noticed) {
+        fwrite(STDERR, sprintf("\n%d of %d noticed where nothing was changed.\n%s\n", $hunt->noticed - $noticed, count($blanks), $hunt->last));
+        exit(2);
+    }
+    $hunt->survivors = $survivors;
+};
+$probe();
 $hunt->hunt($chosen, static function (int $done, int $unnoticed) use ($chosen): void {
     fwrite(STDERR, sprintf("\r%d of %d, %d not noticed", $done, count($chosen), $unnoticed));
 });
 fwrite(STDERR, "\n");
+$probe();
 sort($hunt->survivors);
 echo implode("\n", $hunt->survivors), "\n";
 $share = $hunt->noticed / max(1, count($chosen));

@@ -15,12 +15,8 @@ use GreaterReach\Core\Priority\FitGate;
 /** What each clause of a sentence leaves of a list, up to the one that takes the last row. */
 final class ReadSteps
 {
-    /**
-     * @param string $list one of `LongList`
-     *
-     * @return list<array{clause: string, keywords: int}> keywords, or pages in their list
-     */
-    public function execute(Comparison $comparison, Sentence $sentence, string $list, FitGate $gate): array
+    /** @return list<array{clause: string, keywords: int}> keywords, or pages in their list */
+    public function execute(Comparison $comparison, Sentence $sentence, LongList $list, FitGate $gate): array
     {
         $steps = [];
         foreach ($sentence->clauses as $number => $clause) {
@@ -35,12 +31,12 @@ final class ReadSteps
     }
 
     /** @return int rows that a list has with a sentence */
-    public static function count(Comparison $comparison, Sentence $sentence, string $list, FitGate $gate): int
+    public static function count(Comparison $comparison, Sentence $sentence, LongList $list, FitGate $gate): int
     {
         return match ($list) {
-            LongList::WEIGH => (new RankedRows($comparison, $sentence, $gate, false))->count(),
-            LongList::PAGES => (new RankedTopics($comparison, $sentence, $gate))->count(),
-            default => (new ComparisonRows($comparison))->query($sentence)->count(),
+            LongList::Weigh => (new RankedRows($comparison, $sentence, $gate, false))->count(),
+            LongList::Pages => (new RankedTopics($comparison, $sentence, $gate))->count(),
+            LongList::Compare => (new ComparisonRows($comparison))->query($sentence)->count(),
         };
     }
 }

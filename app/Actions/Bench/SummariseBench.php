@@ -53,7 +53,7 @@ final readonly class SummariseBench
                     ->map($count),
             ),
             'steps' => $isStepwise || $keywords === 0
-                ? $this->steps->execute($comparison, $sentence, LongList::COMPARE, FitGate::open())
+                ? $this->steps->execute($comparison, $sentence, LongList::Compare, FitGate::open())
                 : [],
         ];
     }

@@ -75,7 +75,7 @@ final readonly class ListExport
     private function withAddresses(Comparison $comparison, ShownList $shown, array $rows): array
     {
         return \in_array(self::ADDRESSES, $shown->columns, true)
-            ? $this->addresses->beside($comparison, $rows, $shown->list === LongList::PAGES ? 'lead' : 'keyword')
+            ? $this->addresses->beside($comparison, $rows, $shown->list === LongList::Pages ? 'lead' : 'keyword')
             : $rows;
     }
 
@@ -84,7 +84,7 @@ final readonly class ListExport
      *
      * @throws Refused
      */
-    private function cells(Comparison $comparison, string $list, string $name): array
+    private function cells(Comparison $comparison, LongList $list, string $name): array
     {
         $domains = array_column($comparison->domains, 'entry');
         if ($name === self::ADDRESSES) {
@@ -94,10 +94,10 @@ final readonly class ListExport
                 static fn(array $row, int $place): mixed => self::places($row[self::ADDRESSES] ?? [])[$place] ?? null,
             );
         }
-        if ($name === self::STAGE && $list === LongList::PAGES) {
+        if ($name === self::STAGE && $list === LongList::Pages) {
             return [$name => static fn(array $row): ?string => Intent::tryFrom((string) Figures::text($row['intent'] ?? ''))?->stage()];
         }
-        if ($list === LongList::PAGES) {
+        if ($list === LongList::Pages) {
             return [$key = self::columnOfPages($name) => static fn(array $row): mixed => $row[$key]];
         }
         if ($name === self::LANE) {
@@ -113,9 +113,9 @@ final readonly class ListExport
     }
 
     /** @return array<string, RowCell> */
-    private static function ofKeywords(string $list, string $name): array
+    private static function ofKeywords(LongList $list, string $name): array
     {
-        $beside = $list === LongList::WEIGH ? [...self::OF_KEYWORDS, ...self::OF_WEIGHED] : self::OF_KEYWORDS;
+        $beside = $list === LongList::Weigh ? [...self::OF_KEYWORDS, ...self::OF_WEIGHED] : self::OF_KEYWORDS;
         $orders = RowCatalogue::orders();
         $key = match (true) {
             $name === 'share' => 'visits_share',
@@ -201,7 +201,7 @@ final readonly class ListExport
     /** @return array{rows: list<Row>, next: ?string, ...} */
     private function block(Comparison $comparison, ShownList $shown, FitGate $gate, ?string $from): array
     {
-        if ($shown->list === LongList::COMPARE) {
+        if ($shown->list === LongList::Compare) {
             return $this->bench->execute(
                 $comparison,
                 $shown->sentence,
@@ -214,7 +214,7 @@ final readonly class ListExport
         $sort = $shown->sort ?? RankedList::BY_PRIORITY;
         $asked = [$comparison, $shown->sentence, $shown->weights, $gate, (int) $from, self::BLOCK];
 
-        $list = $shown->list === LongList::PAGES ? $this->topics : $this->opportunities;
+        $list = $shown->list === LongList::Pages ? $this->topics : $this->opportunities;
 
         return $list->execute(...$asked, sort: $sort, descending: $shown->isDescending);
     }

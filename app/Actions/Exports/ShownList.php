@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Exports;
 
+use App\Support\Rows\LongList;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Weights;
 
@@ -11,12 +12,11 @@ use GreaterReach\Core\Priority\Weights;
 final readonly class ShownList
 {
     /**
-     * @param string       $list    one of `LongList`
      * @param ?string      $sort    null goes by what the list goes by itself
      * @param list<string> $columns as lists are asked to go by them, or by their names in the API; `lane` is every position
      */
     public function __construct(
-        public string $list,
+        public LongList $list,
         public Sentence $sentence,
         public Weights $weights,
         public ?string $sort,

@@ -10,6 +10,8 @@ use App\Models\TaskStatus;
 use App\Support\Catalogue\CatalogueEntry;
 use App\Support\Catalogue\ColumnType;
 use App\Support\Catalogue\RowCatalogue;
+use App\Support\Mark;
+use App\Support\Rows\LongList;
 use App\Support\Sentence\ClauseForm;
 use GreaterReach\Core\Comparison\Movement;
 use GreaterReach\Core\Comparison\Standing;
@@ -34,6 +36,8 @@ final class WriteContract
         'Horizon' => Horizon::class,
         'Intent' => Intent::class,
         'ItemStatus' => ItemStatus::class,
+        'LongList' => LongList::class,
+        'Mark' => Mark::class,
         'Movement' => Movement::class,
         'Outcome' => Outcome::class,
         'Peer' => Peer::class,

@@ -11,6 +11,7 @@ use App\Actions\Exports\ShownList;
 use App\Exceptions\Refused;
 use App\Models\Study;
 use App\Models\Task;
+use App\Support\Rows\LongList;
 use App\Support\Sentence\Sentence;
 use App\Support\Tabular\Table;
 use App\Support\Tabular\XlsxFile;
@@ -34,7 +35,7 @@ final readonly class ExportTask implements TaskHandler
          */
         $order = $task->payload;
         $shown = new ShownList(
-            $order['list'],
+            LongList::from($order['list']),
             Sentence::parse($order['show']),
             Weights::parse($order['weights']),
             $order['sort'],

@@ -47,8 +47,8 @@ final class BenchController extends Controller
     /** What each clause leaves of one of the three long lists. */
     public function steps(Request $request, Study $study, ReadSteps $read): JsonResponse
     {
-        $request->validate(['list' => ['nullable', 'in:'.implode(',', LongList::ALL)]]);
-        $list = $request->string('list')->value();
+        $request->validate(['list' => ['nullable', LongList::rule()]]);
+        $list = LongList::tryFrom($request->string('list')->value()) ?? LongList::Compare;
 
         return new JsonResponse($read->execute($this->shown($study), $this->sentence($request), $list, $study->rulebook()->fitGate()));
     }

@@ -23,7 +23,9 @@ final class ShownExportController extends Controller
         $shown = $request->shown($this->weights($request, $study->rulebook()));
         $table = $export->table($this->shown($study), $shown, $study->rulebook()->fitGate())->titled($request->title());
 
-        return TableDownload::of($table, $format, "{$study->slug}-{$shown->list}-as-shown.{$format}", $request->boolean('guard', true));
+        $name = "{$study->slug}-{$shown->list->value}-as-shown.{$format}";
+
+        return TableDownload::of($table, $format, $name, $request->boolean('guard', true));
     }
 
     /** Writes a spreadsheet in the background: 202 with the task whose file it will be. */
@@ -33,7 +35,7 @@ final class ShownExportController extends Controller
         // A wrong column or order is told at once.
         $export->table($this->shown($study), $shown, $study->rulebook()->fitGate());
         $task = $start->execute($study, $request->user()?->id, TaskKind::Export, 'A list as a spreadsheet', [
-            'list' => $shown->list,
+            'list' => $shown->list->value,
             'show' => (string) $shown->sentence,
             'weights' => (string) $shown->weights,
             'sort' => $shown->sort,

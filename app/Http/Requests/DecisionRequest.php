@@ -36,7 +36,7 @@ final class DecisionRequest extends FormRequest
             'topics.*' => ['required', 'string', 'max:2000'],
             'keywords.*' => ['required', 'string', 'max:2000'],
             'show' => ['sometimes', 'nullable', 'string', 'max:4000'],
-            'list' => ['sometimes', 'in:'.implode(',', LongList::ALL)],
+            'list' => ['sometimes', LongList::rule()],
             // Of the groups of opportunities by a trait, some; null is the group without it.
             'by' => ['required_with:groups', 'string', 'max:20'],
             'groups' => ['sometimes', 'array', 'min:1', 'max:500'],

@@ -17,7 +17,7 @@ final class ShownListRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'list' => ['required', 'in:'.implode(',', LongList::ALL)],
+            'list' => ['required', LongList::rule()],
             'columns' => ['required', 'string', 'max:4000'],
             'sort' => ['sometimes', 'string'],
             'dir' => ['sometimes', 'in:asc,desc'],
@@ -28,7 +28,7 @@ final class ShownListRequest extends FormRequest
     public function shown(Weights $weights): ShownList
     {
         return new ShownList(
-            $this->string('list')->value(),
+            LongList::from($this->string('list')->value()),
             Sentence::parse($this->string('show')->value()),
             $weights,
             $this->filled('sort') ? $this->string('sort')->value() : null,

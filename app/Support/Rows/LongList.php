@@ -5,16 +5,20 @@ declare(strict_types=1);
 namespace App\Support\Rows;
 
 /** The three lists that can be of any length, as they are asked for. */
-final class LongList
+enum LongList: string
 {
     /** Keywords that the sentence lets through. */
-    public const COMPARE = 'compare';
+    case Compare = 'compare';
 
     /** Ranked keywords. */
-    public const WEIGH = 'weigh';
+    case Weigh = 'weigh';
 
     /** Ranked pages. */
-    public const PAGES = 'pages';
+    case Pages = 'pages';
 
-    public const ALL = [self::COMPARE, self::WEIGH, self::PAGES];
+    /** @return string as a rule that a request is held to */
+    public static function rule(): string
+    {
+        return 'in:'.implode(',', array_column(self::cases(), 'value'));
+    }
 }

@@ -5,9 +5,10 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Radio from '@mui/material/Radio';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import type { LongList } from '../../api/schema';
 import { useQuery } from '@tanstack/react-query';
 import { useLayoutEffect, useRef, useState } from 'react';
-import { type ListName, tagsQuery, distributionQuery } from './queries';
+import { tagsQuery, distributionQuery } from './queries';
 import { Histogram } from './Histogram';
 import type { ClauseContext, ClauseKind } from './clauses';
 import { find, put, spell, toggle, valuesOf, type Clause } from './sentence.logic';
@@ -15,7 +16,7 @@ import { fields, parts, presses } from '../../theme/measures';
 
 export interface EditorContext extends ClauseContext {
   study: string;
-  list: ListName;
+  list: LongList;
   comparison: number;
 }
 

@@ -6,17 +6,18 @@ import Popover from '@mui/material/Popover';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
+import type { LongList } from '../../api/schema';
 import { address, api, save, told } from '../../api/client';
 import { whole } from '../../shared/format';
 import { shownColumns, shownTable } from '../../shared/shownTable';
 import { useStored } from '../../shared/useStored';
-import { writtenQuery, type ListName } from './queries';
+import { writtenQuery } from './queries';
 import { alsoOf, columnsOf, isAlsos, type Also } from './exports.logic';
 import { parts } from '../../theme/measures';
 
 /** One of the long lists, which the server writes whole. */
-export interface LongList {
-  list: ListName;
+export interface ShownList {
+  list: LongList;
   show: string;
   sort: string;
   dir: string;
@@ -32,7 +33,7 @@ interface Props {
   /** Name of the view, for the file. */
   view: string;
   /** Null where the view is a table of some rows. */
-  long: LongList | null;
+  long: ShownList | null;
 }
 
 const isFlag = (value: unknown): value is boolean => typeof value === 'boolean';
@@ -120,7 +121,7 @@ export function ExportMenu({ study, title, view, long }: Props) {
 
 interface WrittenProps {
   study: string;
-  order: { list: LongList['list']; columns: string; title: string };
+  order: { list: LongList; columns: string; title: string };
   onFetched: () => void;
 }
 

@@ -1,7 +1,7 @@
 import { queryOptions } from '@tanstack/react-query';
 import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
-import type { Task } from '../../api/schema';
+import type { LongList, Task } from '../../api/schema';
 
 export const lensesQuery = (slug: string) =>
   queryOptions({
@@ -29,9 +29,6 @@ export const noiseQuery = (slug: string, comparison: number, show: string) =>
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/noise', { params: { path: { slug }, query: { show } }, signal })),
   });
 
-/** Whose rows a sentence narrows. */
-export type ListName = 'compare' | 'weigh' | 'pages';
-
 /** A spreadsheet that is written in the background, until it is ready. */
 export const writtenQuery = (slug: string, task: number) =>
   queryOptions({
@@ -45,7 +42,7 @@ function isGoingOn({ status }: Task): boolean {
 }
 
 /** What each clause of a sentence leaves. */
-export const stepsQuery = (slug: string, comparison: number, show: string, list: ListName) =>
+export const stepsQuery = (slug: string, comparison: number, show: string, list: LongList) =>
   queryOptions({
     queryKey: keys.part(slug, 'steps', comparison, show, list),
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/steps', { params: { path: { slug }, query: { show, list } }, signal })),
