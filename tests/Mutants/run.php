@@ -56,7 +56,8 @@ $probe = static function () use ($hunt, $blanks): void {
         fwrite(STDERR, '.');
     });
     if ($hunt->noticed > $noticed) {
-        fwrite(STDERR, sprintf("\n%d of %d noticed where nothing was changed.\n%s\n", $hunt->noticed - $noticed, count($blanks), $hunt->last));
+        $false = $hunt->noticed - $noticed;
+        fwrite(STDERR, sprintf("\n%d of %d noticed where nothing was changed.\n%s\n", $false, count($blanks), $hunt->last));
         exit(2);
     }
     $hunt->survivors = $survivors;
