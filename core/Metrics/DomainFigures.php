@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Metrics;
 
+use GreaterReach\Core\Exception\Bounds;
 use GreaterReach\Core\Exception\Misuse;
 
 /** What one source says about a domain, or what is chosen from all of them. */
@@ -16,7 +17,7 @@ final readonly class DomainFigures
         public ?int $backlinks = null,
     ) {
         Misuse::unless(
-            ($authority ?? 0) >= 0 && ($authority ?? 0) <= 100 && ($referringDomains ?? 0) >= 0 && ($backlinks ?? 0) >= 0,
+            Bounds::hold(0, 100, $authority) && Bounds::hold(0, INF, $referringDomains, $backlinks),
             'An authority lies between 0 and 100, and no count of links is less than 0.',
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Metrics;
 
+use GreaterReach\Core\Exception\Bounds;
 use GreaterReach\Core\Exception\Misuse;
 
 /** What is known of a keyword's market. Null means unknown, which is never 0. */
@@ -26,8 +27,7 @@ final readonly class Metrics
         public bool $volumeIsDerived = false,
     ) {
         Misuse::unless(
-            ($volume ?? 0) >= 0 && ($difficulty ?? 0) >= 0 && ($difficulty ?? 0) <= 100
-                && ($cpc ?? 0) >= 0 && ($advertiserCompetition ?? 0) >= 0,
+            Bounds::hold(0, 100, $difficulty) && Bounds::hold(0, INF, $volume, $cpc, $advertiserCompetition),
             'Metrics are no less than 0, and a difficulty no more than 100.',
         );
     }

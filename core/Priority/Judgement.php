@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
+use GreaterReach\Core\Exception\Bounds;
 use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Meaning\Intent;
 
@@ -22,8 +23,7 @@ final readonly class Judgement
         public ?float $difficulty = null,
     ) {
         Misuse::unless(
-            ($target ?? 1) >= 1 && ($target ?? 1) <= 100 && ($fit ?? 0) >= 0 && ($fit ?? 0) <= 5
-                && ($difficulty ?? 0) >= 0 && ($difficulty ?? 0) <= 100,
+            Bounds::hold(1, 100, $target) && Bounds::hold(0, 5, $fit) && Bounds::hold(0, 100, $difficulty),
             'A target lies between 1 and 100, a fit between 0 and 5, a difficulty between 0 and 100.',
         );
     }

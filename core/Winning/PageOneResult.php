@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
+use GreaterReach\Core\Exception\Bounds;
 use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Keyword\Words;
 
@@ -23,8 +24,7 @@ final readonly class PageOneResult
         public ?string $title = null,
     ) {
         Misuse::unless(
-            $position >= 1 && $url !== '' && max($authority ?? 0, $pageStrength ?? 0) <= 100
-                && min($authority ?? 0, $pageStrength ?? 0, $referringDomains ?? 0) >= 0,
+            $position >= 1 && $url !== '' && Bounds::hold(0, 100, $authority, $pageStrength) && Bounds::hold(0, INF, $referringDomains),
             'A result has a position from 1, a page, strengths between 0 and 100, and no fewer links than none.',
         );
     }

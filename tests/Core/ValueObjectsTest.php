@@ -15,7 +15,11 @@ use GreaterReach\Core\Plan\PlaceGains;
 use GreaterReach\Core\Plan\Placement;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Plan\WorkItem;
+use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\Scores;
+use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\PageOneResult;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -35,6 +39,23 @@ final class ValueObjectsTest extends TestCase
         yield 'a click that pays' => [static fn(): Metrics => new Metrics(1, 1, -0.01)];
         yield 'less than no advertisers' => [static fn(): Metrics => new Metrics(1, 1, 1, -0.01)];
         yield 'an authority above 100' => [static fn(): DomainFigures => new DomainFigures(100.5)];
+        yield 'an authority below 0' => [static fn(): DomainFigures => new DomainFigures(-0.5)];
+        yield 'a site stronger than can be' => [static fn(): PageOneResult => new PageOneResult(1, 'https://a.example/', 100.1)];
+        yield 'a site weaker than can be' => [static fn(): PageOneResult => new PageOneResult(1, 'https://a.example/', -0.1)];
+        yield 'a page weaker than can be' => [static fn(): PageOneResult => new PageOneResult(1, 'https://a.example/', 1, -0.1)];
+        yield 'an aim below the last' => [static fn(): Judgement => new Judgement(101)];
+        yield 'a fit below 0' => [static fn(): Judgement => new Judgement(1, -1)];
+        yield 'a difficulty of ones own below 0' => [static fn(): Judgement => new Judgement(difficulty: -0.1)];
+        yield 'an effect below 0' => [static fn(): ForecastItem => self::promise(effect: -0.01)];
+        yield 'an assumed effect above 1' => [static fn(): Effect => Effect::assumed(1.01)];
+        yield 'an assumed effect below 0' => [static fn(): Effect => Effect::assumed(-.01)];
+        yield 'more held than there is' => [static fn(): Ground => Ground::held(4, 3)];
+        yield 'less held than nothing' => [static fn(): Ground => Ground::held(-1, 3)];
+        yield 'a season of eleven months' => [static fn(): Season => Season::ofIndices(array_fill(0, 11, 1.0))];
+        yield 'scores of too few' => [static fn(): Scores => Scores::of(\array_slice(self::scores(), 0, 6))];
+        yield 'scores of too many' => [static fn(): Scores => Scores::of([...self::scores(), 'more' => 1.0])];
+        yield 'scores in another order' => [static fn(): Scores => Scores::of(array_reverse(self::scores()))];
+        yield 'scores without a name' => [static fn(): Scores => Scores::inOrder(1.0, 2.0)];
         yield 'less than no links' => [static fn(): DomainFigures => new DomainFigures(50, -1)];
         yield 'less than no backlinks' => [static fn(): DomainFigures => new DomainFigures(50, 1, -1)];
         yield 'a result above the first' => [static fn(): PageOneResult => new PageOneResult(0, 'https://a.example/')];
@@ -79,8 +100,22 @@ final class ValueObjectsTest extends TestCase
             self::promise(0),
             self::promise(1),
             new Placement(new WorkItem('pen', 1, 1), 0, 0),
+            Effect::assumed(0.0),
+            Effect::assumed(1.0),
+            Ground::held(0, 0),
+            Ground::held(3, 3),
+            Season::ofIndices(array_fill(0, 12, 1.0)),
+            Scores::of(self::scores()),
+            new PageOneResult(1, 'https://a.example/', 100, 0),
+            new Judgement(),
         ];
-        self::assertCount(14, $made);
+        self::assertCount(22, $made);
+    }
+
+    /** @return array<string, ?float> */
+    private static function scores(): array
+    {
+        return array_fill_keys(Criterion::names(), 3.0);
     }
 
     private static function promise(float $effect = 1, int $ramp = 1): ForecastItem

@@ -63,7 +63,12 @@ $probe = static function () use ($hunt, $blanks): void {
     $hunt->survivors = $survivors;
 };
 $probe();
-$hunt->hunt($chosen, static function (int $done, int $unnoticed) use ($chosen): void {
+$hunt->hunt($chosen, static function (int $done, int $unnoticed) use ($chosen, $hunt): void {
+    static $told = 0;
+    foreach (array_slice($hunt->survivors, $told) as $survivor) {
+        fwrite(STDERR, "\r{$survivor}\n");
+    }
+    $told = $unnoticed;
     fwrite(STDERR, sprintf("\r%d of %d, %d not noticed", $done, count($chosen), $unnoticed));
 });
 fwrite(STDERR, "\n");

@@ -128,6 +128,22 @@ final class FiguresExplainedTest extends TestCase
         self::assertSame([], $unknown->assumptions);
     }
 
+    public function test_what_a_chance_is_made_of_says_where_it_comes_from(): void
+    {
+        $sources = fn(array $other = []): array => array_column(array_map(
+            static fn(Input $input): array => [$input->name, $input->source],
+            $this->why($other)['win_chance']->inputs,
+        ), 1, 0);
+        $usual = $sources();
+        self::assertSame(
+            ['3 of 8 other keywords of https://inkmoor.example/guide', 'assumed', 'position 12'],
+            [$usual['ground'], $usual['F(3)'], $usual['F(our position)']],
+        );
+        self::assertSame('absent', $sources(['position' => null])['F(our position)']);
+        self::assertSame('no page leads', $sources(['ground' => Ground::none()])['ground']);
+        self::assertSame('3 of 8 other keywords', $sources(['leadingPage' => null])['ground']);
+    }
+
     public function test_comfort_is_measured_or_assumed(): void
     {
         $assumed = $this->why()['comfort'];

@@ -64,6 +64,7 @@ final class FindingsTest extends TestCase
             'We hold 15.6 % of the clicks, 2.6 points more than in 2025-12; big.example holds most with 39.8 %.',
             Market::share(.1559, .13, '2025-12', 'big.example', .3983, 900)->words,
         );
+        self::assertStringContainsString(', 40 points more', Market::share(.9, .5, '2026-01', null, null, 1)->words);
         self::assertSame('We hold 50 % of the clicks; nobody holds more.', Market::share(.5, null, null, null, null, 1)->words);
         self::assertStringContainsString(', 1 point less', Market::share(.5, .51, '2026-01', null, null, 1)->words);
     }

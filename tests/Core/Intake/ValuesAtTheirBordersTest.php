@@ -32,6 +32,10 @@ final class ValuesAtTheirBordersTest extends TestCase
         yield 'the hardest' => ['difficulty', 100, true];
         yield 'harder than the hardest' => ['difficulty', 100.5, false];
         yield 'the longest text' => ['title', str_repeat('é', 2000), true];
+        yield 'a leap day' => ['date', '2024-02-29', true];
+        yield 'a leap day of another year' => ['date', '2026-02-29', false];
+        yield 'a day before the year one' => ['date', '0000-01-01', false];
+        yield 'the thirteenth month' => ['date', '2026-13-01', false];
         yield 'a letter more' => ['title', str_repeat('é', 2001), false];
     }
 

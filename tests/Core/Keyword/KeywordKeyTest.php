@@ -56,6 +56,14 @@ final class KeywordKeyTest extends TestCase
         KeywordKey::of($raw);
     }
 
+    public function test_quotes_are_taken_off_in_pairs_alone(): void
+    {
+        $keys = ['"' => '"', '“' => '“', '"pen' => '"pen', 'pen"' => 'pen"', '"pen"' => 'pen', '“pen”' => 'pen', '"pen”' => '"pen”'];
+        foreach ($keys as $raw => $key) {
+            self::assertSame($key, KeywordKey::of($raw));
+        }
+    }
+
     public function test_400_characters_are_allowed_however_many_bytes_they_have(): void
     {
         self::assertSame(400, mb_strlen(KeywordKey::of(str_repeat('é', 400))));

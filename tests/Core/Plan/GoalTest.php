@@ -77,6 +77,14 @@ final class GoalTest extends TestCase
         new Goal($visits, Month::parse('2027-03'), $odds);
     }
 
+    public function test_a_goal_may_be_less_than_a_visit_and_lie_in_the_first_month(): void
+    {
+        self::assertSame(.5, (new Goal(.5, Month::parse('2027-03'), .999))->visits);
+        $first = (new Goal(.5, Month::parse('2026-12')))
+            ->search(self::work(), Month::parse('2026-12'), self::forecast(), self::promise(...));
+        self::assertFalse($first->isReached, 'Nothing pays in the month in which it is done.');
+    }
+
     public function test_a_goal_does_not_lie_before_the_plan(): void
     {
         $this->expectException(Misuse::class);

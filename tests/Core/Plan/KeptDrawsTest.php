@@ -51,6 +51,19 @@ final class KeptDrawsTest extends TestCase
         };
     }
 
+    /**
+     * Expected by a script of a dozen lines outside the project: xoshiro256** after Blackman and Vigna 2018, its state the SHA-256 of seed,
+     * line end and name; four numbers a draw of 52 bits each; Box and Muller 1958.
+     */
+    public function test_draws_are_those_that_another_program_makes(): void
+    {
+        $item = new ForecastItem('red pen', PlaceGains::allOrNothing(100.0, .9), .9, Season::steady(), Month::parse('2026-12'), 1);
+        $drawn = (new Forecast(6, .4, 2027))->totals([$item], Month::parse('2027-01'));
+        foreach ([74.938782111, 78.217925671, 89.18247932, 115.72244698, 109.835898154, 88.260640761] as $number => $gain) {
+            self::assertEqualsWithDelta($gain, $drawn[$number], 1e-8);
+        }
+    }
+
     public function test_bands_are_the_same_and_nothing_is_drawn_twice(): void
     {
         $items = [self::item('a', '2026-12'), self::item('b', '2027-01'), self::item('c', '2027-06')];

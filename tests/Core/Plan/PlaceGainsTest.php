@@ -38,6 +38,15 @@ final class PlaceGainsTest extends TestCase
         self::assertEqualsWithDelta($sum / 2000, $gains->mean(), max(.5, .02 * $sum / 2000));
     }
 
+    public function test_all_or_nothing_is_one_step_or_none(): void
+    {
+        self::assertSame(['ends' => [.5], 'gains' => [8.0]], PlaceGains::allOrNothing(8.0, .5)->toArray());
+        self::assertSame(['ends' => [1.0], 'gains' => [8.0]], PlaceGains::allOrNothing(8.0, 1.2)->toArray());
+        $none = ['ends' => [], 'gains' => []];
+        self::assertSame([$none, $none], [PlaceGains::allOrNothing(8.0, 0.0)->toArray(), PlaceGains::allOrNothing(0.0, .5)->toArray()]);
+        self::assertSame([8.0, 8.0, 0.0], array_map(PlaceGains::allOrNothing(8.0, .5)->at(...), [.1, .5, .51]));
+    }
+
     public function test_where_nothing_is_to_be_gained_nothing_is(): void
     {
         $impossible = new PlaceChances([0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0]);

@@ -313,6 +313,9 @@ final class PriorityTest extends TestCase
         );
         $poor = $this->weigh($this->candidate(null, new Metrics(5, 90.0, 0.1), judgement: new Judgement(fit: 0), keyword: 'poor'));
         self::assertSame([1.0, 0.0], Steadiness::of([$safe, $poor], Weights::preset('even'), 100, 1, 1));
+        self::assertSame([1.0, 1.0], Steadiness::of([$safe, $poor], Weights::preset('even'), 100, 9, 1), 'The top has room for more.');
+        self::assertSame([0.0, 0.0], Steadiness::of([$safe, $poor], Weights::preset('even'), 100, 0, 1));
+        self::assertSame([], Steadiness::of([], Weights::preset('even'), 100, 3, 1));
     }
 
     /**

@@ -115,6 +115,13 @@ final class RulebookTest extends TestCase
         self::assertSame(['conversion_rate' => '0.03', 'negatives' => 'free,wasp nest', 'target' => '2'], $rulebook->changes());
     }
 
+    public function test_bands_of_ease_lie_from_0_to_below_100(): void
+    {
+        foreach (['0,20,35,50,70', '10,20,35,50,99.9'] as $bands) {
+            self::assertSame($bands, Rulebook::standard()->with(['ease_bands' => $bands])->spelt('ease_bands'));
+        }
+    }
+
     /** @return iterable<string, array{string, string, string}> */
     public static function refused(): iterable
     {
@@ -132,6 +139,7 @@ final class RulebookTest extends TestCase
         yield 'a name twice' => ['feature_clicks', 'map:.5,MAP:.6', 'name:share pairs'];
         yield 'an intent that is none' => ['conversion_rates', 'wish:.5', 'buy, compare, learn, open:share pairs'];
         yield 'bands of ease that do not rise' => ['ease_bands', '10,10,35,50,70', 'each above the one before and below 100'];
+        yield 'bands of ease below 0' => ['ease_bands', '-1,20,35,50,70', 'each above the one before and below 100'];
         yield 'bands of ease up to 100' => ['ease_bands', '10,20,35,50,100', 'each above the one before and below 100'];
         yield 'too little penalty' => ['model_lambda', '0.0009', 'from 0.001 to 1000'];
         yield 'a curve that rises' => ['curve_own', 'x1,'.implode(',', array_fill(0, 99, '0.2')), 'is not allowed'];

@@ -86,10 +86,10 @@ final class TermsTest extends TestCase
     {
         self::assertNotNull(HtmlDocument::read(str_pad('<p>hive</p>', HtmlDocument::MAX_BYTES)));
         try {
-            HtmlDocument::read(str_pad('<p>hive</p>', HtmlDocument::MAX_BYTES + 1));
+            HtmlDocument::read(str_pad('<p>hive</p>', HtmlDocument::MAX_BYTES + 1, 'x'));
             self::fail('It was read.');
         } catch (InvalidValue $refused) {
-            self::assertStringContainsString('is larger than 5,000,000 bytes', $refused->getMessage());
+            self::assertStringContainsString('"<p>hive</p>'.str_repeat('x', 29).'" is larger than 5,000,000 bytes', $refused->getMessage());
         }
     }
 
