@@ -27,7 +27,8 @@ final class NearlyTest extends TestCase
     {
         $nearly = ColumnPlan::nearly(ImportKind::Rankings, ['keyword', 'postion'], ['keyword' => 'keyword']);
         self::assertSame(['postion' => 'position'], $nearly);
-        $near = static fn(string $header): array => ColumnPlan::nearly(ImportKind::Rankings, ['keyword', $header], ['keyword' => 'keyword']);
+        $near = static fn(string $header): array
+            => ColumnPlan::nearly(ImportKind::Rankings, ['keyword', $header], ['keyword' => 'keyword']);
         self::assertSame([['psition' => 'position'], ['psiton' => 'position'], []], [$near('psition'), $near('psiton'), $near('psitn')]);
         self::assertSame([], ColumnPlan::nearly(ImportKind::Rankings, ['keyword', 'pots'], ['keyword' => 'keyword']));
         $nearly = ColumnPlan::nearly(ImportKind::Rankings, ['kw', 'my position', 'old position'], []);

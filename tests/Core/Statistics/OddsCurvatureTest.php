@@ -55,7 +55,8 @@ final class OddsCurvatureTest extends TestCase
                 self::assertEqualsWithDelta($bend, $here['hessian'][$place][$other], 1e-6, "{$place}, {$other}");
             }
         }
-        self::assertEqualsWithDelta(sqrt(array_sum(array_map(static fn(float $one): float => $one ** 2, $here['gradient']))), $here['norm'], 1e-12);
+        $squares = array_map(static fn(float $one): float => $one ** 2, $here['gradient']);
+        self::assertEqualsWithDelta(sqrt(array_sum($squares)), $here['norm'], 1e-12);
     }
 
     public function test_thresholds_that_do_not_rise_have_no_likelihood(): void
