@@ -12,6 +12,8 @@ use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\HorizonRule;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\ScoreStyle;
+use GreaterReach\Core\Priority\Steadiness;
+use GreaterReach\Core\Priority\StrikingDistance;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\ComfortDifficulty;
@@ -129,6 +131,42 @@ final class BordersTest extends TestCase
             array_map(static fn(float $value): ?float => $bands->rising($value, ScoreStyle::Stepped), [9.9, 39.9, 640.0]),
         );
         self::assertNull($bands->rising(null, ScoreStyle::Smooth));
+    }
+
+    public function test_a_smooth_score_of_bounds_below_one_and_a_falling_one_lie_between_the_bounds(): void
+    {
+        $bands = Bands::of([.25, .75, 1.5, 3.0, 6.0]);
+        self::assertEqualsWithDelta(1 + log(2) / log(3), $bands->rising(.5, ScoreStyle::Smooth), 1e-12);
+        $ease = Bands::ofEase([10.0, 20.0, 35.0, 50.0, 70.0]);
+        $falling = static fn(float $value): ?float => $ease->falling($value, ScoreStyle::Smooth);
+        $told = array_map($falling, [10.0, 10.5, 27.5, 70.0, 85.0, 100.0]);
+        foreach ([5.0, 4.95, 3.5, 1.0, .5, 0.0] as $number => $score) {
+            self::assertEqualsWithDelta($score, $told[$number], 1e-12);
+        }
+        self::assertSame(
+            [5.0, 4.0, 1.0, 0.0],
+            array_map(static fn(float $value): ?float => $ease->falling($value, ScoreStyle::Stepped), [10.0, 10.1, 70.0, 70.1]),
+        );
+        self::assertNull($ease->falling(null, ScoreStyle::Smooth));
+    }
+
+    public function test_striking_distance_is_from_six_to_twenty_where_nobody_says_otherwise(): void
+    {
+        self::assertSame(
+            [false, true, true, false, false],
+            array_map((new StrikingDistance())->holds(...), [5, 6, 20, 21, null]),
+        );
+    }
+
+    public function test_what_a_share_of_the_draws_means_begins_at_its_border(): void
+    {
+        self::assertSame(
+            [
+                'a safe choice whatever the weights', 'depends on the weights', 'depends on the weights',
+                'in the top with few weights only', 'not in the top with any weights drawn',
+            ],
+            array_map(Steadiness::meaning(...), [.8, .79, .3, .29, 0.0]),
+        );
     }
 
     public function test_bounds_are_five_and_never_fall_and_those_of_ease_rise_below_100(): void

@@ -50,6 +50,10 @@ final class ModelsTest extends TestCase
         }
         self::assertNull($models->difficultyAt(.79, 10), 'No difficulty from 0 on is that easy.');
         self::assertNull($models->difficultyAt(1e-6, 10), 'None up to 100 is that hard.');
+        $at = static fn(float $difficulty): float => .8 * $models->positions->chances($difficulty, Ground::none())->upTo(10);
+        self::assertEqualsWithDelta(.5, $models->difficultyAt($at(.5), 10), 1e-6);
+        self::assertEqualsWithDelta(99.5, $models->difficultyAt($at(99.5), 10), 1e-6);
+        self::assertNull($models->difficultyAt($at(100.5), 10));
     }
 
     public function test_a_tactic_is_read_as_it_is_written(): void

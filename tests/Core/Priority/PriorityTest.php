@@ -316,6 +316,9 @@ final class PriorityTest extends TestCase
         self::assertSame([1.0, 1.0], Steadiness::of([$safe, $poor], Weights::preset('even'), 100, 9, 1), 'The top has room for more.');
         self::assertSame([0.0, 0.0], Steadiness::of([$safe, $poor], Weights::preset('even'), 100, 0, 1));
         self::assertSame([], Steadiness::of([], Weights::preset('even'), 100, 3, 1));
+        $unknown = $this->weigh($this->candidate(null, Metrics::unknown(), keyword: 'unknown'));
+        self::assertSame([1.0, 0.0], Steadiness::of([$poor, $unknown], Weights::parse('volume:1'), 50, 1, 1), 'The unknown comes last.');
+        self::assertSame([1.0, 1.0], Steadiness::of([$poor, $unknown], Weights::parse('volume:1'), 50, 2, 1));
     }
 
     /**
