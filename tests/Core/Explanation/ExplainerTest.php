@@ -128,13 +128,30 @@ final class ExplainerTest extends TestCase
             ['1 100 × 0.5 (what the features of the results page leave) × 0.008 = 4.4 visits a month.'],
             self::plain($why['visits_now']->steps),
         );
+        self::assertStringEndsWith('× 0.114 = 62.7 visits a month.', $why['gain']->steps[1]);
+        self::assertStringEndsWith('× 0.325 = 178.8 visits a month.', $why['potential']->steps[0]);
+        self::assertSame('Over all places from 1 to 12: 33.59 visits a month.', $why['expected_gain']->steps[0], 'Half of 67.17.');
+    }
+
+    public function test_an_expectation_is_set_beside_chance_and_gain_where_both_are_known_and_something_is_to_be_won(): void
+    {
+        $steps = fn(?int $position, ?int $volume, ?float $difficulty): array
+            => self::plain($this->explain($position, $volume, $difficulty)['expected_gain']->steps);
+        self::assertCount(2, $steps(12, 1100, 20.0));
+        self::assertCount(2, $steps(2, 1100, 20.0));
+        self::assertSame(['Over all places from 1 to 1: 0 visits a month.'], $steps(1, 1100, 20.0));
+        self::assertSame(['Over all places from 1 to 12: unknown visits a month.'], $steps(12, 1100, null));
+        self::assertSame(['Over all places from 1 to 12: unknown visits a month.'], $steps(12, null, 20.0));
     }
 
     public function test_numbers_are_short(): void
     {
         self::assertSame(
-            ['unknown', '0', '12', '0.008', '99.72', '0.000001', '1 234 568'],
-            self::plain(array_map(Explanation::number(...), [null, 0.0, 12, 0.008, 99.7203, 0.000001, 1234567.8])),
+            ['unknown', '0', '12', '0.008', '99.72', '0.000001', '1 234 568', '0', '1', '0.5', '-999.9', '-1 000'],
+            self::plain(array_map(
+                Explanation::number(...),
+                [null, 0.0, 12, 0.008, 99.7203, 0.000001, 1234567.8, 0, 1.0, 0.5, -999.94, -1000.0],
+            )),
         );
     }
 

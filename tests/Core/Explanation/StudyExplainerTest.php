@@ -81,6 +81,19 @@ final class StudyExplainerTest extends TestCase
         );
     }
 
+    public function test_a_share_and_a_value_of_less_than_a_visit_are_told(): void
+    {
+        self::assertSame(['0.25 ÷ 0.5 = 0.5.'], StudyExplainer::shareOfClicks('a.example', .25, .5)->steps);
+        self::assertSame(
+            ['Nobody gets a click, so there is no share.'],
+            StudyExplainer::shareOfClicks('a.example', 0.0, 0.0)->steps,
+        );
+        self::assertSame(
+            ['1.5 a month, on average 3 for each of its 0.5 visits.'],
+            StudyExplainer::value('a.example', .5, 1.5)->steps,
+        );
+    }
+
     public function test_an_outcome_is_told_against_its_band_or_said_to_be_too_early(): void
     {
         $band = new Band(10, 50, 90, 52.5);
