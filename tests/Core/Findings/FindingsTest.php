@@ -11,6 +11,7 @@ use GreaterReach\Core\Findings\Lacks;
 use GreaterReach\Core\Findings\Market;
 use GreaterReach\Core\Findings\Opportunities;
 use GreaterReach\Core\Findings\Stage;
+use GreaterReach\Core\Findings\Words;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Golden;
@@ -31,6 +32,7 @@ final class FindingsTest extends TestCase
         $few = static fn(float ...$topics): int|float|null
             => Opportunities::gap(new Counted('standing=gap', 9, array_sum($topics)), array_values($topics))?->numbers['few'];
         self::assertSame([2, 2, 3], [$few(9.5, 1.0, 9.5), $few(10.0, 10.0, 10.0, 10.0), $few(1.0, 1.0, 1.0, 1.0, 1.0)]);
+        self::assertStringContainsString('half of the 0.5 visits', (string) Opportunities::gap(new Counted('', 2, .5), [.5])?->words);
         self::assertSame('Others stand and we do not for 1 keyword.', Opportunities::gap(new Counted('', 1, 0.0), [0.0])?->words);
         self::assertNull(Opportunities::gap(new Counted('standing=gap', 0, 0.0), []));
     }
@@ -71,7 +73,8 @@ final class FindingsTest extends TestCase
 
     public function test_a_focus_is_no_accident_and_who_is_too_large_is_far_above(): void
     {
-        self::assertNull(Market::focus('a.example', 'pens', true, new Counted('', Market::FEWEST_OF_A_FOCUS - 1, 1.0)));
+        self::assertNull(Market::focus('a.example', 'pens', true, new Counted('', 2, 1.0)));
+        self::assertNotNull(Market::focus('a.example', 'pens', true, new Counted('', 3, 1.0)));
         $gains = Market::focus('a.example', 'pens', true, new Counted('m1=climbed', Market::FEWEST_OF_A_FOCUS, 1.0));
         $loses = Market::focus('a.example', 'pens', false, new Counted('m1=left', Market::FEWEST_OF_A_FOCUS, 1.0));
         self::assertSame(['focus', 'lost_focus'], [$gains?->code, $loses?->code]);
@@ -117,6 +120,9 @@ final class FindingsTest extends TestCase
         $none = Opportunities::conflicts(new Counted('conflict=yes', 2, 0.0));
         $order = array_map(static fn(Finding $one): string => $one->code, Findings::order([Lacks::clicks(false), $gap, $none]));
         self::assertSame(['conflicts', 'gap', 'no_clicks'], $order);
+        $half = Opportunities::conflicts(new Counted('conflict=yes', 2, .5));
+        self::assertSame([$half, $gap], Findings::order([$gap, $half]), 'What is unknown comes after what is known to be little.');
+        self::assertSame([$half, $gap], Findings::order([$half, $gap]));
         self::assertNull(Lacks::competitors(1));
         self::assertSame('no_competitors', Lacks::competitors(0)?->code);
     }
@@ -129,6 +135,14 @@ final class FindingsTest extends TestCase
         self::assertSame($wins, Findings::leading([$share, $wins]));
         self::assertSame($share, Findings::leading([$share]));
         self::assertNull(Findings::leading([]));
+    }
+
+    public function test_visits_have_a_figure_behind_the_point_below_ten(): void
+    {
+        self::assertSame(
+            ['9.9 visits a month', '10 visits a month', '10 visits a month', '11 visits a month', '-10 visits a month'],
+            array_map(Words::visits(...), [9.94, 9.96, 10.4, 10.5, -10.4]),
+        );
     }
 
     public function test_it_is_kept_as_json(): void
