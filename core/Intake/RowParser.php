@@ -189,10 +189,11 @@ final readonly class RowParser
     /** @throws InvalidValue when the text is not a day of the calendar as YYYY-MM-DD */
     public static function date(string $text): string
     {
+        // The calendar begins with the year one.
         $isDay =
             preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $text, $part) === 1 && checkdate((int) $part[2], (int) $part[3], (int) $part[1]);
 
-        return $isDay && (int) $part[1] > 0 ? $text : throw InvalidValue::because('date', $text, 'must be a day written as YYYY-MM-DD');
+        return $isDay ? $text : throw InvalidValue::because('date', $text, 'must be a day written as YYYY-MM-DD');
     }
 
     private static function channel(string $text): string

@@ -228,6 +228,34 @@ final class IntakeTest extends TestCase
         }
     }
 
+    public function test_a_column_that_is_named_for_two_fields_or_stands_twice_is_named_with_its_fellow(): void
+    {
+        self::assertStringContainsString(
+            'two columns for "keyword": "Word" and "word "',
+            self::refusal(['Word', 'position', 'word '], ['keyword' => 'Word']),
+        );
+        self::assertStringContainsString(
+            '"Place" and "Place"',
+            self::refusal(['word', 'Place'], ['keyword' => 'Place', 'position' => 'Place']),
+        );
+        self::assertSame('taken', self::refusal(['word', 'Place'], ['keyword' => 'word', 'position' => 'Place']));
+    }
+
+    /**
+     * @param list<string>          $headers
+     * @param array<string, string> $mapping
+     */
+    private static function refusal(array $headers, array $mapping): string
+    {
+        try {
+            ColumnPlan::match(ImportKind::Rankings, $headers, $mapping);
+        } catch (FileProblem $refused) {
+            return $refused->getMessage();
+        }
+
+        return 'taken';
+    }
+
     public function test_typed_numbers_are_read_without_loss(): void
     {
         $parse = self::parser()->parse(...);

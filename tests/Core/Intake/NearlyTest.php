@@ -27,6 +27,7 @@ final class NearlyTest extends TestCase
     {
         $nearly = ColumnPlan::nearly(ImportKind::Rankings, ['keyword', 'postion'], ['keyword' => 'keyword']);
         self::assertSame(['postion' => 'position'], $nearly);
+        self::assertSame(['volme' => 'volume'], ColumnPlan::nearly(ImportKind::Rankings, ['keyword', 'volme'], ['keyword' => 'keyword']));
         $near = static fn(string $header): array
             => ColumnPlan::nearly(ImportKind::Rankings, ['keyword', $header], ['keyword' => 'keyword']);
         self::assertSame([['psition' => 'position'], ['psiton' => 'position'], []], [$near('psition'), $near('psiton'), $near('psitn')]);

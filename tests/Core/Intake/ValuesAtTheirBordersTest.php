@@ -31,6 +31,11 @@ final class ValuesAtTheirBordersTest extends TestCase
         yield 'less than any number' => ['difficulty', -INF, false];
         yield 'the hardest' => ['difficulty', 100, true];
         yield 'harder than the hardest' => ['difficulty', 100.5, false];
+        yield 'the largest count' => ['volume', '1000000000000000', true];
+        yield 'the largest count, as a number' => ['volume', 1e15, true];
+        yield 'one more' => ['volume', '1000000000000001', false];
+        yield 'more figures than a count has' => ['volume', '9999999999999999', false];
+        yield 'part of a search' => ['volume', .5, false];
         yield 'the longest text' => ['title', str_repeat('é', 2000), true];
         yield 'a leap day' => ['date', '2024-02-29', true];
         yield 'a leap day of another year' => ['date', '2026-02-29', false];
@@ -51,7 +56,26 @@ final class ValuesAtTheirBordersTest extends TestCase
     public function test_a_bad_cell_names_its_column_and_a_bad_row_none(): void
     {
         self::assertSame('line 3, column "rank": "x" is no number', (string) new BadCell(3, 'rank', 'x', 'is no number'));
+        $shown = static fn(string $value): string => (new BadCell(3, 'rank', $value, 'is no number'))->jsonSerialize()['value'];
+        self::assertSame(
+            [str_repeat('x', 200), str_repeat('x', 199).'…'],
+            array_map($shown, [str_repeat('x', 200), str_repeat('x', 201)]),
+        );
         self::assertSame('line 3: "x" has 1 cell', (string) new BadCell(3, '', 'x', 'has 1 cell'));
+    }
+
+    public function test_a_number_that_is_refused_is_told_as_it_was_written(): void
+    {
+        $plan = ColumnPlan::match(ImportKind::Rankings, ['keyword', 'position']);
+        $told = static function (string|int|float $cell) use ($plan): string {
+            $row = (new RowParser($plan, NumberFormat::Undecided))->parse(2, ['pen', $cell]);
+
+            return $row instanceof BadCell ? $row->value : 'taken';
+        };
+        self::assertSame(
+            ['-1000', '0', '0.5', '-2', '999999999999999.5', '-1000000000000000', 'x'],
+            array_map($told, [-1e3, 0.0, .5, -2, 999999999999999.5, -1e15, 'x']),
+        );
     }
 
     public function test_an_address_has_at_most_four_thousand_bytes(): void
