@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Api;
+
+use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\EnsureComparison;
+use App\Actions\People\PasswordRule;
+use App\Models\PlanItem;
+use App\Models\Study;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** Small figures that stand beside larger ones, each counted by hand. */
+final class ToldFiguresTest extends TestCase
+{
+    private function compared(): Study
+    {
+        $study = $this->makeStudy();
+        $lists = [
+            'quillfair.example' => "red pen,14,900,20,1.5\nblue pen,9,700,30,\npen case,2,40,3,.2\n",
+            'inkmoor.example' => "red pen,3,900,20,1.5\nink,11,1000,4,.3\n",
+            'nibhouse.example' => "red pen,2,900,20,1.5\nwax,40,,5,\n",
+        ];
+        foreach ($lists as $domain => $rows) {
+            $this->import($study, "keyword,position,volume,difficulty,cpc\n{$rows}", options: ['--domain' => $domain, '--date' => '2026-11-01']);
+        }
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $this->actingAs($this->makeEditor($study));
+
+        return $study->refresh();
+    }
+
+    private function at(Study $study, string $path): string
+    {
+        return "/api/v1/studies/{$study->slug}/{$path}";
+    }
+
+    public function test_the_ledger_tells_of_each_compared_domain_what_it_holds_and_nothing_of_another(): void
+    {
+        $study = $this->compared();
+        $this->postJson($this->at($study, 'domains'), ['domains' => 'waxwing.example'])->assertSuccessful();
+        $told = array_column($this->getJson($this->at($study, 'domains'))->assertOk()->json(), null, 'entry');
+        $of = static fn(string $entry): array => [$told[$entry]['keywords'], $told[$entry]['first_page'], $told[$entry]['why'] === null];
+        self::assertSame([3, 2, false], $of('quillfair.example'));
+        self::assertSame([2, 1, false], $of('inkmoor.example'));
+        self::assertSame([2, 1, false], $of('nibhouse.example'));
+        self::assertSame([null, null, true], $of('waxwing.example'));
+        self::assertNull($told['waxwing.example']['visits']);
+        self::assertGreaterThan(0.0, $told['nibhouse.example']['visits']);
+        self::assertEqualsWithDelta(
+            1.0,
+            array_sum(array_map(static fn(array $domain): float => $domain['share_of_clicks'] ?? 0.0, $told)),
+            1e-9,
+        );
+    }
+
+    public function test_the_path_of_a_study_counts_what_is_open_late_and_done(): void
+    {
+        $study = $this->compared();
+        foreach (['red pen' => 'done', 'blue pen' => 'planned', 'ink' => 'writing', 'wax' => 'dropped'] as $keyword => $status) {
+            $this->postJson($this->at($study, 'plan/items'), ['keywords' => [$keyword]])->assertSuccessful();
+            PlanItem::query()->where('study_id', $study->id)->where('name', $keyword)->update([
+                'status' => $status, 'month' => '2026-01', 'done_month' => $status === 'done' ? '2026-01' : null,
+            ]);
+        }
+        $plan = array_column($this->getJson('/api/v1/studies')->assertOk()->json('studies'), 'stages', 'slug')[$study->slug]['plan'];
+        self::assertSame(['items' => 2, 'overdue' => 2, 'done' => 1], $plan);
+    }
+
+    public function test_the_spread_of_a_figure_counts_each_keyword_once(): void
+    {
+        $study = $this->compared();
+        $told = fn(string $field): array => $this->getJson($this->at($study, "bench/distribution?field={$field}"))->assertOk()->json();
+        $bins = static fn(array $told): array => array_column(
+            array_filter($told['bins'], static fn(array $bin): bool => $bin['keywords'] > 0),
+            'keywords',
+            'from',
+        );
+        self::assertSame([[20 => 1, 500 => 2, 1000 => 1], 1], [$bins($told('volume')), $told('volume')['unknown']]);
+        self::assertSame([[0 => 2, 5 => 1, 20 => 1, 30 => 1], 0], [$bins($told('difficulty')), $told('difficulty')['unknown']]);
+        self::assertSame([1 => 2, 2 => 3], $bins($told('words')));
+        self::assertSame([[2 => 1, 8 => 1, 11 => 1], 2], [$bins($told('own')), $told('own')['unknown']]);
+        $this->getJson($this->at($study, 'bench/distribution?field=luck'))->assertStatus(422);
+    }
+
+    public function test_an_undo_leaves_a_tag_that_somebody_changed_since(): void
+    {
+        $study = $this->compared();
+        $other = $this->makeEditor($study);
+        $decide = fn(array $order): int => $this
+            ->postJson($this->at($study, 'decisions'), ['keywords' => ['red pen'], ...$order])->assertOk()->json('change');
+        $undo = fn(int $change) => $this->postJson($this->at($study, 'decisions/undo'), ['change' => $change])->assertOk();
+        $tags = static fn(): array => DB::table('tags')->where('study_id', $study->id)->orderBy('tag')->pluck('tag')->all();
+        $first = $decide(['tag' => 'spring']);
+        $fit = $decide(['fit' => 4]);
+        $this->actingAs($other);
+        $decide(['untag' => 'spring']);
+        $decide(['tag' => 'spring']);
+        $undo($first)->assertExactJson(['keywords' => 0, 'left' => 1]);
+        self::assertSame(['spring'], $tags());
+        $undo($fit)->assertExactJson(['keywords' => 1, 'left' => 0]);
+    }
+
+    public function test_people_are_told_with_when_they_were_last_seen_and_until_when_their_link_holds(): void
+    {
+        $administrator = $this->makeUser(true);
+        [$seen, $invited] = [$this->makeUser(), $this->makeUser()];
+        DB::table('sessions')->insert([
+            'id' => 'told-'.getmypid(), 'user_id' => $seen->id, 'payload' => '', 'last_activity' => 1_790_000_000,
+        ]);
+        $this->actingAs($administrator)->postJson("/api/v1/people/{$invited->id}/link")->assertCreated();
+        $told = array_column($this->getJson('/api/v1/people')->assertOk()->json(), null, 'id');
+        self::assertSame([1, '2026-09-21T14:13:20Z', null], [
+            $told[$seen->id]['sessions'], $told[$seen->id]['last_seen'], $told[$seen->id]['link_until'],
+        ]);
+        self::assertSame([0, null], [$told[$invited->id]['sessions'], $told[$invited->id]['last_seen']]);
+        self::assertMatchesRegularExpression('/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}Z$/D', (string) $told[$invited->id]['link_until']);
+    }
+
+    public function test_a_password_has_four_different_signs_and_not_its_persons_name(): void
+    {
+        self::assertNull(PasswordRule::wrong('abcdabcdabcd', 'wren@quillfair.example'));
+        self::assertStringContainsString('so few different signs', (string) PasswordRule::wrong('abcabcabcabc', 'wren@quillfair.example'));
+        self::assertStringContainsString('at least 12', (string) PasswordRule::wrong('abcdefghijk', 'wren@quillfair.example'));
+        self::assertStringContainsString('name of its person', (string) PasswordRule::wrong('hive and Wren', 'wren@quillfair.example'));
+        self::assertNull(PasswordRule::wrong('hive and ewe 7', 'ewe@quillfair.example'), 'Three letters stand in many words.');
+    }
+
+    public function test_clauses_about_a_domain_are_told_with_its_number_left_open(): void
+    {
+        $this->actingAs($this->makeUser());
+        foreach ($this->getJson('/api/v1/vocabulary')->assertOk()->json('domain_clauses') as $letter => $clause) {
+            self::assertSame("{$letter}N", $clause['name']);
+            self::assertStringContainsString("{$letter}N", $clause['example']);
+        }
+    }
+}
