@@ -125,6 +125,22 @@ final class ValueObjectsTest extends TestCase
         return new ForecastItem('pen', $gains, $effect, Season::of(Metrics::unknown()), Month::parse('2026-12'), $ramp);
     }
 
+    public function test_a_difficulty_of_ones_own_stands_in_for_the_sources_where_there_is_one(): void
+    {
+        $metrics = new Metrics(90, 30.0, 1.5, .2, null, true);
+        self::assertSame($metrics, $metrics->corrected(null));
+        self::assertEquals(new Metrics(90, 12.0, 1.5, .2, null, true), $metrics->corrected(12.0));
+    }
+
+    public function test_a_season_of_several_is_made_of_those_whose_whole_year_is_known(): void
+    {
+        $year = static fn(int $first): Metrics => new Metrics(monthly: [$first, ...array_fill(0, 11, 10)]);
+        $part = new Metrics(monthly: [900, null, ...array_fill(0, 10, 10)]);
+        self::assertEquals(Season::of($year(70)), Season::together([Metrics::unknown(), $year(70), $part]));
+        self::assertEquals(Season::of(new Metrics(monthly: [80, ...array_fill(0, 11, 20)])), Season::together([$year(70), $year(10)]));
+        self::assertEquals(Season::steady(), Season::together([$part, Metrics::unknown()]));
+    }
+
     public function test_what_somebody_sent_is_quoted_on_one_line_and_not_longer_than_can_be_read(): void
     {
         $eighty = str_repeat('ü', 80);

@@ -35,6 +35,11 @@ final class MeaningTest extends TestCase
         self::assertSame($mask, $matcher->domainsIn($keyword));
     }
 
+    public function test_a_name_may_be_that_of_two_domains(): void
+    {
+        self::assertSame(0b110, BrandMatcher::of([[], ['Nib House'], ['nib house', 'nibs']])->domainsIn('nib house ink'));
+    }
+
     public function test_only_a_competitors_brand_without_ours_is_foreign(): void
     {
         self::assertSame([false, false, true, false, true], array_map(BrandMatcher::isForeign(...), [0b00, 0b01, 0b10, 0b11, 0b110]));

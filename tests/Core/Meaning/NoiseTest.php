@@ -62,7 +62,7 @@ final class NoiseTest extends TestCase
 
     public function test_a_word_is_proposed_from_three_keywords_on_of_which_four_in_five_have_the_same_leader(): void
     {
-        $proposed = static function (int ...$leaders): array {
+        $proposed = static function (?int ...$leaders): array {
             $proposals = new BrandProposals();
             foreach ($leaders as $leader) {
                 $proposals->add(['quill'], $leader);
@@ -75,6 +75,9 @@ final class NoiseTest extends TestCase
         self::assertSame([5], $proposed(1, 1, 1, 1, 2));
         self::assertSame([], $proposed(1, 1, 1, 2));
         self::assertSame([], $proposed(0, 0, 0), 'What we lead is no brand of theirs.');
+        self::assertSame([], $proposed(null, null, null), 'Nor what nobody leads.');
+        self::assertSame([5], $proposed(1, 1, 1, 1, null));
+        self::assertSame([], $proposed(1, 1, 1, null));
         $short = new BrandProposals();
         foreach ([1, 1, 1] as $leader) {
             $short->add(['nib', '2026', 'wren'], $leader);

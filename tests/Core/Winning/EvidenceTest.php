@@ -22,6 +22,19 @@ final class EvidenceTest extends TestCase
         'unknown.example' => ['position' => 2, 'authority' => null],
     ];
 
+    public function test_a_weaker_site_lies_below_the_band_and_on_page_one(): void
+    {
+        $weaker = static fn(float $authority, ?int $position): bool => \in_array('weaker_site', array_column(
+            (new Evidence(ComfortDifficulty::fromDifficulties([]), 53.0))
+                ->of('k', 60.0, Ground::none(), null, ['small.example' => ['position' => $position, 'authority' => $authority]], []),
+            'code',
+        ), true);
+        self::assertSame(
+            [true, false, false, false],
+            [$weaker(47.9, 10), $weaker(48.0, 10), $weaker(47.9, 11), $weaker(47.9, null)],
+        );
+    }
+
     public function test_each_fact_has_its_numbers_in_a_sentence(): void
     {
         $pageOne = [
