@@ -20,6 +20,7 @@ use Illuminate\Support\Facades\DB;
  * What is different since the snapshot before: our movement, gaps that opened and closed, and what waits for a decision.
  *
  * @phpstan-import-type Movements from ReadMovement
+ * @phpstan-import-type MovedRow from ReadMovement
  *
  * @phpstan-type GapRow object{keyword: string, volume: ?int, own_position: ?int, best_position: ?int, best_competitor: ?int,
  *     is_opened: bool, is_closed: bool, opened: int, closed: int, undecided: int}
@@ -53,11 +54,21 @@ final readonly class ReadSince
             'from' => $moved['from'],
             'to' => $moved['to'],
             'moved' => $moved['counts'],
-            'slipped' => \array_slice($moved['rows'], 0, self::SHOWN),
+            'slipped' => array_map(self::slipped(...), \array_slice($moved['rows'], 0, self::SHOWN)),
             'opened' => self::told($comparison, $gaps, 'opened'),
             'closed' => self::told($comparison, $gaps, 'closed'),
             'undecided' => $gaps[0]->undecided ?? 0,
         ];
+    }
+
+    /**
+     * @param MovedRow $row all of which slipped
+     *
+     * @return array{keyword: string, before: ?int, after: ?int, volume: ?int}
+     */
+    private static function slipped(array $row): array
+    {
+        return ['keyword' => $row['keyword'], 'before' => $row['before'], 'after' => $row['after'], 'volume' => $row['volume']];
     }
 
     /** @return Movements of our own, which are the same whatever is decided meanwhile */

@@ -24,7 +24,8 @@ final class ToldFiguresTest extends TestCase
             'nibhouse.example' => "red pen,2,900,20,1.5\nwax,40,,5,\n",
         ];
         foreach ($lists as $domain => $rows) {
-            $this->import($study, "keyword,position,volume,difficulty,cpc\n{$rows}", options: ['--domain' => $domain, '--date' => '2026-11-01']);
+            $of = ['--domain' => $domain, '--date' => '2026-11-01'];
+            $this->import($study, "keyword,position,volume,difficulty,cpc\n{$rows}", options: $of);
         }
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
@@ -135,5 +136,61 @@ final class ToldFiguresTest extends TestCase
             self::assertSame("{$letter}N", $clause['name']);
             self::assertStringContainsString("{$letter}N", $clause['example']);
         }
+    }
+
+    public function test_shares_of_clicks_are_told_for_each_day_of_ours_and_unknown_where_a_domain_has_no_list(): void
+    {
+        $study = $this->compared();
+        $this->import($study, "keyword,position\nred pen,3\nblue pen,5\n", options: [
+            '--domain' => 'quillfair.example', '--date' => '2026-10-01',
+        ]);
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $track = fn(): array => $this->getJson($this->at($study, 'track'))->assertOk()->json();
+        [$told, $shares] = [$track(), $track()['shares']];
+        self::assertSame($told['shares'], $shares, 'From memory the same.');
+        self::assertSame(['2026-10-01', '2026-11-01'], array_column($shares, 'day'));
+        self::assertEquals([1.0, 0.0, 0.0], $shares[0]['shares'], 'Nobody else had a list then.');
+        $now = array_column($this->getJson($this->at($study, 'domains'))->json(), 'share_of_clicks', 'entry');
+        self::assertEqualsWithDelta(array_values($now), $shares[1]['shares'], 1e-9);
+        self::assertEqualsWithDelta(1.0, array_sum($shares[1]['shares']), 1e-9);
+        $since = $told['since'];
+        self::assertSame(['2026-10-01', '2026-11-01'], [$since['from'], $since['to']]);
+        self::assertEquals(['slipped' => 2, 'entered' => 1], $since['moved']);
+        self::assertSame(
+            [
+                ['keyword' => 'red pen', 'before' => 3, 'after' => 14, 'volume' => 900],
+                ['keyword' => 'blue pen', 'before' => 5, 'after' => 9, 'volume' => 700],
+            ],
+            $since['slipped'],
+        );
+    }
+
+    public function test_findings_name_who_holds_most_and_the_largest_of_all(): void
+    {
+        $study = $this->compared();
+        $this->import($study, "domain,authority\nquillfair.example,20\ninkmoor.example,60\nnibhouse.example,90\n", 'domains');
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $words = array_column($this->getJson($this->at($study, 'findings'))->assertOk()->json('findings'), 'words', 'code');
+        self::assertSame('We hold 10.2 % of the clicks; nibhouse.example holds most with 52.5 %.', $words['share']);
+        self::assertStringStartsWith('nibhouse.example has an authority of 90 beside ours of 20', $words['too_large']);
+        self::assertSame('The volume of 1 of 5 keywords is unknown.', $words['no_volumes']);
+        self::assertStringStartsWith('Others stand and we do not for 2 keywords', $words['gap']);
+        $this->postJson($this->at($study, 'decisions'), ['keywords' => ['ink'], 'mark' => 'set aside'])->assertOk();
+        $words = array_column($this->getJson($this->at($study, 'findings'))->assertOk()->json('findings'), 'words', 'code');
+        self::assertStringStartsWith('Others stand and we do not for 1 keyword', $words['gap']);
+    }
+
+    public function test_who_holds_most_is_not_told_of_another(): void
+    {
+        $study = $this->makeStudy();
+        foreach (['quillfair.example' => 1, 'inkmoor.example' => 9] as $domain => $position) {
+            $of = ['--domain' => $domain, '--date' => '2026-11-01'];
+            $this->import($study, "keyword,position,volume\nred pen,{$position},900\n", options: $of);
+        }
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $this->actingAs($this->makeEditor($study));
+        $words = array_column($this->getJson($this->at($study, 'findings'))->assertOk()->json('findings'), 'words', 'code');
+        self::assertStringEndsWith('% of the clicks; nobody holds more.', $words['share']);
+        self::assertStringStartsWith('We hold 9', $words['share']);
     }
 }
