@@ -39,7 +39,7 @@ $chosen = array_map(
     static fn(int|string $place): Mutant => $all[$place],
     (array) array_rand($all, min((int) $sample, count($all))),
 );
-$hunt = new Hunt($copies, $tests, $suite === 'Core' ? 60 : 300, $suite === 'Core');
+$hunt = new Hunt($copies, $tests, $suite === 'Core' ? 60 : 600, $suite === 'Core');
 fwrite(STDERR, sprintf("Looking which of %d files of tests run through which lines\n", count($tests)));
 $hunt->look(explode('/', $only)[0]);
 foreach ($hunt->failing as $test) {
