@@ -37,6 +37,12 @@ final class ShownExportTest extends TestCase
         );
     }
 
+    public function test_the_best_place_of_others_is_told_apart_from_ours(): void
+    {
+        $csv = $this->csv(['list' => 'compare', 'columns' => 'keyword,best', 'sort' => 'keyword', 'dir' => 'asc']);
+        self::assertSame("keyword,best_position\r\nink,9\r\nnib,2\r\nwax,1\r\n", $csv);
+    }
+
     public function test_what_people_decided_stands_beside_it_and_the_sentence_above(): void
     {
         $reason = ['mark' => 'shortlisted', 'reason' => '=SUM(1), it "pays"'];

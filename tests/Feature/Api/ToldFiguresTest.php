@@ -193,4 +193,40 @@ final class ToldFiguresTest extends TestCase
         self::assertStringEndsWith('% of the clicks; nobody holds more.', $words['share']);
         self::assertStringStartsWith('We hold 9', $words['share']);
     }
+
+    public function test_pages_are_worth_what_the_curve_of_the_study_says(): void
+    {
+        $study = $this->makeStudy();
+        // A tenth of the searches at the first place, a hundredth less at each that follows, and a thousandth from the tenth on.
+        $rates = array_map(static fn(int $place): string => $place < 10 ? '.'.sprintf('%02d', 11 - $place) : '.001', range(1, 100));
+        $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['curve=own', 'curve_own='.implode(',', $rates)]]);
+        $lists = [
+            'quillfair.example' => "red pen,1,https://quillfair.example/pens,1000\nink,30,https://quillfair.example/ink,500\n",
+            'nibhouse.example' => "red pen,2,https://nibhouse.example/pens,1000\nblue pen,9,https://nibhouse.example/pens,100\n"
+                ."wax,3,https://nibhouse.example/wax,\n",
+        ];
+        foreach ($lists as $domain => $rows) {
+            $this->import($study, "keyword,position,url,volume\n{$rows}", options: ['--domain' => $domain, '--date' => '2026-11-01']);
+        }
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $this->actingAs($this->makeEditor($study));
+        $told = fn(string $asked): array => array_map(
+            static fn(array $page): array => [
+                $page['url'], $page['keywords'], round($page['visits'], 6), $page['traffic_leader'], $page['we_lack'],
+                $page['share'] === null ? null : round($page['share'], 6),
+            ],
+            $this->getJson($this->at($study, $asked))->assertOk()->json(),
+        );
+        self::assertEquals(
+            [['https://nibhouse.example/pens', 2, 92, 'red pen', 1, 1], ['https://nibhouse.example/wax', 1, 0, 'wax', 1, 0]],
+            $told('bench/pages'),
+        );
+        self::assertEquals(
+            [
+                ['https://quillfair.example/pens', 1, 100, 'red pen', 0, round(100 / 100.5, 6)],
+                ['https://quillfair.example/ink', 1, .5, 'ink', 0, round(.5 / 100.5, 6)],
+            ],
+            $told('bench/pages?domain=0'),
+        );
+    }
 }
