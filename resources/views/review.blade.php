@@ -1,6 +1,7 @@
 @extends('document')
 @php
     $number = static fn (int|float|null $value): string => $value === null ? '·' : number_format((float) $value, 0, '.', "\u{202F}");
+    $counted = static fn (int $count, string $one): string => $number($count).' '.$one.($count === 1 ? '' : 's');
     $percent = static fn (?float $value): string => $value === null ? '·' : round(100 * $value).' %';
     $place = static fn (?int $value): string => $value === null ? 'absent' : (string) $value;
     $dashes = ['', '7 3', '2 3', '8 2 2 2', '4 4', '1 2', '10 4', '3 1', '6 1', '1 4', '9 1 1 1'];
@@ -42,8 +43,8 @@
     @endif
     @if ($since !== null)
         <h2>Since {{ $since['from'] }}</h2>
-        <p>We climbed for {{ $number($since['moved']['climbed'] ?? 0) }} keywords, slipped for {{ $number($since['moved']['slipped'] ?? 0) }}, entered for {{ $number($since['moved']['entered'] ?? 0) }} and left {{ $number($since['moved']['left'] ?? 0) }}.
-            {{ $number($since['opened']['keywords']) }} gaps opened and {{ $number($since['closed']['keywords']) }} closed; {{ $number($since['undecided']) }} of the new ones wait for a decision.</p>
+        <p>We climbed for {{ $counted($since['moved']['climbed'] ?? 0, 'keyword') }}, slipped for {{ $number($since['moved']['slipped'] ?? 0) }}, entered for {{ $number($since['moved']['entered'] ?? 0) }} and left {{ $number($since['moved']['left'] ?? 0) }}.
+            {{ $counted($since['opened']['keywords'], 'gap') }} opened and {{ $number($since['closed']['keywords']) }} closed; {{ $number($since['undecided']) }} of the new ones {{ $since['undecided'] === 1 ? 'waits' : 'wait' }} for a decision.</p>
         <div class="pair">
             @foreach (['Gaps that opened' => $since['opened']['first'], 'Gaps that closed' => $since['closed']['first']] as $heading => $gaps)
                 <table>

@@ -229,4 +229,41 @@ final class ToldFiguresTest extends TestCase
             $told('bench/pages?domain=0'),
         );
     }
+
+    public function test_the_month_in_review_tells_what_moved_and_what_comes_next(): void
+    {
+        $study = $this->compared();
+        $text = function () use ($study): string {
+            $html = (string) $this->get($this->at($study, 'exports/review.html'))->assertOk()->getContent();
+            self::assertStringNotContainsString('<script', $html);
+
+            return trim((string) preg_replace('/\s+/u', ' ', html_entity_decode(strip_tags(str_replace('<', ' <', $html)))));
+        };
+        self::assertStringContainsString('There is only one day of rankings so far.', $text());
+        self::assertStringContainsString('The roadmap is empty.', $text());
+        $this->import($study, "keyword,position\nred pen,3\nblue pen,5\nink,2\n", options: [
+            '--domain' => 'quillfair.example', '--date' => '2026-10-01',
+        ]);
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $this->postJson($this->at($study, 'plan/items'), ['keywords' => ['red pen']])->assertSuccessful();
+        $item = PlanItem::query()->where('study_id', $study->id)->sole();
+        $planned = ['version' => $item->version, 'month' => '2027-02', 'owner' => 'Rowan', 'effort_days' => 2.5];
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), $planned)->assertOk();
+        $told = $text();
+        foreach (
+            [
+                'against inkmoor.example, nibhouse.example. Rankings of 2026-11-01.',
+                'Since 2026-10-01 We climbed for 0 keywords, slipped for 2, entered for 1 and left 1. 2 gaps opened and 0 closed; 2 of',
+                'Gaps that opened Volume We Best ink 1 000 absent 11 wax · absent 40',
+                'quillfair.example 100 % 10 % inkmoor.example 0 % 37 % nibhouse.example 0 % 53 %',
+                'We slipped for 2 keywords worth something, and lost 122 visits a month with that.',
+                'Nothing on the roadmap is done yet.',
+                '2027-02 red pen refresh page Rowan planned 2.5',
+            ] as $words
+        ) {
+            self::assertStringContainsString($words, str_replace("\u{202F}", ' ', $told));
+        }
+        $this->postJson($this->at($study, 'decisions'), ['keywords' => ['ink'], 'mark' => 'set aside'])->assertOk();
+        self::assertStringContainsString('1 gap opened and 0 closed; 1 of the new ones waits for a decision.', $text());
+    }
 }
