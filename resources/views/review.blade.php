@@ -65,7 +65,7 @@
         <p>Nothing on the roadmap is done yet.</p>
     @else
         @if ($track['calibration'] !== null)
-            <p>Of {{ $track['calibration']['items'] }} items that had their full time, {{ $percent($track['calibration']['happened']) }} are at their target where {{ $percent($track['calibration']['said']) }} was said; {{ $percent($track['calibration']['inside']) }} lie inside their band, where eight of ten should.</p>
+            <p>Of {{ $counted($track['calibration']['items'], 'item') }} that had full time, {{ $percent($track['calibration']['happened']) }} are at their target where {{ $percent($track['calibration']['said']) }} was said; {{ $percent($track['calibration']['inside']) }} lie inside their band, where eight of ten should.</p>
         @endif
         <table>
             <tr><th>Item</th><th>Done</th><th class="n">Position</th><th class="n">Visits added</th><th class="n">Band, 10 to 90</th><th>Outcome</th></tr>

@@ -59,7 +59,7 @@ final class RoundTest extends BrowserTestCase
         );
         $this->visit("/studies/{$study->slug}/track");
         $this->see('Since '.$months[0]);
-        $this->see('We climbed for 1 keywords, slipped for 1');
+        $this->see('We climbed for 1 keyword, slipped for 1');
         $this->see('too early');
 
         $this->import(
@@ -75,11 +75,11 @@ final class RoundTest extends BrowserTestCase
         );
         $this->visit("/studies/{$study->slug}/track");
         $this->see('12 → 3');
-        $this->see('1 gaps opened');
-        $this->see('1 gaps closed');
-        $this->see('Of 1 items that had their full time');
+        $this->see('1 gap opened');
+        $this->see('1 gap closed');
+        $this->see('Of 1 item that had full time');
         $this->see('target reached');
-        $this->see('1 done items have added');
+        $this->see('1 done item has added');
         $this->clickText('1 new gaps wait for a decision', 'a');
         $this->await(fn(): ?bool => $this->keywords() === ['wax seal'] ?: null, 'The new gap is not shown.');
         $this->press('j');

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { decimal, estimate, pathOf, percent, told, unknown, whole } from './format';
+import { counted, decimal, estimate, pathOf, percent, told, unknown, whole } from './format';
 
 describe('format', () => {
   it('tells the inputs of an explanation without needless digits', () => {
@@ -11,6 +11,10 @@ describe('format', () => {
       'unknown',
       'rulebook',
     ]);
+  });
+
+  it('counts one as one', () => {
+    expect([0, 1, 2, 1200].map((value) => counted(value, 'gap'))).toEqual(['0 gaps', '1 gap', '2 gaps', '1\u2009200 gaps']);
   });
 
   it('groups thousands with a thin space', () => {

@@ -7,6 +7,11 @@ export function whole(value: number | null | undefined): string {
   return value === null || value === undefined ? unknown : group(Math.round(value).toString());
 }
 
+/** @param one of what there are so many, as in “1 keyword, 2 keywords” */
+export function counted(value: number, one: string): string {
+  return `${whole(value)} ${one}${value === 1 ? '' : 's'}`;
+}
+
 export function estimate(value: number | null | undefined): string {
   if (value === null || value === undefined) {
     return unknown;

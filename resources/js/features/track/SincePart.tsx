@@ -9,7 +9,7 @@ import { address, api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 import { sourcesQuery } from '../study/queries';
 import type { Since, SinceGap, Study } from '../../api/schema';
-import { position, whole } from '../../shared/format';
+import { position, counted, whole } from '../../shared/format';
 import { PlainTable } from '../../shared/PlainTable';
 import { useSortedRows } from '../../shared/useSorting';
 import { useAbouts } from '../study/useAbouts';
@@ -33,21 +33,21 @@ export function SincePart({ study, since }: { study: Study; since: Since | null 
       {since !== null && (
         <>
           <Typography>
-            We climbed for {whole(since.moved.climbed ?? 0)} keywords, slipped for {whole(since.moved.slipped ?? 0)}, entered for{' '}
+            We climbed for {counted(since.moved.climbed ?? 0, 'keyword')}, slipped for {whole(since.moved.slipped ?? 0)}, entered for{' '}
             {whole(since.moved.entered ?? 0)} and left {whole(since.moved.left ?? 0)}.{' '}
             {since.undecided > 0 && (
               <Anchor component={Link} to={compare('gaps=opened;brands=hide;mark=open')}>
-                {whole(since.undecided)} new gaps wait for a decision.
+                {counted(since.undecided, 'new gap')} {since.undecided === 1 ? 'waits' : 'wait'} for a decision.
               </Anchor>
             )}
           </Typography>
           <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(auto-fit, ${measures.half})`, gap: 3, mt: 1 }}>
             <Gaps
-              title={`${whole(since.opened.keywords)} gaps opened`}
+              title={`${counted(since.opened.keywords, 'gap')} opened`}
               gaps={since.opened.first}
               to={compare('gaps=opened;brands=hide;mark=kept')}
             />
-            <Gaps title={`${whole(since.closed.keywords)} gaps closed`} gaps={since.closed.first} to={compare('gaps=closed')} />
+            <Gaps title={`${counted(since.closed.keywords, 'gap')} closed`} gaps={since.closed.first} to={compare('gaps=closed')} />
           </Box>
         </>
       )}

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { trackQuery } from './queries';
-import { percent } from '../../shared/format';
+import { counted, percent } from '../../shared/format';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { OtherSides } from '../keyword/OtherSides';
 import { useStudy } from '../study';
@@ -48,7 +48,7 @@ export function TrackPage() {
           <Typography sx={{ mb: 1 }}>
             {calibration === null
               ? `Measured against the rankings of ${newest ?? 'no day yet'}. Nothing has had its full time yet.`
-              : `Of ${calibration.items} items that had their full time, ${percent(calibration.happened)} are at their target; ` +
+              : `Of ${counted(calibration.items, 'item')} that had full time, ${percent(calibration.happened)} are at their target; ` +
                 `${percent(calibration.said)} was said. ${percent(calibration.inside)} lie inside their band; eight of ten should, if ` +
                 `the model is right.`}
           </Typography>

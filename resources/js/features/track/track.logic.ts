@@ -1,5 +1,5 @@
 import type { Track, TrackItem } from '../../api/schema';
-import { estimate, percent } from '../../shared/format';
+import { counted, estimate, percent } from '../../shared/format';
 
 /** What came of an item, in a word or two; what did nothing is told so, however wide its band. */
 export function outcomeWords(item: Pick<TrackItem, 'outcome' | 'is_moved'>): string {
@@ -27,6 +27,6 @@ export function totalWords(months: Track['months']): string | null {
   const last = months.at(-1);
   return last === undefined
     ? null
-    : `${last.day.slice(0, 7)}: ${last.items} done items have added ${estimate(last.achieved)} visits a month; ` +
+    : `${last.day.slice(0, 7)}: ${counted(last.items, 'done item')} ${last.items === 1 ? 'has' : 'have'} added ${estimate(last.achieved)} visits a month; ` +
         `${estimate(last.p10)} to ${estimate(last.p90)} were said, on average ${estimate(last.mean)}.`;
 }
