@@ -9,6 +9,7 @@ use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\People\PasswordRule;
 use App\Models\PlanItem;
 use App\Models\Study;
+use GreaterReach\Core\Explanation\Explanation;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
@@ -49,6 +50,16 @@ final class ToldFiguresTest extends TestCase
         self::assertSame([2, 1, false], $of('nibhouse.example'));
         self::assertSame([null, null, true], $of('waxwing.example'));
         self::assertNull($told['waxwing.example']['visits']);
+        $visits = array_column($told, 'visits', 'entry');
+        self::assertSame(
+            sprintf(
+                '%s ÷ %s = %s.',
+                Explanation::number($visits['nibhouse.example']),
+                Explanation::number(array_sum($visits)),
+                Explanation::number($visits['nibhouse.example'] / array_sum($visits)),
+            ),
+            $told['nibhouse.example']['why']['share_of_clicks']['steps'][0],
+        );
         self::assertGreaterThan(0.0, $told['nibhouse.example']['visits']);
         self::assertEqualsWithDelta(
             1.0,
@@ -265,5 +276,25 @@ final class ToldFiguresTest extends TestCase
         }
         $this->postJson($this->at($study, 'decisions'), ['keywords' => ['ink'], 'mark' => 'set aside'])->assertOk();
         self::assertStringContainsString('1 gap opened and 0 closed; 1 of the new ones waits for a decision.', $text());
+    }
+
+    public function test_the_stage_at_which_we_lag_most_is_told_with_who_leads_there(): void
+    {
+        $study = $this->makeStudy();
+        $lists = [
+            'quillfair.example' => "how to ink,2,500\nwhat is wax,4,500\nbuy red pen,11,900\n",
+            'inkmoor.example' => "buy red pen,10,900\nbuy wax,3,100\nwhat is wax,12,500\n",
+            'nibhouse.example' => "buy red pen,1,900\nbuy wax,2,100\nbuy blue pen,9,300\n",
+        ];
+        foreach ($lists as $domain => $rows) {
+            $this->import($study, "keyword,position,volume\n{$rows}", options: ['--domain' => $domain, '--date' => '2026-11-01']);
+        }
+        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $this->actingAs($this->makeEditor($study));
+        $findings = array_column($this->getJson($this->at($study, 'findings'))->assertOk()->json('findings'), null, 'code');
+        self::assertStringStartsWith(
+            'Of 3 keywords at the bottom of the funnel we have 0 on page one, nibhouse.example has 3. Beyond page one lie 3 keywords',
+            $findings['funnel']['words'],
+        );
     }
 }
