@@ -28,6 +28,6 @@ export function totalWords(months: Track['months']): string | null {
   return last === undefined
     ? null
     : `${last.day.slice(0, 7)}: ${counted(last.items, 'done item')} ` +
-      `${last.items === 1 ? 'has' : 'have'} added ${estimate(last.achieved)} visits a month; ` +
+        `${last.items === 1 ? 'has' : 'have'} added ${estimate(last.achieved)} visits a month; ` +
         `${estimate(last.p10)} to ${estimate(last.p90)} were said, on average ${estimate(last.mean)}.`;
 }
