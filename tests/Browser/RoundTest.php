@@ -80,7 +80,7 @@ final class RoundTest extends BrowserTestCase
         $this->see('Of 1 item that had full time');
         $this->see('target reached');
         $this->see('1 done item has added');
-        $this->clickText('1 new gaps wait for a decision', 'a');
+        $this->clickText('1 new gap waits for a decision', 'a');
         $this->await(fn(): ?bool => $this->keywords() === ['wax seal'] ?: null, 'The new gap is not shown.');
         $this->press('j');
         $this->press('s');
