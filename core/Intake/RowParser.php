@@ -117,7 +117,7 @@ final readonly class RowParser
             FieldType::Keyword => KeywordKey::of($text),
             FieldType::Position, FieldType::Count, FieldType::Share, FieldType::Amount => $this->numeric($field, $text),
             FieldType::Url => UrlKey::of($text),
-            FieldType::Date => self::date($text),
+            FieldType::Date => self::day($text),
             FieldType::Channel => self::channel($text),
             FieldType::Domain => mb_strtolower(self::text($text), 'UTF-8'),
             FieldType::Text => self::text($text),
@@ -187,7 +187,7 @@ final readonly class RowParser
     }
 
     /** @throws InvalidValue when the text is not a day of the calendar as YYYY-MM-DD */
-    public static function date(string $text): string
+    public static function day(string $text): string
     {
         // The calendar begins with the year one.
         $isDay =

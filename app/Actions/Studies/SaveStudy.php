@@ -245,7 +245,7 @@ final readonly class SaveStudy
     private static function day(string $text): string
     {
         try {
-            return RowParser::date($text);
+            return RowParser::day($text);
         } catch (InvalidValue $problem) {
             throw Refused::because('as_of', $problem->getMessage());
         }

@@ -147,7 +147,7 @@ abstract class ReachCommand extends Command
     {
         $value = $this->optionalText($name);
 
-        return $value === null ? null : RowParser::date($value);
+        return $value === null ? null : RowParser::day($value);
     }
 
     protected function format(): TableFormat

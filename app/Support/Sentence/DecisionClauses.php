@@ -53,7 +53,7 @@ final readonly class DecisionClauses
     private function dated(Builder $rows, Clause $clause): Builder
     {
         try {
-            $day = RowParser::date($clause->value);
+            $day = RowParser::day($clause->value);
         } catch (InvalidValue) {
             throw SentenceProblem::in((string) $clause, 'must be a day written as YYYY-MM-DD');
         }

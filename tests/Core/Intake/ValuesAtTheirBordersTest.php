@@ -97,10 +97,10 @@ final class ValuesAtTheirBordersTest extends TestCase
     public function test_a_day_is_one_of_the_calendar_from_the_year_one_on(): void
     {
         $days = ['0001-01-01', '2024-02-29', '9999-12-31'];
-        self::assertSame($days, array_map(RowParser::date(...), $days));
+        self::assertSame($days, array_map(RowParser::day(...), $days));
         foreach (['0000-01-01', '2023-02-29', '2026-13-01', '2026-00-10', '2026-1-1', '2026-01-01 ', "2026-01-01\n", ''] as $wrong) {
             try {
-                RowParser::date($wrong);
+                RowParser::day($wrong);
                 self::fail("\"{$wrong}\" was taken.");
             } catch (InvalidValue $problem) {
                 self::assertStringContainsString('must be a day written as YYYY-MM-DD', $problem->getMessage());
