@@ -22,6 +22,9 @@ final class ReadMovement
 {
     private const SHOWN = 200;
 
+    /** Of every kind a number is told, also where nothing moved. */
+    private const NONE = ['entered' => 0, 'left' => 0, 'climbed' => 0, 'slipped' => 0, 'steady' => 0];
+
     /**
      * @param ?string $from YYYY-MM-DD; null takes the snapshot before the other
      * @param ?string $to   YYYY-MM-DD; null takes the newest
@@ -57,7 +60,7 @@ final class ReadMovement
             }
         }
         if ($later === null || $earlier === null) {
-            return ['days' => $names, 'from' => $earlier, 'to' => $later, 'counts' => [], 'rows' => []];
+            return ['days' => $names, 'from' => $earlier, 'to' => $later, 'counts' => self::NONE, 'rows' => []];
         }
         $moved = $this->moved($study, $days[$earlier], $days[$later]);
         /** @var list<object{movement: string, keywords: int}> $counts */
@@ -73,7 +76,7 @@ final class ReadMovement
             'days' => $names,
             'from' => $earlier,
             'to' => $later,
-            'counts' => array_column($counts, 'keywords', 'movement'),
+            'counts' => array_replace(self::NONE, array_column($counts, 'keywords', 'movement')),
             'rows' => array_map(self::row(...), $rows),
         ];
     }

@@ -35,11 +35,19 @@ final class TaskResource
             'total' => $task->total,
             'remaining_seconds' => self::remaining($task),
             'message' => $task->message,
-            'result' => $task->result,
+            'result' => self::result($task),
             'cancel_wanted' => $task->cancel_wanted,
             'at' => $task->created_at->toIso8601ZuluString(),
             'finished_at' => $task->finished_at?->toIso8601ZuluString(),
         ];
+    }
+
+    /** As it was kept: an object that holds nothing stays one. */
+    private static function result(Task $task): mixed
+    {
+        $kept = $task->getAttributes()['result'] ?? null;
+
+        return \is_string($kept) ? json_decode($kept, false, 512, JSON_THROW_ON_ERROR) : null;
     }
 
     /** At the speed so far; null while nothing can be said. */
