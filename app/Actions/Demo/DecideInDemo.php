@@ -23,7 +23,7 @@ final readonly class DecideInDemo
         'text=used' => 'we sell nothing second hand',
         'text=wholesale' => 'no trade customers',
         'text=comb clover' => 'the name of another shop',
-        'text=rash' => 'about the skin, not about bees',
+        'text=allergic' => 'we give no medical advice',
     ];
     private const REASONS = [
         'spring range, in stock by February',
@@ -37,7 +37,7 @@ final readonly class DecideInDemo
 
     /** Tag → sentence of the keywords that bear it. */
     private const TAGS = [
-        'spring range' => 'text=nucleus;volume>=50',
+        'spring range' => 'text=hive tool;volume>=50',
         'needs photographs' => 'text=how to build;volume>=20',
         'ask the workshop' => 'text=dimensions;volume>=30',
     ];

@@ -61,7 +61,8 @@ final class KnownAnswersTest extends AnswersCase
         foreach (self::FIELDS as $field) {
             $this->ask("bench/distribution?field={$field}", "bench/distribution?show=volume<=600&field={$field}");
         }
-        $this->ask('bench/summary?steps=1', 'bench/summary?show=standing=gap', 'bench/steps', 'bench/noise', 'bench/noise?show=competitors>=2@20');
+        $this->ask('bench/summary?steps=1', 'bench/summary?show=standing=gap', 'bench/steps', 'bench/noise');
+        $this->ask('bench/noise?show=competitors>=2@20');
         $this->ask('bench/steps?list=weigh&show=standing=gap;volume>=500');
         foreach ($this->study->domains()->orderBy('id')->take(4)->get()->all() as $place => $domain) {
             $this->ask("bench/pages?domain={$place}");
@@ -107,7 +108,8 @@ final class KnownAnswersTest extends AnswersCase
         }
         $this->take('exports/weigh.csv?by=topic', 'exports/plan.csv?months=3&capacity=5&start=2026-12');
         $this->read('the month in review', 'exports/review.html');
-        $this->take('exports/list.csv?list=compare&columns=keyword,own,gain', 'exports/list.json?list=weigh&show=standing=gap&columns=keyword,horizon');
+        $this->take('exports/list.csv?list=compare&columns=keyword,own,gain');
+        $this->take('exports/list.json?list=weigh&show=standing=gap&columns=keyword,horizon');
         $item = PlanItem::of($this->study)->orderBy('name')->firstOrFail();
         $this->take("plan/items/{$item->id}/brief.md");
         $this->read('the brief', "plan/items/{$item->id}/brief.html");

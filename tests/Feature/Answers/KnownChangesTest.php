@@ -161,7 +161,8 @@ final class KnownChangesTest extends AnswersCase
     {
         $this->compare();
         $this->begin('change-words');
-        $text = 'A fountain pen is a pen with ink inside. Clean the nib of a fountain pen with water; a clean nib writes. The fountain pen of 1910!';
+        $text = 'A fountain pen is a pen with ink inside. Clean the nib of a fountain pen with water; a clean nib writes. '
+            .'The fountain pen of 1910!';
         $this->tell('POST', 'terms', ['text' => $text]);
         $this->tell('POST', 'terms', ['text' => $text, 'from_words' => 2, 'to_words' => 3, 'occurrences' => 2, 'top' => 5]);
         $this->tell('POST', 'terms', ['text' => $text, 'from_words' => 3, 'to_words' => 2]);
@@ -185,7 +186,8 @@ final class KnownChangesTest extends AnswersCase
             ['keywords' => ['best nib'], 'fit' => 5], ['keywords' => ['best nib'], 'fit' => 6], ['keywords' => ['best nib'], 'note' => 'n'],
             ['topics' => ['vintage pen'], 'tag' => 'spring'], ['topics' => ['vintage pen'], 'untag' => 'spring'], ['keywords' => []],
             ['show' => 'standing=gap;volume>=2000', 'tag' => 'large'], ['show' => '', 'list' => 'weigh', 'tag' => 'all'],
-            ['show' => '', 'by' => 'horizon', 'groups' => ['quick win'], 'mark' => 'shortlisted'], ['keywords' => ['not there'], 'fit' => 2],
+            ['show' => '', 'by' => 'horizon', 'groups' => ['quick win'], 'mark' => 'shortlisted'],
+            ['keywords' => ['not there'], 'fit' => 2],
         ] as $order) {
             $told = $this->tell('POST', 'decisions', $order);
             $changes[] = $told['change'] ?? null;
@@ -236,7 +238,8 @@ final class KnownChangesTest extends AnswersCase
         $item = PlanItem::of($this->study)->where('name', $name)->firstOrFail();
         $version = $item->version;
         foreach ([
-            ['month' => '2026-12', 'owner' => 'Wren', 'due' => '2026-12-24'], ['effort_days' => 2.5], ['effort_days' => 0], ['owner' => ' '],
+            ['month' => '2026-12', 'owner' => 'Wren', 'due' => '2026-12-24'],
+            ['effort_days' => 2.5], ['effort_days' => 0], ['owner' => ' '],
             ['due' => '2026-02-30'], ['is_pinned' => true], ['status' => 'begun'], ['status' => 'writing'], ['status' => 'published'],
             ['status' => 'done'], ['month' => '2027-01'], ['done_month' => '2026-10'], ['status' => 'published', 'month' => '2027-01'],
             ['brief' => ['heading' => 'All of it']],
@@ -255,17 +258,17 @@ final class KnownChangesTest extends AnswersCase
         $mark = (string) getmypid();
         $this->secrets[] = $mark;
         $this->begin('change-people');
-        $wren = ['email' => "wren-{$mark}@quillfair.example", 'name' => 'Wren'];
+        $wren = ['email' => "scribe-{$mark}@quillfair.example", 'name' => 'Wren'];
         foreach ([
             $wren, $wren, [...$wren, 'email' => 'no address'], ['name' => ''] + $wren, ['name' => str_repeat('n', 201)] + $wren,
-            ['email' => "rook-{$mark}@quillfair.example", 'name' => 'Rook', 'roles' => [$this->study->slug => 'reader']],
-            ['email' => "rail-{$mark}@quillfair.example", 'name' => 'Rail', 'roles' => ['no-study' => 'reader']],
-            ['email' => "rail-{$mark}@quillfair.example", 'name' => 'Rail', 'roles' => [$this->study->slug => 'king']],
+            ['email' => "keeper-{$mark}@quillfair.example", 'name' => 'Rook', 'roles' => [$this->study->slug => 'reader']],
+            ['email' => "guest-{$mark}@quillfair.example", 'name' => 'Rail', 'roles' => ['no-study' => 'reader']],
+            ['email' => "guest-{$mark}@quillfair.example", 'name' => 'Rail', 'roles' => [$this->study->slug => 'king']],
         ] as $person) {
             $told = $this->postJson('/api/v1/people', $person)->json();
             $this->book->add('person '.json_encode($person, JSON_THROW_ON_ERROR), array_diff_key($told, ['link' => 0, 'url' => 0]));
         }
-        $rook = User::query()->where('email', "rook-{$mark}@quillfair.example")->firstOrFail();
+        $rook = User::query()->where('email', "keeper-{$mark}@quillfair.example")->firstOrFail();
         foreach ([
             ['name' => 'Rook of the fair'], ['is_disabled' => true], ['is_disabled' => false, 'may_make_studies' => true],
             ['roles' => [$this->study->slug => 'editor']], ['roles' => [$this->study->slug => null]], ['is_administrator' => true],

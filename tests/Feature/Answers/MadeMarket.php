@@ -46,9 +46,10 @@ final class MadeMarket
             }
         }
         foreach (['2026-10-01', '2026-11-01'] as $date) {
-            yield ['rankings', self::rankings(self::OWN, self::begun(9)), ['--domain' => self::OWN, '--date' => $date, '--channel' => 'paid']];
-            $ads = ['--domain' => self::RIVALS[0], '--date' => $date, '--channel' => 'paid'];
-            yield ['rankings', self::rankings(self::RIVALS[0], self::begun(12)), $ads];
+            foreach ([self::OWN => 9, self::RIVALS[0] => 12] as $domain => $count) {
+                $ads = ['--domain' => $domain, '--date' => $date, '--channel' => 'paid'];
+                yield ['rankings', self::rankings($domain, self::begun($count)), $ads];
+            }
         }
         yield ['keywords', self::months(), ['--date' => '2026-10-15']];
         yield ['domains', self::domains(), ['--date' => '2026-11-01']];
@@ -94,7 +95,8 @@ final class MadeMarket
         foreach ($places as $keyword => $position) {
             $page = self::PAGES[crc32($keyword.$domain) % \count(self::PAGES)];
             $figures = [self::volume($keyword), crc32($keyword) % 90, (crc32($keyword) % 400) / 100];
-            $text .= implode(',', [$keyword, $position, "https://{$domain}/{$page}", ...$figures, self::FEATURES[crc32($keyword) % 6]])."\n";
+            $features = self::FEATURES[crc32($keyword) % 6];
+            $text .= implode(',', [$keyword, $position, "https://{$domain}/{$page}", ...$figures, $features])."\n";
             if (mt_rand(0, 15) === 0) {
                 $text .= implode(',', [$keyword, $position + 5, "https://{$domain}/second", '', '', '', ''])."\n";
             }

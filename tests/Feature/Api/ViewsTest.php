@@ -241,7 +241,7 @@ final class ViewsTest extends TestCase
         $moved = $this->getJson("/api/v1/studies/{$study->slug}/bench/movement?domain={$comparison->domains[0]['id']}")
             ->assertOk()
             ->json();
-        self::assertEquals(['climbed' => 1, 'left' => 1, 'entered' => 1], $moved['counts']);
+        self::assertEquals(['entered' => 1, 'left' => 1, 'climbed' => 1, 'slipped' => 0, 'steady' => 0], $moved['counts']);
         self::assertSame([['2026-11-01', '2026-10-01'], '2026-10-01', '2026-11-01'], [$moved['days'], $moved['from'], $moved['to']]);
         $pageOne = $this->getJson("/api/v1/studies/{$study->slug}/bench/page-one?show=".urlencode('text=big'))
             ->assertOk()

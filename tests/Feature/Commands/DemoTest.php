@@ -52,7 +52,10 @@ final class DemoTest extends TestCase
         foreach (array_combine($lines[1], $lines[2]) as $email => $password) {
             self::assertTrue(Hash::check($password, User::query()->where('email', $email)->firstOrFail()->getAuthPassword()));
         }
-        $this->seeWork(Study::query()->where('slug', 'thornfield')->firstOrFail()->load('domains'));
+        $study = Study::query()->where('slug', 'thornfield')->firstOrFail()->load('domains');
+        $this->seeWork($study);
+        self::seeWhatIsUnderWay($study);
+        self::seeDecisions($study);
         [, $again] = $this->command('reach:demo', ['--sign-in' => $file]);
         self::assertStringContainsString('there already', $again);
         self::assertSame(3, substr_count((string) file_get_contents($file), "\n"), 'Nobody has a new password.');
@@ -89,6 +92,51 @@ final class DemoTest extends TestCase
         self::assertSame($counted->gaps, $findings['gap']['keywords']);
         self::assertSame($counted->wins, $findings['quick_wins']['keywords'] ?? 0);
         self::assertEqualsWithDelta($counted->expected, $findings['gap']['visits'], 1e-6);
+    }
+
+    /** Two are late, three are out, seven are being written, the rest is planned. */
+    private static function seeWhatIsUnderWay(Study $study): void
+    {
+        $plan = DB::table('plans')->where('study_id', $study->id)->first(['start', 'months', 'capacity']);
+        self::assertEquals([now('UTC')->format('Y-m'), 6, 24], array_values((array) $plan));
+        $open = PlanItem::of($study)->where('status', '!=', 'done')->orderBy('month')->orderBy('id')->get();
+        self::assertCount(24, $open);
+        $begun = $open->where('status', '!=', 'planned')->values();
+        $course = [...array_fill(0, 2, 'writing'), ...array_fill(0, 3, 'published'), ...array_fill(0, 7, 'writing')];
+        self::assertSame($course, $begun->pluck('status')->all());
+        $weeks = static fn(PlanItem $item): int => (int) now('UTC')->startOfDay()->diffInWeeks($item->due?->shiftTimezone('UTC'));
+        self::assertSame([-2, -2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12], $begun->map($weeks)->all());
+        $isEditors = $begun->map(static fn(PlanItem $item): bool => $item->owner === $begun->get(0)?->owner);
+        self::assertSame([true, true, false, true, true, false, true, true, false, true, true, false], $isEditors->all());
+        $angles = $begun->map(static fn(PlanItem $item): string => (string) ($item->brief['angle'] ?? ''));
+        self::assertSame([4, 4, 4], array_values($angles->countBy()->all()));
+        self::assertNotSame($angles->get(0), $angles->get(1));
+    }
+
+    /** The best twelve topics are on the shortlist, two for each reason; what is sold by nobody here is set aside. */
+    private static function seeDecisions(Study $study): void
+    {
+        $decided = DB::table('decisions')->where('study_id', $study->id);
+        $short = (clone $decided)->where('mark', 'shortlisted')->pluck('reason')->countBy()->all();
+        self::assertSame(array_fill(0, 6, 2), array_values($short));
+        self::assertSame(3, (clone $decided)->where('mark', 'shortlisted')->whereNotNull('note')->count());
+        self::assertSame(1, (clone $decided)->where('mark', 'shortlisted')->where('fit', 5)->whereNotNull('note')->count());
+        self::assertSame(1, (clone $decided)->where('mark', 'shortlisted')->where('pinned', true)->whereNull('note')->count());
+        $said = static fn(string $words): array => DB::table('comparison_rows')->where('comparison_id', $study->comparison_id)
+            ->where('study_id', $study->id)->where('keyword', '~', "(^| )({$words})( |$)")->orderBy('keyword')->pluck('keyword')->all();
+        self::assertSame(
+            $said('second hand|used|wholesale|comb and clover|allergic'),
+            (clone $decided)->where('mark', 'set aside')->orderBy('keyword')->pluck('keyword')->all(),
+        );
+        foreach ([
+            'spring range' => ['hive tool', 50], 'needs photographs' => ['how to build', 20], 'ask the workshop' => ['dimensions', 30],
+        ] as $tag => $of) {
+            $volumes = DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $study->comparison_id)
+                ->whereIn('keyword', $said($of[0]))->where('volume', '>=', $of[1])->orderBy('keyword')->pluck('keyword')->all();
+            $tagged = DB::table('tags')->where('study_id', $study->id)->where('tag', $tag)->orderBy('keyword')->pluck('keyword')->all();
+            self::assertSame($volumes, $tagged, $tag);
+            self::assertNotSame([], $tagged, $tag);
+        }
     }
 
     public function test_a_demo_that_an_earlier_version_made_stays_as_it_is(): void
