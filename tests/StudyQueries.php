@@ -43,7 +43,7 @@ final class StudyQueries
             $asker = self::asker();
             if ($asker !== null) {
                 self::$seen[$statement] = true;
-                file_put_contents(self::SEEN, $asker."\t".$statement."\n", FILE_APPEND);
+                file_put_contents(self::SEEN, $asker."\t".$statement."\n", FILE_APPEND | LOCK_EX);
             }
         });
     }

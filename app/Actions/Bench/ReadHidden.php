@@ -47,7 +47,7 @@ final class ReadHidden
         }
         $counts = $comparison->getConnection()->query()->fromSub($query, 'rows')->selectRaw(self::reason().' AS why, count(*) AS keywords')
             ->groupByRaw('1')->pluck('keywords', 'why')->map(static fn(mixed $count): int => Figures::int($count) ?? 0);
-        $hidden = $counts->except('shown')->sortDesc();
+        $hidden = $counts->except('shown')->sortKeys()->sortDesc();
 
         return [
             'of' => array_sum($counts->all()),

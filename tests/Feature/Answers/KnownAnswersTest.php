@@ -113,12 +113,25 @@ final class KnownAnswersTest extends AnswersCase
         $item = PlanItem::of($this->study)->orderBy('name')->firstOrFail();
         $this->take("plan/items/{$item->id}/brief.md");
         $this->read('the brief', "plan/items/{$item->id}/brief.html");
+        $names = ['best ink ideas', 'buy pen', 'vintage pen'];
+        foreach (PlanItem::of($this->study)->whereIn('name', $names)->orderBy('name')->get() as $item) {
+            $this->take("plan/items/{$item->id}/brief.md");
+            $this->unpack("plan/items/{$item->id}/brief.odt", 'mimetype', 'META-INF/manifest.xml', 'content.xml');
+        }
         $this->book->check();
     }
 
     private function moved(string $name, string $query): void
     {
         $this->book->add("movement of {$name}", $this->getJson($this->at("bench/movement?{$query}"))->assertOk()->json());
+    }
+
+    private function unpack(string $path, string ...$entries): void
+    {
+        $file = $this->makeFile((string) $this->get($this->at($path))->assertOk()->getContent(), 'brief.odt');
+        foreach ($entries as $entry) {
+            $this->book->add((string) preg_replace('~/\d+/~', '/*/', "{$path}, {$entry}"), file_get_contents("zip://{$file}#{$entry}"));
+        }
     }
 
     private function tellStory(): void
@@ -135,6 +148,8 @@ final class KnownAnswersTest extends AnswersCase
         $this->tell('PATCH', 'rulebook', ['settings' => ['effect' => '.4']]);
         $this->decide();
         $this->plan();
+        $this->command('reach:compare', ['slug' => $this->study->slug]);
+        $this->ask('findings');
     }
 
     private function decide(): void

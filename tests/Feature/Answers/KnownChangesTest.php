@@ -222,7 +222,7 @@ final class KnownChangesTest extends AnswersCase
         $draft = $this->tell('POST', 'plan/drafts', ['name' => 'other'])['id'];
         $this->tell('POST', 'plan/drafts', ['name' => 'other']);
         $this->tell('PATCH', "plan/drafts/{$draft}", ['version' => 1, 'start' => '2027-01', 'months' => 3, 'capacity' => 4]);
-        $this->tell('GET', "plan/proposal?draft={$draft}");
+        $this->book->add('the proposal of the draft', $this->getJson($this->at("plan/proposal?draft={$draft}"))->json());
         $this->tell('POST', "plan/drafts/{$draft}/agree");
         $this->tell('GET', 'plan/goal?goal=100&until=2027-06');
         $this->tell('GET', 'plan/goal?goal=90000&until=2027-06');
@@ -230,6 +230,14 @@ final class KnownChangesTest extends AnswersCase
         $this->tell('POST', 'plan/goal', ['goal' => 100, 'until' => '2027-06', 'name' => 'goal']);
         $this->tell('GET', 'plan');
         $this->tell('GET', 'track');
+        foreach ([
+            'limit=6', 'outcome=refused&limit=3', 'outcome=done&action=DRAFT', 'from=2099-01-01', 'from=2000-01-01&to=2001-01-01',
+        ] as $asked) {
+            $this->tell('GET', "/audit?study={$this->study->slug}&{$asked}");
+        }
+        $next = $this->getJson("/api/v1/audit?study={$this->study->slug}&limit=2")->json('next');
+        $lines = $this->getJson("/api/v1/audit?study={$this->study->slug}&limit=2&before={$next}")->json('lines');
+        $this->book->add('audit, the next page', $lines);
         $this->book->check();
     }
 
@@ -275,8 +283,6 @@ final class KnownChangesTest extends AnswersCase
         ] as $change) {
             $this->tell('PATCH', "/people/{$rook->id}", $change);
         }
-        $this->tell('PATCH', "/people/{$this->editor->id}", ['is_disabled' => true]);
-        $this->tell('DELETE', "/people/{$this->editor->id}");
         $this->tell('DELETE', "/people/{$rook->id}");
         $this->tell('DELETE', "/people/{$rook->id}");
         $this->book->check();
