@@ -10,6 +10,7 @@ use App\Actions\Documents\BriefOdt;
 use App\Actions\Documents\ReviewDocument;
 use App\Actions\Plans\AddToPlan;
 use App\Actions\Plans\ChangePlan;
+use App\Actions\Plans\PlanFrame;
 use App\Actions\Plans\ProposePlan;
 use App\Actions\Plans\ReadBrief;
 use App\Actions\Plans\ReadPlan;
@@ -41,7 +42,7 @@ final class PlanController extends Controller
 
     public function update(PlanRequest $request, Study $study, ChangePlan $change, ReadPlan $read): JsonResponse
     {
-        $change->setFrame($study, $request->start(), $request->months(), $request->capacity());
+        $change->setFrame($study, ...$request->frame(PlanFrame::agreed($study)));
 
         return new JsonResponse($read->execute($study->load('domains')));
     }

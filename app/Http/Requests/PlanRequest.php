@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Actions\Plans\PlanFrame;
 use App\Actions\Plans\PlanOpportunities;
 use App\Actions\Plans\ProposedPlan;
 use App\Models\Comparison;
@@ -48,6 +49,20 @@ final class PlanRequest extends FormRequest
     public function start(): Month
     {
         return $this->has('start') ? Month::parse($this->string('start')->value()) : Month::parse(now('UTC')->format('Y-m'))->plus(1);
+    }
+
+    /**
+     * @param PlanFrame $now whose parts stay that nothing is said of
+     *
+     * @return array{Month, int, float} start, months and days of work in each
+     */
+    public function frame(PlanFrame $now): array
+    {
+        return [
+            $this->has('start') ? $this->start() : $now->start,
+            $this->has('months') ? $this->months() : $now->months,
+            $this->has('capacity') ? $this->capacity() : $now->capacity,
+        ];
     }
 
     /** What is asked for: the plan of a capacity, or of the smallest one that reaches a goal. */
