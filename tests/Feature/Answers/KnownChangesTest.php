@@ -167,9 +167,10 @@ final class KnownChangesTest extends AnswersCase
         $this->tell('POST', 'terms', ['text' => $text, 'from_words' => 2, 'to_words' => 3, 'occurrences' => 2, 'top' => 5]);
         $this->tell('POST', 'terms', ['text' => $text, 'from_words' => 3, 'to_words' => 2]);
         $this->tell('POST', 'terms', ['text' => $text, 'letters' => 6, 'top' => 3]);
-        $this->tell('POST', 'keywords', ['keywords' => ['Fountain  Pen', 'pen wiper', 'pen wiper', ''], 'origin' => 'by hand']);
-        $this->tell('POST', 'keywords', ['keywords' => ['pen wiper', 'ink blotter'], 'origin' => 'by hand']);
-        $this->tell('POST', 'keywords', ['keywords' => [], 'origin' => 'by hand']);
+        $this->tell('POST', 'keywords', ['keywords' => "Fountain  Pen\npen wiper\npen wiper\n\n", 'origin' => 'by hand']);
+        $this->tell('POST', 'keywords', ['keywords' => "pen wiper\nink blotter", 'origin' => 'by hand']);
+        $this->tell('POST', 'keywords', ['keywords' => "fine\n".str_repeat('long ', 60), 'origin' => 'by hand']);
+        $this->tell('POST', 'keywords', ['keywords' => "pen\n", 'origin' => 'by hand', 'source' => 'none']);
         $this->tell('GET', 'imports');
         $this->tell('GET', 'keyword?keyword=pen wiper');
         $this->book->check();
