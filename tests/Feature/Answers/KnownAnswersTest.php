@@ -167,7 +167,7 @@ final class KnownAnswersTest extends AnswersCase
     {
         $this->tell('PATCH', 'plan', ['start' => '2026-08', 'months' => 8, 'capacity' => 6]);
         $this->tell('POST', 'plan/items', []);
-        $this->tell('POST', 'plan/items', ['keywords' => ['best nib', 'cheap paper'], 'alone' => true]);
+        $this->tell('POST', 'plan/items', ['keywords' => ['pen', 'vintage pen for sale'], 'alone' => true]);
         $course = ['done', 'done', 'published', 'writing', 'planned', 'dropped'];
         foreach (PlanItem::of($this->study)->orderBy('name')->get() as $number => $item) {
             $this->tell('PATCH', "plan/items/{$item->id}", [
