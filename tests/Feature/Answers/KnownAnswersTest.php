@@ -63,6 +63,7 @@ final class KnownAnswersTest extends AnswersCase
         }
         $this->ask('bench/summary?steps=1', 'bench/summary?show=standing=gap', 'bench/steps', 'bench/noise');
         $this->ask('bench/noise?show=competitors>=2@20');
+        $this->book->add('whose names', array_column($this->getJson($this->at('bench/noise'))->json('brand_terms'), 'domain', 'word'));
         $this->ask('bench/steps?list=weigh&show=standing=gap;volume>=500');
         foreach ($this->study->domains()->orderBy('id')->take(4)->get()->all() as $place => $domain) {
             $this->ask("bench/pages?domain={$place}");

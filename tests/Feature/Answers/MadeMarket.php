@@ -13,7 +13,10 @@ final class MadeMarket
     /** Of the newest lists, the ones before, and those of half a year and a year ago. */
     private const DAYS = ['2025-11-01', '2026-05-01', '2026-08-01', '2026-10-01', '2026-11-01'];
 
-    private const FIRST = ['buy', 'best', 'how to clean', 'blue', 'cheap', '', 'inkmoor', 'vintage'];
+    /** A name that the study does not know to be one: one domain alone ranks for it, and first. */
+    private const BRAND = 'penwright';
+
+    private const FIRST = ['buy', 'best', 'how to clean', 'blue', 'cheap', '', 'inkmoor', 'vintage', self::BRAND];
     private const THINGS = ['pen', 'fountain pen', 'ink', 'nib', 'wax seal', 'paper'];
     private const LAST = ['', 'for sale', 'ideas'];
     private const PAGES = ['', 'pens', 'shop/ink', 'guides/cleaning', 'shop?sort=new'];
@@ -42,7 +45,8 @@ final class MadeMarket
         foreach (self::DAYS as $date) {
             foreach ([self::OWN, ...self::RIVALS] as $number => $domain) {
                 $places[$domain] = self::moved($places[$domain] ?? self::begun(70 - 9 * $number));
-                yield ['rankings', self::rankings($domain, $places[$domain]), ['--domain' => $domain, '--date' => $date]];
+                $list = self::rankings($domain, self::named($domain) + $places[$domain]);
+                yield ['rankings', $list, ['--domain' => $domain, '--date' => $date]];
             }
         }
         foreach (['2026-10-01', '2026-11-01'] as $date) {
@@ -58,6 +62,14 @@ final class MadeMarket
             yield ['performance', self::performance(), ['--date' => $date]];
         }
         yield ['links', self::links(), ['--date' => '2026-11-02']];
+    }
+
+    /** @return array<string, int> keyword → position, of those that bear the name */
+    private static function named(string $domain): array
+    {
+        $named = array_filter(self::keywords(), static fn(string $keyword): bool => str_starts_with($keyword, self::BRAND));
+
+        return $domain === self::RIVALS[1] ? array_fill_keys($named, 1) : [];
     }
 
     /** @return array<string, int> keyword → position */
@@ -175,6 +187,8 @@ final class MadeMarket
     /** @return list<string> */
     private static function some(int $count): array
     {
-        return array_map(strval(...), (array) array_rand(array_flip(self::keywords()), $count));
+        $others = array_filter(self::keywords(), static fn(string $keyword): bool => ! str_starts_with($keyword, self::BRAND));
+
+        return array_map(strval(...), (array) array_rand(array_flip($others), $count));
     }
 }
