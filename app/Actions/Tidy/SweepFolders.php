@@ -39,7 +39,7 @@ final class SweepFolders
     private static function unknownUploads(): array
     {
         $known = array_flip(Texts::list(DB::table('uploads')->pluck('id')->all()));
-        $before = now()->subHours(self::HOURS)->getTimestamp();
+        $before = self::before();
 
         return array_values(array_filter(
             Texts::list(Storage::files(Upload::FOLDER)),
@@ -50,7 +50,7 @@ final class SweepFolders
     /** @return list<string> of comparisons that were cut off, as the store names them */
     private static function leftParts(): array
     {
-        $before = now()->subHours(self::HOURS)->getTimestamp();
+        $before = self::before();
 
         return array_values(array_filter(
             Texts::list(Storage::allFiles(PartStore::FOLDER)),
@@ -86,6 +86,12 @@ final class SweepFolders
 
     private static function isOld(string $path): bool
     {
-        return (int) @filemtime($path) < now()->subHours(self::HOURS)->getTimestamp();
+        return (int) @filemtime($path) < self::before();
+    }
+
+    /** By the clock that files go by. */
+    private static function before(): int
+    {
+        return time() - 3600 * self::HOURS;
     }
 }

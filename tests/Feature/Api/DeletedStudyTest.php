@@ -87,7 +87,9 @@ final class DeletedStudyTest extends TestCase
         Storage::put(Upload::FOLDER.'/left-'.getmypid(), 'x');
         $this->command('reach:tidy');
         self::assertTrue(Storage::exists(Upload::FOLDER.'/left-'.getmypid()), 'It may belong to work under way.');
-        $this->travel(25)->hours();
+        foreach (['pulls/left-', Upload::FOLDER.'/left-'] as $left) {
+            touch(Storage::path($left.getmypid()), time() - 25 * 3600);
+        }
         $this->command('reach:tidy');
         self::assertFalse(Storage::exists(Upload::FOLDER.'/left-'.getmypid()));
         self::assertFalse(Storage::exists('pulls/left-'.getmypid()));
