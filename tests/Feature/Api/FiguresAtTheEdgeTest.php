@@ -167,4 +167,23 @@ final class FiguresAtTheEdgeTest extends TestCase
         }
         self::assertSame(0, DB::table('plan_items')->where('study_id', $study->id)->count());
     }
+
+    public function test_a_result_at_one_hundred_is_kept_and_one_below_is_not(): void
+    {
+        $list = "keyword,position,url\npen,100,https://inkmoor.example/\npen,101,https://nibhouse.example/\n";
+        $printed = $this->import($this->makeStudy(), $list, 'results', ['--date' => '2026-11-01']);
+        self::assertStringContainsString('1 rows kept, 1 dropped', $printed);
+    }
+
+    public function test_what_nobody_said_when_it_was_planned_is_said_when_it_is_done(): void
+    {
+        $study = $this->compared();
+        $this->postJson($this->at($study, 'plan/items'), ['keywords' => ['buy ink'], 'alone' => true])->assertCreated();
+        $item = PlanItem::of($study)->where('name', 'buy ink')->firstOrFail();
+        DB::table('plan_items')->where('id', $item->id)->update(['said' => null]);
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => $item->version, 'status' => 'done'])->assertOk();
+        $gain = array_column($this->getJson($this->at($study, 'plan'))->json('items'), 'gain', 'name')['buy ink'];
+        self::assertEqualsWithDelta($gain, $item->refresh()->said->gain ?? 0, 1e-9);
+        self::assertGreaterThan(0, $gain);
+    }
 }

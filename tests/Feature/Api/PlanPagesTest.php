@@ -203,6 +203,7 @@ final class PlanPagesTest extends TestCase
             [5, 9, 70, 70],
             [$track['clicks_before'], $track['clicks_since'], $track['brand_clicks_before'], $track['brand_clicks_since']],
         );
+        self::assertSame([100, 100], array_column($track['clicks'], 'impressions'), 'Those of our brand stand apart, too.');
     }
 
     public function test_pages_to_beat_are_chosen_and_never_ours(): void

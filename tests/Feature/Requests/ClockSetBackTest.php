@@ -38,6 +38,23 @@ final class ClockSetBackTest extends TestCase
         self::assertSame(0, app(MendClock::class)->execute(), 'What is well is left alone.');
     }
 
+    public function test_what_is_mended_is_counted(): void
+    {
+        $this->travelBack();
+        [$now, $later] = [now()->getTimestamp(), now()->addHours(self::HOURS)->getTimestamp()];
+        foreach (['jobs', 'cache', 'cache_locks'] as $table) {
+            DB::table($table)->delete();
+        }
+        DB::table('users')->update(['totp_step' => 0]);
+        $job = ['queue' => 'none', 'payload' => '{}', 'attempts' => 0, 'reserved_at' => null, 'created_at' => $now];
+        DB::table('jobs')->insert([[...$job, 'available_at' => $later], [...$job, 'available_at' => $now, 'reserved_at' => $later]]);
+        DB::table('cache_locks')->insert(['key' => 'drill', 'owner' => 'nobody', 'expiration' => $later + 2 * 86_400]);
+        $this->makeUser()->forceFill(['totp_step' => intdiv($later, 30)])->save();
+        self::assertSame(4, app(MendClock::class)->execute());
+        self::assertSame(0, app(MendClock::class)->execute());
+        DB::table('jobs')->delete();
+    }
+
     public function test_who_was_kept_out_for_a_minute_is_not_kept_out_for_hours(): void
     {
         $limiter = new RateLimiter(Cache::store('database'));
