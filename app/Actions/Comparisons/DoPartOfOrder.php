@@ -53,6 +53,8 @@ final readonly class DoPartOfOrder
         if ($store->isOpen()) {
             $store->put($part->result($order->step));
         }
+        // It may have been closed while the result was on its way, which then lies there for nobody.
+        $store->isOpen() || $store->close();
     }
 
     /** The moment that the other one sees, for as long as it does. */

@@ -32,8 +32,10 @@ final readonly class PartStore
         return Storage::exists($this->at(self::OPEN));
     }
 
+    /** First nobody is to bring anything more, then goes what is there. */
     public function close(): void
     {
+        Storage::delete($this->at(self::OPEN));
         Storage::deleteDirectory(self::FOLDER.'/'.$this->key);
     }
 

@@ -59,7 +59,7 @@ final class PartsOverNodesTest extends TestCase
         self::assertTrue($second->isRunning(), $second->getErrorOutput());
         self::assertSame(self::rows($alone), self::rows($together));
         self::assertEquals($alone->summary, $together->summary);
-        self::assertSame([], Storage::allFiles(PartStore::FOLDER), 'Nothing is left in the store.');
+        self::assertSame([], self::left(), 'Nothing is left in the store.');
         self::assertStringContainsString(class_basename(DoPart::class), $second->getOutput(), 'The other one did some.');
     }
 
@@ -85,6 +85,16 @@ final class PartsOverNodesTest extends TestCase
         }
         $this->artisan('queue:work', ['connection' => 'redis', '--queue' => DoPart::LANE, '--stop-when-empty' => true, '--memory' => 1024]);
         self::assertSame([], Storage::allFiles(PartStore::FOLDER));
+    }
+
+    /** @return list<string> what lies in the store once a worker that was bringing something has seen that nobody wants it */
+    private static function left(): array
+    {
+        for ($tries = 50; $tries > 0 && Storage::allFiles(PartStore::FOLDER) !== []; --$tries) {
+            usleep(100_000);
+        }
+
+        return array_values(Storage::allFiles(PartStore::FOLDER));
     }
 
     private function worker(): Process
