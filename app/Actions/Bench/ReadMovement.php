@@ -22,9 +22,6 @@ final class ReadMovement
 {
     private const SHOWN = 200;
 
-    /** Of every kind a number is told, also where nothing moved. */
-    private const NONE = ['entered' => 0, 'left' => 0, 'climbed' => 0, 'slipped' => 0, 'steady' => 0];
-
     /**
      * @param ?string $from YYYY-MM-DD; null takes the snapshot before the other
      * @param ?string $to   YYYY-MM-DD; null takes the newest
@@ -60,7 +57,7 @@ final class ReadMovement
             }
         }
         if ($later === null || $earlier === null) {
-            return ['days' => $names, 'from' => $earlier, 'to' => $later, 'counts' => self::NONE, 'rows' => []];
+            return ['days' => $names, 'from' => $earlier, 'to' => $later, 'counts' => self::counted([]), 'rows' => []];
         }
         $moved = $this->moved($study, $days[$earlier], $days[$later]);
         /** @var list<object{movement: string, keywords: int}> $counts */
@@ -76,9 +73,19 @@ final class ReadMovement
             'days' => $names,
             'from' => $earlier,
             'to' => $later,
-            'counts' => array_replace(self::NONE, array_column($counts, 'keywords', 'movement')),
+            'counts' => self::counted(array_column($counts, 'keywords', 'movement')),
             'rows' => array_map(self::row(...), $rows),
         ];
+    }
+
+    /**
+     * @param array<string, int> $counts of the movements that there are
+     *
+     * @return array<string, int> of every movement, also where nothing moved
+     */
+    private static function counted(array $counts): array
+    {
+        return array_replace(array_fill_keys(array_column(Movement::cases(), 'value'), 0), $counts);
     }
 
     /** @return array<string, string> */

@@ -7,8 +7,8 @@ namespace Tests\Feature\Answers;
 use PHPUnit\Framework\Assert;
 
 /**
- * Answers as they were once read through and found right, in tests/Fixtures/answers. REACH_ANSWERS=write puts those of now in their place,
- * to be read through again: `git diff` tells what changed.
+ * Answers as they were when they were last written down, in tests/Fixtures/answers. REACH_ANSWERS=write puts those of now in their place,
+ * to be read through: `git diff` tells what changed.
  */
 final class AnswerBook
 {

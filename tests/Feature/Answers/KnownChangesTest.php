@@ -37,7 +37,6 @@ final class KnownChangesTest extends AnswersCase
 
     public function test_studies_are_made_and_changed(): void
     {
-        $this->begin('change-studies');
         $slug = 'waxwing-'.getmypid();
         $this->secrets[] = $slug;
         $this->begin('change-studies');
@@ -263,7 +262,6 @@ final class KnownChangesTest extends AnswersCase
 
     public function test_people_come_and_go(): void
     {
-        $this->begin('change-people');
         $mark = (string) getmypid();
         $this->secrets[] = $mark;
         $this->begin('change-people');
