@@ -41,8 +41,8 @@ final class PageGraph
     /** Page → where its keywords begin in `keywords`. */
     private string $keywordsFrom = '';
 
-    /** @var array<int, true> */
-    private array $domainsWithPages = [];
+    /** Bits of the domains that name a page. */
+    private int $named = 0;
 
     /** Rankings within the top, and those of them that bear a page. */
     private int $ranked = 0;
@@ -57,11 +57,13 @@ final class PageGraph
     /**
      * Adds the pages of the next keyword.
      *
-     * @param list<list<Ranking>> $rankings of every domain its pages, the best first, at whatever position; at most 256 domains
+     * @param list<list<Ranking>> $rankings of every domain, at most 32, its pages, the best first; those beyond the top need not be there
+     * @param int                 $named    bits of the domains that name a page among those that were left out
      */
-    public function add(array $rankings): KeywordPages
+    public function add(array $rankings, int $named = 0): KeywordPages
     {
         $pages = $best = [];
+        $this->named |= $named;
         foreach ($rankings as $domain => $ofDomain) {
             $best[] = isset($ofDomain[0]) && self::counts($ofDomain[0]->url, $ofDomain[0]->position)
                 ? $this->numberOf($domain, (string) $ofDomain[0]->url)
@@ -85,7 +87,7 @@ final class PageGraph
     /** How many of the domains name any page of theirs, at whatever position. */
     public function domainsWithPages(): int
     {
-        return \count($this->domainsWithPages);
+        return substr_count(decbin($this->named), '1');
     }
 
     /** Whether enough is known of who ranks with which page: at least half of the rankings within the top 20 bear one. */
@@ -114,7 +116,7 @@ final class PageGraph
     private function seeAddress(int $domain, Ranking $ranking): void
     {
         if ($ranking->url !== null) {
-            $this->domainsWithPages[$domain] = true;
+            $this->named |= 1 << $domain;
         }
         if ($ranking->position <= self::TOP) {
             ++$this->ranked;

@@ -8,12 +8,13 @@ use GreaterReach\Core\Clicks\FeatureClicks;
 use GreaterReach\Core\Comparison\Gathered;
 use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Pages\PageGraph;
 
 /**
  * Everything gathered of one keyword as a line of a file, since all must be known of all keywords before the first can be
- * weighed. Two JSON lists with a tab between them: what weighing needs, and the competitors' pages, which learning needs
- * beside it. The pages of a domain are a flat list, position and URL by turns. Beside what is gathered and known stand the median of the
- * referring domains on page one, and the features of the results page.
+ * weighed. Two JSON lists with a tab between them: what weighing needs, and what learning needs beside it: the competitors' pages near
+ * enough for the graph, and who names a page at all, however far down. The pages of a domain are a flat list, position and URL by turns.
+ * Beside what is gathered and known stand the median of the referring domains on page one, and the features of the results page.
  *
  * @phpstan-type Read array{Gathered, Metrics, ?float, list<string>}
  */
@@ -25,11 +26,15 @@ final class GatheredLine
     public static function of(Gathered $gathered, Metrics $metrics, ?float $median): string
     {
         $pages = $features = [];
-        foreach ($gathered->rankings as $rankings) {
+        $named = 0;
+        foreach ($gathered->rankings as $domain => $rankings) {
             $flat = [];
             foreach ($rankings as $page) {
-                $flat[] = $page->position;
-                $flat[] = $page->url;
+                if ($domain === 0 || $page->position <= PageGraph::TOP) {
+                    $flat[] = $page->position;
+                    $flat[] = $page->url;
+                }
+                $named |= $page->url === null ? 0 : 1 << $domain;
                 if ($page->features !== null) {
                     $features[] = $page->features;
                 }
@@ -43,31 +48,31 @@ final class GatheredLine
             $features === [] ? [] : FeatureClicks::together($features),
         ];
 
-        return json_encode($first, self::FLAGS)."\t".json_encode($pages, self::FLAGS)."\n";
+        return json_encode($first, self::FLAGS)."\t".json_encode([$named, $pages], self::FLAGS)."\n";
     }
 
-    /** @return Read as it was */
-    public static function whole(string $line): array
+    /** @return array{Read, int} with the competitors' pages within the top of the graph; and bits of the domains that name any page */
+    public static function learnable(string $line): array
     {
         [$first, $second] = explode("\t", $line, 2);
-        /** @var list<list<int|string|null>> $theirs */
-        $theirs = json_decode($second, true, 4, JSON_THROW_ON_ERROR);
+        /** @var array{int, list<list<int|string|null>>} $told */
+        $told = json_decode($second, true, 4, JSON_THROW_ON_ERROR);
 
-        return self::read($first, $theirs);
+        return [self::read($first, $told[1]), $told[0]];
     }
 
     /** @return Read of competitors the best position alone, which is enough for weighing and quicker */
     public static function weighable(string $line): array
     {
-        return self::read((string) strstr($line, "\t", true), null);
+        return self::read((string) strstr($line, "\t", true), []);
     }
 
     /**
-     * @param ?list<list<int|string|null>> $theirs the competitors' pages; null makes them from the positions
+     * @param list<list<int|string|null>> $theirs the competitors' pages; who has none of these gets one from the best position
      *
      * @return Read
      */
-    private static function read(string $json, ?array $theirs): array
+    private static function read(string $json, array $theirs): array
     {
         /**
          * @var array{string, list<?int>, list<int|string|null>, list<?int>, ?int, ?float, ?float, ?float, ?list<?int>, bool, ?float,
@@ -78,9 +83,9 @@ final class GatheredLine
         $rankings = [self::rankings($keyword, $own)];
         for ($domain = 1, $domains = \count($positions); $domain < $domains; ++$domain) {
             $rankings[] = match (true) {
-                $theirs !== null => self::rankings($keyword, $theirs[$domain - 1]),
-                $positions[$domain] !== null => [new Ranking($keyword, $positions[$domain])],
-                default => [],
+                $positions[$domain] === null => [],
+                isset($theirs[$domain - 1][0]) => self::rankings($keyword, $theirs[$domain - 1]),
+                default => [new Ranking($keyword, $positions[$domain])],
             };
         }
 

@@ -43,13 +43,13 @@ final readonly class LearnModels
         $observations = new PositionObservations($authorities, $snapshots->domainsWithSnapshot());
         $lessons = new Lessons($rulebook->int('comfort_volume'));
         foreach ($lines as $line) {
-            [$gathered, $known, $median] = GatheredLine::whole($line);
+            [[$gathered, $known, $median], $named] = GatheredLine::learnable($line);
             $keyword = $gathered->keyword;
             $positions = $gathered->positions();
             $isBranded = $brands->domainsIn($keyword) !== 0;
             $tell($gathered, $known);
             $topics->add($keyword, $known->volume);
-            $grounds->add($graph->add($gathered->rankings), $positions);
+            $grounds->add($graph->add($gathered->rankings, $named), $positions);
             $observations->add($keyword, $known->difficulty, $positions, $isBranded);
             $lessons->add($positions[0], $known, $median, $isBranded);
         }

@@ -9,6 +9,7 @@ use GreaterReach\Core\Comparison\Comparator;
 use GreaterReach\Core\Comparison\Gathered;
 use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Metrics\Metrics;
+use GreaterReach\Core\Pages\PageGraph;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\TestCase;
@@ -39,8 +40,8 @@ final class GatheredLineTest extends TestCase
         foreach ($given as [$gathered, $metrics, $median]) {
             $line = GatheredLine::of($gathered, $metrics, $median);
             self::assertSame(1, substr_count($line, "\n"), 'A keyword is one line.');
-            [$whole, $read, $readMedian] = GatheredLine::whole($line);
-            self::assertEquals([$gathered, $metrics, $median], [$whole, $read, $readMedian]);
+            [[$learnable, $read, $readMedian]] = GatheredLine::learnable($line);
+            self::assertEquals([$gathered, $metrics, $median], [$learnable, $read, $readMedian]);
             self::assertSame([$metrics->difficulty, $metrics->cpc], [$read->difficulty, $read->cpc], 'A float stays the very same float.');
             [$weighable, $read] = GatheredLine::weighable($line);
             self::assertEquals(
@@ -65,6 +66,35 @@ final class GatheredLineTest extends TestCase
             }
             self::assertEquals($atOnce, $later, "seed {$seed}");
         }
+    }
+
+    public function test_a_graph_of_lines_is_the_graph_of_all_pages(): void
+    {
+        foreach (range(1, 12) as $seed) {
+            $random = new Randomizer(new Mt19937($seed));
+            $current = array_map(fn(): array => self::snapshot($random), range(0, 3));
+            $whole = new PageGraph();
+            $read = new PageGraph();
+            foreach (Comparator::gather($current, [null, null, null, null], []) as $gathered) {
+                [[$learnable], $named] = GatheredLine::learnable(GatheredLine::of($gathered, Metrics::unknown(), null));
+                self::assertSame($gathered->positions(), $learnable->positions());
+                self::assertEquals($whole->add($gathered->rankings), $read->add($learnable->rankings, $named), "seed {$seed}");
+            }
+            self::assertSame([$whole->isTold(), $whole->domainsWithPages()], [$read->isTold(), $read->domainsWithPages()]);
+        }
+    }
+
+    public function test_who_names_a_page_far_down_alone_is_known_to(): void
+    {
+        $far = [[], [new Ranking('ink', 21, 'https://a.example/ink')], [new Ranking('ink', 20)]];
+        $line = GatheredLine::of(new Gathered('ink', $far, [null, null, null]), Metrics::unknown(), null);
+        [[$learnable], $named] = GatheredLine::learnable($line);
+        self::assertSame([0b010, [null, 21, 20]], [$named, $learnable->positions()]);
+        self::assertStringNotContainsString('a.example', $line, 'What nobody needs is not written.');
+        $graph = new PageGraph();
+        $graph->add($learnable->rankings, $named);
+        self::assertSame(1, $graph->domainsWithPages());
+        self::assertFalse($graph->isTold());
     }
 
     /** @return list<Ranking> in keyword order */
