@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Models\Casts\FindingCast;
 use App\Models\Casts\SummaryCast;
 use App\Support\Database\RowTable;
+use App\Support\Database\TopicTable;
 use Carbon\CarbonImmutable;
 use GreaterReach\Core\Findings\Finding;
 use GreaterReach\Core\Priority\Models;
@@ -75,6 +76,12 @@ final class Comparison extends Model
     public function table(): RowTable
     {
         return RowTable::of($this->study_id, $this->id, $this->has_own_rows);
+    }
+
+    /** Where its topics lie. */
+    public function topicTable(): TopicTable
+    {
+        return new TopicTable($this->id, $this->has_own_rows);
     }
 
     /** Whether it was made from what the study holds now, as of the day that the study shows. */

@@ -10,7 +10,6 @@ use App\Models\Study;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\ListedRows;
-use App\Support\Rows\TopicRows;
 use App\Support\Sentence\Sentence;
 use Carbon\CarbonImmutable;
 use GreaterReach\Core\Comparison\PageTrend;
@@ -130,7 +129,7 @@ final class ReadOurPages
     private static function topics(Comparison $comparison, array $urls): array
     {
         $topics = [];
-        $rows = DB::table(TopicRows::TABLE)->where('comparison_id', $comparison->id)->whereIn('own_url', $urls)
+        $rows = $comparison->topicTable()->query()->whereIn('own_url', $urls)
             ->orderByRaw('expected_gain DESC NULLS LAST, topic')->get(['own_url', 'topic']);
         foreach ($rows as $row) {
             $topics[(string) Figures::text($row->own_url)][] = (string) Figures::text($row->topic);

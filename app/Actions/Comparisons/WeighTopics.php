@@ -12,6 +12,7 @@ use App\Support\Database\KeyedStream;
 use App\Support\Database\RowStream;
 use App\Support\Mark;
 use App\Support\Rows\ListedRows;
+use App\Support\Rows\RowStorage;
 use App\Support\Rows\TopicRows;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Meaning\Intent;
@@ -26,11 +27,15 @@ use Illuminate\Support\Facades\DB;
  * Weighs the topics of a comparison by its weighed rows: those of the list that were not set aside are open. Topics without an open
  * keyword are left out.
  */
-final class WeighTopics
+final readonly class WeighTopics
 {
     private const COLUMNS = 'r.topic, r.keyword, r.volume, r.own_position, r.target, r.difficulty, r.cpc, r.visits_now, r.potential, '
         .'r.gain, r.win_chance, r.expected_gain, r.horizon, r.tactic, r.links_to_earn, r.intent, r.score_fit';
     private const DECIMALS = '1e9';
+
+    public function __construct(private RowStorage $storage)
+    {
+    }
 
     /** All of them, in a transaction of the caller's, once the rows are complete. */
     public function execute(Study $study, Comparison $comparison): void
@@ -41,7 +46,7 @@ final class WeighTopics
         $this->write($study, $comparison, null);
         DB::statement('SET LOCAL enable_nestloop = on');
         if ($comparison->has_own_rows) {
-            DB::statement('ANALYZE '.TopicRows::TABLE);
+            $this->storage->indexTopics($comparison->id);
         }
     }
 
@@ -60,7 +65,7 @@ final class WeighTopics
             DB::statement('SELECT pg_advisory_xact_lock(hashtextextended(?, 0))', ["topics of {$comparison->id}"]);
             $named = json_encode($topics, JSON_THROW_ON_ERROR);
             DB::delete(
-                'DELETE FROM '.TopicRows::TABLE.' WHERE comparison_id = ? AND topic IN (SELECT json_array_elements_text(?::json))',
+                "DELETE FROM {$comparison->topicTable()->name()} WHERE comparison_id = ? AND topic IN (SELECT json_array_elements_text(?::json))",
                 [$comparison->id, $named],
             );
             $this->write($study, $comparison, $named);
@@ -77,7 +82,8 @@ final class WeighTopics
         $rulebook = $study->rulebook();
         $weigher = new TopicWeigher($rulebook->weighing(), $models->comfort, $rulebook->effort());
         $pages = new KeyedStream(self::ownPages($comparison, $models->curve, $named));
-        $writer = TopicRows::writer();
+        $writer = TopicRows::writer($comparison->topicTable());
+        $id = $comparison->id;
         /** @var iterable<non-empty-list<string|int|float|bool|null>> $keywords */
         $keywords = self::keywords($study, $comparison, $named);
         foreach (KeyedStream::grouped($keywords) as $topic => $rows) {
@@ -85,7 +91,7 @@ final class WeighTopics
             if ($open !== []) {
                 $writer->write(
                     TopicRows::cells(
-                        $comparison,
+                        $id,
                         $weigher->weigh($topic, self::primary($topic, $rows), array_map(self::keyword(...), $open), $pages->at($topic)),
                     ),
                 );

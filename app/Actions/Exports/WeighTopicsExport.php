@@ -6,7 +6,6 @@ namespace App\Actions\Exports;
 
 use App\Models\Comparison;
 use App\Support\Rows\PrioritySql;
-use App\Support\Rows\TopicRows;
 use App\Support\Tabular\Table;
 use GreaterReach\Core\Priority\Weights;
 
@@ -49,7 +48,7 @@ final class WeighTopicsExport
     {
         $priority = PrioritySql::expression($weights);
         $order = PrioritySql::order($weights, 'topic');
-        $from = TopicRows::from($comparison);
+        $from = $comparison->topicTable()->from();
         $sql = <<<SQL
             SELECT 0, topic, lead, keywords, own_url, own_position, target, volume, difficulty, visits_now, potential, gain, win_chance,
                 expected_gain, {$priority}, horizon, tactic, effort_days, worth, links_to_earn, intent

@@ -13,7 +13,6 @@ use App\Support\Mark;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\ListedRows;
 use App\Support\Rows\PrioritySql;
-use App\Support\Rows\TopicRows;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Plan\WorkItem;
 use GreaterReach\Core\Priority\TacticLabel;
@@ -52,7 +51,7 @@ final readonly class PlanUnits
         }
         $order = PrioritySql::order($this->study->rulebook()->priorities(), 'topic');
         $rows = RowStream::of(
-            'SELECT topic, effort_days, expected_gain FROM '.TopicRows::from($this->comparison).
+            'SELECT topic, effort_days, expected_gain FROM '.$this->comparison->topicTable()->from().
                 " WHERE expected_gain > 0 {$shortlisted} ORDER BY {$order}",
         );
         $work = [];
@@ -125,7 +124,7 @@ final readonly class PlanUnits
         }
         $units = [];
         /** @var list<object{topic: string, lead: string, own_url: ?string, tactic: string, win_chance: ?float}> $topics */
-        $topics = DB::table(TopicRows::TABLE)->where('comparison_id', $this->comparison->id)->whereIn('topic', $names)->get()->all();
+        $topics = $this->comparison->topicTable()->query()->whereIn('topic', $names)->get()->all();
         foreach ($topics as $topic) {
             $units[$topic->topic] = new PlanUnit(
                 $topic->topic,

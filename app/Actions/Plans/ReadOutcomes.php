@@ -6,7 +6,6 @@ namespace App\Actions\Plans;
 
 use App\Models\PlanItem;
 use App\Models\Study;
-use App\Support\Rows\TopicRows;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\StudyExplainer;
 use GreaterReach\Core\Plan\Band;
@@ -16,7 +15,6 @@ use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\Said;
 use GreaterReach\Core\Plan\SaidKeyword;
 use GreaterReach\Core\Plan\Unit;
-use Illuminate\Support\Facades\DB;
 
 /**
  * What came of each finished item: visits now against what was said of it when it was planned, over all the keywords that it had then.
@@ -75,8 +73,7 @@ final readonly class ReadOutcomes
         $topics = array_filter($items, static fn(PlanItem $item): bool => $item->unit === Unit::Topic);
 
         /** @var array<string, ?string> */
-        return DB::table(TopicRows::TABLE)
-            ->where('comparison_id', $study->comparison_id)
+        return $study->comparison === null ? [] : $study->comparison->topicTable()->query()
             ->whereIn('topic', array_map(static fn(PlanItem $item): string => $item->name, $topics))
             ->pluck('own_url', 'topic')
             ->all();

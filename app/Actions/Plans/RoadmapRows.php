@@ -10,7 +10,6 @@ use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
 use App\Support\Mark;
 use App\Support\Rows\ListedRows;
-use App\Support\Rows\TopicRows;
 use GreaterReach\Core\Plan\ItemKeywords;
 use GreaterReach\Core\Plan\SaidKeyword;
 use GreaterReach\Core\Plan\TopicWeigher;
@@ -45,7 +44,7 @@ final class RoadmapRows
         $this->rows = $this->about($topics, $near);
         $this->setAside = $this->marked();
         /** @var array<string, ?string> $pages */
-        $pages = DB::table(TopicRows::TABLE)->where('comparison_id', $comparison->id)->whereIn('topic', $topics)
+        $pages = $comparison->topicTable()->query()->whereIn('topic', $topics)
             ->pluck('own_url', 'topic')->all();
         $this->ownPages = $pages;
     }

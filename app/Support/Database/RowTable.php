@@ -56,15 +56,6 @@ final readonly class RowTable
         return DB::table(DB::raw($this->from()));
     }
 
-    /** For migrations: one column more, in the shared table and in every table of its own. */
-    public static function addColumn(string $definition): void
-    {
-        DB::statement('ALTER TABLE '.self::SHARED." ADD COLUMN {$definition}");
-        foreach (DB::table('comparisons')->where('has_own_rows', true)->pluck('id') as $comparison) {
-            DB::statement('ALTER TABLE '.self::ownOf((int) Figures::int($comparison))." ADD COLUMN {$definition}");
-        }
-    }
-
     public static function ownOf(int $comparison): string
     {
         return "comparison_rows_c{$comparison}";

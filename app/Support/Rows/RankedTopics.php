@@ -98,7 +98,7 @@ final readonly class RankedTopics
         $open = ListedRows::condition($this->gate);
 
         return array_values(
-            DB::table(DB::raw(TopicRows::from($this->comparison)))
+            $this->comparison->topicTable()->query()
                 ->joinSub($page, 'page', 'page.topic', '=', 'comparison_topics.topic')
                 ->select(['comparison_topics.*', 'page.priority', 'page.pinned'])
                 ->selectRaw("(SELECT r.own_url FROM {$rows} WHERE r.keyword = comparison_topics.lead) AS lead_url")
@@ -130,7 +130,7 @@ final readonly class RankedTopics
 
     private function fitting(): Builder
     {
-        $topics = DB::table(DB::raw(TopicRows::from($this->comparison)));
+        $topics = $this->comparison->topicTable()->query();
         if (\in_array((string) $this->sentence, self::ALWAYS, true)) {
             return $topics;
         }

@@ -6,6 +6,7 @@ namespace App\Support\Rows;
 
 use App\Support\Catalogue\RowCatalogue;
 use App\Support\Database\RowTable;
+use App\Support\Database\TopicTable;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -38,10 +39,12 @@ final class RowStorage
         'cpc',
     ];
 
-    /** A table of its own, without indexes until it is filled. */
+    /** Tables of its own for rows and topics, without indexes until they are filled. */
     public function create(int $comparison): void
     {
-        DB::statement('CREATE TABLE '.RowTable::ownOf($comparison).' (LIKE '.RowTable::SHARED.' INCLUDING DEFAULTS INCLUDING CONSTRAINTS)');
+        foreach ([RowTable::SHARED => RowTable::ownOf($comparison), TopicTable::SHARED => TopicTable::ownOf($comparison)] as $like => $own) {
+            DB::statement("CREATE TABLE {$own} (LIKE {$like} INCLUDING DEFAULTS INCLUDING CONSTRAINTS)");
+        }
     }
 
     public function index(int $comparison): void
@@ -62,17 +65,26 @@ final class RowStorage
         DB::statement("CREATE INDEX ON {$table} (own_position) INCLUDE (".implode(', ', self::COUNTED).')');
     }
 
+    public function indexTopics(int $comparison): void
+    {
+        $table = TopicTable::ownOf($comparison);
+        DB::statement("ALTER TABLE {$table} ADD PRIMARY KEY (topic)");
+        // All that the ranked list goes by, whatever the weights.
+        DB::statement("CREATE INDEX ON {$table} (expected_gain) INCLUDE (topic, gain, difficulty, ".implode(', ', RowCatalogue::scores()).')');
+        DB::statement("ANALYZE {$table}");
+    }
+
     /** Lets readers rely on the indexes alone, and the planner on what is in them. For outside of transactions. */
     public function settle(int $comparison): void
     {
         DB::statement('VACUUM (ANALYZE) '.RowTable::ownOf($comparison));
-        DB::statement('VACUUM (ANALYZE) '.TopicRows::TABLE);
+        DB::statement('VACUUM (ANALYZE) '.TopicTable::ownOf($comparison));
     }
 
     public function forget(int $study, int $comparison, bool $isOwn): void
     {
         if ($isOwn) {
-            DB::statement('DROP TABLE IF EXISTS '.RowTable::ownOf($comparison));
+            DB::statement('DROP TABLE IF EXISTS '.RowTable::ownOf($comparison).', '.TopicTable::ownOf($comparison));
 
             return;
         }

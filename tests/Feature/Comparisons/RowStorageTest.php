@@ -8,6 +8,7 @@ use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Comparison;
 use App\Models\Study;
+use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
@@ -33,7 +34,26 @@ final class RowStorageTest extends TestCase
         $large = $this->compare($study);
         self::assertTrue($large->has_own_rows);
         self::assertSame(0, DB::table('comparison_rows')->where('comparison_id', $large->id)->count());
+        self::assertSame(0, DB::table('comparison_topics')->where('comparison_id', $large->id)->count());
+        self::assertGreaterThan(0, $large->topicTable()->query()->count());
         self::assertSame($small, $this->exports($study));
+    }
+
+    public function test_topics_of_a_large_comparison_of_before_are_carried_over(): void
+    {
+        config(['reach.rows_of_a_large_comparison' => 1]);
+        $study = $this->filled();
+        $large = $this->compare($study);
+        [$exports, $topics] = [$this->exports($study), self::topicsOf($large)];
+        self::assertNotSame([], $topics);
+        $migration = require database_path('migrations/2026_11_27_000039_topics_of_large_comparisons.php');
+        self::assertInstanceOf(Migration::class, $migration);
+        (new \ReflectionMethod($migration, 'down'))->invoke($migration);
+        self::assertSame(\count($topics), DB::table('comparison_topics')->where('comparison_id', $large->id)->count());
+        (new \ReflectionMethod($migration, 'up'))->invoke($migration);
+        self::assertSame(0, DB::table('comparison_topics')->where('comparison_id', $large->id)->count());
+        self::assertEquals($topics, self::topicsOf($large));
+        self::assertSame($exports, $this->exports($study));
     }
 
     public function test_decisions_reach_rows_wherever_they_lie(): void
@@ -66,6 +86,9 @@ final class RowStorageTest extends TestCase
         self::assertSame(0, DB::table('comparison_rows')->where('study_id', $study->id)->count());
         $tables = array_column(DB::select("SELECT relname FROM pg_class WHERE relname ~ '^comparison_rows_c[0-9]+$'"), 'relname');
         self::assertContains($kept->table()->name(), $tables);
+        $topics = array_column(DB::select("SELECT relname FROM pg_class WHERE relname ~ '^comparison_topics_c[0-9]+$'"), 'relname');
+        self::assertSame($topics, array_values(array_intersect($topics, str_replace('rows', 'topics', $tables))));
+        self::assertContains($kept->topicTable()->name(), $topics);
         self::assertSame(
             [],
             array_diff(
@@ -185,6 +208,12 @@ final class RowStorageTest extends TestCase
         return app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()->load('domains')));
     }
 
+    /** @return list<\stdClass> */
+    private static function topicsOf(Comparison $comparison): array
+    {
+        return array_values($comparison->topicTable()->query()->orderBy('topic')->get()->all());
+    }
+
     /** @return array<string, string> */
     private function exports(Study $study): array
     {
@@ -192,6 +221,7 @@ final class RowStorageTest extends TestCase
         foreach (['compare', 'weigh', 'topics'] as $name) {
             $exports[$name] = $this->command("reach:{$name}", ['slug' => $study->slug])[1];
         }
+        $exports['weigh by topic'] = $this->command('reach:weigh', ['slug' => $study->slug, '--by' => 'topic'])[1];
 
         return $exports;
     }
