@@ -8,6 +8,7 @@ use App\Actions\Domains\ChooseDomainFigures;
 use App\Models\Domain;
 use App\Models\DomainFigure;
 use App\Models\Import;
+use App\Support\Counted;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\BadCell;
 use GreaterReach\Core\Site\DomainEntry;
@@ -90,7 +91,7 @@ final class DomainsLoader implements Loader
         $this->choose->execute($this->order->study, array_keys($before));
         $import->update(['before' => $before]);
 
-        return [sprintf('%d domains of the study were updated, %d kept as candidates.', $updated, $added)];
+        return [sprintf('%s of the study updated, %d kept as candidates.', Counted::of($updated, 'domain'), $added)];
     }
 
     public function changes(Import $import): ?Changes

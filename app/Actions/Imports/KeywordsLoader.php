@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use App\Models\Import;
+use App\Support\Counted;
 use GreaterReach\Core\Metrics\Metrics;
 use Illuminate\Support\Facades\DB;
 
@@ -62,7 +63,7 @@ final class KeywordsLoader implements Loader
             GROUP BY keyword
             SQL, [$import->study_id, $source]);
 
-        return [sprintf('The study\'s keyword list got %d keywords dated %s.', $kept, $this->order->day)];
+        return [sprintf('The study\'s keyword list got %s dated %s.', Counted::of($kept, 'keyword'), $this->order->day)];
     }
 
     public function changes(Import $import): Changes

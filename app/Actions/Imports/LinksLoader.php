@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use App\Models\Import;
+use App\Support\Counted;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\BadCell;
 use GreaterReach\Core\Site\DomainEntry;
@@ -61,7 +62,7 @@ final class LinksLoader implements Loader
             [$import->study_id, $import->id],
         );
 
-        return [sprintf('%d links were kept.', $kept)];
+        return [sprintf('%s %s kept.', Counted::of($kept, 'link'), $kept === 1 ? 'was' : 'were')];
     }
 
     public function changes(Import $import): ?Changes

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use App\Models\Import;
+use App\Support\Counted;
 use GreaterReach\Core\Intake\BadCell;
 use Illuminate\Support\Facades\DB;
 
@@ -63,7 +64,7 @@ final class PerformanceLoader implements Loader
             [$import->study_id, $import->id],
         );
 
-        return [sprintf('%d rows of our own performance were kept.', $kept)];
+        return [sprintf('%s of our own performance %s kept.', Counted::of($kept, 'row'), $kept === 1 ? 'was' : 'were')];
     }
 
     public function changes(Import $import): ?Changes

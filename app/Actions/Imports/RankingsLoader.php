@@ -7,6 +7,7 @@ namespace App\Actions\Imports;
 use App\Models\Domain;
 use App\Models\Import;
 use App\Models\Snapshot;
+use App\Support\Counted;
 use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\BadCell;
@@ -159,13 +160,13 @@ final class RankingsLoader implements Loader
         $this->insertMetrics($import, $snapshot, $part, $snapshot->keywords === ($this->staged[$part] ?? 0));
 
         return sprintf(
-            '%s %s of %s %s: %d rankings of %d keywords.',
+            '%s %s of %s %s: %s of %s.',
             ucfirst($channel),
             'snapshot',
             $domain->entry,
             ($replaced ? 'replaced for ' : 'added for ').$day,
-            $rankings,
-            $snapshot->keywords,
+            Counted::of($rankings, 'ranking'),
+            Counted::of($snapshot->keywords, 'keyword'),
         );
     }
 

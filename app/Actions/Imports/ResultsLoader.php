@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use App\Models\Import;
+use App\Support\Counted;
 use GreaterReach\Core\Comparison\Ranking;
 use Illuminate\Support\Facades\DB;
 
@@ -58,7 +59,7 @@ final class ResultsLoader implements Loader
             [$import->study_id, $import->id],
         );
 
-        return [sprintf('%d page-one results were kept.', $kept)];
+        return [sprintf('%s %s kept.', Counted::of($kept, 'page-one result'), $kept === 1 ? 'was' : 'were')];
     }
 
     public function changes(Import $import): ?Changes

@@ -11,6 +11,7 @@ use App\Actions\Studies\StudyDraft;
 use App\Exceptions\Refused;
 use App\Models\Study;
 use App\Models\User;
+use App\Support\Counted;
 
 final class StudyCommand extends ReachCommand implements RecordsActs
 {
@@ -78,10 +79,10 @@ final class StudyCommand extends ReachCommand implements RecordsActs
         $compared = $study->comparedDomains();
         $this->line(
             sprintf(
-                'Study "%s": %s against %d competitors in %s/%s/%s.',
+                'Study "%s": %s against %s in %s/%s/%s.',
                 $study->slug,
                 $compared[0]->entry,
-                count($compared) - 1,
+                Counted::of(count($compared) - 1, 'competitor'),
                 $study->country,
                 $study->language,
                 $study->device,
