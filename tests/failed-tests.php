@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// tests/failed-tests.php JUNIT: a filter for the tests that failed, when they are few; exits with 1 when none or many did, or nothing was written.
+// tests/failed-tests.php JUNIT: a filter for the tests that failed, when they are few; exits with 1 when none or many did, or nothing was
+// written.
 const MOST = 3;
 
 $report = is_file($argv[1]) ? simplexml_load_file($argv[1]) : false;

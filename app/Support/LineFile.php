@@ -9,6 +9,36 @@ final class LineFile
 {
     private const BUFFER = 1 << 18;
 
+    private string $buffer = '';
+
+    /** @param resource $file */
+    private function __construct(private readonly string $path, private $file)
+    {
+    }
+
+    /** @throws \RuntimeException when the disk is full, as add() and end() do */
+    public static function begin(string $path): self
+    {
+        return new self($path, fopen("{$path}.unfinished", 'wb') ?: throw self::unwritable($path));
+    }
+
+    /** @param string $line with its line end */
+    public function add(string $line): void
+    {
+        $this->buffer .= $line;
+        if (\strlen($this->buffer) >= self::BUFFER) {
+            $this->flush();
+        }
+    }
+
+    /** Lets it appear under its name. */
+    public function end(): void
+    {
+        $this->flush();
+        fclose($this->file);
+        rename("{$this->path}.unfinished", $this->path);
+    }
+
     /**
      * @param iterable<string> $lines each with its line end
      *
@@ -16,18 +46,11 @@ final class LineFile
      */
     public static function write(string $path, iterable $lines): void
     {
-        $file = fopen("{$path}.unfinished", 'wb') ?: throw self::unwritable($path);
-        $buffer = '';
+        $file = self::begin($path);
         foreach ($lines as $line) {
-            $buffer .= $line;
-            if (\strlen($buffer) >= self::BUFFER) {
-                self::flush($file, $buffer, $path);
-                $buffer = '';
-            }
+            $file->add($line);
         }
-        self::flush($file, $buffer, $path);
-        fclose($file);
-        rename("{$path}.unfinished", $path);
+        $file->end();
     }
 
     /** @return \Generator<int, string> with their line ends */
@@ -40,12 +63,12 @@ final class LineFile
         fclose($file);
     }
 
-    /** @param resource $file */
-    private static function flush($file, string $buffer, string $path): void
+    private function flush(): void
     {
-        if (fwrite($file, $buffer) !== \strlen($buffer)) {
-            throw self::unwritable($path);
+        if (fwrite($this->file, $this->buffer) !== \strlen($this->buffer)) {
+            throw self::unwritable($this->path);
         }
+        $this->buffer = '';
     }
 
     private static function unwritable(string $path): \RuntimeException

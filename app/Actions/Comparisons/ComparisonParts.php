@@ -51,7 +51,8 @@ final class ComparisonParts
                 : self::cuts($snapshots, $processes * self::PER_PROCESS, min(100.0, (100 * self::SAMPLE) / max(1, $rankings))),
         );
         $folder = sys_get_temp_dir().'/reach-'.bin2hex(random_bytes(8));
-        $parts = array_map(static fn(int $number): Part => new Part($number, $ranges[$number], $folder), array_keys($ranges));
+        $part = static fn(int $number): Part => new Part($number, \count($ranges), $ranges[$number], $folder);
+        $parts = array_map($part, array_keys($ranges));
         mkdir($folder, 0o700) ?: throw new \RuntimeException("{$folder} cannot be made.");
 
         $work = app(PartWork::class);
@@ -106,6 +107,23 @@ final class ComparisonParts
         }
     }
 
+    /** @return \Generator<int, string> topics as COPY reads them, begun at once; after weighed() */
+    public function topics(): \Generator
+    {
+        $this->helpers?->begin('topics', $this->parts);
+
+        return $this->topicLines();
+    }
+
+    /** @return \Generator<int, string> */
+    private function topicLines(): \Generator
+    {
+        foreach ($this->parts as $part) {
+            $this->await('topics', $part);
+            yield from LineFile::read($part->topics());
+        }
+    }
+
     /** Ends whatever still works, and leaves nothing behind. */
     public function close(): void
     {
@@ -122,11 +140,17 @@ final class ComparisonParts
     {
         $this->helpers?->begin($step, $this->parts);
         foreach ($this->parts as $part) {
-            $this->helpers === null
-                ? $this->work->execute($step, $this->order, $this->snapshots, $this->comparison, $part)
-                : $this->helpers->await($step, $part);
+            $this->await($step, $part);
             yield $part;
         }
+    }
+
+    /** @param value-of<PartWork::STEPS> $step */
+    private function await(string $step, Part $part): void
+    {
+        $this->helpers === null
+            ? $this->work->execute($step, $this->order, $this->snapshots, $this->comparison, $part)
+            : $this->helpers->await($step, $part);
     }
 
     /**

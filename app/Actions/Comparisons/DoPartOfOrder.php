@@ -39,7 +39,7 @@ final readonly class DoPartOfOrder
 
     private function make(PartsOrder $order, Part $part, PartStore $store): void
     {
-        $needs = $order->step === 'weigh' ? [LearntFile::path($part->folder), ...$part->needs($order->step)] : [];
+        $needs = $order->step === 'gather' ? [] : [LearntFile::path($part->folder), ...$part->needs($order->step)];
         foreach ($needs as $path) {
             $store->fetch($path) ?: throw new PartNotWanted('What the part needs is gone.');
         }
@@ -51,7 +51,7 @@ final readonly class DoPartOfOrder
             $this->work->execute($order->step, $comparison, $snapshots, $order->comparison, $part, $wanted);
         });
         if ($store->isOpen()) {
-            $store->put($part->result($order->step));
+            array_map($store->put(...), $part->results($order->step));
         }
         // It may have been closed while the result was on its way, which then lies there for nobody.
         $store->isOpen() || $store->close();

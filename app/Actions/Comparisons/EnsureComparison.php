@@ -13,6 +13,7 @@ use App\Support\Database\CopyWriter;
 use App\Support\Database\KeyRange;
 use App\Support\Pulse;
 use App\Support\Rows\RowStorage;
+use App\Support\Rows\TopicRows;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Comparison\Comparator;
 use GreaterReach\Core\Comparison\Gathered;
@@ -29,7 +30,6 @@ final readonly class EnsureComparison
         private LearnModels $learn,
         private RowStorage $storage,
         private CountShown $count,
-        private WeighTopics $topics,
     ) {
     }
 
@@ -107,7 +107,6 @@ final readonly class EnsureComparison
                 : $this->compareInto($order, $snapshots, $comparison, $tell),
         ]);
         $comparison->update(['own_visits' => (float) $comparison->table()->query()->sum('visits_now')]);
-        $this->topics->execute($study, $comparison);
 
         return $comparison;
     }
@@ -193,12 +192,28 @@ final readonly class EnsureComparison
                 $copy->add($line);
                 $tell();
             }
+            // Topics are weighed beside while the rows get their indexes.
+            $topics = $parts->topics();
             $this->complete($comparison, $copy);
+            $this->keepTopics($comparison, $topics);
         } finally {
             $parts->close();
         }
 
         return $summary;
+    }
+
+    /** @param iterable<string> $lines as COPY reads them */
+    private function keepTopics(Comparison $comparison, iterable $lines): void
+    {
+        $copy = TopicRows::writer($comparison->topicTable());
+        foreach ($lines as $line) {
+            $copy->add($line);
+        }
+        $copy->flush();
+        if ($comparison->has_own_rows) {
+            $this->storage->indexTopics($comparison->id);
+        }
     }
 
     /** @param int $rows about how many there will be */

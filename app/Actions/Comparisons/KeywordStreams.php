@@ -8,6 +8,7 @@ use App\Support\Database\Figures;
 use App\Support\Database\KeyedStream;
 use App\Support\Database\KeyRange;
 use App\Support\Database\RowStream;
+use App\Support\Mark;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\MeasuredClicks;
@@ -41,6 +42,24 @@ final readonly class KeywordStreams
             (static function () use ($rows): \Generator {
                 foreach ($rows as [$keyword, $target, $fit, $intent, $topic, $difficulty]) {
                     yield $keyword => self::judgement($target, $fit, $intent, $topic, $difficulty);
+                }
+            })(),
+        );
+    }
+
+    /** @return KeyedStream<true> keywords that a person set aside */
+    public function setAside(): KeyedStream
+    {
+        /** @var iterable<array{string}> $rows */
+        $rows = RowStream::of(
+            "SELECT keyword FROM decisions WHERE study_id = ? AND mark = ?{$this->range->andKeyword()} ORDER BY keyword",
+            [$this->study, Mark::SetAside->value, ...$this->range->bindings()],
+        );
+
+        return new KeyedStream(
+            (static function () use ($rows): \Generator {
+                foreach ($rows as [$keyword]) {
+                    yield $keyword => true;
                 }
             })(),
         );

@@ -38,7 +38,7 @@ final class NodeHelpers implements Helpers
         }
         $seen = (string) Figures::text(DB::scalar('SELECT pg_export_snapshot()'));
         foreach ($parts as $part) {
-            array_map($this->store->put(...), $part->needs($step));
+            array_map($this->store->put(...), array_filter($part->needs($step), fn(string $path): bool => ! $this->store->has($path)));
             $order = PartsOrder::of($step, $this->order, $this->comparison, $seen, $this->folder, [$part]);
             $this->queue->offer($order->toJson(), basename($this->folder));
         }
@@ -46,11 +46,26 @@ final class NodeHelpers implements Helpers
 
     public function await(string $step, Part $part): void
     {
-        while (! is_file($part->result($step)) && ! $this->store->fetch($part->result($step))) {
+        while (! is_file($part->result($step)) && ! $this->fetch($step, $part)) {
             if (! $this->doOne($step)) {
                 usleep(100_000);
             }
         }
+    }
+
+    /**
+     * @param value-of<PartWork::STEPS> $step
+     *
+     * @return bool whether all that the step leaves is there
+     */
+    private function fetch(string $step, Part $part): bool
+    {
+        if (! $this->store->has($part->result($step))) {
+            return false;
+        }
+        array_map($this->store->fetch(...), $part->results($step));
+
+        return true;
     }
 
     public function end(): void

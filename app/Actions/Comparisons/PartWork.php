@@ -10,10 +10,14 @@ use App\Support\Pulse;
 /** Does one step of a comparison for one part of its keywords, from file to file; in this process or in one beside it. */
 final readonly class PartWork
 {
-    public const STEPS = ['gather', 'weigh'];
+    public const STEPS = ['gather', 'weigh', 'topics'];
 
-    public function __construct(private GatherKeywords $gather, private WeighKeywords $weigh, private LearnModels $learn)
-    {
+    public function __construct(
+        private GatherKeywords $gather,
+        private WeighKeywords $weigh,
+        private WeighTopics $topics,
+        private LearnModels $learn,
+    ) {
     }
 
     /**
@@ -28,27 +32,34 @@ final readonly class PartWork
         Part $part,
         Pulse $pulse = new Pulse(),
     ): void {
-        if ($step === 'gather') {
-            $gathered = $this->gather->execute($snapshots, $order->study->rulebook(), $part->range);
-            LineFile::write($part->gathered(), self::beating($gathered, $pulse));
+        $lines = match ($step) {
+            'gather' => $this->gather->execute($snapshots, $order->study->rulebook(), $part->range),
+            'weigh' => $this->weighed($order, $snapshots, $comparison, $part),
+            'topics' => $this->topics->lines(
+                $order->study->rulebook(),
+                LearntFile::read($part->folder),
+                $comparison,
+                TopicMember::ofFiles($part->needs('topics')),
+            ),
+        };
+        LineFile::write($part->result($step), self::beating($lines, $pulse));
+    }
 
-            return;
-        }
-        $rows = new RowLines($order->study->id, $comparison);
-        $models = LearntFile::read($part->folder);
-        $brands = $this->learn->brands($snapshots->domains);
-        $weighed = $this->weigh->execute(
+    /** @return \Generator<int, string> */
+    private function weighed(ComparisonOrder $order, ComparedSnapshots $snapshots, int $comparison, Part $part): \Generator
+    {
+        return $this->weigh->execute(
             $order->study,
-            $models,
-            $brands,
+            LearntFile::read($part->folder),
+            $this->learn->brands($snapshots->domains),
             $snapshots,
             $order->within,
             $part->range,
-            $rows,
+            new RowLines($order->study->id, $comparison),
             LineFile::read($part->gathered()),
             LineFile::read($part->found()),
+            new MemberFiles($part),
         );
-        LineFile::write($part->weighed(), self::beating($weighed, $pulse));
     }
 
     /**

@@ -40,7 +40,7 @@ final readonly class PartsOrder
     {
         /**
          * @var array{step: value-of<PartWork::STEPS>, study: int, channel: string, within: int, asOf: ?string, comparison: int,
-         *     seen: string, folder: string, parts: list<array{number: int, from: ?string, before: ?string}>} $told
+         *     seen: string, folder: string, parts: list<array{number: int, of: int, from: ?string, before: ?string}>} $told
          */
         $told = json_decode($json, true, 8, JSON_THROW_ON_ERROR);
         $parts = array_map(static fn(array $part): Part => Part::told($part, $told['folder']), $told['parts']);
@@ -69,7 +69,7 @@ final readonly class PartsOrder
     /** The same with its files in another folder. */
     public function in(string $folder): self
     {
-        $parts = array_map(static fn(Part $part): Part => new Part($part->number, $part->range, $folder), $this->parts);
+        $parts = array_map(static fn(Part $part): Part => new Part($part->number, $part->of, $part->range, $folder), $this->parts);
 
         return new self(
             $this->step,

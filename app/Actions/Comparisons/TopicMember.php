@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Comparisons;
 
+use App\Support\Catalogue\WeighedRow;
+use App\Support\LineFile;
+use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Plan\OpenKeyword;
 use GreaterReach\Core\Priority\Horizon;
@@ -13,8 +16,7 @@ use GreaterReach\Core\Priority\TacticLabel;
  * What one keyword brings to its topic: our pages that rank for it and, where it is open, itself. Also as a line of a file, since all
  * keywords of a topic must be there before it can be weighed.
  *
- * @phpstan-type Cells array{string, string, ?int, ?float, array<array-key, int>, ?int, int, ?float, ?float, ?float, ?float, ?float, ?float,
- *     ?string, string, ?int, string, ?float}
+ * @phpstan-type Open array{?int, int, ?float, ?float, ?float, ?float, ?float, ?float, ?string, string, ?int, string, ?float}
  */
 final readonly class TopicMember
 {
@@ -32,32 +34,71 @@ final readonly class TopicMember
     ) {
     }
 
+    /** @param list<Ranking> $own our pages that rank for the keyword, at whatever position */
+    public static function of(WeighedRow $row, array $own, bool $isOpen): self
+    {
+        $pages = [];
+        foreach ($own as $ranking) {
+            if ($ranking->url !== null) {
+                $pages[$ranking->url] = min($ranking->position, $pages[$ranking->url] ?? $ranking->position);
+            }
+        }
+
+        return new self((string) $row->topic, $row->keyword, $row->volume, $row->potential, $pages, $isOpen ? $row->openKeyword() : null);
+    }
+
+    /**
+     * @param list<string> $paths files of lines, which are held in memory together
+     *
+     * @return \Generator<int, self> topic by topic
+     */
+    public static function ofFiles(array $paths): \Generator
+    {
+        $lines = [];
+        foreach ($paths as $path) {
+            foreach (LineFile::read($path) as $line) {
+                $lines[] = $line;
+            }
+        }
+        sort($lines, SORT_STRING);
+        foreach ($lines as $line) {
+            yield self::fromLine($line);
+        }
+    }
+
     /** Lines of one topic, and of no other, begin alike: they come together when lines are sorted. */
     public function toLine(): string
     {
-        $head = [$this->topic, $this->keyword, $this->volume, $this->potential, (object) $this->ownPages];
         $open = $this->open;
 
-        return json_encode($open === null ? $head : [
-            ...$head, $open->ownPosition, $open->target, $open->difficulty, $open->cpc, $open->visitsNow, $open->gain, $open->winChance,
-            $open->expectedGain, $open->horizon?->value, (string) $open->tactic, $open->linksToEarn, $open->intent->value, $open->fit,
+        return json_encode([
+            $this->topic, $this->keyword, $this->volume, $this->potential, (object) $this->ownPages, $open === null ? null : [
+                $open->ownPosition, $open->target, $open->difficulty, $open->cpc, $open->visitsNow, $open->gain, $open->winChance,
+                $open->expectedGain, $open->horizon?->value, (string) $open->tactic, $open->linksToEarn, $open->intent->value, $open->fit,
+            ],
         ], self::FLAGS)."\n";
     }
 
     public static function fromLine(string $line): self
     {
-        /** @var Cells $cells all of them, or the first five */
+        /** @var array{string, string, ?int, ?float, array<array-key, int>, ?Open} $cells */
         $cells = json_decode($line, true, 3, JSON_THROW_ON_ERROR);
-        [$topic, $keyword, $volume, $potential, $ownPages] = $cells;
+        [$topic, $keyword, $volume, $potential, $ownPages, $open] = $cells;
 
-        return new self($topic, $keyword, $volume, $potential, $ownPages, \count($cells) === 5 ? null : self::open($cells));
+        return new self(
+            $topic,
+            $keyword,
+            $volume,
+            $potential,
+            $ownPages,
+            $open === null ? null : self::open($keyword, $volume, $potential, $open),
+        );
     }
 
-    /** @param Cells $cells */
-    private static function open(array $cells): OpenKeyword
+    /** @param Open $cells */
+    private static function open(string $keyword, ?int $volume, ?float $potential, array $cells): OpenKeyword
     {
-        [, $keyword, $volume, $potential, , $position, $target, $difficulty, $cpc, $visits, $gain, $chance, $expected] = $cells;
-        [, , , , , , , , , , , , , $horizon, $tactic, $links, $intent, $fit] = $cells;
+        [$position, $target, $difficulty, $cpc, $visits, $gain, $chance, $expected, $horizon, $tactic, $links, $intent, $fit] = $cells;
 
         return new OpenKeyword(
             $keyword,

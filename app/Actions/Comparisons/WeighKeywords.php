@@ -24,6 +24,7 @@ final class WeighKeywords
     /**
      * @param iterable<string> $gathered lines as GatheredLine makes them
      * @param iterable<string> $found    lines as FoundFacts makes them, of the same keywords
+     * @param MemberFiles      $members  get what each brings to its topic; complete before the last row is given
      *
      * @return \Generator<int, string> a row each, as COPY reads it
      */
@@ -37,10 +38,13 @@ final class WeighKeywords
         RowLines $rows,
         iterable $gathered,
         iterable $found,
+        MemberFiles $members,
     ): \Generator {
         $facts = new KeywordStreams($study->id, $range);
         $judgements = $facts->judgements();
         $measured = $facts->measuredClicks();
+        $setAside = $facts->setAside();
+        $gate = $study->rulebook()->fitGate();
         $links = $this->links[$study->id] ??= $facts->pageLinks();
         $weigher = new Weigher($study->rulebook()->weighing(), $models, $brands);
         $comparator = new Comparator($within);
@@ -52,7 +56,7 @@ final class WeighKeywords
             $topics->next();
             $row = $comparator->row($keyword, $snapshots->previous[0] !== null);
             $judgement = $judgements->at($row->keyword) ?? $none;
-            yield $rows->of(WeighedRow::weighed($weigher->weigh(new Candidate(
+            $weighed = WeighedRow::weighed($weigher->weigh(new Candidate(
                 $row,
                 $metrics->corrected($judgement->difficulty),
                 $judgement,
@@ -63,7 +67,11 @@ final class WeighKeywords
                 TacticRule::hasPageForAnother($ownPages, $keyword->positions()[0]),
                 $judgement->topic ?? $topic,
                 $features,
-            )), $topic));
+            )), $topic);
+            $isOpen = $weighed->isOpen($gate) && $setAside->at($row->keyword) === null;
+            $members->add(TopicMember::of($weighed, $keyword->rankings[0], $isOpen));
+            yield $rows->of($weighed);
         }
+        $members->end();
     }
 }

@@ -7,20 +7,20 @@ namespace App\Actions\Comparisons;
 use App\Models\Comparison;
 use App\Models\Snapshot;
 use App\Models\Study;
+use App\Support\Database\CopyWriter;
 use App\Support\Database\Figures;
-use App\Support\Database\KeyedStream;
 use App\Support\Database\RowStream;
 use App\Support\Mark;
 use App\Support\Rows\ListedRows;
-use App\Support\Rows\RowStorage;
 use App\Support\Rows\TopicRows;
-use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Plan\OpenKeyword;
+use GreaterReach\Core\Plan\ServingPage;
 use GreaterReach\Core\Plan\TopicWeigher;
 use GreaterReach\Core\Priority\Horizon;
+use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\TacticLabel;
-use GreaterReach\Core\Priority\TacticRule;
+use GreaterReach\Core\Rulebook\Rulebook;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -31,22 +31,30 @@ final readonly class WeighTopics
 {
     private const COLUMNS = 'r.topic, r.keyword, r.volume, r.own_position, r.target, r.difficulty, r.cpc, r.visits_now, r.potential, '
         .'r.gain, r.win_chance, r.expected_gain, r.horizon, r.tactic, r.links_to_earn, r.intent, r.score_fit';
-    private const DECIMALS = '1e9';
 
-    public function __construct(private RowStorage $storage)
+    /**
+     * @param iterable<TopicMember> $members the keywords of one topic after those of another
+     *
+     * @return \Generator<int, string> a topic each, as COPY reads it
+     */
+    public function lines(Rulebook $rulebook, Models $models, int $comparison, iterable $members): \Generator
     {
-    }
-
-    /** All of them, in a transaction of the caller's, once the rows are complete. */
-    public function execute(Study $study, Comparison $comparison): void
-    {
-        // Rows that were written a moment ago are in no statistics yet: the planner takes them for a handful and would go through our
-        // rankings once for each.
-        DB::statement('SET LOCAL enable_nestloop = off');
-        $this->write($study, $comparison, null);
-        DB::statement('SET LOCAL enable_nestloop = on');
-        if ($comparison->has_own_rows) {
-            $this->storage->indexTopics($comparison->id);
+        $weigher = new TopicWeigher($rulebook->weighing(), $models->comfort, $rulebook->effort());
+        $serving = new ServingPage($models->curve);
+        foreach (self::together($members) as $keywords) {
+            $topic = $keywords[0]->topic;
+            $open = $pages = $volumes = [];
+            foreach ($keywords as $member) {
+                $pages[] = [$member->ownPages, $member->potential];
+                $volumes[$member->keyword] = $member->volume;
+                if ($member->open !== null) {
+                    $open[] = $member->open;
+                }
+            }
+            if ($open !== []) {
+                $weighed = $weigher->weigh($topic, TopicWeigher::primary($topic, $volumes), $open, $serving->of($pages));
+                yield CopyWriter::line(TopicRows::cells($comparison, $weighed));
+            }
         }
     }
 
@@ -57,73 +65,88 @@ final readonly class WeighTopics
      */
     public function again(Study $study, Comparison $comparison, array $topics): void
     {
-        if ($topics === []) {
+        $models = $comparison->models();
+        if ($topics === [] || $models === null) {
             return;
         }
-        DB::transaction(function () use ($study, $comparison, $topics): void {
+        DB::transaction(function () use ($study, $comparison, $models, $topics): void {
             // One after the other: who comes second finds what the first has written.
             DB::statement('SELECT pg_advisory_xact_lock(hashtextextended(?, 0))', ["topics of {$comparison->id}"]);
             $named = json_encode($topics, JSON_THROW_ON_ERROR);
+            $table = $comparison->topicTable();
             DB::delete(
-                "DELETE FROM {$comparison->topicTable()->name()} WHERE comparison_id = ? AND topic IN (SELECT json_array_elements_text(?::json))",
+                "DELETE FROM {$table->name()} WHERE comparison_id = ? AND topic IN (SELECT json_array_elements_text(?::json))",
                 [$comparison->id, $named],
             );
-            $this->write($study, $comparison, $named);
+            $writer = TopicRows::writer($table);
+            foreach ($this->lines($study->rulebook(), $models, $comparison->id, self::members($study, $comparison, $named)) as $line) {
+                $writer->add($line);
+            }
+            $writer->flush();
         });
     }
 
-    /** @param ?string $named JSON of the topics that are wanted; null for all */
-    private function write(Study $study, Comparison $comparison, ?string $named): void
+    /**
+     * @param iterable<TopicMember> $members
+     *
+     * @return \Generator<int, non-empty-list<TopicMember>> those of one topic, in key order
+     */
+    private static function together(iterable $members): \Generator
     {
-        $models = $comparison->models();
-        if ($models === null) {
-            return;
-        }
-        $rulebook = $study->rulebook();
-        $weigher = new TopicWeigher($rulebook->weighing(), $models->comfort, $rulebook->effort());
-        $pages = new KeyedStream(self::ownPages($comparison, $models->curve, $named));
-        $writer = TopicRows::writer($comparison->topicTable());
-        $id = $comparison->id;
-        /** @var iterable<non-empty-list<string|int|float|bool|null>> $keywords */
-        $keywords = self::keywords($study, $comparison, $named);
-        foreach (KeyedStream::grouped($keywords) as $topic => $rows) {
-            $open = array_values(array_filter($rows, static fn(array $row): bool => $row[17] === true));
-            if ($open !== []) {
-                $writer->write(
-                    TopicRows::cells(
-                        $id,
-                        $weigher->weigh($topic, self::primary($topic, $rows), array_map(self::keyword(...), $open), $pages->at($topic)),
-                    ),
-                );
+        $group = [];
+        foreach ($members as $member) {
+            if ($group !== [] && $group[0]->topic !== $member->topic) {
+                yield self::inKeyOrder($group);
+                $group = [];
             }
+            $group[] = $member;
         }
-        $writer->flush();
+        if ($group !== []) {
+            yield self::inKeyOrder($group);
+        }
     }
 
-    /** @return \Generator<int, list<string|int|float|bool|null>> by topic, then keyword */
-    private static function keywords(Study $study, Comparison $comparison, ?string $named): \Generator
+    /**
+     * @param non-empty-list<TopicMember> $members
+     *
+     * @return non-empty-list<TopicMember>
+     */
+    private static function inKeyOrder(array $members): array
     {
+        if (isset($members[1])) {
+            usort($members, static fn(TopicMember $one, TopicMember $other): int => strcmp($one->keyword, $other->keyword));
+        }
+
+        return $members;
+    }
+
+    /**
+     * @param string $named JSON of the topics that are wanted
+     *
+     * @return \Generator<int, TopicMember> by topic
+     */
+    private static function members(Study $study, Comparison $comparison, string $named): \Generator
+    {
+        $pages = self::ownPages($comparison, $named);
         $columns = self::COLUMNS;
         $listed = ListedRows::condition($study->rulebook()->fitGate());
-        $wanted = $named === null ? '' : 'AND r.topic IN (SELECT json_array_elements_text(?::json))';
-
-        return RowStream::of(<<<SQL
+        $rows = RowStream::of(<<<SQL
             SELECT {$columns}, {$listed} AND NOT EXISTS (
                 SELECT 1 FROM decisions d WHERE d.study_id = ? AND d.keyword = r.keyword AND d.mark = ?
             ) AS is_open
-            FROM {$comparison->table()->from('r')} WHERE r.topic IS NOT NULL {$wanted} ORDER BY r.topic, r.keyword
-            SQL, [$study->id, Mark::SetAside->value, ...$named === null ? [] : [$named]]);
-    }
-
-    /** @param non-empty-list<list<string|int|float|bool|null>> $rows in key order */
-    private static function primary(string $topic, array $rows): string
-    {
-        $volumes = [];
+            FROM {$comparison->table()->from('r')} WHERE r.topic IN (SELECT json_array_elements_text(?::json)) ORDER BY r.topic
+            SQL, [$study->id, Mark::SetAside->value, $named]);
         foreach ($rows as $row) {
-            $volumes[(string) $row[1]] = Figures::int($row[2]);
+            $keyword = (string) $row[1];
+            yield new TopicMember(
+                (string) $row[0],
+                $keyword,
+                Figures::int($row[2]),
+                Figures::float($row[8]),
+                $pages[$keyword] ?? [],
+                $row[17] === true ? self::keyword($row) : null,
+            );
         }
-
-        return TopicWeigher::primary($topic, $volumes);
     }
 
     /** @param list<string|int|float|bool|null> $row */
@@ -149,40 +172,26 @@ final readonly class WeighTopics
         );
     }
 
-    /**
-     * Of our URLs near the top for any keyword of a topic the one that brings most visits now with all its keywords.
-     *
-     * @return \Generator<string, string> topic → URL key, by topic
-     */
-    private static function ownPages(Comparison $comparison, CtrCurve $curve, ?string $named): \Generator
+    /** @return array<string, array<array-key, int>> keyword of these topics → URL key → our best position with it */
+    private static function ownPages(Comparison $comparison, string $named): array
     {
         $snapshot = self::ownSnapshot($comparison);
         if ($snapshot === null) {
-            return;
+            return [];
         }
-        $shares = $curve->besideFirst();
-        $decimals = self::DECIMALS;
-        $near = TacticRule::OWN_PAGE_WITHIN;
-        $wanted = $named === null ? '' : 'AND r.topic IN (SELECT json_array_elements_text(?::json))';
-        // The potential holds volume and clicks left; the curve's share of the first place makes visits of it.
-        $rows = RowStream::of(<<<SQL
-            SELECT DISTINCT ON (topic) topic, url FROM (
-                SELECT topic, url, min(best) AS best, round(sum(potential * (?::float8[])[best]) * {$decimals}) AS visits FROM (
-                    SELECT r.topic, k.url, k.keyword, min(k.position) AS best, coalesce(max(r.potential), 0) AS potential
-                    FROM {$comparison->table()->from('r')} JOIN rankings k ON k.keyword = r.keyword
-                    WHERE k.study_id = ? AND k.snapshot_id = ? AND k.url IS NOT NULL AND r.topic IS NOT NULL {$wanted}
-                    GROUP BY r.topic, k.url, k.keyword
-                ) places GROUP BY topic, url HAVING min(best) <= {$near}
-            ) pages ORDER BY topic, visits DESC, best, url
-            SQL, [
-            '{'.implode(',', array_map(Figures::exact(...), $shares)).'}',
-            $comparison->study_id,
-            $snapshot,
-            ...$named === null ? [] : [$named],
-        ]);
-        foreach ($rows as [$topic, $url]) {
-            yield (string) $topic => (string) $url;
+        /** @var list<object{keyword: string, url: string, position: int}> $rows */
+        $rows = DB::select(<<<SQL
+            SELECT k.keyword, k.url, min(k.position) AS position
+            FROM {$comparison->table()->from('r')} JOIN rankings k ON k.keyword = r.keyword
+            WHERE r.topic IN (SELECT json_array_elements_text(?::json)) AND k.study_id = ? AND k.snapshot_id = ? AND k.url IS NOT NULL
+            GROUP BY k.keyword, k.url
+            SQL, [$named, $comparison->study_id, $snapshot]);
+        $pages = [];
+        foreach ($rows as $row) {
+            $pages[$row->keyword][$row->url] = $row->position;
         }
+
+        return $pages;
     }
 
     /** The snapshot of ours that was compared; null where there was none, or it is no more. */

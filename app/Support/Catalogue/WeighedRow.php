@@ -19,6 +19,7 @@ use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Plan\SeasonKind;
 use GreaterReach\Core\Priority\Candidate;
 use GreaterReach\Core\Priority\Criterion;
+use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\Opportunity;
@@ -269,6 +270,12 @@ final readonly class WeighedRow
             topic: $this->topic,
             features: FeatureClicks::read((string) $this->features),
         );
+    }
+
+    /** Whether it is on the list of opportunities, as far as its business fit lets it. */
+    public function isOpen(FitGate $gate): bool
+    {
+        return $this->isListed && $gate->lets($this->scores?->at(Criterion::Fit));
     }
 
     /** What its topic takes from it; null where it was not weighed. */

@@ -42,7 +42,8 @@ final class RowStorage
     /** Tables of its own for rows and topics, without indexes until they are filled. */
     public function create(int $comparison): void
     {
-        foreach ([RowTable::SHARED => RowTable::ownOf($comparison), TopicTable::SHARED => TopicTable::ownOf($comparison)] as $like => $own) {
+        $tables = [RowTable::SHARED => RowTable::ownOf($comparison), TopicTable::SHARED => TopicTable::ownOf($comparison)];
+        foreach ($tables as $like => $own) {
             DB::statement("CREATE TABLE {$own} (LIKE {$like} INCLUDING DEFAULTS INCLUDING CONSTRAINTS)");
         }
     }
@@ -70,7 +71,8 @@ final class RowStorage
         $table = TopicTable::ownOf($comparison);
         DB::statement("ALTER TABLE {$table} ADD PRIMARY KEY (topic)");
         // All that the ranked list goes by, whatever the weights.
-        DB::statement("CREATE INDEX ON {$table} (expected_gain) INCLUDE (topic, gain, difficulty, ".implode(', ', RowCatalogue::scores()).')');
+        $scores = implode(', ', RowCatalogue::scores());
+        DB::statement("CREATE INDEX ON {$table} (expected_gain) INCLUDE (topic, gain, difficulty, {$scores})");
         DB::statement("ANALYZE {$table}");
     }
 

@@ -111,10 +111,11 @@ final class PartsOverNodesTest extends TestCase
     /** However slowly it starts: what is left to do waits for it. */
     private static function waitUntilItDidSome(Process $worker): void
     {
-        for ($tries = 400; $tries > 0 && $worker->isRunning() && ! str_contains($worker->getOutput(), class_basename(DoPart::class)); --$tries) {
+        $job = class_basename(DoPart::class);
+        for ($tries = 400; $tries > 0 && $worker->isRunning() && ! str_contains($worker->getOutput(), $job); --$tries) {
             usleep(50_000);
         }
-        self::assertStringContainsString(class_basename(DoPart::class), $worker->getOutput(), $worker->getErrorOutput());
+        self::assertStringContainsString($job, $worker->getOutput(), $worker->getErrorOutput());
     }
 
     private function made(bool $overNodes, ?\Closure $progress = null): Comparison
