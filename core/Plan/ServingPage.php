@@ -32,7 +32,7 @@ final readonly class ServingPage
         foreach ($keywords as [$pages, $potential]) {
             foreach ($pages as $url => $position) {
                 $best[$url] = min($position, $best[$url] ?? $position);
-                $visits[$url] = ($visits[$url] ?? 0.0) + ($potential ?? 0.0) * ($this->shares[$position - 1] ?? 0.0);
+                $visits[$url] = ($visits[$url] ?? 0.0) + ($potential ?? 0.0) * $this->shares[$position - 1];
             }
         }
         $serving = null;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
+use App\Actions\Comparisons\WeighTopics;
+use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Sentence\Sentence;
 use Tests\TestCase;
@@ -81,6 +83,23 @@ final class WeighTopicsTest extends TestCase
         $this->study->refresh()->touchData();
         $this->command('reach:weigh', ['slug' => $this->study->slug]);
         self::assertEquals($corrected, $this->getJson($this->path)->json('rows'), 'Made anew it comes to the same.');
+    }
+
+    public function test_topics_weighed_again_are_those_weighed_with_the_comparison(): void
+    {
+        $this->command('reach:rulebook', ['slug' => $this->study->slug, '--set' => ['min_fit=2']]);
+        $this->decide(['fountain pen', 'best fountain pen', 'blue ink', 'wax'], ['fit' => 3]);
+        $this->decide(['blue ink'], ['topic' => "fountain\u{00e9} \"pen\""]);
+        $this->decide(['best fountain pen'], ['mark' => 'set aside']);
+        $this->study->refresh()->touchData();
+        $this->command('reach:weigh', ['slug' => $this->study->slug]);
+        $comparison = $this->study->refresh()->comparison;
+        self::assertInstanceOf(Comparison::class, $comparison);
+        $topics = static fn(): array => $comparison->topicTable()->query()->orderBy('topic')->get()->all();
+        $made = $topics();
+        self::assertCount(3, $made);
+        app(WeighTopics::class)->again($this->study, $comparison, ['fountain pen', 'blue ink', ...array_column($made, 'topic')]);
+        self::assertEquals($made, $topics());
     }
 
     public function test_the_sentence_the_weights_and_the_headings_order_it(): void
