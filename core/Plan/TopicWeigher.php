@@ -129,9 +129,14 @@ final readonly class TopicWeigher
      */
     private static function sum(array $values): int|float|null
     {
-        $known = array_filter($values, static fn(int|float|null $value): bool => $value !== null);
+        $sum = null;
+        foreach ($values as $value) {
+            if ($value !== null) {
+                $sum = ($sum ?? 0) + $value;
+            }
+        }
 
-        return $known === [] ? null : array_sum($known);
+        return $sum;
     }
 
     /** @param list<OpenKeyword> $open */

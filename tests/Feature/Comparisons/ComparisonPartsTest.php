@@ -25,6 +25,7 @@ final class ComparisonPartsTest extends TestCase
         foreach ([2, 3] as $processes) {
             $together = $this->made($study, $processes);
             self::assertSame(self::rows($alone), self::rows($together));
+            self::assertSame(self::topics($alone), self::topics($together));
             self::assertEquals($alone->summary, $together->summary);
         }
     }
@@ -50,6 +51,9 @@ final class ComparisonPartsTest extends TestCase
             );
         }
         self::assertNotSame('chosen', $rows['pen 004']['topic']);
+        $chosen = static fn(array $topics): int => array_column($topics, 'keywords', 'topic')['chosen'];
+        DB::table('decisions')->where('study_id', $study->id)->where('keyword', 'pen 111')->update(['mark' => 'set aside']);
+        self::assertSame(2, $chosen(self::topics($this->made($study, 2))), 'From wherever they come, they are together.');
     }
 
     public function test_nothing_is_left_behind(): void
@@ -202,6 +206,17 @@ final class ComparisonPartsTest extends TestCase
         DB::table('studies')->where('id', $study->id)->increment('data_version');
 
         return app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+    }
+
+    /** @return non-empty-list<array<string, mixed>> */
+    private static function topics(Comparison $comparison): array
+    {
+        $topics = array_map(
+            static fn(\stdClass $topic): array => array_diff_key((array) $topic, ['comparison_id' => 0]),
+            array_values($comparison->topicTable()->query()->orderBy('topic')->get()->all()),
+        );
+
+        return $topics === [] ? self::fail('There are no topics.') : $topics;
     }
 
     /** @return list<array<string, mixed>> */

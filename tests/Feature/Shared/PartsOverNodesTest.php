@@ -59,6 +59,7 @@ final class PartsOverNodesTest extends TestCase
         self::assertTrue($killed);
         self::assertTrue($second->isRunning(), $second->getErrorOutput());
         self::assertSame(self::rows($alone), self::rows($together));
+        self::assertSame(self::topics($alone), self::topics($together));
         self::assertEquals($alone->summary, $together->summary);
         self::assertSame([], self::left(), 'Nothing is left in the store.');
     }
@@ -125,6 +126,17 @@ final class PartsOverNodesTest extends TestCase
         DB::table('studies')->where('id', $this->study->id)->increment('data_version');
 
         return app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($this->study->refresh()), $progress);
+    }
+
+    /** @return non-empty-list<array<string, mixed>> */
+    private static function topics(Comparison $comparison): array
+    {
+        $topics = array_map(
+            static fn(\stdClass $topic): array => array_diff_key((array) $topic, ['comparison_id' => 0]),
+            array_values($comparison->topicTable()->query()->orderBy('topic')->get()->all()),
+        );
+
+        return $topics === [] ? self::fail('There are no topics.') : $topics;
     }
 
     /** @return list<array<string, mixed>> */
