@@ -47,7 +47,11 @@ final readonly class Part
      */
     public function result(string $step): string
     {
-        return $step === 'gather' ? $this->gathered() : ($step === 'weigh' ? $this->weighed() : $this->topics());
+        return match ($step) {
+            'gather' => $this->gathered(),
+            'weigh' => $this->weighed(),
+            'topics' => $this->topics(),
+        };
     }
 
     /**
