@@ -116,15 +116,16 @@ final readonly class EnsureComparison
      *
      * @param positive-int          $passes   how often each keyword goes by
      *
-     * @return \Closure(): void to be called each time
+     * @return \Closure(int=): void to be called each time, with 0 where no keyword goes by
      */
     private static function beating(?\Closure $progress, int $passes): \Closure
     {
         $done = 0;
         $pulse = new Pulse($progress);
 
-        return static function () use ($pulse, $passes, &$done): void {
-            $pulse->beat(intdiv(++$done, $passes));
+        return static function (int $more = 1) use ($pulse, $passes, &$done): void {
+            $done += $more;
+            $pulse->beat(intdiv($done, $passes));
         };
     }
 
@@ -162,7 +163,7 @@ final readonly class EnsureComparison
      * The lists are read once: what is learnt from all keywords must be known before the first of them can be weighed, so
      * everything gathered waits in files meanwhile.
      *
-     * @param \Closure(): void $tell
+     * @param \Closure(int=): void $tell
      */
     private function weighInto(
         ComparisonOrder $order,
@@ -195,7 +196,7 @@ final readonly class EnsureComparison
             // Topics are weighed beside while the rows get their indexes.
             $topics = $parts->topics();
             $this->complete($comparison, $copy);
-            $this->keepTopics($comparison, $topics);
+            $this->keepTopics($comparison, $topics, $tell);
         } finally {
             $parts->close();
         }
@@ -203,12 +204,16 @@ final readonly class EnsureComparison
         return $summary;
     }
 
-    /** @param iterable<string> $lines as COPY reads them */
-    private function keepTopics(Comparison $comparison, iterable $lines): void
+    /**
+     * @param iterable<string>     $lines as COPY reads them
+     * @param \Closure(int=): void $tell
+     */
+    private function keepTopics(Comparison $comparison, iterable $lines, \Closure $tell): void
     {
         $copy = TopicRows::writer($comparison->topicTable());
         foreach ($lines as $line) {
             $copy->add($line);
+            $tell(0);
         }
         $copy->flush();
         if ($comparison->has_own_rows) {
