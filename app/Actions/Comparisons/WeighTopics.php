@@ -7,19 +7,15 @@ namespace App\Actions\Comparisons;
 use App\Models\Comparison;
 use App\Models\Snapshot;
 use App\Models\Study;
+use App\Support\Catalogue\WeighedRow;
 use App\Support\Database\CopyWriter;
 use App\Support\Database\Figures;
-use App\Support\Database\RowStream;
 use App\Support\Mark;
-use App\Support\Rows\ListedRows;
 use App\Support\Rows\TopicRows;
-use GreaterReach\Core\Meaning\Intent;
-use GreaterReach\Core\Plan\OpenKeyword;
+use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Plan\ServingPage;
 use GreaterReach\Core\Plan\TopicWeigher;
-use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\Models;
-use GreaterReach\Core\Priority\TacticLabel;
 use GreaterReach\Core\Rulebook\Rulebook;
 use Illuminate\Support\Facades\DB;
 
@@ -29,8 +25,8 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class WeighTopics
 {
-    private const COLUMNS = 'r.topic, r.keyword, r.volume, r.own_position, r.target, r.difficulty, r.cpc, r.visits_now, r.potential, '
-        .'r.gain, r.win_chance, r.expected_gain, r.horizon, r.tactic, r.links_to_earn, r.intent, r.score_fit';
+    /** Topics whose rows are read together when they are weighed again. */
+    private const CHUNK = 200;
 
     /**
      * @param iterable<TopicMember> $members the keywords of one topic after those of another
@@ -79,7 +75,7 @@ final readonly class WeighTopics
                 [$comparison->id, $named],
             );
             $writer = TopicRows::writer($table);
-            foreach ($this->lines($study->rulebook(), $models, $comparison->id, self::members($study, $comparison, $named)) as $line) {
+            foreach ($this->lines($study->rulebook(), $models, $comparison->id, self::members($study, $comparison, $topics)) as $line) {
                 $writer->add($line);
             }
             $writer->flush();
@@ -121,74 +117,45 @@ final readonly class WeighTopics
     }
 
     /**
-     * @param string $named JSON of the topics that are wanted
+     * @param list<string> $topics
      *
      * @return \Generator<int, TopicMember> by topic
      */
-    private static function members(Study $study, Comparison $comparison, string $named): \Generator
+    private static function members(Study $study, Comparison $comparison, array $topics): \Generator
     {
-        $pages = self::ownPages($comparison, $named);
-        $columns = self::COLUMNS;
-        $listed = ListedRows::condition($study->rulebook()->fitGate());
-        $rows = RowStream::of(<<<SQL
-            SELECT {$columns}, {$listed} AND NOT EXISTS (
-                SELECT 1 FROM decisions d WHERE d.study_id = ? AND d.keyword = r.keyword AND d.mark = ?
-            ) AS is_open
-            FROM {$comparison->table()->from('r')} WHERE r.topic IN (SELECT json_array_elements_text(?::json)) ORDER BY r.topic
-            SQL, [$study->id, Mark::SetAside->value, $named]);
-        foreach ($rows as $row) {
-            $keyword = (string) $row[1];
-            yield new TopicMember(
-                (string) $row[0],
-                $keyword,
-                Figures::int($row[2]),
-                Figures::float($row[8]),
-                $pages[$keyword] ?? [],
-                $row[17] === true ? self::keyword($row) : null,
+        $gate = $study->rulebook()->fitGate();
+        foreach (array_chunk(array_unique($topics), self::CHUNK) as $chunk) {
+            $pages = self::ownPages($comparison, $chunk);
+            $rows = $comparison->table()->query()->whereIn('topic', $chunk)->orderBy('topic')->select('comparison_rows.*')->selectRaw(
+                'EXISTS (SELECT 1 FROM decisions WHERE study_id = ? AND keyword = comparison_rows.keyword AND mark = ?) AS is_aside',
+                [$study->id, Mark::SetAside->value],
             );
+            foreach ($rows->get() as $found) {
+                $row = WeighedRow::fromDatabase($found);
+                yield TopicMember::of($row, $pages[$row->keyword] ?? [], $row->isOpen($gate) && $found->is_aside === false);
+            }
         }
     }
 
-    /** @param list<string|int|float|bool|null> $row */
-    private static function keyword(array $row): OpenKeyword
-    {
-        return new OpenKeyword(
-            (string) $row[1],
-            Figures::int($row[3]),
-            (int) $row[4],
-            Figures::int($row[2]),
-            Figures::float($row[5]),
-            Figures::float($row[6]),
-            Figures::float($row[7]),
-            Figures::float($row[8]),
-            Figures::float($row[9]),
-            Figures::float($row[10]),
-            Figures::float($row[11]),
-            $row[12] === null ? null : Horizon::from((string) $row[12]),
-            TacticLabel::parse((string) $row[13]),
-            Figures::int($row[14]),
-            Intent::from((string) $row[15]),
-            Figures::float($row[16]),
-        );
-    }
-
-    /** @return array<string, array<array-key, int>> keyword of these topics → URL key → our best position with it */
-    private static function ownPages(Comparison $comparison, string $named): array
+    /**
+     * @param list<string> $topics
+     *
+     * @return array<string, list<Ranking>> keyword of these topics → our pages that rank for it
+     */
+    private static function ownPages(Comparison $comparison, array $topics): array
     {
         $snapshot = self::ownSnapshot($comparison);
         if ($snapshot === null) {
             return [];
         }
-        /** @var list<object{keyword: string, url: string, position: int}> $rows */
-        $rows = DB::select(<<<SQL
-            SELECT k.keyword, k.url, min(k.position) AS position
-            FROM {$comparison->table()->from('r')} JOIN rankings k ON k.keyword = r.keyword
-            WHERE r.topic IN (SELECT json_array_elements_text(?::json)) AND k.study_id = ? AND k.snapshot_id = ? AND k.url IS NOT NULL
-            GROUP BY k.keyword, k.url
-            SQL, [$named, $comparison->study_id, $snapshot]);
+        $rows = $comparison->table()->query()->whereIn('topic', $topics)
+            ->join('rankings', 'rankings.keyword', '=', 'comparison_rows.keyword')
+            ->where('rankings.study_id', $comparison->study_id)->where('rankings.snapshot_id', $snapshot)
+            ->get(['rankings.keyword', 'rankings.position', 'rankings.url']);
         $pages = [];
+        /** @var object{keyword: string, position: int, url: ?string} $row */
         foreach ($rows as $row) {
-            $pages[$row->keyword][$row->url] = $row->position;
+            $pages[$row->keyword][] = new Ranking($row->keyword, $row->position, $row->url);
         }
 
         return $pages;
