@@ -70,7 +70,7 @@ final class PartsOverNodesTest extends TestCase
         $together = $this->made(true);
         self::assertSame(self::rows($alone), self::rows($together));
         self::assertGreaterThan(0, Lanes::waiting(DoPart::LANE));
-        $this->artisan('queue:work', ['connection' => 'redis', '--queue' => DoPart::LANE, '--stop-when-empty' => true, '--memory' => 1024]);
+        $this->work();
         self::assertSame(0, Lanes::waiting(DoPart::LANE));
         self::assertSame([], Storage::allFiles(PartStore::FOLDER));
         self::assertSame(0, DB::table('failed_jobs')->where('payload', 'like', '%DoPart%')->count());
@@ -84,8 +84,17 @@ final class PartsOverNodesTest extends TestCase
         } catch (\DomainException) {
             self::assertCount(0, Storage::allFiles(PartStore::FOLDER));
         }
-        $this->artisan('queue:work', ['connection' => 'redis', '--queue' => DoPart::LANE, '--stop-when-empty' => true, '--memory' => 1024]);
+        $this->work();
         self::assertSame([], Storage::allFiles(PartStore::FOLDER));
+    }
+
+    /** A worker that is not answered once takes its lane for empty and ends; whoever watches it starts it again. */
+    private function work(): void
+    {
+        $order = ['connection' => 'redis', '--queue' => DoPart::LANE, '--stop-when-empty' => true, '--memory' => 1024];
+        for ($starts = 3; $starts > 0 && Lanes::waiting(DoPart::LANE) > 0; --$starts) {
+            $this->artisan('queue:work', $order);
+        }
     }
 
     /** @return list<string> what lies in the store once a worker that was bringing something has seen that nobody wants it */
