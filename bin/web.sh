@@ -37,7 +37,7 @@ site() {
 client_max_body_size 2m;
 location / { try_files \$uri @application; add_header X-Content-Type-Options nosniff; add_header Cache-Control "no-cache"; }
 error_page 413 @too-large;
-error_page 502 504 @starting;
+error_page 502 504 =503 @starting;
 location @too-large {
     default_type application/problem+json;
     return 413 '{"type":"about:blank","title":"Too large","status":413,"code":"too_large",
@@ -45,6 +45,7 @@ location @too-large {
 }
 location @starting {
     default_type application/problem+json;
+    add_header Retry-After 5 always;
     return 503 '{"type":"about:blank","title":"Stopped","status":503,"code":"stopped",
         "detail":"The server is being started again. Try once more in a moment."}';
 }
@@ -62,7 +63,7 @@ location ~ ^/api/v1/studies/[^/]+/uploads\$ {
     auth_request /signed-in;
     error_page 401 = /signed-in;
     error_page 413 @too-large;
-    error_page 502 504 @starting;
+    error_page 502 504 =503 @starting;
     client_max_body_size 2100m;
     include $at/application.conf;
 }

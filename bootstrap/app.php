@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Exceptions\DatabaseUnavailable;
 use App\Exceptions\ErrorHandler;
+use App\Exceptions\MaskedQuery;
 use App\Exceptions\NotOfOurs;
 use App\Exceptions\ProblemDetails;
 use App\Exceptions\TooLong;
@@ -48,7 +50,9 @@ $application = Application::configure(basePath: dirname(__DIR__))
         $exceptions->map(
             // A cursor's rows are read beside Laravel, so that is what it says of them, too.
             \PDOException::class,
-            static fn(\PDOException $error): Throwable => NotOfOurs::orElse(TooLong::orElse($error, $longest()), request()),
+            static fn(\PDOException $error): Throwable => MaskedQuery::of(
+                DatabaseUnavailable::orElse(NotOfOurs::orElse(TooLong::orElse($error, $longest(), request()), request())),
+            ),
         );
         // By the path as it was sent: one that is not UTF-8 is matched by no pattern.
         $isApi = static fn(Request $request): bool => str_starts_with($request->getPathInfo(), '/api/');

@@ -17,7 +17,7 @@ $server = [
     'server_options' => ['TimeZone' => 'UTC', 'search_path' => 'public'],
     // A question is prepared, asked and given back in one message instead of three. A process of the web server keeps its connection
     // for the next request: signing in to the database takes longer than most answers.
-    'options' => [PDO::PGSQL_ATTR_DISABLE_PREPARES => true] + (env('DB_PERSISTENT', false) ? [PDO::ATTR_PERSISTENT => true] : []),
+    'options' => [PDO::PGSQL_ATTR_DISABLE_PREPARES => true, PDO::ATTR_TIMEOUT => 5] + (env('DB_PERSISTENT', false) ? [PDO::ATTR_PERSISTENT => true] : []),
 ];
 
 $redis = static fn(int $database): array => [

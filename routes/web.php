@@ -27,8 +27,8 @@ Route::prefix('api/v1')->group(function (): void {
     Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
     Route::get('session', [SessionController::class, 'show']);
 
-    Route::post('welcome/read', [WelcomeController::class, 'show'])->middleware('throttle:sign-in');
-    Route::post('welcome', [WelcomeController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('welcome/read', [WelcomeController::class, 'show'])->middleware('throttle:welcome');
+    Route::post('welcome', [WelcomeController::class, 'store'])->middleware('throttle:welcome');
 
     $within = ['auth:web,sanctum', EndOldSessions::class, FitToEnter::class, TokenAbilities::class, 'throttle:requests'];
     Route::middleware($within)->group(function (): void {

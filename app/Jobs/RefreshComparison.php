@@ -28,7 +28,11 @@ final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQu
 
     public int $timeout = 1800;
 
-    public int $uniqueFor = self::HOUR;
+    /**
+     * Seconds. A worker that dies between taking this job and starting it leaves the lock behind; after this long, whoever waits
+     * for the comparison queues the job again.
+     */
+    public int $uniqueFor = 45;
 
     public function __construct(public readonly int $studyId)
     {

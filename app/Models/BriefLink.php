@@ -35,11 +35,19 @@ final class BriefLink extends Model
         ];
     }
 
+    private function isOfBlockedUser(): bool
+    {
+        $user = $this->user_id === null ? null : User::query()->find($this->user_id);
+
+        return $user === null || $user->disabled_at !== null;
+    }
+
     /** Why it opens nothing; null where it does. */
     public function closedBecause(): ?string
     {
         return match (true) {
-            $this->revoked_at !== null => 'This link was taken back.',
+            $this->revoked_at !== null => 'This link was revoked.',
+            $this->isOfBlockedUser() => 'The person who shared this brief no longer has access.',
             $this->expires_at->isPast() => 'This link ended on '.$this->expires_at->toDateString().'.',
             default => null,
         };

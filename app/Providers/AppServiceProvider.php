@@ -24,6 +24,7 @@ use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Laravel\Sanctum\PersonalAccessToken;
+use Symfony\Component\HttpFoundation\Response;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -80,20 +81,31 @@ final class AppServiceProvider extends ServiceProvider
             : 'person '.($user instanceof User ? $user->id : '');
     }
 
-    /** Counted per name and per address, so that neither many names nor many addresses help to guess. */
+    /**
+     * Failed sign-ins count per name and address together, so that nobody can lock a named person out from elsewhere. The longer
+     * somebody guesses, the longer the wait: the minute's limit is followed by one for the hour and one for the day.
+     */
     private function limitSignIns(): void
     {
         RateLimiter::for('shared-brief', static fn(Request $request): Limit => Limit::perMinute(60)->by('brief:'.$request->ip()));
+        RateLimiter::for('welcome', static fn(Request $request): Limit => Limit::perMinute(60)->by('welcome:'.$request->ip()));
         RateLimiter::for('requests', static fn(Request $request): Limit => Limit::perMinute(config()->integer('reach.requests_a_minute'))
             ->by('requests:'.self::askedBy($request)));
         RateLimiter::for('sign-in', static function (Request $request): array {
             $attempts = config()->integer('reach.sign_in_attempts');
             $email = $request->user()->email ?? $request->input('email');
-
-            return [
-                Limit::perMinute($attempts)->by('name:'.(is_string($email) ? mb_strtolower($email) : '')),
+            $who = (is_string($email) ? mb_strtolower(trim($email)) : '').' '.$request->ip();
+            $limits = [
+                Limit::perMinute($attempts)->by('minute:'.$who),
+                Limit::perHour($attempts * 4)->by('hour:'.$who),
+                Limit::perDay($attempts * 12)->by('day:'.$who),
                 Limit::perMinute($attempts * 4)->by('address:'.$request->ip()),
             ];
+
+            return array_map(
+                static fn(Limit $limit): Limit => $limit->after(static fn(Response $response): bool => $response->getStatusCode() >= 400),
+                $limits,
+            );
         });
     }
 }

@@ -10,7 +10,7 @@ final readonly class FeatureClicks
     private const SEPARATOR = ';';
 
     /** @param array<array-key, float> $factors feature → share of the clicks that it leaves, 0…1 */
-    public function __construct(private array $factors = [])
+    public function __construct(public array $factors = [])
     {
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Clicks;
 
-/** Each domain's part of the clicks that all compared domains together can expect: Σ volume · ctr(position). */
+/** Each domain's part of the clicks that all compared domains together can expect: Σ volume · φ · ctr(position). */
 final class ShareOfClicks
 {
     /** @var array<int, float> */
@@ -15,15 +15,18 @@ final class ShareOfClicks
         $this->clicks = array_fill(0, $domains, 0.0);
     }
 
-    /** @param list<?int> $positions one per domain */
-    public function add(?int $volume, array $positions): void
+    /**
+     * @param array<int, ?int> $positions number of a domain → where it ranks
+     * @param float            $left      share of the clicks that features of the results page leave, 0…1
+     */
+    public function add(?int $volume, array $positions, float $left = 1.0): void
     {
         if ($volume === null) {
             return;
         }
         foreach ($positions as $domain => $position) {
             if ($position !== null) {
-                $this->clicks[$domain] += $volume * $this->curve->at($position);
+                $this->clicks[$domain] += $volume * $left * $this->curve->at($position);
             }
         }
     }

@@ -16,13 +16,17 @@ final class DomainPages
     {
     }
 
-    /** Adds one ranking; the same page twice for one keyword is added once by the caller. Rankings without a page are left out. */
-    public function add(Ranking $ranking, ?int $volume, bool $weRank): void
+    /**
+     * Adds one ranking; the same page twice for one keyword is added once by the caller. Rankings without a page are left out.
+     *
+     * @param float $left share of the clicks that features of the results page leave, 0…1
+     */
+    public function add(Ranking $ranking, ?int $volume, bool $weRank, float $left = 1.0): void
     {
         if ($ranking->url === null) {
             return;
         }
-        $visits = $volume === null ? 0.0 : $volume * $this->curve->at($ranking->position);
+        $visits = $volume === null ? 0.0 : $volume * $left * $this->curve->at($ranking->position);
         $page = $this->pages[$ranking->url] ?? [
             'keywords' => 0,
             'visits' => 0.0,

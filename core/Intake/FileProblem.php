@@ -101,6 +101,19 @@ final class FileProblem extends \RuntimeException implements ReachException
         );
     }
 
+    public static function unclosedQuote(int $line): self
+    {
+        return new self(
+            'unclosed_quote',
+            'Line '.$line.': a cell opens with a quote (") that never closes. Close the quote or remove it, then import the file again.',
+        );
+    }
+
+    public static function packedTooOften(int $most): self
+    {
+        return new self('packed_too_often', 'The file is packed with gzip more than '.$most.' times. Unpack it, then import it again.');
+    }
+
     public static function tooManyColumns(int $line, int $most): self
     {
         return new self(

@@ -70,7 +70,7 @@ final class UrlKey
 
     private static function authority(string $authority, string $scheme, string $raw): string
     {
-        if (preg_match('~^(?<user>[^@]*@)?(?<host>\[[0-9a-f:.]+\]|[^:\[\]@]+)(?::(?<port>\d*))?$~iD', $authority, $part) !== 1) {
+        if (preg_match('~^(?<user>[^@\\\\]*@)?(?<host>\[[0-9a-f:.]+\]|[^:\[\]@\\\\]+)(?::(?<port>\d*))?$~iD', $authority, $part) !== 1) {
             throw InvalidValue::because('URL', $raw, 'has no valid host');
         }
         $host = str_starts_with($part['host'], '[') ? strtolower($part['host']) : Host::of(rawurldecode($part['host']));

@@ -37,13 +37,13 @@ final readonly class Evidence
                     'pages_without_links',
                     'no referring domains',
                     array_filter($pageOne, static fn(PageOneResult $result): bool => $result->hasNoLinks()),
-                    $pageOne,
+                    array_filter($pageOne, static fn(PageOneResult $result): bool => $result->referringDomains !== null),
                 ),
                 self::pages(
                     'weak_pages',
                     'a strength of 20 or less',
                     array_filter($pageOne, static fn(PageOneResult $result): bool => $result->isWeakPage()),
-                    $pageOne,
+                    array_filter($pageOne, static fn(PageOneResult $result): bool => $result->pageStrength !== null),
                 ),
                 self::titles($keyword, $pageOne),
             ]),
@@ -182,17 +182,17 @@ final readonly class Evidence
 
     /**
      * @param array<int, PageOneResult> $found
-     * @param list<PageOneResult>       $pageOne
+     * @param array<int, PageOneResult> $known results for which the figure is known
      */
-    private static function pages(string $code, string $what, array $found, array $pageOne): ?EvidenceFact
+    private static function pages(string $code, string $what, array $found, array $known): ?EvidenceFact
     {
-        return $pageOne === []
+        return $known === []
             ? null
             : new EvidenceFact(
                 $code,
-                ['pages' => \count($found), 'of' => \count($pageOne)],
+                ['pages' => \count($found), 'of' => \count($known)],
                 $found !== [],
-                sprintf('%d of %d pages on page one have %s.', \count($found), \count($pageOne), $what),
+                sprintf('%d of the %d pages on page one with a known figure have %s.', \count($found), \count($known), $what),
             );
     }
 

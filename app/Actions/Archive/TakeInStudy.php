@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Archive;
 
-use App\Actions\Backup\PostgresTools;
+use App\Actions\Backup\CopyFile;
 use App\Actions\Backup\WorkFolder;
 use App\Exceptions\Refused;
 use App\Models\Study;
@@ -69,18 +69,19 @@ final class TakeInStudy
     /** What the database refuses in a row, its checks aside, it refuses here. */
     private static function stage(string $schema, string $folder): void
     {
-        $about = implode(', ', StudyTables::ABOUT);
-        $script = "BEGIN;\nCREATE SCHEMA {$schema};\n"
-            ."CREATE UNLOGGED TABLE {$schema}.study AS SELECT {$about} FROM studies WHERE false;\n"
-            ."CREATE UNLOGGED TABLE {$schema}.users AS SELECT id, email FROM users WHERE false;\n"
-            ."\\copy {$schema}.study FROM 'study.csv' (FORMAT csv, HEADER)\n"
-            ."\\copy {$schema}.users FROM 'users.csv' (FORMAT csv, HEADER)\n";
+        $columns = ['study' => StudyTables::ABOUT, StudyTables::PEOPLE => ['id', 'email']];
+        $from = ['study' => 'studies', StudyTables::PEOPLE => 'users'];
         foreach (array_keys(StudyTables::numbers()) as $table) {
-            $columns = implode(', ', TableColumns::of($table));
-            $script .= "CREATE UNLOGGED TABLE {$schema}.{$table} AS SELECT {$columns} FROM public.{$table} WHERE false;\n"
-                ."\\copy {$schema}.{$table} FROM '{$table}.csv' (FORMAT csv, HEADER)\n";
+            $columns[$table] = TableColumns::of($table);
+            $from[$table] = $table;
         }
-        PostgresTools::script($folder, $script."COMMIT;\n");
+        DB::statement("CREATE SCHEMA {$schema}");
+        $copy = new CopyFile();
+        foreach ($columns as $table => $names) {
+            $list = implode(', ', $names);
+            DB::statement("CREATE UNLOGGED TABLE {$schema}.{$table} AS SELECT {$list} FROM public.{$from[$table]} WHERE false");
+            $copy->load("{$schema}.{$table}", "{$folder}/{$table}.csv");
+        }
     }
 
     private static function settle(StagedStudy $staged, ArchiveManifest $manifest, string $slug): Study

@@ -10,24 +10,39 @@ use App\Exceptions\Refused;
 final readonly class BackupManifest
 {
     /**
-     * @param string             $madeAt   ISO 8601
-     * @param string             $schema   the last migration
-     * @param string             $dump     SHA-256 of the dump of the database
-     * @param array<string, int> $rows     table → its rows
-     * @param int                $uploads  files that wait to be imported
+     * @param string                $madeAt  ISO 8601
+     * @param string                $schema  the last migration
+     * @param string                $dump    SHA-256 of the dump of the database
+     * @param array<string, int>    $rows    table → its rows
+     * @param ?array<string, string> $uploads files that wait to be imported → SHA-256; null in backups that kept no sums
      */
     public function __construct(
         public string $madeAt,
         public string $schema,
         public string $dump,
         public array $rows,
-        public int $uploads,
+        public ?array $uploads,
     ) {
     }
 
     public function write(string $path): void
     {
         file_put_contents($path, json_encode($this, JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR)."\n");
+    }
+
+    /** @return ?array<string, string> */
+    private static function sums(mixed $uploads): ?array
+    {
+        if (! \is_array($uploads)) {
+            return null;
+        }
+        $sums = [];
+        foreach ($uploads as $name => $sum) {
+            $sums[(string) $name] = \is_string($sum) ? $sum : '';
+        }
+        ksort($sums);
+
+        return $sums;
     }
 
     /** @throws Refused when the file is none of a backup */
@@ -44,6 +59,6 @@ final readonly class BackupManifest
             $counts[(string) $table] = \is_int($count) ? $count : 0;
         }
 
-        return new self($text('madeAt'), $text('schema'), $text('dump'), $counts, \is_int($said['uploads'] ?? null) ? $said['uploads'] : 0);
+        return new self($text('madeAt'), $text('schema'), $text('dump'), $counts, self::sums($said['uploads'] ?? null));
     }
 }

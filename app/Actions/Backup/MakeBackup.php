@@ -28,19 +28,23 @@ final class MakeBackup
         }
 
         return WorkFolder::with(static function (string $folder) use ($path): BackupManifest {
-            $manifest = self::dump($folder);
+            $uploads = WaitingFiles::writeTo($folder.'/'.Upload::FOLDER);
+            $manifest = self::dump($folder, $uploads);
             $manifest->write($folder.'/'.self::MANIFEST);
-            WaitingFiles::writeTo($folder.'/'.Upload::FOLDER);
             (new TarFile($path))->pack($folder);
 
             return $manifest;
         });
     }
 
-    /** Counts and dump see the same moment. */
-    private static function dump(string $folder): BackupManifest
+    /**
+     * Counts and dump see the same moment.
+     *
+     * @param array<string, string> $uploads name → SHA-256
+     */
+    private static function dump(string $folder, array $uploads): BackupManifest
     {
-        return DB::transaction(static function () use ($folder): BackupManifest {
+        return DB::transaction(static function () use ($folder, $uploads): BackupManifest {
             DB::statement('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
             $snapshot = Figures::text(DB::scalar('SELECT pg_export_snapshot()'));
             $rows = TableCounts::read();
@@ -52,7 +56,7 @@ final class MakeBackup
                 (string) Figures::text(DB::table('migrations')->orderByDesc('id')->value('migration')),
                 (string) hash_file('sha256', $dump),
                 $rows,
-                WaitingFiles::count(),
+                $uploads,
             );
         });
     }

@@ -22,18 +22,43 @@ final class PostgresTools
      */
     public static function run(string $program, array $arguments, ?string $folder = null): void
     {
-        $server = config()->array('database.connections.pgsql');
+        $server = self::connection();
         $process = new Process([self::path($program), ...$arguments], $folder ?? base_path(), [
-            'PGHOST' => self::text($server['host'] ?? ''),
-            'PGPORT' => self::text($server['port'] ?? ''),
-            'PGUSER' => self::text($server['username'] ?? ''),
-            'PGPASSWORD' => self::text($server['password'] ?? ''),
-            'PGDATABASE' => self::text($server['database'] ?? ''),
+            'PGHOST' => $server['host'],
+            'PGPORT' => $server['port'],
+            'PGUSER' => $server['user'],
+            'PGPASSWORD' => $server['password'],
+            'PGDATABASE' => $server['dbname'],
         ], null, null);
         if ($process->run() !== 0) {
             $said = trim($process->getErrorOutput());
             throw Refused::because('backup', sprintf('%s did not do its work: %s', $program, strtok($said, "\n") ?: 'it said nothing.'));
         }
+    }
+
+    /** The same in the words of libpq. */
+    public static function dsn(): string
+    {
+        $settings = [];
+        foreach (self::connection() as $name => $value) {
+            $settings[] = $name."='".addcslashes($value, "'\\")."'";
+        }
+
+        return implode(' ', $settings);
+    }
+
+    /** @return array{host: string, port: string, user: string, password: string, dbname: string} as libpq names them */
+    private static function connection(): array
+    {
+        $server = config()->array('database.connections.pgsql');
+
+        return [
+            'host' => self::text($server['host'] ?? ''),
+            'port' => self::text($server['port'] ?? ''),
+            'user' => self::text($server['username'] ?? ''),
+            'password' => self::text($server['password'] ?? ''),
+            'dbname' => self::text($server['database'] ?? ''),
+        ];
     }
 
     /**

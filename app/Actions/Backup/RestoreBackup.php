@@ -44,23 +44,43 @@ final readonly class RestoreBackup
     private static function unpack(string $path, string $folder): BackupManifest
     {
         (new TarFile($path))->unpack($folder, [MakeBackup::MANIFEST, MakeBackup::DUMP, Upload::FOLDER]);
+        self::refuseLinks($folder);
         $manifest = BackupManifest::read($folder.'/'.MakeBackup::MANIFEST);
         if (hash_file('sha256', $folder.'/'.MakeBackup::DUMP) !== $manifest->dump) {
             throw Refused::because('file', 'The database in this backup is not what its manifest says; the file was damaged.');
         }
 
+        if ($manifest->uploads !== null && WaitingFiles::sumsIn($folder.'/'.Upload::FOLDER) !== $manifest->uploads) {
+            throw Refused::because('file', 'The uploads in this backup differ from its manifest: the file is damaged.');
+        }
+
         return $manifest;
+    }
+
+    /** A symbolic link in an archive may lead to any file of this machine. */
+    private static function refuseLinks(string $folder): void
+    {
+        $files = new \RecursiveIteratorIterator(
+            new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS),
+            \RecursiveIteratorIterator::SELF_FIRST,
+        );
+        foreach ($files as $file) {
+            if ($file instanceof \SplFileInfo && ($file->isLink() || ! ($file->isFile() || $file->isDir()))) {
+                throw Refused::because('file', 'This backup holds a link instead of a file; it was not made by Greater Reach.');
+            }
+        }
     }
 
     private static function replace(string $folder, ?string $keep): void
     {
-        DB::statement('DROP SCHEMA public CASCADE');
-        DB::statement('CREATE SCHEMA public');
+        $sql = $folder.'/restore.sql';
+        // In one transaction: a restore that is killed leaves what was there before.
+        file_put_contents($sql, "BEGIN;\nDROP SCHEMA public CASCADE;\nCREATE SCHEMA public;\n\\i dump.sql\nCOMMIT;\n");
         try {
             PostgresTools::run('pg_restore', [
-                '--no-owner', '--no-privileges', '--exit-on-error', '--schema=public', '--dbname='.DB::getDatabaseName(),
-                $folder.'/'.MakeBackup::DUMP,
+                '--no-owner', '--no-privileges', '--schema=public', '--file='.$folder.'/dump.sql', $folder.'/'.MakeBackup::DUMP,
             ]);
+            PostgresTools::run('psql', ['--no-psqlrc', '--quiet', '--set=ON_ERROR_STOP=1', '--file='.$sql], $folder);
         } catch (Refused $problem) {
             throw Refused::because('file', $problem->getMessage().($keep === null ? '' : " What was here before is in {$keep}."));
         }

@@ -13,17 +13,27 @@ use Illuminate\Support\Facades\Storage;
 /** The files of the store that wait to be imported, to a folder of this machine and back. */
 final class WaitingFiles
 {
-    public static function count(): int
-    {
-        return \count(Storage::files(Upload::FOLDER));
-    }
-
-    public static function writeTo(string $folder): void
+    /** @return array<string, string> name → SHA-256 of what was written */
+    public static function writeTo(string $folder): array
     {
         File::ensureDirectoryExists($folder);
         foreach (Texts::list(Storage::files(Upload::FOLDER)) as $stored) {
             file_put_contents($folder.'/'.basename($stored), Storage::readStream($stored));
         }
+
+        return self::sumsIn($folder);
+    }
+
+    /** @return array<string, string> name → SHA-256, by name */
+    public static function sumsIn(string $folder): array
+    {
+        $sums = [];
+        foreach (File::files($folder) as $file) {
+            $sums[$file->getBasename()] = (string) hash_file('sha256', $file->getPathname());
+        }
+        ksort($sums);
+
+        return $sums;
     }
 
     public static function replaceFrom(string $folder): void

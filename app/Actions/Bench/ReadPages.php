@@ -6,12 +6,15 @@ namespace App\Actions\Bench;
 
 use App\Exceptions\Refused;
 use App\Models\Comparison;
+use App\Models\Study;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
+use App\Support\Rows\FeatureSql;
 use App\Support\Rows\ListOrder;
 use App\Support\Sentence\Sentence;
 use App\Support\Sentence\SentenceContext;
 use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Clicks\FeatureClicks;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -63,13 +66,15 @@ final class ReadPages
             static fn(int $position, float $rate): string => ($position + 1).', '.Figures::exact($rate).'::float8',
             self::rates($comparison),
         );
-        $shown = (new ComparisonRows($comparison))->query($sentence)->select(['keyword', 'volume', 'own_position']);
+        $shown = (new ComparisonRows($comparison))->query($sentence)->select(['keyword', 'volume', 'own_position', 'features']);
+        $clicks = Study::query()->findOrFail($comparison->study_id)->rulebook()->shares('feature_clicks');
+        $left = FeatureSql::shareLeft(new FeatureClicks($clicks), 'shown.features');
         /** @var list<PageRow> $rows */
         $rows = DB::select(
             <<<SQL
                 WITH shown AS ({$shown->toSql()}),
                 ranked AS (
-                    SELECT d.number, r.url, r.keyword, coalesce(shown.volume * c.rate, 0) AS visits, shown.own_position IS NULL AS lacked
+                    SELECT d.number, r.url, r.keyword, coalesce(shown.volume * {$left} * c.rate, 0) AS visits, shown.own_position IS NULL AS lacked
                     FROM rankings r JOIN (VALUES {$numbers}) d (snapshot, number) ON r.snapshot_id = d.snapshot
                     JOIN shown ON shown.keyword = r.keyword JOIN (VALUES {$rates}) c (position, rate) ON c.position = r.position
                     WHERE r.study_id = ? AND r.url IS NOT NULL

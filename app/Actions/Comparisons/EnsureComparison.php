@@ -15,6 +15,7 @@ use App\Support\Pulse;
 use App\Support\Rows\RowStorage;
 use App\Support\Rows\TopicRows;
 use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Clicks\FeatureClicks;
 use GreaterReach\Core\Comparison\Comparator;
 use GreaterReach\Core\Comparison\Gathered;
 use GreaterReach\Core\Metrics\Metrics;
@@ -175,14 +176,16 @@ final readonly class EnsureComparison
         $curve = $this->learn->curve($study->rulebook(), new KeywordStreams($study->id), $this->learn->brands($snapshots->domains));
         $tally = new Tally(\count($snapshots->domains), $curve);
         $comparator = new Comparator($order->within);
+        $clicks = new FeatureClicks($study->rulebook()->shares('feature_clicks'));
         $moves = $snapshots->previous[0] !== null;
         $parts = ComparisonParts::open($order, $snapshots, $comparison->id);
         try {
             $learnt = $this->learn->execute($study, $snapshots, $curve, $parts->gathered(), static function (
                 Gathered $gathered,
                 Metrics $metrics,
-            ) use ($tally, $comparator, $moves, $tell): void {
-                $tally->add($comparator->row($gathered, $moves), $metrics);
+                array $features,
+            ) use ($tally, $comparator, $moves, $tell, $clicks): void {
+                $tally->add($comparator->row($gathered, $moves), $metrics, $clicks->shareLeft($features));
                 $tell();
             });
             $parts->teach($learnt->models, $learnt->found);

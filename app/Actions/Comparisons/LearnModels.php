@@ -29,8 +29,8 @@ final readonly class LearnModels
     }
 
     /**
-     * @param iterable<string>                  $lines as GatheredLine makes them, in key order
-     * @param \Closure(Gathered, Metrics): void $tell  told what was gathered of each keyword
+     * @param iterable<string>                                $lines as GatheredLine makes them, in key order
+     * @param \Closure(Gathered, Metrics, list<string>): void $tell  told what was gathered of each keyword: rankings, metrics, features
      */
     public function execute(Study $study, ComparedSnapshots $snapshots, CtrCurve $curve, iterable $lines, \Closure $tell): Learnt
     {
@@ -43,11 +43,11 @@ final readonly class LearnModels
         $observations = new PositionObservations($authorities, $snapshots->domainsWithSnapshot());
         $lessons = new Lessons($rulebook->int('comfort_volume'));
         foreach ($lines as $line) {
-            [[$gathered, $known, $median], $named] = GatheredLine::learnable($line);
+            [[$gathered, $known, $median, $features], $named] = GatheredLine::learnable($line);
             $keyword = $gathered->keyword;
             $positions = $gathered->positions();
             $isBranded = $brands->domainsIn($keyword) !== 0;
-            $tell($gathered, $known);
+            $tell($gathered, $known, $features);
             $topics->add($keyword, $known->volume);
             $grounds->add($graph->add($gathered->rankings, $named), $positions);
             $observations->add($keyword, $known->difficulty, $positions, $isBranded);

@@ -43,17 +43,18 @@ final class Tally
         }
     }
 
-    public function add(ComparisonRow $row, Metrics $metrics): void
+    /** @param float $left share of the clicks that features of the results page leave, 0…1 */
+    public function add(ComparisonRow $row, Metrics $metrics, float $left = 1.0): void
     {
         ++$this->keywords;
         ++$this->standings[$row->standing->value];
         $this->overlap->add($row->presence);
-        $this->shares->add($metrics->volume, $row->positions);
+        $this->shares->add($metrics->volume, $row->positions, $left);
         foreach ($row->positions as $domain => $position) {
             if ($position !== null) {
                 ++$this->ranking[$domain];
                 $this->firstPage[$domain] += PageOne::holds($position) ? 1 : 0;
-                $this->value[$domain] += ($metrics->volume ?? 0) * $this->curve->at($position) * ($metrics->cpc ?? 0.0);
+                $this->value[$domain] += ($metrics->volume ?? 0) * $left * $this->curve->at($position) * ($metrics->cpc ?? 0.0);
             }
         }
     }

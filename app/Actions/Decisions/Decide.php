@@ -30,6 +30,7 @@ final readonly class Decide
     public function execute(Study $study, DecisionOrder $order, int $userId): array
     {
         return DB::transaction(function () use ($study, $order, $userId): array {
+            StudyLock::take($study);
             $columns = $order->columns;
             if (\array_key_exists('mark', $columns)) {
                 $columns['reason'] = $columns['mark'] === null ? null : $columns['reason'] ?? null;
@@ -53,7 +54,7 @@ final readonly class Decide
             $this->rescore->execute($study, $order->keywords, array_keys($columns));
 
             return ['change' => $change, 'before' => $before];
-        });
+        }, attempts: 2);
     }
 
     /**

@@ -28,6 +28,7 @@ final readonly class UndoDecision
     public function execute(Study $study, int $change, int $userId): array
     {
         return DB::transaction(function () use ($study, $change, $userId): array {
+            StudyLock::take($study);
             /** @var ?object{detail: string} $row */
             $row = DB::table('changes')
                 ->where('study_id', $study->id)
@@ -58,7 +59,7 @@ final readonly class UndoDecision
             $this->rescore->execute($study, array_column($open, 'keyword'), $columns);
 
             return ['keywords' => \count($open), 'left' => \count($detail['before']) - \count($open)];
-        });
+        }, attempts: 2);
     }
 
     /**

@@ -31,12 +31,13 @@ final readonly class ProposeImport
      * @return array{proposal: array{kind: string, domain: string, date: string, channel: string}, notes: list<string>} empty text where
      *     nothing tells; notes: what was read out of the name, in words
      */
-    public function execute(Study $study, string $fileName, TableFile $table): array
+    public function execute(Study $study, string $fileName, ?TableFile $table): array
     {
+        $headers = $table?->headers() ?? [];
         $day = FileDay::in($fileName);
         $like = LikeNamed::find($study, $fileName);
-        $isLike = $like !== null && $like->hadHeadersOf($table->headers());
-        $kind = $isLike ? $like->kind : ImportKind::guess($table->headers(), $fileName);
+        $isLike = $like !== null && $like->hadHeadersOf($headers);
+        $kind = $isLike ? $like->kind : ImportKind::guess($headers, $fileName);
         $channel = preg_match('/(?<![a-z])paid(?![a-z])/i', $fileName) === 1 ? 'paid' : 'organic';
         $isNamed = $isLike && $like->domain !== null;
         [$domain, $written] = $kind !== ImportKind::Rankings || $isNamed ? ['', ''] : $this->domain($study, $fileName, $table);
@@ -58,13 +59,13 @@ final readonly class ProposeImport
     }
 
     /** @return array{string, string} the domain, and what in its name tells it, where that needs telling; empty where nothing does */
-    private function domain(Study $study, string $fileName, TableFile $table): array
+    private function domain(Study $study, string $fileName, ?TableFile $table): array
     {
         $ours = $study->ownDomain()->id;
         $domains = $study->domains->sortBy(static fn(Domain $domain): bool => $domain->id !== $ours);
         $entries = array_map(static fn(Domain $domain): string => $domain->entry, array_values($domains->all()));
-        $domain = FileDomain::in($fileName, $entries)->domain ?? $this->commonestDomain($study, $table);
-        $short = $domain === '' && ! self::namesItself($table) ? FileDomain::inShort($fileName, $entries) : null;
+        $domain = FileDomain::in($fileName, $entries)->domain ?? ($table === null ? '' : $this->commonestDomain($study, $table));
+        $short = $domain === '' && ($table === null || ! self::namesItself($table)) ? FileDomain::inShort($fileName, $entries) : null;
 
         return [$short->domain ?? $domain, $short->written ?? ''];
     }

@@ -23,7 +23,7 @@ final readonly class ReceiveUpload
     }
 
     /**
-     * @return array{Upload, TableFile} the file and what it holds
+     * @return array{Upload, ?TableFile} the file and its table; null for a large packed file, which only the queue unpacks
      *
      * @throws FileProblem when there is no room for it, or it is no table
      */
@@ -37,7 +37,7 @@ final readonly class ReceiveUpload
             'bytes' => (int) $file->getSize(),
         ]);
         $upload->id = (string) Str::uuid();
-        $table = $this->reader->open($file->getPathname());
+        $table = $this->reader->isSlowToOpen($file->getPathname()) ? null : $this->reader->open($file->getPathname());
         try {
             self::store($file, $upload);
             $upload->save();

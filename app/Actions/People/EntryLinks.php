@@ -52,6 +52,8 @@ final class EntryLinks
                 throw Refused::because('link', 'This link was used a moment ago.');
             }
             $user->update(['password' => $password]);
+            // OWASP ASVS 4.0.3, 3.3.3: whoever knew the old password is signed out everywhere.
+            SavePerson::signOut($user);
 
             return $user;
         });

@@ -19,32 +19,23 @@ final readonly class SignIn
     {
     }
 
-    /** @param array{email: string, password: string} $credentials */
-    public function execute(array $credentials, string $code): User
-    {
-        self::takeAsLong($credentials);
-        $isKnown = Auth::guard('web')->attemptWhen(
-            $credentials,
-            fn(User $user): bool => $user->disabled_at === null && $this->hasFactor($user, $code),
-        );
-        $user = $isKnown ? Auth::guard('web')->user() : null;
-        if (! $user instanceof User) {
-            throw ValidationException::withMessages(['email' => 'Name and password do not belong together.']);
-        }
-
-        return $user;
-    }
-
     /**
-     * A name that nobody has takes as long as one that somebody has: a password is held against a hash for either.
+     * Checks one password hash whether or not the account exists, so that both take equally long.
      *
      * @param array{email: string, password: string} $credentials
      */
-    private static function takeAsLong(array $credentials): void
+    public function execute(array $credentials, string $code): User
     {
-        if (! User::query()->where('email', $credentials['email'])->exists()) {
-            Hash::check($credentials['password'], self::NOBODY);
+        $user = User::query()->where('email', $credentials['email'])->first();
+        $isRight = Hash::check($credentials['password'], $user?->getAuthPassword() ?? self::NOBODY);
+        if (! $isRight || $user === null || $user->disabled_at !== null) {
+            throw ValidationException::withMessages(['email' => 'This email address and password don’t match. Try again.']);
         }
+        if ($this->hasFactor($user, $code)) {
+            Auth::guard('web')->login($user);
+        }
+
+        return $user;
     }
 
     private function hasFactor(User $user, string $code): bool

@@ -7,7 +7,9 @@ namespace App\Actions\Plans;
 use App\Models\Comparison;
 use App\Models\Snapshot;
 use App\Models\Study;
+use App\Support\Database\Figures;
 use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Clicks\FeatureClicks;
 use GreaterReach\Core\Clicks\ShareOfClicks;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -48,35 +50,79 @@ final class ReadShares
     /** @return list<SharesOfDay> */
     private function count(Study $study, Comparison $comparison): array
     {
-        $ids = array_column($comparison->domains, 'id');
-        $numbers = array_flip($ids);
-        /** @var Collection<int, string> $days */
-        $days = DB::table('live_snapshots')
-            ->where('domain_id', $ids[0])
-            ->where('channel', Snapshot::ORGANIC)
-            ->orderByDesc('day')
-            ->limit(self::DAYS)
-            ->pluck('day');
+        $domains = array_column($comparison->domains, 'id');
+        $days = self::days($domains[0]);
+        $snapshots = self::snapshots($study, $domains, $days);
+        $rows = self::rows($study, $comparison, array_values(array_unique(array_merge(...array_map(array_values(...), $snapshots)))));
         $curve = $comparison->models()->curve ?? CtrCurve::default();
-        $tallies = array_map(static fn(): ShareOfClicks => new ShareOfClicks(\count($ids), $curve), array_flip($days->reverse()->all()));
-        /** @var list<object{day: string, domain_id: int, position: int, volume: int}> $rows */
-        $rows = DB::select(<<<SQL
-            WITH volumes AS MATERIALIZED (SELECT keyword, volume FROM {$comparison->table()->from('c')} WHERE volume IS NOT NULL)
-            SELECT s.day::text, s.domain_id, r.position, sum(c.volume)::bigint AS volume FROM live_snapshots s
-                JOIN rankings r ON r.study_id = s.study_id AND r.snapshot_id = s.id AND r.ordinal = 1
-            JOIN volumes c ON c.keyword = r.keyword
-            WHERE s.study_id = ? AND s.channel = 'organic' AND s.day = ANY(?::date[]) AND s.domain_id = ANY(?::bigint[])
-            GROUP BY s.day, s.domain_id, r.position
-            SQL, [$study->id, '{'.$days->implode(',').'}', '{'.implode(',', $ids).'}']);
-        foreach ($rows as $row) {
-            $positions = array_fill(0, \count($ids), null);
-            $positions[$numbers[$row->domain_id]] = $row->position;
-            $tallies[$row->day]->add($row->volume, array_values($positions));
+        $clicks = new FeatureClicks($study->rulebook()->shares('feature_clicks'));
+        $shares = [];
+        foreach ($days as $day) {
+            $tally = new ShareOfClicks(\count($domains), $curve);
+            foreach ($domains as $number => $domain) {
+                foreach ($rows[$snapshots[$day][$domain] ?? 0] ?? [] as $row) {
+                    $left = $clicks->shareLeft(FeatureClicks::read((string) $row->features));
+                    $tally->add($row->volume, [$number => $row->position], $left);
+                }
+            }
+            $shares[] = ['day' => $day, 'shares' => $tally->shares()];
         }
 
-        return array_map(
-            static fn(string $day): array => ['day' => $day, 'shares' => $tallies[$day]->shares()],
-            array_keys($tallies),
-        );
+        return $shares;
+    }
+
+    /** @return list<string> our newest days, the earliest first */
+    private static function days(int $own): array
+    {
+        $days = DB::table('live_snapshots')->where('domain_id', $own)->where('channel', Snapshot::ORGANIC)->orderByDesc('day')
+            ->limit(self::DAYS)->pluck('day')->all();
+
+        return array_reverse(array_values(array_map(static fn(mixed $day): string => (string) Figures::text($day), $days)));
+    }
+
+    /**
+     * @param list<int>    $domains
+     * @param list<string> $days
+     *
+     * @return array<string, array<int, int>> day → domain → its newest snapshot on or before it
+     */
+    private static function snapshots(Study $study, array $domains, array $days): array
+    {
+        /** @var Collection<int, object{id: int, domain_id: int, day: string}> $all */
+        $all = DB::table('live_snapshots')->where('study_id', $study->id)->where('channel', Snapshot::ORGANIC)->whereIn('domain_id', $domains)
+            ->orderBy('day')->get(['id', 'domain_id', 'day']);
+        $newest = array_fill_keys($days, []);
+        foreach ($days as $day) {
+            foreach ($all as $snapshot) {
+                if ($snapshot->day <= $day) {
+                    $newest[$day][$snapshot->domain_id] = $snapshot->id;
+                }
+            }
+        }
+
+        return $newest;
+    }
+
+    /**
+     * @param list<int> $snapshots
+     *
+     * @return array<int, list<object{snapshot_id: int, position: int, features: ?string, volume: int}>> snapshot → volumes by position
+     */
+    private static function rows(Study $study, Comparison $comparison, array $snapshots): array
+    {
+        /** @var list<object{snapshot_id: int, position: int, features: ?string, volume: int}> $rows */
+        $rows = DB::select(<<<SQL
+            WITH known AS MATERIALIZED (SELECT keyword, volume, features FROM {$comparison->table()->from('c')} WHERE volume IS NOT NULL)
+            SELECT r.snapshot_id, r.position, c.features, sum(c.volume)::bigint AS volume
+            FROM rankings r JOIN known c ON c.keyword = r.keyword
+            WHERE r.study_id = ? AND r.snapshot_id = ANY(?::bigint[]) AND r.ordinal = 1
+            GROUP BY r.snapshot_id, r.position, c.features
+            SQL, [$study->id, '{'.implode(',', $snapshots).'}']);
+        $bySnapshot = [];
+        foreach ($rows as $row) {
+            $bySnapshot[$row->snapshot_id][] = $row;
+        }
+
+        return $bySnapshot;
     }
 }

@@ -10,6 +10,7 @@ use App\Models\Study;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Rulebook\Settings;
 use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
 /** Changes settings of a study's rulebook, all or none, and logs who did. */
 final readonly class ChangeRulebook
@@ -20,12 +21,16 @@ final readonly class ChangeRulebook
 
     /**
      * @param array<string, string> $settings key → value as a person writes it
+     * @param array<string, string> $seen     key → value that the person saw; a setting that is another now is not overwritten
+     *
+     * @throws ConflictHttpException when somebody else changed one of these settings in between
      */
-    public function execute(Study $study, array $settings, ?int $userId = null): Rulebook
+    public function execute(Study $study, array $settings, ?int $userId = null, array $seen = []): Rulebook
     {
-        return DB::transaction(function () use ($study, $settings, $userId): Rulebook {
+        return DB::transaction(function () use ($study, $settings, $userId, $seen): Rulebook {
             Study::query()->whereKey($study->id)->lockForUpdate()->first();
             $old = $study->rulebook();
+            self::checkSeen($old, array_intersect_key($seen, $settings));
             $rulebook = $old->with($settings);
             // What was as it comes is told as nothing.
             $asItComes = array_fill_keys(array_keys($settings), null);
@@ -47,6 +52,20 @@ final readonly class ChangeRulebook
 
             return $rulebook;
         });
+    }
+
+    /** @param array<string, string> $seen */
+    private static function checkSeen(Rulebook $current, array $seen): void
+    {
+        foreach ($seen as $key => $value) {
+            if ($current->with([$key => $value])->value($key) !== $current->value($key)) {
+                throw new ConflictHttpException(sprintf(
+                    'Someone else changed "%s" to %s. Reload to see it, then try again.',
+                    str_replace('_', ' ', $key),
+                    $current->spelt($key) === '' ? 'nothing' : $current->spelt($key),
+                ));
+            }
+        }
     }
 
     /** @return list<array{key: string, value: mixed, default: mixed, bounds: string, meaning: string}> */

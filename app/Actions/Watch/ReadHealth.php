@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace App\Actions\Watch;
 
 use App\Models\TaskKind;
+use App\Support\Database\DatabaseProbe;
 use App\Support\Lanes;
-use Illuminate\Database\QueryException;
-use Illuminate\Support\Facades\DB;
 
 /**
  * How the parts are that everything rests on.
@@ -31,9 +30,7 @@ final class ReadHealth
     {
         $free = @disk_free_space(storage_path());
         $room = $free === false ? null : (int) $free;
-        try {
-            DB::selectOne('SELECT 1');
-        } catch (QueryException|\PDOException) {
+        if (! self::isWhole()) {
             return ['status' => self::ILL, 'database' => self::ILL, 'lanes' => [], 'disk_free_bytes' => $room];
         }
         try {
@@ -49,6 +46,15 @@ final class ReadHealth
             'lanes' => $lanes,
             'disk_free_bytes' => $room,
         ];
+    }
+
+    /** Whether the database answers and holds every table: a restore that was killed, or never finished, leaves some out. */
+    private static function isWhole(): bool
+    {
+        $done = DatabaseProbe::ask('SELECT migration FROM public.migrations');
+        $known = array_map(static fn(string $path): string => basename($path, '.php'), glob(database_path('migrations/*.php')) ?: []);
+
+        return $done !== null && array_diff($known, $done) === [];
     }
 
     /** @return non-empty-array<string, LaneHealth> lane of the queue → what waits in it */

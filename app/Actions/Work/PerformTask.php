@@ -10,6 +10,7 @@ use App\Models\Task;
 use App\Models\TaskKind;
 use App\Models\TaskStatus;
 use App\Support\LastChange;
+use App\Support\Tabular\UnpackedFile;
 use GreaterReach\Core\Exception\ReachException;
 use Illuminate\Contracts\Container\Container;
 
@@ -41,6 +42,7 @@ final readonly class PerformTask
             $this->end($task, TaskStatus::Failed, FailureWords::of($error));
         } finally {
             TaskLock::release($task->id);
+            UnpackedFile::deleteAll();
         }
 
         return $task->status === TaskStatus::Done && $handler->changesData();

@@ -22,7 +22,7 @@ final class BackupCommand extends ReachCommand implements RecordsActs
         $this->line(sprintf('%s: %d rows of %d tables, %d waiting files.', $path, ...[
             array_sum($manifest->rows),
             \count($manifest->rows),
-            $manifest->uploads,
+            \count($manifest->uploads ?? []),
         ]));
 
         return self::SUCCESS;

@@ -21,7 +21,11 @@ final class RulebookController extends Controller
 
     public function update(Request $request, Study $study, ChangeRulebook $change): JsonResponse
     {
-        return new JsonResponse($change->describe($change->execute($study, self::settings($request), $request->user()?->id)));
+        /** @var array{seen?: array<string, string>} $valid */
+        $valid = $request->validate(['seen' => ['array', 'max:60'], 'seen.*' => ['present', 'string', 'max:20000']]);
+        $rulebook = $change->execute($study, self::settings($request), $request->user()?->id, $valid['seen'] ?? []);
+
+        return new JsonResponse($change->describe($rulebook));
     }
 
     /** What a change would move; nothing is saved. */

@@ -47,7 +47,7 @@ final class SessionController
         $request->validate([
             'password' => ['required', 'string', 'max:'.PasswordRule::LONGEST_BYTES],
             'end_tokens' => ['boolean'],
-            'new_password' => ['required', 'string', 'different:password', new PasswordRule($user->email)],
+            'new_password' => ['required', 'string', 'different:password', PasswordRule::for($user)],
         ]);
         $change->execute(
             $user,

@@ -22,7 +22,7 @@ final class WelcomeController extends Controller
     public function store(Request $request, EntryLinks $links): JsonResponse
     {
         $link = self::link($request);
-        $request->validate(['new_password' => ['required', 'string', new PasswordRule($links->person($link)->email)]]);
+        $request->validate(['new_password' => ['required', 'string', PasswordRule::for($links->person($link))]]);
         $user = $links->take($link, $request->string('new_password')->value());
 
         return new JsonResponse(['name' => $user->name, 'email' => $user->email]);

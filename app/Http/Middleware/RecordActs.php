@@ -19,7 +19,7 @@ use Symfony\Component\HttpFoundation\Response;
 final readonly class RecordActs
 {
     /** Never written down, wherever they stand. */
-    private const SECRET = ['password', 'new_password', 'token', 'signature', 'link', 'code'];
+    private const SECRET = ['password', 'new_password', 'token', 'signature', 'link', 'code', '_token'];
 
     private const SIGN_IN = 'api/v1/session';
 

@@ -38,9 +38,9 @@ final readonly class Clause
     /** @throws SentenceProblem when the value is no number */
     public function number(): float
     {
-        return preg_match('/^\d{1,12}(\.\d{1,6})?$/D', $this->value) === 1
+        return preg_match('/^(?:\d{1,12}(?:\.\d{1,17})?|\.\d{1,17})$/D', $this->value) === 1
             ? (float) $this->value
-            : throw SentenceProblem::in((string) $this, 'needs a number, 0 or more, with a point as decimal mark');
+            : throw SentenceProblem::in((string) $this, 'needs a number, such as 12 or 0.5');
     }
 
     /**
@@ -58,6 +58,22 @@ final readonly class Clause
         }
 
         return $values;
+    }
+
+    /**
+     * The same for clauses that take a single value.
+     *
+     * @param list<string> $known
+     *
+     * @throws SentenceProblem when it is none of them, or there are several
+     */
+    public function choice(array $known): string
+    {
+        $choices = $this->choices($known);
+
+        return \count($choices) === 1
+            ? $choices[0]
+            : throw SentenceProblem::in((string) $this, 'takes one value: '.implode(', ', $known));
     }
 
     /** @return list<string> */

@@ -42,10 +42,12 @@ final readonly class DecisionClauses
     /** `kept` is all that was not set aside; `open` all that nobody decided on. */
     private function mark(Builder $rows, Clause $clause): Builder
     {
-        return match ($clause->choices(Vocabulary::choicesOf('mark'))[0]) {
+        $mark = $clause->choice(Vocabulary::choicesOf('mark'));
+
+        return match ($mark) {
             'open' => $rows->whereNotIn('keyword', $this->decided()->whereNotNull('mark')),
             'kept' => $rows->whereNotIn('keyword', $this->decided()->where('mark', Mark::SetAside->value)),
-            default => $rows->whereIn('keyword', $this->decided()->where('mark', $clause->value)),
+            default => $rows->whereIn('keyword', $this->decided()->where('mark', $mark)),
         };
     }
 

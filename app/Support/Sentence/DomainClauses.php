@@ -35,7 +35,7 @@ final readonly class DomainClauses
             $clause->name === 'page' => $this->page($rows, $clause),
             $clause->name === 'features' => $this->features($rows, $clause),
             $clause->name === 'paid' => $this->paid($rows, $clause),
-            $clause->name === 'conflict' => $rows->where('page_conflict', $clause->choices(Vocabulary::choicesOf('conflict'))[0] === 'yes'),
+            $clause->name === 'conflict' => $rows->where('page_conflict', $clause->choice(Vocabulary::choicesOf('conflict')) === 'yes'),
             default => null,
         };
     }
@@ -136,7 +136,7 @@ final readonly class DomainClauses
             ->where('study_id', $this->context->study)
             ->whereIn('snapshot_id', \array_slice($snapshots, 1));
 
-        return match ($clause->choices(Vocabulary::choicesOf('paid'))[0]) {
+        return match ($clause->choice(Vocabulary::choicesOf('paid'))) {
             'we' => $rows->whereIn('keyword', $ours),
             'they' => $rows->whereIn('keyword', $theirs),
             'only they' => $rows->whereIn('keyword', $theirs)->whereNotIn('keyword', $ours),

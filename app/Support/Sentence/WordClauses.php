@@ -75,7 +75,7 @@ final readonly class WordClauses
     private static function hideOrOnly(Builder $rows, Clause $clause, string $condition): Builder
     {
         return $rows->whereRaw(
-            $clause->choices(Vocabulary::choicesOf($clause->name))[0] === 'hide' ? "NOT ({$condition})" : "({$condition})",
+            $clause->choice(Vocabulary::choicesOf($clause->name)) === 'hide' ? "NOT ({$condition})" : "({$condition})",
         );
     }
 
@@ -84,7 +84,7 @@ final readonly class WordClauses
     {
         $words = array_map(static fn(string $word): string => implode(' ', Words::of(mb_strtolower($word))), $this->context->negatives());
         $patterns = array_map(self::wholeWord(...), array_values(array_filter($words, static fn(string $word): bool => $word !== '')));
-        $hides = $clause->choices(Vocabulary::choicesOf($clause->name))[0] === 'hide';
+        $hides = $clause->choice(Vocabulary::choicesOf($clause->name)) === 'hide';
         if ($patterns === []) {
             return $rows->whereRaw($hides ? 'true' : 'false');
         }

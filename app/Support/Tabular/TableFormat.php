@@ -63,9 +63,15 @@ enum TableFormat: string
                 default => (string) $cell,
             };
         }
-        $safe = $guarded && $cell !== '' && str_contains("=+-@\t", $cell[0]) ? "'".$cell : $cell;
+        $safe = $guarded && self::isFormula($cell) ? "'".$cell : $cell;
 
         return strpbrk($safe, ",\"\r\n") === false && trim($safe) === $safe ? $safe : '"'.str_replace('"', '""', $safe).'"';
+    }
+
+    /** Whether a spreadsheet may run a text as a formula: some read the full-width forms of the signs as the signs themselves. */
+    private static function isFormula(string $cell): bool
+    {
+        return preg_match('/^[=+\-@\t\r＝＋－＠]/u', $cell) === 1;
     }
 
     /** @return \Generator<int, string> */

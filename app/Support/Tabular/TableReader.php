@@ -13,6 +13,8 @@ final readonly class TableReader
     private const GZIP = "\x1F\x8B";
     private const ZIP = "PK\x03\x04";
     private const SNIFFED = 4096;
+    private const GZIP_LAYERS = 2;
+    private const LARGE_PACKED = 2 << 20;
 
     /** @var array<string, string> first bytes → what the file then is */
     private const REFUSED = [
@@ -25,6 +27,14 @@ final readonly class TableReader
     {
     }
 
+    /** Whether the file is packed and so large that opening it takes longer than a request may last. */
+    public function isSlowToOpen(string $path): bool
+    {
+        $start = self::start($path);
+
+        return filesize($path) > self::LARGE_PACKED && (str_starts_with($start, self::GZIP) || str_starts_with($start, self::ZIP));
+    }
+
     /**
      * @param Pulse $pulse beaten while it is looked through, which for a large file takes a while
      *
@@ -32,9 +42,12 @@ final readonly class TableReader
      */
     public function open(string $path, Pulse $pulse = new Pulse()): TableFile
     {
-        $start = (string) file_get_contents($path, false, null, 0, self::SNIFFED);
-        if (str_starts_with($start, self::GZIP)) {
-            return $this->open(UnpackedFile::gzip($path, $this->limits, $pulse)->path, $pulse);
+        $packed = (int) filesize($path);
+        for ($layer = 0; str_starts_with($start = self::start($path), self::GZIP); ++$layer) {
+            if ($layer === self::GZIP_LAYERS) {
+                throw FileProblem::packedTooOften(self::GZIP_LAYERS);
+            }
+            $path = UnpackedFile::gzip($path, $this->limits, $pulse, $packed)->path;
         }
         if (str_starts_with($start, self::ZIP)) {
             return SheetTable::open($path, $this->limits, $pulse);
@@ -48,6 +61,11 @@ final readonly class TableReader
         return self::isJson($start)
             ? JsonTable::open($path, $this->limits->record, $pulse)
             : TextTable::open($path, $this->limits->record);
+    }
+
+    private static function start(string $path): string
+    {
+        return (string) file_get_contents($path, false, null, 0, self::SNIFFED);
     }
 
     /** An object, or a list that holds objects; a text table may well begin with a bracket, too. */

@@ -14,6 +14,10 @@ final class TextTable implements TableFile
 {
     private const SEPARATORS = [',', ';', "\t", '|'];
     private const SAMPLE = 65536;
+
+    /** Longer cells are a quote that was never closed. */
+    private const LINES_PER_RECORD = 10_000;
+
     private const SEPARATOR_NAMES = [',' => 'commas', ';' => 'semicolons', "\t" => 'tabs', '|' => 'bars'];
     private const BOM = "\u{FEFF}";
 
@@ -105,14 +109,23 @@ final class TextTable implements TableFile
         if (! str_contains($text, '"')) {
             return [$start, explode($this->separator, $text)];
         }
-        while ($this->endsInsideQuotes($text) && ($more = $this->physicalLine()) !== null) {
-            $text .= "\n".$more;
-            if (\strlen($text) > $this->maxRecord) {
+        $lines = [$text];
+        $bytes = \strlen($text);
+        $isOpen = $this->isOpenAfter($text, false);
+        while ($isOpen) {
+            $more = $this->physicalLine() ?? throw FileProblem::unclosedQuote($start);
+            $lines[] = $more;
+            $bytes += \strlen($more) + 1;
+            if (\count($lines) > self::LINES_PER_RECORD) {
+                throw FileProblem::unclosedQuote($start);
+            }
+            if ($bytes > $this->maxRecord) {
                 throw FileProblem::recordTooLong($start, $this->maxRecord);
             }
+            $isOpen = $this->isOpenAfter($more, true);
         }
 
-        return [$start, array_map(strval(...), str_getcsv($text, $this->separator, '"', ''))];
+        return [$start, array_map(strval(...), str_getcsv(implode("\n", $lines), $this->separator, '"', ''))];
     }
 
     private function physicalLine(): ?string
@@ -129,16 +142,17 @@ final class TextTable implements TableFile
         return str_ends_with($text, "\r") ? substr($text, 0, -1) : $text;
     }
 
-    /** A quote opens a cell only as its first character; elsewhere it is a character like any other. */
-    private function endsInsideQuotes(string $text): bool
+    /**
+     * Whether a quoted cell is still open at the end of a line. Looks at each line once, so that a record costs no more than its bytes.
+     * A quote opens a cell only as its first character; elsewhere it is a character like any other.
+     */
+    private function isOpenAfter(string $line, bool $wasOpen): bool
     {
-        if (substr_count($text, '"') % 2 === 0 && ! preg_match('/[^"'.preg_quote($this->separator, '/').'\n]"[^"]/', $text)) {
-            return false;
-        }
         $separator = preg_quote($this->separator, '/');
-        $closed = '(?:"(?:[^"]++|"")*+"[^'.$separator.']*+|(?!")[^'.$separator.']*+)';
+        $closing = '(?:[^"]++|"")*+"[^'.$separator.']*+';
+        $cell = '(?:"'.$closing.'|(?!")[^'.$separator.']*+)';
 
-        return preg_match('/^'.$closed.'(?:'.$separator.$closed.')*+$/sD', $text) !== 1;
+        return preg_match('/^'.($wasOpen ? $closing : $cell).'(?:'.$separator.$cell.')*+$/sD', $line) !== 1;
     }
 
     /** @return non-empty-string */

@@ -19,11 +19,14 @@ final class UnpackedFile
     {
     }
 
-    /** @throws FileProblem when it is damaged, or would become too large */
-    public static function gzip(string $path, ReadLimits $limits, Pulse $pulse): self
+    /**
+     * @param int $packed bytes of the outermost file, which the ratio is held against
+     *
+     * @throws FileProblem when it is damaged, or would become too large
+     */
+    public static function gzip(string $path, ReadLimits $limits, Pulse $pulse, int $packed): self
     {
         $copy = self::temporary();
-        $packed = (int) filesize($path);
         $in = gzopen($path, 'rb') ?: throw FileProblem::damaged('gzip file');
         $out = fopen($copy, 'wb') ?: throw FileProblem::noRoom();
         $written = 0;
@@ -53,11 +56,18 @@ final class UnpackedFile
         return $length !== false && $length[1] === $written % 2 ** 32;
     }
 
+    /** Deletes every copy made so far: a worker's process outlives its tasks. */
+    public static function deleteAll(): void
+    {
+        array_map(static fn(string $path): bool => @unlink($path), self::$paths);
+        self::$paths = [];
+    }
+
     /** A file of nothing, thrown away when the process ends. */
     public static function temporary(): string
     {
         if (self::$paths === []) {
-            register_shutdown_function(static fn() => array_map(static fn(string $path): bool => @unlink($path), self::$paths));
+            register_shutdown_function(self::deleteAll(...));
         }
         $path = @tempnam(sys_get_temp_dir(), 'reach-') ?: throw FileProblem::noRoom();
         self::$paths[] = $path;

@@ -32,7 +32,12 @@ export function SettingLine({ study, setting, begun, onSaved }: Props) {
   });
   const save = useMutation({
     mutationFn: (value: string) =>
-      told(api.PATCH('/studies/{slug}/rulebook', { params: { path: { slug: study.slug } }, body: settings(value) })),
+      told(
+        api.PATCH('/studies/{slug}/rulebook', {
+          params: { path: { slug: study.slug } },
+          body: { ...settings(value), seen: { [setting.key]: spelt(setting.value) } },
+        }),
+      ),
     onSuccess: async () => {
       await client.invalidateQueries({ queryKey: keys.study(study.slug) });
       onSaved();
