@@ -32,6 +32,7 @@ Route::delete('domains/{domain}', [DomainController::class, 'destroy'])->whereNu
 Route::post('keywords', [KeywordListController::class, 'store']);
 Route::post('pulls', [PullController::class, 'store']);
 Route::post('uploads', [UploadController::class, 'store']);
+Route::patch('uploads/{upload}', [UploadController::class, 'update'])->whereUuid('upload');
 Route::delete('uploads/{upload}', [UploadController::class, 'destroy'])->whereUuid('upload');
 Route::delete('tasks/{task}', [TaskController::class, 'destroy'])->whereNumber('task');
 Route::middleware(ReviewInAdvance::class)->group(static function (): void {

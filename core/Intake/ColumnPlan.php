@@ -32,10 +32,7 @@ final readonly class ColumnPlan
         while ($headers !== [] && trim(end($headers)) === '') {
             array_pop($headers);
         }
-        $columns = [];
-        foreach (self::mapped($kind, $headers, $mapping) as $cell => $field) {
-            $columns[$cell] = $field;
-        }
+        $columns = self::mapped($kind, $headers, $mapping);
         foreach ($kind->fields() as $field) {
             $cell = isset($mapping[$field->name]) ? null : self::find($field, $headers, $columns);
             if ($cell !== null) {
@@ -46,6 +43,38 @@ final readonly class ColumnPlan
         $plan->requireAll($kind);
 
         return $plan;
+    }
+
+    /**
+     * What match() finds before something is in its way: the mapping that can be shown and completed.
+     *
+     * @param list<string>          $headers
+     * @param array<string, string> $mapping field → header
+     *
+     * @return array<string, string> field → header
+     */
+    public static function partial(ImportKind $kind, array $headers, array $mapping): array
+    {
+        $columns = [];
+        foreach ($mapping as $name => $header) {
+            try {
+                $columns += self::mapped($kind, $headers, [$name => $header]);
+            } catch (FileProblem) {
+                // A header that is gone, or there twice, is left for a person to choose.
+            }
+        }
+        foreach ($kind->fields() as $field) {
+            try {
+                $cell = isset($mapping[$field->name]) ? null : self::find($field, $headers, $columns);
+            } catch (FileProblem) {
+                $cell = null;
+            }
+            if ($cell !== null) {
+                $columns[$cell] = $field;
+            }
+        }
+
+        return (new self($columns, $headers))->mapping();
     }
 
     /**

@@ -109,6 +109,11 @@ final class FileProblem extends \RuntimeException implements ReachException
         );
     }
 
+    public static function noHeaderAt(int $line): self
+    {
+        return new self('no_header', 'Line '.$line.' is not a row of this file. Choose the row that holds the column names.');
+    }
+
     public static function packedTooOften(int $most): self
     {
         return new self('packed_too_often', 'The file is packed with gzip more than '.$most.' times. Unpack it, then import it again.');

@@ -146,7 +146,7 @@ final readonly class RowParser
     {
         $number = $this->read($cell, true);
         if ($number === null || floor($number) !== $number || $number > self::MAX_COUNT) {
-            throw InvalidValue::because('number', (string) $cell, 'must be a whole number, 0 or more');
+            throw InvalidValue::because('number', (string) $cell, self::hint($cell) ?? 'must be a whole number, 0 or more');
         }
 
         return (int) $number;
@@ -154,7 +154,8 @@ final readonly class RowParser
 
     private function amount(string|int|float $cell): float
     {
-        return $this->read($cell, false) ?? throw InvalidValue::because('number', (string) $cell, 'must be a number, 0 or more');
+        return $this->read($cell, false)
+            ?? throw InvalidValue::because('number', (string) $cell, self::hint($cell) ?? 'must be a number, 0 or more');
     }
 
     private function share(string|int|float $cell): float
@@ -163,7 +164,18 @@ final readonly class RowParser
 
         return $number !== null && $number <= 100
             ? $number
-            : throw InvalidValue::because('number', (string) $cell, 'must be a number from 0 to 100');
+            : throw InvalidValue::because('number', (string) $cell, self::hint($cell) ?? 'must be a number from 0 to 100');
+    }
+
+    /** What to do about a figure that a person can read and no rule can: rounded ones, ranges and bounds. */
+    private static function hint(string|int|float $cell): ?string
+    {
+        return match (true) {
+            preg_match('/^\d[\d.,]*\s*[kmb]$/Di', (string) $cell) === 1 => 'is abbreviated: write it out (1.3K as 1300) or unmap the column',
+            preg_match('/^\d[\d.,\s]*[-–—]\s*\d[\d.,]*$/Du', (string) $cell) === 1 => 'is a range: replace it with one number or unmap the column',
+            preg_match('/^[<>≤≥~]\s*\d/u', (string) $cell) === 1 => 'is a bound: replace it with one number, leave it empty or unmap the column',
+            default => null,
+        };
     }
 
     /** A text by the number format of the file; a typed number as it is. Null when it is no number of 0 or more. */

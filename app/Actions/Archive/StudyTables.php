@@ -30,6 +30,7 @@ final class StudyTables
         'rankings' => ['snapshot_id' => 'snapshots'],
         'metrics' => ['source_id' => 'sources'],
         'mappings' => [],
+        'left_out_files' => [],
         'decisions' => ['updated_by' => self::PEOPLE],
         'tags' => [],
         'lenses' => ['user_id' => self::PEOPLE],

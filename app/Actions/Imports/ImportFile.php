@@ -8,6 +8,7 @@ use App\Exceptions\Refused;
 use App\Models\Import;
 use App\Support\Pulse;
 use App\Support\Tabular\FileFingerprint;
+use App\Support\Tabular\HeaderAt;
 use App\Support\Tabular\TableFile;
 use App\Support\Tabular\TableReader;
 use GreaterReach\Core\Intake\ColumnPlan;
@@ -43,7 +44,7 @@ final readonly class ImportFile
     public function execute(ImportOrder $order, ?\Closure $progress = null): ImportOutcome
     {
         $pulse = new Pulse($progress);
-        $table = $this->reader->open($order->path, $pulse);
+        $table = HeaderAt::of($this->reader->open($order->path, $pulse), $order->headerLine);
         $plan = $this->mappings->plan($order, $table->headers());
         if ($order->kind === ImportKind::Rankings && $order->domain === null && ! $plan->has('domain')) {
             throw Refused::because('domain', 'A rankings file needs a domain: say whose rankings they are, or add a column "domain".');

@@ -33,6 +33,8 @@ final readonly class ImportOrder
         public ?int $userId = null,
         /** Whether a person's list or a connected source says it: `lists` or `pulls`. */
         public string $origin = DomainFigure::LISTS,
+        /** Line of the row that holds the column names. */
+        public int $headerLine = 1,
         /** What the path leads to, kept as long as the order is. */
         public ?LocalCopy $held = null,
     ) {

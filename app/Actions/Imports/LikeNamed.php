@@ -23,6 +23,7 @@ final readonly class LikeNamed
         public ImportKind $kind,
         public ?string $domain,
         public ?string $channel,
+        public bool $skippedBadRows,
         private array $mapping,
     ) {
     }
@@ -41,7 +42,7 @@ final readonly class LikeNamed
     {
         $wanted = FileDay::nameWithout($fileName);
         $imports = Import::query()->where('study_id', $study->id)->whereNull('superseded_by')->orderByDesc('id')->limit(self::LOOKED_AT)
-            ->get(['id', 'file_name', 'kind', 'mapping']);
+            ->get(['id', 'file_name', 'kind', 'mapping', 'rows_bad']);
         foreach ($imports as $import) {
             if (FileDay::nameWithout($import->file_name) === $wanted) {
                 return self::of($import);
@@ -58,6 +59,6 @@ final readonly class LikeNamed
             ->distinct()->limit(2)->get(['entry', 'channel'])->all();
         $only = \count($snapshots) === 1 ? $snapshots[0] : null;
 
-        return new self($import->file_name, $import->kind, $only?->entry, $only?->channel, $import->mapping);
+        return new self($import->file_name, $import->kind, $only?->entry, $only?->channel, $import->rows_bad > 0, $import->mapping);
     }
 }

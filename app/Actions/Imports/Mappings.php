@@ -28,6 +28,20 @@ final class Mappings
         return ColumnPlan::match($order->kind, $headers, [...$remembered, ...$order->mapping]);
     }
 
+    /**
+     * The same as far as it goes: a column that is still missing, or named twice, does not lose those that were chosen.
+     *
+     * @param list<string> $headers
+     *
+     * @return array<string, string> field → header
+     */
+    public function partial(ImportOrder $order, array $headers): array
+    {
+        $remembered = array_diff($this->recall($order->study, $order->kind, $headers), $order->mapping);
+
+        return ColumnPlan::partial($order->kind, $headers, [...$remembered, ...$order->mapping]);
+    }
+
     /** @param list<string> $headers */
     public function remember(ImportOrder $order, array $headers): void
     {

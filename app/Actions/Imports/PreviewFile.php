@@ -6,6 +6,7 @@ namespace App\Actions\Imports;
 
 use App\Exceptions\Refused;
 use App\Support\Pulse;
+use App\Support\Tabular\HeaderAt;
 use App\Support\Tabular\TableFile;
 use App\Support\Tabular\TableReader;
 use GreaterReach\Core\Intake\ColumnPlan;
@@ -30,11 +31,10 @@ final readonly class PreviewFile
      */
     public function execute(ImportOrder $order, ?\Closure $progress = null): array
     {
-        $table = $this->reader->open($order->path, new Pulse($progress));
+        $table = HeaderAt::of($this->reader->open($order->path, new Pulse($progress)), $order->headerLine);
         $problem = $outcome = $badRows = null;
-        $mapping = [];
+        $mapping = $this->mappings->partial($order, $table->headers());
         try {
-            $mapping = $this->mappings->plan($order, $table->headers())->mapping();
             $outcome = $this->import->execute($order, $progress);
         } catch (ImportRefused $refused) {
             $badRows = $refused->badRows;
@@ -51,7 +51,7 @@ final readonly class PreviewFile
                 $order->kind->fields(),
             ),
             'mapping' => (object) $mapping,
-            'nearly' => self::nearly($order, $table->headers(), $mapping === [] ? $order->mapping : $mapping),
+            'nearly' => self::nearly($order, $table->headers(), $mapping),
             'problem' => $problem,
             'outcome' => $outcome,
             'bad_rows' => $badRows ?? $outcome?->badRows,

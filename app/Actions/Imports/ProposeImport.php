@@ -28,8 +28,8 @@ final readonly class ProposeImport
     }
 
     /**
-     * @return array{proposal: array{kind: string, domain: string, date: string, channel: string}, notes: list<string>} empty text where
-     *     nothing tells; notes: what was read out of the name, in words
+     * @return array{proposal: array{kind: string, domain: string, date: string, channel: string, leave_out: bool, skip_bad_rows: bool},
+     *     notes: list<string>} empty text where nothing tells; notes: what was read out of the name, in words
      */
     public function execute(Study $study, string $fileName, ?TableFile $table): array
     {
@@ -53,6 +53,8 @@ final readonly class ProposeImport
                 'domain' => $kind === ImportKind::Rankings && $isNamed ? (string) $like->domain : $domain,
                 'date' => $day->day ?? '',
                 'channel' => ($isLike ? $like->channel : null) ?? $channel,
+                'leave_out' => LeaveOutFile::isLeftOut($study, $fileName),
+                'skip_bad_rows' => $isLike && $like->skippedBadRows,
             ],
             'notes' => array_values(array_filter($notes, static fn(string $note): bool => $note !== '')),
         ];

@@ -32,6 +32,9 @@ final readonly class SignIn
             throw ValidationException::withMessages(['email' => 'This email address and password don’t match. Try again.']);
         }
         if ($this->hasFactor($user, $code)) {
+            if (Hash::needsRehash((string) $user->getAuthPassword())) {
+                $user->update(['password' => $credentials['password']]);
+            }
             Auth::guard('web')->login($user);
         }
 

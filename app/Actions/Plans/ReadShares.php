@@ -53,7 +53,8 @@ final class ReadShares
         $domains = array_column($comparison->domains, 'id');
         $days = self::days($domains[0]);
         $snapshots = self::snapshots($study, $domains, $days);
-        $rows = self::rows($study, $comparison, array_values(array_unique(array_merge(...array_map(array_values(...), $snapshots)))));
+        $used = array_merge([], ...array_map(array_values(...), array_values($snapshots)));
+        $rows = self::rows($study, $comparison, array_values(array_unique($used)));
         $curve = $comparison->models()->curve ?? CtrCurve::default();
         $clicks = new FeatureClicks($study->rulebook()->shares('feature_clicks'));
         $shares = [];

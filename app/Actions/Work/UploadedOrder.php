@@ -18,7 +18,7 @@ use GreaterReach\Core\Site\PublicSuffixList;
  * What a person wants done with an upload, as it travels through the queue.
  *
  * @phpstan-type Payload array{upload: string, kind: string, domain: string, date: string, channel: string, mapping: array<string,
- *     string>, allow_errors: int}
+ *     string>, allow_errors: int, header_line?: int}
  */
 final readonly class UploadedOrder
 {
@@ -58,6 +58,7 @@ final readonly class UploadedOrder
             $payload['allow_errors'],
             $isDryRun,
             $task->user_id,
+            headerLine: $payload['header_line'] ?? 1,
             held: $file,
         );
     }

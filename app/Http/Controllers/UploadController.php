@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Imports\ForgetUpload;
+use App\Actions\Imports\LeaveOutFile;
 use App\Actions\Imports\ProposeImport;
 use App\Actions\Imports\ReceiveUpload;
 use App\Http\Requests\UploadRequest;
 use App\Models\Study;
+use App\Models\Upload;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
 final class UploadController extends Controller
 {
@@ -26,6 +29,15 @@ final class UploadController extends Controller
             ],
             201,
         );
+    }
+
+    public function update(Request $request, Study $study, string $upload, LeaveOutFile $leaveOut): JsonResponse
+    {
+        $request->validate(['leave_out' => ['required', 'boolean']]);
+        $file = Upload::query()->where('study_id', $study->id)->findOrFail($upload);
+        $leaveOut->execute($study, $file->file_name, $request->boolean('leave_out'));
+
+        return new JsonResponse(['leave_out' => $request->boolean('leave_out')]);
     }
 
     /** A file that nobody wants imported after all. */

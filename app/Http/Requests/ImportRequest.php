@@ -28,6 +28,7 @@ final class ImportRequest extends FormRequest
             'mapping' => ['nullable', 'array', 'max:30'],
             'mapping.*' => ['string', 'max:500'],
             'allow_errors' => ['nullable', 'integer', 'min:0', 'max:999999999'],
+            'header_line' => ['nullable', 'integer', 'min:1', 'max:100000'],
         ];
     }
 
@@ -52,6 +53,7 @@ final class ImportRequest extends FormRequest
             'channel' => $this->string('channel')->value() ?: 'organic',
             'mapping' => (object) Texts::of($this->array('mapping')),
             'allow_errors' => $this->integer('allow_errors'),
+            'header_line' => max(1, $this->integer('header_line')),
         ];
     }
 }

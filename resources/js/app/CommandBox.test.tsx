@@ -75,7 +75,7 @@ describe('the command box', () => {
   it('says that nothing is called so, and Enter goes nowhere', async () => {
     const { router } = open();
     await userEvent.keyboard('%%{Enter}');
-    expect(screen.getByText('Nothing is called so.')).toBeDefined();
+    expect(screen.getByText('No results')).toBeDefined();
     expect(router.state.location.pathname).toBe('/');
     expect(onClose).not.toHaveBeenCalled();
   });

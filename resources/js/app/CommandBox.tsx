@@ -11,7 +11,7 @@ import { useCommands } from './useCommands';
 const isTexts = (value: unknown): value is string[] => Array.isArray(value) && value.every((one) => typeof one === 'string');
 
 /** One line that finds studies, stages, views, keywords, lenses and settings by typing, what was used last first. */
-export function CommandBox({ study, isOpen, onClose }: { study: Study; isOpen: boolean; onClose: () => void }) {
+export function CommandBox({ study, isOpen, onClose }: { study: Study | undefined; isOpen: boolean; onClose: () => void }) {
   return (
     <Dialog
       open={isOpen}
@@ -26,7 +26,7 @@ export function CommandBox({ study, isOpen, onClose }: { study: Study; isOpen: b
   );
 }
 
-function Places({ study, onClose }: { study: Study; onClose: () => void }) {
+function Places({ study, onClose }: { study: Study | undefined; onClose: () => void }) {
   const navigate = useNavigate();
   const [typed, setTyped] = useState('');
   const [place, setPlace] = useState(0);
@@ -50,7 +50,7 @@ function Places({ study, onClose }: { study: Study; onClose: () => void }) {
         autoFocus
         fullWidth
         value={typed}
-        placeholder="Where to? A study, stage, view, keyword, lens …"
+        placeholder="Go to a study, stage, view, keyword or lens"
         onChange={(event) => {
           setTyped(event.target.value);
           setPlace(0);
@@ -100,7 +100,7 @@ function Places({ study, onClose }: { study: Study; onClose: () => void }) {
         ))}
         {found.length === 0 && (
           <Box component="li" sx={{ px: 2, py: 1, color: 'text.secondary' }}>
-            Nothing is called so.
+            No results
           </Box>
         )}
       </Box>

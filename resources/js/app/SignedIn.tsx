@@ -1,18 +1,20 @@
 import Box from '@mui/material/Box';
 import { useQuery } from '@tanstack/react-query';
-import { Navigate, Outlet, useLocation } from 'react-router';
+import { Navigate, Outlet, useLocation, useMatch } from 'react-router';
 import { sessionQuery } from '../features/session/queries';
 import Typography from '@mui/material/Typography';
 import { Suspense, lazy } from 'react';
 import { Failed, Waiting } from '../shared/Notice';
 import { parts } from '../theme/measures';
 
+const GlobalKeys = lazy(async () => ({ default: (await import('./useGlobalKeys')).GlobalKeys }));
 const SecondFactor = lazy(async () => ({ default: (await import('../features/session/SecondFactor')).SecondFactor }));
 
 /** Lets nobody further who is not signed in. */
 export function SignedIn() {
   const session = useQuery(sessionQuery());
   const { pathname, search } = useLocation();
+  const isInStudy = useMatch('/studies/:slug/*') !== null;
   if (session.isPending) {
     return <Waiting what="Opening Greater Reach" />;
   }
@@ -36,6 +38,11 @@ export function SignedIn() {
   return (
     <Box className="on-paper" sx={{ height: { xs: 'auto', md: '100dvh' }, minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
       <Outlet />
+      {!isInStudy && (
+        <Suspense fallback={null}>
+          <GlobalKeys />
+        </Suspense>
+      )}
     </Box>
   );
 }

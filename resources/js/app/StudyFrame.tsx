@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import LinearProgress from '@mui/material/LinearProgress';
 import Link from '@mui/material/Link';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { Link as RouterLink, Outlet, useNavigate, useParams } from 'react-router';
 import { keys } from '../api/keys';
 import { comparisonQuery, studyQuery, vocabularyQuery } from '../features/study/queries';
@@ -15,9 +15,8 @@ import { Failed, Waiting } from '../shared/Notice';
 import { useHotkeys } from '../shared/useHotkeys';
 import { addressOf } from '../features/sentence/carried';
 import { useSentenceSteps } from '../features/sentence/useUrlState';
-import { CommandBox } from './CommandBox';
-import { KeysDialog } from './KeysDialog';
 import { SkipLink } from './SkipLink';
+import { useGlobalKeys } from './useGlobalKeys';
 import { measures } from '../theme/measures';
 
 const stages = ['gather', 'compare', 'weigh', 'plan', 'track'];
@@ -28,8 +27,7 @@ export function StudyFrame() {
   const study = useQuery(studyQuery(slug));
   const state = useQuery({ ...comparisonQuery(slug), enabled: study.isSuccess });
   const vocabulary = useQuery(vocabularyQuery());
-  const [isHelpOpen, setHelpOpen] = useState(false);
-  const [isBoxOpen, setBoxOpen] = useState(false);
+  const global = useGlobalKeys(study.data);
   const navigate = useNavigate();
   const client = useQueryClient();
   const steps = useSentenceSteps();
@@ -41,8 +39,6 @@ export function StudyFrame() {
     }
   }, [client, slug, shown]);
   useHotkeys({
-    '?': () => setHelpOpen(true),
-    ':': () => setBoxOpen(true),
     n: () => document.getElementById('noise-menu')?.click(),
     z: steps.undo,
     Z: steps.redo,
@@ -50,16 +46,6 @@ export function StudyFrame() {
     0: () => void navigate(`/studies/${slug}/findings`),
     ...Object.fromEntries(stages.map((stage, index) => [String(index + 1), () => void navigate(addressOf(slug, stage))])),
   });
-  useEffect(() => {
-    const listen = (event: KeyboardEvent) => {
-      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
-        event.preventDefault();
-        setBoxOpen(true);
-      }
-    };
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
-  }, []);
   if (study.isPending || vocabulary.isPending) {
     return <Waiting what="Opening the study" />;
   }
@@ -86,7 +72,7 @@ export function StudyFrame() {
         <StudyBlock study={study.data} />
         <StagePath study={study.data} />
         <Box className="no-print" sx={{ display: 'flex' }}>
-          <PersonMenu onKeys={() => setHelpOpen(true)} />
+          <PersonMenu onKeys={global.openHelp} />
         </Box>
       </Box>
       {state.data?.problem != null && <BrokenComparison slug={slug} problem={state.data.problem} />}
@@ -102,8 +88,7 @@ export function StudyFrame() {
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
         <Outlet context={context} />
       </Box>
-      <CommandBox study={study.data} isOpen={isBoxOpen} onClose={() => setBoxOpen(false)} />
-      <KeysDialog isOpen={isHelpOpen} onClose={() => setHelpOpen(false)} />
+      {global.dialogs}
     </>
   );
 }

@@ -18,14 +18,21 @@ const files = [
   ['compare.csv', 'Comparison as CSV'],
 ] as const;
 
-const panels = { pull: 'Pull from a source', competitors: 'Find competitors', words: 'Bring words', clicks: 'Our own clicks' };
+const panels = {
+  pull: 'New month: pull from a source',
+  import: 'Import files',
+  competitors: 'Find competitors',
+  words: 'Add keywords',
+  clicks: 'Our own clicks',
+};
 
 /** Letters from which keywords are looked for. */
 const enough = 2;
 
 /** Everything that the command box can do from here: where to go in this study, its lenses, other studies, keywords that fit. */
-export function useCommands(study: Study, typed: string, isOpen: boolean): Command[] {
-  const lenses = useQuery({ ...lensesQuery(study.slug), enabled: isOpen });
+export function useCommands(study: Study | undefined, typed: string, isOpen: boolean): Command[] {
+  const slug = study?.slug ?? '';
+  const lenses = useQuery({ ...lensesQuery(slug), enabled: isOpen && study !== undefined });
   const word = typed.trim();
   const others = useQuery({
     queryKey: keys.studiesListed(word, null),
@@ -33,9 +40,9 @@ export function useCommands(study: Study, typed: string, isOpen: boolean): Comma
     enabled: isOpen,
   });
   const keywords = useFound(study, isOpen ? word : '');
-  const at = `/studies/${study.slug}`;
+  const at = `/studies/${slug}`;
   return [
-    ...inStudy(study),
+    ...(study === undefined ? onStudies : inStudy(study)),
     ...[...(lenses.data?.own ?? []), ...(lenses.data?.ready ?? [])].map(({ name, show }) => ({
       id: `lens ${name}`,
       group: 'Lens',
@@ -49,7 +56,7 @@ export function useCommands(study: Study, typed: string, isOpen: boolean): Comma
       to: `/studies/${slug}/findings`,
     })),
     ...keywords.map(({ keyword }) => ({
-      id: `keyword ${study.slug} ${keyword}`,
+      id: `keyword ${slug} ${keyword}`,
       group: 'Keyword',
       title: keyword,
       to: `${at}/compare?show=${encodeURIComponent(`text=${keyword}`)}&keyword=${encodeURIComponent(keyword)}&dossier=open`,
@@ -57,15 +64,20 @@ export function useCommands(study: Study, typed: string, isOpen: boolean): Comma
   ];
 }
 
+/** What can be done without a study open. */
+const onStudies: Command[] = [{ id: 'home', group: 'Study', title: 'All studies', to: '/' }];
+
 /** Keywords that have a word in them, the most searched first. */
-function useFound(study: Study, word: string) {
-  const isLooking = word.length >= enough && study.comparison !== null && /^[\p{L}\p{N} ]+$/u.test(word);
+function useFound(study: Study | undefined, word: string) {
+  const slug = study?.slug ?? '';
+  const comparison = study?.comparison?.id;
+  const isLooking = word.length >= enough && comparison !== undefined && /^[\p{L}\p{N} ]+$/u.test(word);
   const keywords = useQuery({
-    queryKey: keys.part(study.slug, 'bench', study.comparison?.id, 'found', word),
+    queryKey: keys.part(slug, 'bench', comparison, 'found', word),
     queryFn: ({ signal }) =>
       told(
         api.GET('/studies/{slug}/bench', {
-          params: { path: { slug: study.slug }, query: { show: `text=${word}`, sort: 'volume', dir: 'desc', limit: 6 } },
+          params: { path: { slug }, query: { show: `text=${word}`, sort: 'volume', dir: 'desc', limit: 6 } },
           signal,
         }),
       ),
@@ -92,10 +104,11 @@ function inStudy({ slug }: Study): Command[] {
     ...views('Compare', compareViews, 'keywords'),
     ...views('Weigh', weighViews, 'pages'),
     ...Object.entries(panels).map(([panel, title]) => ({ id: panel, group: 'Action', title, to: `${at}/gather?panel=${panel}` })),
+    { id: 'new-month', group: 'Action', title: 'New month: import files', to: `${at}/gather?panel=import` },
     ...files.map(([path, title]) => ({
       id: path,
       group: 'Export',
-      title,
+      title: `Export: ${title}`,
       to: address(`studies/${slug}/exports/${path}`, {}),
       isFile: true,
     })),

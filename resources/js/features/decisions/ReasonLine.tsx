@@ -56,7 +56,7 @@ export function ReasonLine({ study, mark, title, onReason, onClose }: Props) {
   return (
     <Box
       role="region"
-      aria-label="Why?"
+      aria-label="Reason"
       className="no-print"
       sx={{
         position: 'fixed',
@@ -93,7 +93,7 @@ export function ReasonLine({ study, mark, title, onReason, onClose }: Props) {
           <TextField
             {...params}
             autoFocus
-            label="Why? Enter goes on"
+            label={`Reason for “${title}” (Enter saves it)`}
             onKeyDown={(event) => {
               const keys = event.ctrlKey || event.metaKey || event.altKey ? null : keysMeant(text, event.key);
               if (keys !== null) {

@@ -4,13 +4,13 @@ import type { Mark } from '../../api/schema';
 const listKeys = 'jksxugetvpn';
 
 /**
- * Whoever marks one row after another without a pause means the keys of the list, although a reason could be written by now: a digit or a
- * question mark at the beginning, or two keys of a list that begin no word.
+ * Keys of the list that were pressed while the field for a reason has the focus. In an empty field, j, k, digits and the question mark
+ * always move or act; after a first letter, two keys that begin no word do.
  *
  * @returns the keys that are meant, or null where a reason is being written
  */
 export function keysMeant(written: string, key: string): string[] | null {
-  if (written === '' && /^[0-9?]$/.test(key)) {
+  if (written === '' && /^[0-9?jk]$/.test(key)) {
     return [key];
   }
   return /^(?:[jk][jksx]|ss|xx|uu)$/.test(written + key) ? [written, key] : null;

@@ -12,7 +12,9 @@ interface Order {
   /** Keywords by name, all that a sentence shows, or the open ones of topics. */
   about: About;
   decision: Decision;
-  /** Belongs to the decision before it: what was decided then is meant, and one undo takes both back. */
+  /** Which decision of this screen it is; a reason bears the number of the decision that it belongs to. */
+  turn: number;
+  /** A reason: what was decided in its turn is meant, and one undo takes both back. */
   isAfterthought?: boolean;
 }
 
@@ -35,6 +37,7 @@ const touched: StudyPart[] = [
   'comparison',
   'findings',
   'reasons',
+  'hidden',
 ];
 
 /**
@@ -43,39 +46,50 @@ const touched: StudyPart[] = [
  */
 export function useDecisions(study: string) {
   const past = usePast();
-  const client = useQueryClient();
-  const seen = () => Math.max(past.newest(), client.getQueryData(studyQuery(study).queryKey)?.newest_change ?? 0);
-  const order = useOrder(study);
-  const lists = useMarkedLists(study);
-  const params = { path: { slug: study } };
-  const send = useMutation({
-    ...order,
-    mutationFn: ({ about, decision, isAfterthought = false }: Order) =>
-      told(
-        api.POST('/studies/{slug}/decisions', { params, body: { ...(isAfterthought ? past.about() : about), ...decision, seen: seen() } }),
-      ),
-    onMutate: ({ about, decision }: Order) =>
-      'keywords' in about && decision.mark !== undefined ? lists.mark(about.keywords, decision.mark) : undefined,
-    onSuccess: (answer, { isAfterthought = false }) => past.add(answer, isAfterthought),
-    onError: (_error, { decision }, before) => {
-      if (before !== undefined && decision.mark !== undefined) {
-        lists.unmark(before, decision.mark);
-      }
-    },
-  });
+  const send = useSend(study, past);
   const undo = useUndo(study, past);
   return {
     error: send.error ?? undo.error,
     isPending: send.isPending,
     /** What others had done meanwhile with what was decided about last, and what an undo had to leave; empty where nothing. */
     told: toldWords(send.data?.others ?? [], undo.data ?? 0),
-    decide: (about: Order['about'], decision: Decision) => send.mutate({ about, decision }),
-    mark: (keywords: string[], mark: Mark | null) => send.mutate({ about: { keywords }, decision: { mark } }),
-    /** Why what was decided last was decided so. */
-    giveReason: (mark: Mark, reason: string) => send.mutate({ about: { keywords: [] }, decision: { mark, reason }, isAfterthought: true }),
+    decide: (about: Order['about'], decision: Decision) => send.mutate({ about, decision, turn: past.nextTurn() }),
+    mark: (keywords: string[], mark: Mark | null) => send.mutate({ about: { keywords }, decision: { mark }, turn: past.nextTurn() }),
+    /** The number of the last decision, for its reason. */
+    turn: past.turn,
+    /** Why something was decided: a reason belongs to its decision, whatever was decided since. */
+    giveReason: (turn: number, mark: Mark, reason: string) =>
+      send.mutate({ about: { keywords: [] }, decision: { mark, reason }, turn, isAfterthought: true }),
     undo: () => undo.mutate(null),
     undoChange: (change: number) => undo.mutate(change),
   };
+}
+
+/** Sends decisions, and marks rows on the screen before they are saved. */
+function useSend(study: string, past: ReturnType<typeof usePast>) {
+  const client = useQueryClient();
+  const seen = () => Math.max(past.newest(), client.getQueryData(studyQuery(study).queryKey)?.newest_change ?? 0);
+  const order = useOrder(study);
+  const lists = useMarkedLists(study);
+  const params = { path: { slug: study } };
+  return useMutation({
+    ...order,
+    mutationFn: ({ about, decision, turn, isAfterthought = false }: Order) =>
+      told(
+        api.POST('/studies/{slug}/decisions', {
+          params,
+          body: { ...(isAfterthought ? past.about(turn) : about), ...decision, seen: seen() },
+        }),
+      ),
+    onMutate: ({ about, decision }: Order) =>
+      'keywords' in about && decision.mark !== undefined ? lists.mark(about.keywords, decision.mark) : undefined,
+    onSuccess: (answer, { turn, isAfterthought = false }) => past.add(answer, turn, isAfterthought),
+    onError: (_error, { decision }, before) => {
+      if (before !== undefined && decision.mark !== undefined) {
+        lists.unmark(before, decision.mark);
+      }
+    },
+  });
 }
 
 /** Takes the last decision back, or one that is named; says of how many keywords somebody has changed since. */
@@ -98,23 +112,25 @@ function useUndo(study: string, past: ReturnType<typeof usePast>) {
 
 /** What was decided here so far, the last change at the end: a change, and what was added to it as an afterthought. */
 function usePast() {
-  const changes = useRef<number[][]>([]);
-  const keywords = useRef<string[]>([]);
+  const changes = useRef<{ turn: number; numbers: number[]; keywords: string[] }[]>([]);
+  const turn = useRef(0);
   const newest = useRef(0);
+  const ofTurn = (wanted: number) => changes.current.find((one) => one.turn === wanted);
   return {
-    add: ({ change, before }: DecisionOutcome, isAfterthought: boolean) => {
-      keywords.current = before.map((row) => row.keyword);
+    nextTurn: () => (turn.current += 1),
+    turn: () => turn.current,
+    add: ({ change, before }: DecisionOutcome, of: number, isAfterthought: boolean) => {
       newest.current = change;
       if (isAfterthought) {
-        changes.current.at(-1)?.push(change);
+        ofTurn(of)?.numbers.push(change);
       } else {
-        changes.current.push([change]);
+        changes.current.push({ turn: of, numbers: [change], keywords: before.map((row) => row.keyword) });
       }
     },
-    /** What a topic or a sentence meant is no longer open once it is set aside, and so is named keyword by keyword. */
-    about: () => ({ keywords: keywords.current }),
+    /** Named keyword by keyword: what a topic or a sentence meant is open no more once it is set aside. */
+    about: (of: number) => ({ keywords: ofTurn(of)?.keywords ?? [] }),
     newest: () => newest.current,
-    takeLast: () => changes.current.pop() ?? [],
+    takeLast: () => changes.current.pop()?.numbers ?? [],
   };
 }
 

@@ -6,12 +6,16 @@ import type { useDecisions } from './useDecisions';
 
 /** Asks why something was marked, in one line at the foot of the list. */
 export function useReasonLine(study: Study, decisions: ReturnType<typeof useDecisions>) {
-  const [asked, setAsked] = useState<{ mark: Mark; title: string; number: number } | null>(null);
+  const [asked, setAsked] = useState<{ mark: Mark; title: string; turn: number; number: number } | null>(null);
   return {
     /** A mark that was taken off needs no reason. */
     ask: (mark: Mark | null, title: string) =>
       // There before the next key is heard, so that none of a reason is taken for a key of the list.
-      flushSync(() => setAsked((before) => (mark === null || !study.may_edit ? null : { mark, title, number: (before?.number ?? 0) + 1 }))),
+      flushSync(() =>
+        setAsked((before) =>
+          mark === null || !study.may_edit ? null : { mark, title, turn: decisions.turn(), number: (before?.number ?? 0) + 1 },
+        ),
+      ),
     line:
       asked === null ? null : (
         <ReasonLine
@@ -19,7 +23,7 @@ export function useReasonLine(study: Study, decisions: ReturnType<typeof useDeci
           study={study.slug}
           mark={asked.mark}
           title={asked.title}
-          onReason={(reason) => decisions.giveReason(asked.mark, reason)}
+          onReason={(reason) => decisions.giveReason(asked.turn, asked.mark, reason)}
           onClose={() => setAsked(null)}
         />
       ),

@@ -4,6 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useLayoutEffect, useRef } from 'react';
+import { api } from '../../api/client';
 import type { Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { vocabularyQuery } from '../study/queries';
@@ -28,7 +29,8 @@ export function BatchRow({ study, row, day, isMapped, onChange, onMap }: Props) 
   const tell = useLatest(onChange);
   useEffect(() => {
     if (upload.data !== undefined) {
-      tell.current({ order: orderOf(upload.data), notes: upload.data.notes });
+      const isLeftOut = upload.data.proposal.leave_out;
+      tell.current({ order: orderOf(upload.data), notes: upload.data.notes, state: isLeftOut ? 'left out' : 'open' });
     } else if (upload.error !== null) {
       tell.current({ failure: upload.error.message });
     }
@@ -38,6 +40,13 @@ export function BatchRow({ study, row, day, isMapped, onChange, onMap }: Props) 
   const set = (changes: Partial<ImportOrder>) =>
     order !== null && onChange({ order: { ...order, allow_errors: 0, ...changes }, preview: undefined, failure: null });
   const bad = preview?.bad_rows?.total ?? 0;
+  const leaveOut = (isLeftOut: boolean) => {
+    onChange({ state: isLeftOut ? 'left out' : 'open' });
+    if (order !== null) {
+      const path = { slug: study.slug, upload: order.upload };
+      void api.PATCH('/studies/{slug}/uploads/{upload}', { params: { path }, body: { leave_out: isLeftOut } });
+    }
+  };
   return (
     <tr>
       <td>
@@ -63,7 +72,7 @@ export function BatchRow({ study, row, day, isMapped, onChange, onMap }: Props) 
         <Box sx={{ display: 'flex', flexWrap: 'wrap', ml: -1 }}>
           {row.state === 'open' && bad > 0 && (order?.allow_errors ?? 0) < bad && (
             <Button sx={{ py: 0 }} onClick={() => set({ allow_errors: bad })}>
-              Leave bad rows out
+              Skip bad rows
             </Button>
           )}
           {row.state === 'open' && preview !== undefined && (
@@ -72,8 +81,8 @@ export function BatchRow({ study, row, day, isMapped, onChange, onMap }: Props) 
             </Button>
           )}
           {row.state !== 'sent' && (
-            <Button sx={{ py: 0 }} onClick={() => onChange({ state: row.state === 'open' ? 'left out' : 'open' })}>
-              {row.state === 'open' ? 'Leave out' : 'Take in again'}
+            <Button sx={{ py: 0 }} onClick={() => leaveOut(row.state === 'open')}>
+              {row.state === 'open' ? 'Leave out' : 'Include'}
             </Button>
           )}
         </Box>

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { useRef, useState, type DragEvent } from 'react';
+import { useEffect, useRef, useState, type DragEvent } from 'react';
 import { importsQuery } from './queries';
 import { ledgerQuery } from '../study/queries';
 import { sideBySide } from '../../shared/layout';
@@ -22,7 +22,7 @@ import { TaskStrip } from './TaskStrip';
 import { WordsPanel } from './WordsPanel';
 import { fields, lines } from '../../theme/measures';
 
-const panels = { pull: 'Pull from a source', competitors: 'Find competitors', words: 'Bring words', clicks: 'Our own clicks' } as const;
+const panels = { pull: 'Pull from a source', competitors: 'Find competitors', words: 'Add keywords', clicks: 'Our own clicks' } as const;
 type PanelName = keyof typeof panels;
 
 /** Bring lists in and see what every domain has: the ledger, the work going on, what was imported; files dropped anywhere. */
@@ -35,6 +35,13 @@ export function GatherPage() {
   const [isOver, setOver] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   const panel = params.get('panel');
+  const isReady = ledger.data !== undefined;
+  useEffect(() => {
+    if (panel === 'import' && isReady) {
+      change({ panel: null }, true);
+      input.current?.click();
+    }
+  }, [panel, isReady, change]);
   // The browser empties its own list as soon as the event is over, so it is copied at once.
   const add = (list: FileList | null) => {
     const chosen = [...(list ?? [])];

@@ -13,6 +13,7 @@ import { keys } from '../../api/keys';
 import type { Study } from '../../api/schema';
 import { alike, batchWords, stateOf, type BatchFile } from './batch.logic';
 import { BatchRow } from './BatchRow';
+import type { ImportOrder } from './order.logic';
 import { MappingTable } from './MappingTable';
 import { about } from '../../shared/abouts';
 import { HeadingRow } from '../../shared/HeadingRow';
@@ -34,6 +35,8 @@ export function ImportBatch({ study, files, onClose }: Props) {
   const [mapped, setMapped] = useState<number | null>(null);
   const change = (places: number[], changes: (row: BatchFile) => Partial<BatchFile>) =>
     setRows((before) => before.map((row, place) => (places.includes(place) ? { ...row, ...changes(row) } : row)));
+  const changeOrders = (places: number[], changes: Partial<ImportOrder>) =>
+    change(places, ({ order }) => ({ order: order === null ? null : { ...order, ...changes }, preview: undefined }));
   const states = rows.map((row) => stateOf(row, day));
   const isWaiting = states.some((state) => state === 'sending' || state === 'looking');
   const ready = states.flatMap((state, place) => (state === 'ready' ? [place] : []));
@@ -120,9 +123,8 @@ export function ImportBatch({ study, files, onClose }: Props) {
           {mapped !== null && open?.preview !== undefined && (
             <MappingTable
               preview={open.preview}
-              onMap={(mapping) =>
-                change(alike(rows, mapped), ({ order }) => ({ order: order === null ? null : { ...order, mapping }, preview: undefined }))
-              }
+              onMap={(mapping) => changeOrders(alike(rows, mapped), { mapping })}
+              onHeader={(line) => changeOrders(alike(rows, mapped), { header_line: line, mapping: {} })}
             />
           )}
         </DialogContent>

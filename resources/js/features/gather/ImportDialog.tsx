@@ -74,7 +74,13 @@ function Uploaded({ study, upload, remaining, onClose }: { study: Study; upload:
         {error !== null && <Alert severity="error">{error}</Alert>}
         {preview?.problem != null && <Alert severity="warning">{preview.problem}</Alert>}
         {send.isError && <Alert severity="error">{send.error.message}</Alert>}
-        {preview !== undefined && <MappingTable preview={preview} onMap={(mapping) => set({ mapping })} />}
+        {preview !== undefined && (
+          <MappingTable
+            preview={preview}
+            onMap={(mapping) => set({ mapping })}
+            onHeader={(line) => set({ header_line: line, mapping: {} })}
+          />
+        )}
         {isReady && <p>{outcomeWords(preview.format, preview.outcome)}</p>}
         {isReady && preview.outcome !== null && preview.outcome.notes.length > 0 && (
           <>

@@ -10,10 +10,12 @@ import { fields } from '../../theme/measures';
 interface Props {
   preview: ImportPreview;
   onMap: (mapping: Record<string, string>) => void;
+  /** Takes the row on a line for the one that holds the column names. */
+  onHeader: (line: number) => void;
 }
 
 /** The first rows of the file under a choice of field for each column. */
-export function MappingTable({ preview, onMap }: Props) {
+export function MappingTable({ preview, onMap, onHeader }: Props) {
   const fieldOf = new Map(Object.entries(preview.mapping).map(([field, header]) => [header, field]));
   const map = (header: string, field: string) => {
     const others = Object.entries(preview.mapping).filter(([name, column]) => column !== header && name !== field);
@@ -43,7 +45,7 @@ export function MappingTable({ preview, onMap }: Props) {
         <thead>
           <tr>
             <th>
-              <HeadingWords about={about('Line of the file.', '', 'the file')}>line</HeadingWords>
+              <HeadingWords about={about('Line of the file. Choose one to use it as the header.', '', 'the file')}>line</HeadingWords>
             </th>
             {preview.headers.map((header, index) => (
               <th key={index}>
@@ -74,7 +76,16 @@ export function MappingTable({ preview, onMap }: Props) {
         <tbody>
           {preview.sample.map((row) => (
             <tr key={row.line}>
-              <td>{row.line}</td>
+              <td>
+                <Button
+                  sx={{ py: 0, px: 0.5, minWidth: 0, typography: 'small' }}
+                  aria-label={`Use line ${row.line} as the header`}
+                  title="Use this line as the header"
+                  onClick={() => onHeader(row.line)}
+                >
+                  {row.line}
+                </Button>
+              </td>
               {row.cells.map((cell, index) => (
                 <td key={index}>{cell}</td>
               ))}

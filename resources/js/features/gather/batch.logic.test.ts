@@ -15,7 +15,16 @@ const preview = (more: Partial<ImportPreview> = {}): ImportPreview => ({
   bad_rows: null,
   ...more,
 });
-const order = { upload: 'u', kind: 'rankings', domain: 'a.example', date: null, channel: 'organic', mapping: {}, allow_errors: 0 } as const;
+const order = {
+  upload: 'u',
+  kind: 'rankings',
+  domain: 'a.example',
+  date: null,
+  channel: 'organic',
+  mapping: {},
+  allow_errors: 0,
+  header_line: 1,
+} as const;
 const file = (more: Partial<BatchFile> = {}): BatchFile => ({
   file: {} as File,
   order,

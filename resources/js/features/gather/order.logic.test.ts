@@ -21,9 +21,18 @@ describe('an import order', () => {
         file: 'a.csv',
         bytes: 3,
         notes: [],
-        proposal: { kind: 'rankings', domain: 'a.example', date: '', channel: 'paid' },
+        proposal: { kind: 'rankings', domain: 'a.example', date: '', channel: 'paid', leave_out: false, skip_bad_rows: false },
       }),
-    ).toEqual({ upload: 'u', kind: 'rankings', domain: 'a.example', date: null, channel: 'paid', mapping: {}, allow_errors: 0 });
+    ).toEqual({
+      upload: 'u',
+      kind: 'rankings',
+      domain: 'a.example',
+      date: null,
+      channel: 'paid',
+      mapping: {},
+      allow_errors: 0,
+      header_line: 1,
+    });
   });
 
   it('tells what would change before anything is kept', () => {

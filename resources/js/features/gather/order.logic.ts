@@ -4,9 +4,21 @@ import { whole } from '../../shared/format';
 /** What is to be done with an upload, with nothing left open. */
 export type ImportOrder = Required<ImportWish>;
 
+/** The most bad rows that an import may be told to skip. */
+const anyBadRows = 999_999_999;
+
 export function orderOf(upload: Upload): ImportOrder {
-  const { kind, domain, date, channel } = upload.proposal;
-  return { upload: upload.id, kind, domain, date: date === '' ? null : date, channel, mapping: {}, allow_errors: 0 };
+  const { kind, domain, date, channel, skip_bad_rows: skips } = upload.proposal;
+  return {
+    upload: upload.id,
+    kind,
+    domain,
+    date: date === '' ? null : date,
+    channel,
+    mapping: {},
+    allow_errors: skips ? anyBadRows : 0,
+    header_line: 1,
+  };
 }
 
 /** What would be kept and what would change, in words. */

@@ -1,5 +1,5 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import type { Comparison, Mark, Opportunity, RankedTopic, Steadiness, Study, Task } from '../../api/schema';
 import Box from '@mui/material/Box';
 import { Bench } from '../../shared/Bench';
@@ -7,13 +7,14 @@ import { sideBySide } from '../../shared/layout';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { useHotkeys } from '../../shared/useHotkeys';
 import type { useDecisions } from '../decisions/useDecisions';
+import { pressMark, type MarkPress } from '../decisions/marks.logic';
 import { SelectionBar } from '../decisions/SelectionBar';
 import { ofPages, useSelection } from '../decisions/useSelection';
 import { usePutOnRoadmap } from '../decisions/usePutOnRoadmap';
 import { PageBar } from './PageBar';
 import { pageColumns } from './pageColumns';
 import { PagePanel } from './PagePanel';
-import { aboutPage, lineKey, linesOf, roadmapWords, type PageLine } from './pages.logic';
+import { aboutPage, lineKey, linesOf, markOf, roadmapWords, type PageLine } from './pages.logic';
 import { vocabularyQuery } from '../study/queries';
 import { explained, noColumns } from './abouts';
 import { opportunitiesQuery, topicsQuery } from './queries';
@@ -76,17 +77,7 @@ export function PagesView({
     }
   }, [fetchNextPage, hasNextPage, isFetchingNextPage]);
   const current = lines.find((line) => lineKey(line) === selected);
-  const flip = (mark: 'shortlisted' | 'set aside') => {
-    if (current?.kind === 'keyword') {
-      const next = current.keyword.mark === mark ? null : mark;
-      decisions.mark([current.keyword.keyword], next);
-      onMarked(next, current.keyword.keyword);
-    } else if (current !== undefined) {
-      const isMarked = mark === 'shortlisted' && current.page.shortlisted === current.page.keywords;
-      decisions.decide({ topics: [current.page.topic] }, { mark: isMarked ? null : mark });
-      onMarked(isMarked ? null : mark, current.page.topic);
-    }
-  };
+  const flip = useFlip(current, decisions, onMarked);
   const select = (line: PageLine) => {
     setSelected(lineKey(line));
     if (isOpen && line.kind === 'keyword') {
@@ -122,8 +113,8 @@ export function PagesView({
     }
   };
   useHotkeys({
-    s: () => flip('shortlisted'),
-    x: () => flip('set aside'),
+    s: (pressed) => flip('shortlisted', pressed.timeStamp),
+    x: (pressed) => flip('set aside', pressed.timeStamp),
     t: toRoadmap,
     v: () => current?.kind === 'page' && selection.flip(current.page.topic),
     e: judge,
@@ -188,4 +179,27 @@ export function PagesView({
       )}
     </Box>
   );
+}
+
+/** Marks the page or keyword on a line, or takes its mark back; a key that bounced does nothing. */
+function useFlip(current: PageLine | undefined, decisions: Props['decisions'], onMarked: Props['onMarked']) {
+  const lastPress = useRef<MarkPress | null>(null);
+  return (mark: Mark, at = performance.now()) => {
+    if (current === undefined) {
+      return;
+    }
+    const press = { keyword: lineKey(current), mark, at };
+    const next = pressMark(press, markOf(current, mark), lastPress.current);
+    if (next === undefined) {
+      return;
+    }
+    lastPress.current = press;
+    if (current.kind === 'keyword') {
+      decisions.mark([current.keyword.keyword], next);
+      onMarked(next, current.keyword.keyword);
+    } else {
+      decisions.decide({ topics: [current.page.topic] }, { mark: next });
+      onMarked(next, current.page.topic);
+    }
+  };
 }

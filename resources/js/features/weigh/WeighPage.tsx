@@ -38,7 +38,7 @@ import { ModelView } from './ModelView';
 import { OurPagesView } from './OurPagesView';
 import { PagesView } from './PagesView';
 import { ShortlistView } from './ShortlistView';
-import { views } from './views';
+import { viewOf, views } from './views';
 import { spellWeights, type Weights } from './weights.logic';
 
 const startSentence = 'mark=kept';
@@ -59,7 +59,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const [params, change] = useUrlState();
   const show = params.get('show') ?? startSentence;
   const asked = params.get('weights') ?? '';
-  const view = params.get('view') ?? 'pages';
+  const view = viewOf(params.get('view'));
   const keyword = params.get('keyword');
   const isOpen = params.get('dossier') === 'open';
   const sort = params.get('sort') ?? 'priority';

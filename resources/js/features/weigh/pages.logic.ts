@@ -1,4 +1,4 @@
-import type { Opportunity, RankedTopic } from '../../api/schema';
+import type { Mark, Opportunity, RankedTopic } from '../../api/schema';
 import { pathOf } from '../../shared/format';
 import { spell } from '../sentence/sentence.logic';
 
@@ -57,6 +57,14 @@ export function sharedJudgement(keywords: Pick<Opportunity, 'fit' | 'tags' | 'no
     notes: once(keywords.map(({ note }) => note)),
     reasons: once(keywords.map(({ reason }) => reason)),
   };
+}
+
+/** What a line is marked with, as far as a mark goes: a page counts as shortlisted when all of its keywords are. */
+export function markOf(line: PageLine, mark: Mark): Mark | null {
+  if (line.kind === 'keyword') {
+    return line.keyword.mark;
+  }
+  return mark === 'shortlisted' && line.page.shortlisted === line.page.keywords ? mark : null;
 }
 
 /** What became of putting something on the roadmap. */
