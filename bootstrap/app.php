@@ -47,11 +47,13 @@ $application = Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $longest = static fn(): int => config()->integer('reach.longest_question');
+        // A request of a test is none.
+        $isCommand = static fn(): bool => app()->runningInConsole() && ! request()->route();
         $exceptions->map(
             // A cursor's rows are read beside Laravel, so that is what it says of them, too.
             \PDOException::class,
             static fn(\PDOException $error): Throwable => MaskedQuery::of(
-                DatabaseUnavailable::orElse(NotOfOurs::orElse(TooLong::orElse($error, $longest(), request()), request())),
+                $isCommand() ? $error : DatabaseUnavailable::orElse(NotOfOurs::orElse(TooLong::orElse($error, $longest(), request()), request())),
             ),
         );
         // By the path as it was sent: one that is not UTF-8 is matched by no pattern.

@@ -22,12 +22,18 @@ final class DatabaseUnavailable extends ServiceUnavailableHttpException
         parent::__construct(self::RETRY_SECONDS, 'The database is not available right now. Nothing was changed; try again in a minute.', $previous);
     }
 
+    /** The SQLSTATE, which a failed connection tells in its words alone. */
+    private static function state(\PDOException $error): string
+    {
+        return preg_match('/^SQLSTATE\[(\w{5})\]/', $error->getMessage(), $found) === 1 ? $found[1] : (string) $error->getCode();
+    }
+
     /** The failure, or that the database does not answer where that is its cause. */
     public static function orElse(\Throwable $error): \Throwable
     {
         $self = new self($error);
         $isDown = $error instanceof \PDOException
-            && (preg_match(self::STATES, (string) $error->getCode()) === 1 || $self->causedByLostConnection($error));
+            && (preg_match(self::STATES, self::state($error)) === 1 || $self->causedByLostConnection($error));
 
         return $isDown ? $self : $error;
     }

@@ -14,10 +14,13 @@ final class MaskedQuery
         if (! $error instanceof QueryException) {
             return $error;
         }
+        $message = new \ReflectionProperty(\Exception::class, 'message');
         $cause = $error->getPrevious() ?? $error;
         // PostgreSQL repeats values from the second line on.
-        (new \ReflectionProperty(\Exception::class, 'message'))->setValue($cause, (string) strtok($cause->getMessage(), "\n"));
+        $message->setValue($cause, (string) strtok($cause->getMessage(), "\n"));
+        // The same exception, so that the number told to a person is the one in the log.
+        $message->setValue($error, (new QueryException($error->getConnectionName(), $error->getSql(), [], $cause))->getMessage());
 
-        return new QueryException($error->getConnectionName(), $error->getSql(), [], $cause);
+        return $error;
     }
 }

@@ -113,7 +113,10 @@ final class TextTable implements TableFile
         $bytes = \strlen($text);
         $isOpen = $this->isOpenAfter($text, false);
         while ($isOpen) {
-            $more = $this->physicalLine() ?? throw FileProblem::unclosedQuote($start);
+            $more = $this->physicalLine();
+            if ($more === null) {
+                break;
+            }
             $lines[] = $more;
             $bytes += \strlen($more) + 1;
             if (\count($lines) > self::LINES_PER_RECORD) {

@@ -54,7 +54,7 @@ final class PasswordTest extends TestCase
         $name = explode('@', $user->email)[0];
         $this->actingAs($user)
             ->patchJson('/api/v1/session', ['password' => self::OLD, 'new_password' => "{$name} and more"])
-            ->assertJsonPath('errors.new_password.0', 'A password with the name of its person is guessed at once.');
+            ->assertJsonPath('errors.new_password.0', 'Leave your name and email address out of your password.');
     }
 
     public function test_a_long_password_is_kept_whole(): void

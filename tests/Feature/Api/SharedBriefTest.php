@@ -96,7 +96,7 @@ final class SharedBriefTest extends TestCase
         $this->deleteJson($this->links.'/'.$revoked['id'])->assertOk();
         self::assertSame([$ended['url']], array_column($this->getJson($this->links)->json('links'), 'url'), 'The address stays the same.');
         $this->asWriter('');
-        $this->get($this->path($revoked['url']))->assertStatus(410)->assertSee('was taken back')->assertDontSee('big pen');
+        $this->get($this->path($revoked['url']))->assertStatus(410)->assertSee('was revoked')->assertDontSee('big pen');
         $this->get($this->path($ended['url']))->assertOk();
         Carbon::setTestNow(now()->addDays(3));
         $this->get($this->path($ended['url']))->assertStatus(410)->assertSee('This link ended on');

@@ -9,6 +9,7 @@ use App\Models\Study;
 use App\Models\Upload;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Storage;
 use Tests\TestCase;
 
@@ -86,8 +87,39 @@ final class BackupTest extends TestCase
         $at = (int) strpos($bytes, 'PGDMP') + 2000;
         file_put_contents($this->folder.'/damaged.tar', substr_replace($bytes, '#', $at, 1));
         $refused($this->folder.'/damaged.tar', 'is not what its manifest says', $this->folder.'/c.tar');
+        $this->alter($backup, 'uploads/waiting', "keyword,position\npen,9\n");
+        $refused($this->folder.'/altered.tar', 'uploads in this backup differ', $this->folder.'/d.tar');
+        $this->alter($backup, 'uploads/waiting', null);
+        $refused($this->folder.'/altered.tar', 'uploads in this backup differ', $this->folder.'/e.tar');
+        $this->alter($backup, 'uploads/waiting', 'link');
+        $refused($this->folder.'/altered.tar', 'holds a link instead of a file', $this->folder.'/f.tar');
         self::assertSame($exports, $this->exports());
         self::assertSame([], array_filter(Storage::directories(), static fn(string $name): bool => str_starts_with($name, 'backup-')));
+    }
+
+    /** @param ?string $content of a part of the backup; null takes it out, `link` puts a symbolic link in its place */
+    private function alter(string $backup, string $part, ?string $content): void
+    {
+        $folder = $this->folder.'/opened';
+        File::deleteDirectory($folder);
+        File::makeDirectory($folder);
+        Process::run(['tar', '--extract', '--file', $backup, '--directory', $folder])->throw();
+        unlink($folder.'/'.$part);
+        match ($content) {
+            null => true,
+            'link' => symlink('/etc/hostname', $folder.'/'.$part),
+            default => file_put_contents($folder.'/'.$part, $content),
+        };
+        Process::run(['tar', '--create', '--file', $this->folder.'/altered.tar', '--directory', $folder, '.'])->throw();
+    }
+
+    public function test_health_tells_a_database_without_its_tables(): void
+    {
+        $this->getJson('/api/v1/health')->assertOk();
+        $last = DB::table('migrations')->orderByDesc('id')->first();
+        DB::table('migrations')->where('id', $last?->id)->delete();
+        $this->getJson('/api/v1/health')->assertStatus(503)->assertJsonPath('database', 'not ok');
+        DB::table('migrations')->insert((array) $last);
     }
 
     public function test_a_place_that_cannot_be_written_is_told(): void

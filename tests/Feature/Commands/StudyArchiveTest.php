@@ -38,6 +38,8 @@ final class StudyArchiveTest extends TestCase
         $this->postJson($at.'/plan/items', ['keywords' => ['paper']])->assertSuccessful();
         $this->postJson($at.'/plan/drafts', ['name' => 'Spring'])->assertSuccessful();
         $item = DB::table('plan_items')->where('study_id', $this->study->id)->value('id');
+        // What ends a COPY of psql, and whatever else a person can write.
+        DB::table('plan_items')->where('id', $item)->update(['writer_note' => "before\n\\.\nafter \"quoted\", 𝛑\r\n\\N"]);
         DB::table('plan_drafts')->where('study_id', $this->study->id)->update(['placements' => json_encode([$item => '2026-12'])]);
     }
 

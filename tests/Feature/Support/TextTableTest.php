@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Support;
 
+use App\Support\Tabular\HeaderAt;
+use App\Support\Tabular\ReadLimits;
+use App\Support\Tabular\TableReader;
 use App\Support\Tabular\TextTable;
+use App\Support\Tabular\UnpackedFile;
 use GreaterReach\Core\Intake\FileProblem;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -53,11 +57,44 @@ final class TextTableTest extends TestCase
         self::assertSame($rows, iterator_to_array($table->rows()), 'It can be read again.');
     }
 
+    public function test_a_quote_that_never_closes_is_refused_at_its_line_after_reading_each_line_once(): void
+    {
+        $content = "a,b\n1,2\n\"never closed,1\n".str_repeat("more\n", 20_000);
+        try {
+            iterator_to_array(TextTable::open($this->makeFile($content), 1 << 20)->rows());
+            self::fail('It was read.');
+        } catch (FileProblem $problem) {
+            self::assertSame('unclosed_quote', $problem->problem);
+            self::assertStringStartsWith('Line 3: ', $problem->getMessage());
+        }
+    }
+
+    public function test_a_file_packed_more_than_twice_is_refused_and_its_copies_go_with_the_task(): void
+    {
+        $reader = new TableReader(new ReadLimits(1000, 1 << 20));
+        $twice = $this->makeFile((string) gzencode((string) gzencode("a,b\n1,2\n")));
+        self::assertSame(['a', 'b'], $reader->open($twice)->headers());
+        $before = glob(sys_get_temp_dir().'/reach-*') ?: [];
+        UnpackedFile::deleteAll();
+        self::assertLessThan(\count($before), \count(glob(sys_get_temp_dir().'/reach-*') ?: []));
+        $this->expectExceptionMessage('more than 2 times');
+        $reader->open($this->makeFile((string) gzencode((string) gzencode((string) gzencode("a,b\n1,2\n")))));
+    }
+
+    public function test_the_header_can_stand_below_a_title(): void
+    {
+        $table = HeaderAt::of(TextTable::open($this->makeFile("Export of October\n\nkeyword,rank\nink,3\n"), 1000), 3);
+        self::assertSame(['keyword', 'rank'], $table->headers());
+        self::assertSame([4 => ['ink', '3']], iterator_to_array($table->rows()));
+        $this->expectExceptionMessage('Line 9 is not a row of this file');
+        HeaderAt::of(TextTable::open($this->makeFile("a,b\n1,2\n"), 1000), 9);
+    }
+
     public function test_a_row_too_long_is_refused_with_its_line(): void
     {
         $this->expectException(FileProblem::class);
         $this->expectExceptionMessage('begins on line 2');
-        iterator_to_array(TextTable::open($this->makeFile("a,b\n\"never closed,1\n".str_repeat("more text\n", 200)), 1000)->rows());
+        iterator_to_array(TextTable::open($this->makeFile("a,b\n\"never closed,1\n".str_repeat("more text\n", 200)."\"\n"), 1000)->rows());
     }
 
     public function test_surrogate_pairs_at_the_edge_of_a_chunk_stay_whole(): void
