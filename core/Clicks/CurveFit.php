@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Clicks;
 
+use GreaterReach\Core\Results\PageOne;
 use GreaterReach\Core\Results\Places;
 use GreaterReach\Core\Statistics\IsotonicRegression;
 
@@ -18,6 +19,10 @@ final class CurveFit
 {
     public const BINS = 20;
     public const FEWEST_IMPRESSIONS = 200;
+    private const TRUSTED_CLICKS = 300;
+    private const TRUSTED_BINS = 5;
+
+    private int $allClicks = 0;
 
     /** @var array<int, int> */
     private array $clicks;
@@ -35,11 +40,21 @@ final class CurveFit
     /** @param float $position mean position of the row */
     public function add(float $position, int $clicks, int $impressions): void
     {
+        $this->allClicks += $clicks;
         $bin = (int) floor($position + .5);
         if ($bin >= 1 && $bin <= self::BINS) {
             $this->clicks[$bin] += $clicks;
             $this->impressions[$bin] += $impressions;
         }
+    }
+
+    /** Whether the clicks suffice to use the fitted curve without being asked. */
+    public function isTrustworthy(): bool
+    {
+        $firstPage = \array_slice($this->impressions, 0, PageOne::LAST, true);
+        $measured = array_filter($firstPage, static fn(int $count): bool => $count >= self::FEWEST_IMPRESSIONS);
+
+        return $this->allClicks >= self::TRUSTED_CLICKS && \count($measured) >= self::TRUSTED_BINS;
     }
 
     /** The fitted curve; the default one when no bin has enough impressions. */

@@ -23,7 +23,7 @@ final readonly class Potential
     }
 
     /**
-     * @param int   $wantedTarget the position aimed at (1…100), before it is moved above the present one
+     * @param int   $wantedTarget the target (1…100), before it is moved above the present position
      * @param float $share        of the clicks that the features of the results page leave, 0…1
      */
     public static function of(?int $volume, ?int $position, int $wantedTarget, CtrCurve $curve, float $share = 1.0): self
@@ -40,7 +40,13 @@ final readonly class Potential
         return new self($target, $now, $first, $gain > 0.0 ? $gain : 0.0, $first - $now);
     }
 
-    /** Who already stands at the target or better aims one position higher, at most first. */
+    /** The target where none is set for the keyword: near the top the aim is the top. */
+    public static function usualTarget(?int $position, int $usual, int $near): int
+    {
+        return $position !== null && $position <= $near ? 1 : $usual;
+    }
+
+    /** At the target or better, the target is one position higher, at most first. */
     public static function target(?int $position, int $wanted): int
     {
         return $position !== null && $position <= $wanted ? max(1, $position - 1) : $wanted;

@@ -15,8 +15,11 @@ use GreaterReach\Core\Exception\Misuse;
  */
 final readonly class Comparator
 {
-    /** @param int $within a position counts only up to this one (10, 20, 50 or 100) */
-    public function __construct(private int $within = Ranking::WORST_POSITION)
+    /**
+     * @param int   $within a position counts only up to this one (10, 20, 50 or 100)
+     * @param float $noise  share of a position up to which a change is daily jitter
+     */
+    public function __construct(private int $within = Ranking::WORST_POSITION, private float $noise = 0.0)
     {
     }
 
@@ -73,11 +76,11 @@ final readonly class Comparator
     {
         $own = $gathered->rankings[0] ?? [];
         if ($this->within === Ranking::WORST_POSITION) {
-            return self::summarise($gathered->keyword, $gathered->positions(), $gathered->previous, $own, $moves);
+            return $this->summarise($gathered->keyword, $gathered->positions(), $gathered->previous, $own, $moves);
         }
         $counts = fn(?int $position): ?int => $position === null || $position > $this->within ? null : $position;
 
-        return self::summarise(
+        return $this->summarise(
             $gathered->keyword,
             array_map($counts, $gathered->positions()),
             array_map($counts, $gathered->previous),
@@ -91,7 +94,7 @@ final readonly class Comparator
      * @param list<?int>    $previous
      * @param list<Ranking> $own
      */
-    private static function summarise(string $keyword, array $positions, array $previous, array $own, bool $moves): ComparisonRow
+    private function summarise(string $keyword, array $positions, array $previous, array $own, bool $moves): ComparisonRow
     {
         $p0 = $positions[0] ?? null;
         $presence = $p0 === null ? 0 : 1;
@@ -120,7 +123,7 @@ final readonly class Comparator
             $ranking,
             $above,
             $presence,
-            $moves ? Movement::between($previous[0], $p0) : null,
+            $moves ? Movement::between($previous[0], $p0, $this->noise) : null,
         );
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Comparison;
 
+use GreaterReach\Core\Results\Compared;
+
 /** How one domain's best position for a keyword changed since its previous snapshot. */
 enum Movement: string
 {
@@ -13,14 +15,22 @@ enum Movement: string
     case Slipped = 'slipped';
     case Steady = 'steady';
 
-    /** Null when absent in both. Call it only where a previous snapshot exists. */
-    public static function between(?int $previous, ?int $current): ?self
+    /**
+     * Null when absent in both. Call it only where a previous snapshot exists.
+     *
+     * @param float $noise a change up to this share of the better position is daily jitter and counts as steady
+     */
+    public static function between(?int $previous, ?int $current, float $noise = 0.0): ?self
     {
         if ($previous === null) {
             return $current === null ? null : self::Entered;
         }
         if ($current === null) {
             return self::Left;
+        }
+
+        if (abs($current - $previous) <= Compared::of($noise * min($current, $previous))) {
+            return self::Steady;
         }
 
         return $current < $previous ? self::Climbed : ($current > $previous ? self::Slipped : self::Steady);

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Explanation;
 
-use GreaterReach\Core\Winning\Ground;
+use GreaterReach\Core\Winning\PageKind;
 use GreaterReach\Core\Winning\PlaceChances;
 
-/** Explains the chance of one keyword factor by factor, each with what the chance would be without it; and what can be expected of it. */
+/** Explains the chance of one keyword and the visits that work on it can bring, in sentences that a colleague can check. */
 final readonly class ChanceExplainer
 {
     public function __construct(private FigureInputs $facts)
@@ -17,22 +17,27 @@ final readonly class ChanceExplainer
     public function winChance(): Explanation
     {
         $facts = $this->facts;
-        $target = $facts->clicks()->target;
-        $rule = "The chance to reach position {$target} or better: effect × F({$target}) ÷ F(our position), with F(t) the chance to ".
-            'stand at t or better, learnt from who stands where.';
+        if ($facts->isTitleTest()) {
+            return $this->titleChance();
+        }
+        $target = $facts->work->target;
+        $rule = $facts->kind === PageKind::New
+            ? "The chance that a new page of ours reaches position {$target} or better: where pages like it rank, shifted by how new pages do."
+            : "The chance that work on our page brings it to position {$target} or better: where pages like it rank, times the share of pages "
+                .'that move at all, shifted by what our work has brought.';
         if ($facts->position === 1) {
-            return new Explanation('win_chance', $rule, [], ['We are first already: 1.']);
+            return new Explanation('win_chance', $rule, [], ['We rank first already: 100%.']);
         }
         if ($facts->difficulty === null) {
             return new Explanation('win_chance', $rule, [$facts->difficultyInput()], ['The difficulty is unknown, so the chance is too.']);
         }
-        $places = $this->places($facts->difficulty, $facts->ground);
+        $chances = $facts->positions->chances($facts->difficulty, $facts->ground, $facts->volume);
 
         return new Explanation(
             'win_chance',
             $rule,
-            $this->inputs($facts->difficulty, $places, $target),
-            $this->steps($facts->difficulty, $places, $target),
+            $this->inputs($chances, $target),
+            $this->steps($facts->difficulty, $chances, $target),
             $this->assumptions(),
         );
     }
@@ -40,140 +45,201 @@ final readonly class ChanceExplainer
     public function expectedGain(): Explanation
     {
         $facts = $this->facts;
-        $prospect = $facts->prospect();
-        $inputs = [
-            $facts->volumeInput(),
-            new Input('effect', $facts->effect->share, 'of the pages worked on', $this->effectSource()),
-            new Input('win chance', $prospect->winChance),
-            new Input('gain', $facts->clicks()->gain, 'visits a month'),
-        ];
-        $expected = Explanation::number($prospect->expectedGain);
-        $steps = [\sprintf('Over all places from 1 to %s: %s visits a month.', $facts->position ?? 100, $expected)];
-        if ($prospect->winChance !== null && $facts->clicks()->gain !== null && $facts->position !== 1) {
-            $steps[] = \sprintf(
-                'Places better than the target count too, and places short of it bring something, so it is not chance × gain (%s).',
-                Explanation::number($prospect->winChance * $facts->clicks()->gain),
+        if ($facts->isTitleTest()) {
+            return new Explanation(
+                'expected_gain',
+                'Visits that a better title could win at the same position, times the share of title tests that succeed.',
+                [$facts->volumeInput(), new Input('gain', $facts->work->gain, 'visits a month'), $this->successInput()],
+                [\sprintf(
+                    '%s × %s = %s visits a month.',
+                    Explanation::number($facts->work->gain),
+                    Explanation::percent($facts->titleSuccess),
+                    Explanation::number($facts->work->expectedGain),
+                )],
+                ['The success of title tests is assumed.'],
             );
         }
 
         return new Explanation(
             'expected_gain',
-            'Effect × volume × Σ over the places t we may come to: P(t | no worse than now) × (click-through rate at t − at our position).',
-            $inputs,
-            $steps,
+            'Volume × Σ over the positions t we may reach: the chance of t × (click-through rate at t − at our position).',
+            [
+                $facts->volumeInput(),
+                new Input('win chance', $facts->work->winChance),
+                new Input('gain', $facts->work->gain, 'visits a month'),
+            ],
+            [\sprintf(
+                'Over all positions from 1 to %s: %s visits a month. Positions better and worse than the target count too.',
+                $facts->position === null ? 100 : $facts->position - 1,
+                Explanation::number($facts->work->expectedGain),
+            )],
             $this->assumptions(),
         );
     }
 
-    /** @return list<Input> */
-    private function inputs(float $difficulty, PlaceChances $places, int $target): array
+    private function titleChance(): Explanation
     {
-        $facts = $this->facts;
-        $ground = $facts->ground;
-        $nowSource = $facts->position === null ? 'absent' : "position {$facts->position}";
+        $measured = $this->facts->measured;
 
-        return [
-            $facts->difficultyInput(),
-            new Input('ground', $ground->share(), 'of the leading page', $this->groundSource()),
-            new Input("F({$target})", $places->upTo($target), '', $facts->positions->fit->isAssumed ? 'assumed' : 'position model'),
-            new Input('F(our position)', $places->noWorseThan($facts->position), '', $nowSource),
-            new Input('effect', $facts->effect->share, 'of the pages worked on', $this->effectSource()),
-        ];
-    }
-
-    /** @return list<string> */
-    private function steps(float $difficulty, PlaceChances $places, int $target): array
-    {
-        $facts = $this->facts;
-        $reach = $places->reach($target, $facts->position);
-        $chance = $facts->prospect()->winChance;
-
-        return array_values(array_filter([
-            $this->studyStep($difficulty, $places, $target),
-            $this->groundStep($difficulty, $target),
-            $facts->position === null
-                ? null
-                : \sprintf(
-                    'From where we are: we stand at %d and give nothing up, so %s ÷ %s = %s; without that it would be %s.',
-                    $facts->position,
-                    Explanation::percent($places->upTo($target)),
-                    Explanation::percent($places->noWorseThan($facts->position)),
-                    Explanation::percent($reach),
-                    Explanation::percent($facts->effect->share * $places->upTo($target)),
-                ),
-            \sprintf(
-                'From the effect: %s of the pages that are worked on move at all (%s), so %s × %s = %s; if all moved it would be %s.',
-                Explanation::percent($facts->effect->share),
-                $this->effectSource(),
-                Explanation::percent($facts->effect->share),
-                Explanation::percent($reach),
-                Explanation::percent($chance),
-                Explanation::percent($reach),
-            ),
-        ]));
-    }
-
-    private function studyStep(float $difficulty, PlaceChances $places, int $target): string
-    {
-        $model = $this->facts->positions;
-        if ($model->fit->isAssumed) {
-            return \sprintf(
-                'Assumed: at a difficulty of %s against a comfort of %s, %s stand at %d or better.',
-                Explanation::number($difficulty),
-                Explanation::number($this->facts->horizons->comfort->value),
-                Explanation::percent($places->upTo($target)),
-                $target,
-            );
-        }
-        $base = $model->shareWithin($target);
-
-        return \sprintf(
-            'From the study: of %s places of all compared domains, one like ours at a difficulty of %s stands at %d or better with %s%s.',
-            Explanation::number($model->fit->rows),
-            Explanation::number($difficulty),
-            $target,
-            Explanation::percent($places->upTo($target)),
-            $base === null ? '' : '; whatever the keyword, '.Explanation::percent($base).' do',
+        return new Explanation(
+            'win_chance',
+            'A title test wins clicks at the same position: half of better titles close the gap to the CTR curve.',
+            [$this->successInput()],
+            $measured === null ? [] : [\sprintf(
+                'We got %s clicks from %s impressions at position %d, less than the curve tells.',
+                Explanation::number($measured->clicks),
+                Explanation::number($measured->impressions),
+                $this->facts->position,
+            )],
+            ['The success of title tests is assumed.'],
         );
     }
 
-    private function groundStep(float $difficulty, int $target): ?string
+    private function successInput(): Input
+    {
+        return new Input('success', $this->facts->titleSuccess, 'of title tests', 'assumed');
+    }
+
+    /** @return list<Input> */
+    private function inputs(PlaceChances $chances, int $target): array
     {
         $facts = $this->facts;
-        if (! isset($facts->positions->fit->betas['ground'])) {
-            return null;
+        $effect = $facts->effects->of($facts->kind);
+        $source = $facts->positions->fit->isAssumed ? 'assumed' : 'position model';
+        $inputs = [
+            $facts->difficultyInput(),
+            $facts->volumeInput(),
+            new Input('ground', $facts->ground->share(), '', "{$facts->ground->held} of {$facts->ground->of} keywords in related topics"),
+            new Input("F({$target})", $chances->upTo($target), '', $source),
+        ];
+        if ($facts->kind === PageKind::Existing) {
+            $now = $facts->position === null ? 'absent' : "position {$facts->position}";
+            $inputs[] = new Input('F(our position)', $chances->noWorseThan($facts->position), '', $now);
+            $inputs[] = new Input('pages that move', $facts->movingShare, 'of existing pages', 'assumed');
         }
-        $without = $facts->effect->share * $this->places($difficulty, Ground::none())->reach($target, $facts->position);
-        $held = $facts->ground->of === null
-            ? 'no page of a competitor leads here, so nothing is known of it'
-            : \sprintf(
-                'we rank for %s of the %s other keywords of the page that leads%s',
-                Explanation::number($facts->ground->held),
-                Explanation::number($facts->ground->of),
-                $facts->leadingPage === null ? '' : ", {$facts->leadingPage}",
-            );
+        $inputs[] = new Input('effect', $effect->mean(), 'shift of the log odds', "{$effect->items} finished items");
 
-        return \sprintf('From the ground: %s; without that it would be %s.', $held, Explanation::percent($without));
+        return $inputs;
     }
 
-    private function places(float $difficulty, Ground $ground): PlaceChances
+    /** @return list<string> */
+    private function steps(float $difficulty, PlaceChances $chances, int $target): array
     {
-        return $this->facts->positions->chances($difficulty, $ground);
+        $facts = $this->facts;
+
+        return [
+            $this->studyStep($difficulty, $chances, $target),
+            $this->groundStep(),
+            ...$facts->kind === PageKind::New ? $this->newSteps($target, $chances) : $this->existingSteps($target, $chances),
+        ];
     }
 
-    private function groundSource(): string
+    private function studyStep(float $difficulty, PlaceChances $chances, int $target): string
+    {
+        $fit = $this->facts->positions->fit;
+        $share = Explanation::percent($chances->upTo($target));
+
+        return $fit->isAssumed
+            ? \sprintf(
+                'Assumed: at difficulty %s against our comfort difficulty of %s, %s of pages reach the top %d.',
+                Explanation::number($difficulty),
+                Explanation::number($this->facts->horizons->comfort->value),
+                $share,
+                $target,
+            )
+            : \sprintf(
+                'Pages like ours in this study: %s reach the top %d at difficulty %s (fitted to %s positions).',
+                $share,
+                $target,
+                Explanation::number($difficulty),
+                Explanation::number($fit->rows),
+            );
+    }
+
+    private function groundStep(): string
     {
         $ground = $this->facts->ground;
 
-        return $ground->of === null ? 'no page leads' : "{$ground->held} of {$ground->of} other keywords".
-            ($this->facts->leadingPage === null ? '' : " of {$this->facts->leadingPage}");
+        return $ground->of === 0
+            ? 'No other topic in this study shares a word with this one, so our ground counts as 25%.'
+            : \sprintf(
+                'We hold %s of %s keywords in related topics%s.',
+                Explanation::number($ground->held),
+                Explanation::number($ground->of),
+                $this->facts->stems === [] ? '' : ' (related by '.implode(', ', $this->facts->stems).')',
+            );
     }
 
-    private function effectSource(): string
+    /** @return list<string> */
+    private function newSteps(int $target, PlaceChances $chances): array
     {
-        $effect = $this->facts->effect;
+        $effects = $this->facts->effects;
+        $market = $effects->marketShift;
+        $steps = [
+            $effects->marketPages === 0
+                ? 'No new page of this market can be followed yet, so new pages count like pages in general.'
+                : \sprintf(
+                    '%s new pages in this market did %s than pages do on average.',
+                    Explanation::number($effects->marketPages),
+                    self::comparedWords($market),
+                ),
+        ];
+        $chance = Explanation::percent($this->facts->work->winChance);
+        $steps[] = $effects->new->items === 0
+            ? "For a new page of ours that makes {$chance}."
+            : \sprintf(
+                'Our own %s new pages did %s: %s.',
+                Explanation::number($effects->new->items),
+                $effects->new->mean() >= $market ? 'better' : 'worse',
+                $chance,
+            );
 
-        return $effect->isLearnt ? "learnt from {$effect->items} finished items" : 'assumed';
+        return $steps;
+    }
+
+    /** @return list<string> */
+    private function existingSteps(int $target, PlaceChances $chances): array
+    {
+        $facts = $this->facts;
+        $after = $facts->outlook()->after($facts->kind, $chances, $facts->position);
+        $steps = [];
+        if ($facts->position !== null) {
+            $steps[] = \sprintf(
+                'We are at %d already, and a page keeps its position at worst: %s ÷ %s = %s.',
+                $facts->position,
+                Explanation::percent($chances->upTo($target)),
+                Explanation::percent($chances->noWorseThan($facts->position)),
+                Explanation::percent($chances->reach($target, $facts->position)),
+            );
+        }
+        $steps[] = \sprintf(
+            'About %s of pages move when they are worked on: %s.',
+            Explanation::percent($facts->movingShare),
+            Explanation::percent($after->towards($target)),
+        );
+        $items = $facts->effects->existing->items;
+        $steps[] = $items === 0
+            ? 'No finished work has taught us more yet.'
+            : \sprintf(
+                'Our %s finished existing pages did %s: %s.',
+                Explanation::number($items),
+                $facts->effects->existing->mean() >= 0 ? 'better' : 'worse',
+                Explanation::percent($facts->work->winChance),
+            );
+
+        return $steps;
+    }
+
+    private static function comparedWords(float $shift): string
+    {
+        return match (true) {
+            $shift < -1 => 'much worse',
+            $shift < -.4 => 'worse',
+            $shift < -.1 => 'a little worse',
+            $shift <= .1 => 'no worse',
+            $shift <= .4 => 'a little better',
+            default => 'better',
+        };
     }
 
     /** @return list<string> */
@@ -182,17 +248,17 @@ final readonly class ChanceExplainer
         $facts = $this->facts;
         $fit = $facts->positions->fit;
         $assumptions = [];
-        if (! $facts->effect->isLearnt) {
-            $assumptions[] = 'The effect is assumed until five finished items can teach it.';
+        if ($facts->kind === PageKind::Existing) {
+            $assumptions[] = 'The share of pages that move is assumed.';
         }
         if ($fit->isAssumed) {
-            $assumptions[] = 'There are too few rows to learn from, so a line around the comfort difficulty stands in.';
+            $assumptions[] = 'Too few positions are known to fit a model, so a line around the comfort difficulty is used.';
         }
         if ($fit->isAssumed && $facts->horizons->comfort->isAssumed) {
             $assumptions[] = 'Fewer than ten keywords show our comfort difficulty, so it is assumed to be 30.';
         }
         foreach ($fit->odd as $feature) {
-            $assumptions[] = "By these data {$feature->oddity()}, which is odd; {$feature->value} is left out.";
+            $assumptions[] = "In this study {$feature->oddity()}, so {$feature->value} is left out of the model.";
         }
 
         return $assumptions;

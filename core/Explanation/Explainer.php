@@ -31,9 +31,10 @@ final readonly class Explainer
             'priority' => $this->priority(),
             'tactic' => new Explanation(
                 'tactic',
-                'The first that holds: merge pages, new or extend page, test title, refresh page, else improve page.',
+                'The first that applies: new page, merge pages, extend page, refresh page, else improve page. A title test instead where a '
+                    .'day of it is worth more.',
                 [new Input('our position', $this->facts->position)],
-                [$this->facts->tactic->reason()],
+                [$this->facts->work->tactic->tactic->reason()],
             ),
         ];
     }
@@ -67,17 +68,25 @@ final readonly class Explainer
 
     private function gain(): Explanation
     {
+        if ($this->facts->isTitleTest()) {
+            return new Explanation(
+                'gain',
+                'Visits at our position by the CTR curve less those that our clicks show.',
+                [$this->facts->volumeInput(), $this->rate((int) $this->facts->position)],
+                [\sprintf('A better title could win %s visits a month at the same position.', Explanation::number($this->facts->work->gain))],
+            );
+        }
         $clicks = $this->facts->clicks();
         $target = $clicks->target;
         $steps = [
             $this->facts->position !== null && $this->facts->position <= $this->facts->wantedTarget
                 ? \sprintf(
-                    'We stand at %d, at or above the target of %d, so the aim is %d.',
+                    'We are at %d, at or above the target of %d, so the target is %d.',
                     $this->facts->position,
                     $this->facts->wantedTarget,
                     $target,
                 )
-                : \sprintf('The aim is position %d.', $target),
+                : \sprintf('The target is position %d.', $target),
             $this->product($target, $this->atTarget($target)),
             \sprintf('Less the visits now, %s: a gain of %s.', Explanation::number($clicks->visitsNow), Explanation::number($clicks->gain)),
         ];
@@ -161,13 +170,13 @@ final readonly class Explainer
             $facts->difficultyInput(),
             new Input('comfort difficulty', $facts->horizons->comfort->value, '0–100'),
             new Input('our position', $facts->position),
-            new Input('gain', $facts->clicks()->gain, 'visits a month'),
+            new Input('gain', $facts->work->gain, 'visits a month'),
         ];
 
         return new Explanation(
             'horizon',
-            'Quick win: in striking distance, the difficulty within our comfort and the gain worth it. Short term: enough reach, the '.
-                'chance to get to the target (page one where we are absent) if the page moves. Else long term.',
+            'Quick win: in striking distance, the difficulty within our comfort and the gain large enough. Short term: enough reach, the '.
+                'chance to get to the target (page one where we are absent) whatever the effect of work. Else long term.',
             $inputs,
             $facts->difficulty === null ? ['The difficulty is unknown, so the horizon is too.'] : $this->horizonSteps($facts->difficulty),
         );
@@ -177,8 +186,8 @@ final readonly class Explainer
     private function horizonSteps(float $difficulty): array
     {
         $facts = $this->facts;
-        $gain = $facts->clicks()->gain;
-        $reach = $facts->prospect()->reach;
+        $gain = $facts->work->gain;
+        $reach = $facts->work->reach;
         [$set, $comfort] = [$facts->horizons->settings, $facts->horizons->comfort];
         $horizon = $facts->horizons->of($facts->position, $difficulty, $gain, $reach);
         if ($horizon === Horizon::QuickWin) {

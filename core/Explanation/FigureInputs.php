@@ -7,13 +7,16 @@ namespace GreaterReach\Core\Explanation;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\Potential;
 use GreaterReach\Core\Priority\HorizonRule;
+use GreaterReach\Core\Priority\MeasuredClicks;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\Weights;
-use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Priority\Work;
+use GreaterReach\Core\Winning\Effects;
 use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\LinksNeeded;
 use GreaterReach\Core\Winning\Outlook;
+use GreaterReach\Core\Winning\PageKind;
 use GreaterReach\Core\Winning\PositionModel;
 use GreaterReach\Core\Winning\Prospect;
 
@@ -30,11 +33,18 @@ final readonly class FigureInputs
         public CtrCurve $curve,
         public string $curveName,
         public PositionModel $positions,
-        public Effect $effect,
+        public Effects $effects,
+        public PageKind $kind,
+        /** Share of existing pages that move at all when they are worked on. */
+        public float $movingShare,
         /** Ours. */
         public Ground $ground,
-        /** URL of the page that leads; null where none does. */
-        public ?string $leadingPage,
+        /** @var list<string> stems that relate other topics to this one */
+        public array $stems,
+        /** What to do with the keyword by itself. */
+        public Work $work,
+        public ?MeasuredClicks $measured,
+        public float $titleSuccess,
         /** Of the clicks that the features of the results page leave, 0…1. */
         public float $clicksLeft,
         public LinksNeeded $links,
@@ -43,7 +53,6 @@ final readonly class FigureInputs
         public HorizonRule $horizons,
         public Scores $scores,
         public Weights $weights,
-        public Tactic $tactic,
         public ?float $cpc,
         public string $cpcSource,
         /** Share of visits that convert, 0…1. */
@@ -61,13 +70,25 @@ final readonly class FigureInputs
     /** @param ?int $target another than the one that is wanted */
     public function prospect(?int $target = null): Prospect
     {
-        return (new Outlook($this->positions, $this->curve, $this->effect))->of(
+        return $this->outlook()->of(
+            $this->kind,
             $this->position,
             $this->clicks($target)->target,
             $this->difficulty,
             $this->ground,
+            $this->volume,
             $this->volume === null ? null : $this->volume * $this->clicksLeft,
         );
+    }
+
+    public function outlook(): Outlook
+    {
+        return new Outlook($this->positions, $this->curve, $this->effects, $this->movingShare);
+    }
+
+    public function isTitleTest(): bool
+    {
+        return $this->work->tactic->tactic === Tactic::TestTitle;
     }
 
     public function volumeInput(): Input

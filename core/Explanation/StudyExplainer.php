@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Explanation;
 
 use GreaterReach\Core\Plan\Band;
-use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Priority\Effort;
 use GreaterReach\Core\Priority\Steadiness;
-use GreaterReach\Core\Priority\TacticLabel;
+use GreaterReach\Core\Priority\Tactic;
 
 /** Explains the figures that stand for a whole study, a plan or a season rather than for one keyword's position. */
 final class StudyExplainer
@@ -126,21 +126,23 @@ final class StudyExplainer
         );
     }
 
-    public static function effort(Effort $effort, TacticLabel $tactic, ?int $linksToEarn): Explanation
+    /** @param int $keywords that are open */
+    public static function effort(Effort $effort, Tactic $tactic, int $keywords): Explanation
     {
-        $days = $effort->days($tactic, $linksToEarn);
-        $alone = $effort->days($tactic, null);
+        $days = $effort->days($tactic, $keywords);
+        $alone = $effort->days($tactic);
 
         return new Explanation(
             'effort',
-            'Days of work by tactic and, where links stand beside it, some for each link to earn.',
-            [new Input('links to earn', $linksToEarn)],
+            'Days of work by tactic, and some more for every ten open keywords beyond the first ten. Earning links is an item of its own.',
+            [new Input('open keywords', $keywords)],
             [
                 \sprintf(
-                    '%s: %s days, and %s for links: %s.',
-                    $tactic,
+                    '%s: %s days + %s for %d keywords = %s days.',
+                    ucfirst($tactic->value),
                     Explanation::number($alone),
                     Explanation::number($days - $alone),
+                    $keywords,
                     Explanation::number($days),
                 ),
             ],
@@ -152,12 +154,13 @@ final class StudyExplainer
     {
         return new Explanation(
             'forecast',
-            'Σ gain × season × min(1, months since done ÷ ramp), drawn: an item moves or not, by the effect; if it does, to a place that '
-                .'the position model draws; its volume is uncertain. The mean takes the expected gain.',
+            'Σ gain × season × min(1, months since done ÷ ramp), drawn 2,000 times: what work brings is drawn once for all new and once '
+                .'for all existing pages, then a position for each page and its volume. The mean lies a little above the sum of '
+                .'expected gains, since a small chance can rise further than it can fall.',
             [new Input('items', $items), new Input('draws', $draws), new Input('spread of the volume', $sigma, 'sigma of its logarithm')],
             [
                 \sprintf(
-                    'In %s eight of ten draws lie between %s and %s visits, half below %s; the mean is %s.',
+                    'In %s, eight in ten draws are between %s and %s visits, half are below %s. The mean is %s.',
                     $month,
                     Explanation::number($band->p10),
                     Explanation::number($band->p90),
@@ -165,48 +168,51 @@ final class StudyExplainer
                     Explanation::number($band->mean),
                 ),
             ],
-            ['Items move independently of each other.'],
+            ['Beyond what work brings on the whole, pages move independently of each other.'],
         );
     }
 
     /**
-     * @param float $visits    added by now, a month
-     * @param ?bool $isReached whether the lead is at its target; null where none was said
+     * @param float $added visits a month beyond those when it was planned
+     * @param float $ratio visits now ÷ visits then of pages that nobody worked on
+     * @param float $net   visits a month beyond that drift
+     * @param ?bool $isReached whether the lead is at its target; null where none was kept
      */
-    public static function outcome(Outcome $outcome, float $visits, Band $band, Month $done, int $ramp, ?bool $isReached): Explanation
-    {
-        $payingFrom = $done->plus($ramp);
-        $step =
-            $outcome === Outcome::TooEarly
-                ? \sprintf('It was done in %s and pays in full from %s; until then it is too early to tell.', $done, $payingFrom)
-                : \sprintf(
-                    '%s visits were added; the band reached from %s to %s: %s.',
-                    Explanation::number($visits),
-                    Explanation::number($band->p10),
-                    Explanation::number($band->p90),
-                    $outcome->value,
-                );
+    public static function outcome(
+        Outcome $outcome,
+        float $added,
+        float $ratio,
+        float $net,
+        bool $isUnclear,
+        Band $band,
+        Month $done,
+        int $ramp,
+        ?bool $isReached,
+    ): Explanation {
+        $step = $outcome === Outcome::TooEarly
+            ? \sprintf('Finished in %s, it pays in full from %s: too early to tell.', $done, $done->plus($ramp))
+            : \sprintf(
+                '%s net visits against a forecast of %s to %s: %s.',
+                Explanation::number($net),
+                Explanation::number($band->p10),
+                Explanation::number($band->p90),
+                $outcome->value,
+            );
 
         return new Explanation(
             'outcome',
-            'The visits that a finished item has added, against the tenth and ninetieth percentile of its forecast.',
-            [new Input('visits added', $visits, 'a month'), new Input('ramp', $ramp, 'months')],
-            [$step, ...self::ofTarget($outcome, $visits, $isReached)],
+            'Visits now less what would have come without the work, against the 10th and 90th percentile of the forecast.',
+            [new Input('visits added', $added, 'a month'), new Input('drift', $ratio, 'of the visits then'), new Input('ramp', $ramp, 'months')],
+            [
+                \sprintf('Pages nobody worked on now bring %s of their visits then.', Explanation::percent($ratio)),
+                $step,
+                ...$isUnclear ? ['No clear change: untouched pages of this size swing as far by themselves.'] : [],
+                ...match ($isReached) {
+                    true => ['The lead has reached its target.'],
+                    false => $outcome === Outcome::TooEarly ? [] : ['The lead has not reached its target.'],
+                    null => [],
+                },
+            ],
         );
-    }
-
-    /**
-     * Work that did nothing is never praised, however wide its band.
-     *
-     * @return list<string>
-     */
-    private static function ofTarget(Outcome $outcome, float $visits, ?bool $isReached): array
-    {
-        return match (true) {
-            $isReached === true => ['The lead has reached its target.'],
-            $outcome === Outcome::TooEarly || $isReached === null => [],
-            $visits <= 0.0 => ['The lead has not reached its target, and nothing came of the work.'],
-            default => ['The lead has not reached its target.'],
-        };
     }
 }

@@ -61,6 +61,36 @@ final class StemSets
         return 2 * $shared >= $all;
     }
 
+    /** How many stems a keyword has. */
+    public function countOf(int $number): int
+    {
+        return intdiv($this->ends[$number] - ($this->ends[$number - 1] ?? 0), self::BYTES);
+    }
+
+    /** @return list<string> hashes of the stems of a keyword */
+    public function stemsOf(int $number): array
+    {
+        $set = $this->at($number);
+
+        return $set === '' ? [] : str_split($set, self::BYTES);
+    }
+
+    /** As StemSets knows a stem. */
+    public static function hash(string $stem): string
+    {
+        return hash(self::HASH, $stem, true);
+    }
+
+    /** Whether all stems of one are among those of the other, or they share at least half of all. */
+    public function areRelated(int $one, int $other): bool
+    {
+        [$here, $there] = [$this->stemsOf($one), $this->stemsOf($other)];
+        $shared = \count(array_intersect($here, $there));
+        $fewer = min(\count($here), \count($there));
+
+        return $shared > 0 && ($shared === $fewer || 2 * $shared >= \count($here) + \count($there) - $shared);
+    }
+
     /** @param array<int, string> $hashes each once */
     private function add(array $hashes): void
     {
@@ -90,7 +120,7 @@ final class StemSets
         }
 
         return array_map(
-            static fn(string $stem): string => hash(self::HASH, $stem, true),
+            self::hash(...),
             $stemmer->stems(array_map(strval(...), array_keys($vocabulary))),
         );
     }

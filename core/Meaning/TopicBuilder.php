@@ -6,6 +6,8 @@ namespace GreaterReach\Core\Meaning;
 
 use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Keyword\Stemmer;
+use GreaterReach\Core\Meaning\Internal\TopicJoiner;
+use GreaterReach\Core\Pages\PageBook;
 use GreaterReach\Core\Pages\PageGraph;
 
 /**
@@ -14,7 +16,8 @@ use GreaterReach\Core\Pages\PageGraph;
  *
  * Keywords are taken by falling volume, unknown last, ties in key order. Each one not yet assigned becomes a primary
  * keyword and takes every unassigned keyword with enough evidence to it, or with any evidence and alike in wording; then a
- * primary that took nobody joins the first primary, in taking order, with the same set of word stems.
+ * primary that took nobody joins the first primary, in taking order, with the same set of word stems. At the end topics join that one page
+ * can serve after all (`TopicJoiner`).
  *
  * Holds the whole graph, in flat lists: some 350 bytes for each keyword with three pages.
  */
@@ -60,8 +63,12 @@ final class TopicBuilder
         $this->volumes[] = $volume ?? -1;
     }
 
-    /** Comes once: the graph is used up. */
-    public function build(): Topics
+    /**
+     * Comes once: the graph is used up.
+     *
+     * @param PageBook $pages of the same keywords, in the same order
+     */
+    public function build(PageBook $pages): Topics
     {
         $this->graph->close();
         $needed = $this->graph->domainsWithPages() < 2 ? 1 : $this->evidence;
@@ -78,8 +85,13 @@ final class TopicBuilder
         }
         $this->graph->forget();
         $staying = $this->joinByStems($primaries, $hasTaken, $stems);
+        $into = (new TopicJoiner($this->primaryOf, $pages, $stems))->joined($staying);
+        foreach ($this->primaryOf as $number => $primary) {
+            $this->primaryOf[$number] = $into[$primary] ?? $primary;
+        }
+        $primaries = array_values(array_filter($staying, static fn(int $primary): bool => ! isset($into[$primary])));
 
-        return new Topics($this->keywords, $this->primaryOf, $staying);
+        return new Topics($this->keywords, $this->primaryOf, $primaries, $stems);
     }
 
     /**
@@ -97,7 +109,6 @@ final class TopicBuilder
         foreach ($this->volumes as $number => $volume) {
             $order[] = $ranks[$volume] << self::NUMBER_BITS | $number;
         }
-        $this->volumes = [];
         sort($order, SORT_NUMERIC);
         foreach ($order as $place => $key) {
             $order[$place] = $key & (1 << self::NUMBER_BITS) - 1;

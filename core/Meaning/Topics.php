@@ -12,8 +12,34 @@ final readonly class Topics
      * @param array<int, int> $primaryOf keyword → its topic's primary keyword
      * @param list<int>       $primaries in taking order
      */
-    public function __construct(private array $keywords, private array $primaryOf, private array $primaries)
+    public function __construct(
+        private array $keywords,
+        private array $primaryOf,
+        private array $primaries,
+        private StemSets $stems,
+    ) {
+    }
+
+    /** @return list<int> keyword → the place of its topic in taking order */
+    public function places(): array
     {
+        $places = array_flip($this->primaries);
+
+        return array_values(array_map(static fn(int $primary): int => $places[$primary], $this->primaryOf));
+    }
+
+    /** @return list<string> topics in taking order */
+    public function names(): array
+    {
+        return array_map(fn(int $primary): string => $this->keywords[$primary], $this->primaries);
+    }
+
+    /** @return \Generator<int, list<string>> the stems of each topic's name, as StemSets knows them, in taking order */
+    public function stems(): \Generator
+    {
+        foreach ($this->primaries as $primary) {
+            yield $this->stems->stemsOf($primary);
+        }
     }
 
     /** @return \Generator<string, list<string>> primary keyword → its secondary keywords in key order, primaries in taking order */

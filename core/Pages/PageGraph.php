@@ -8,7 +8,7 @@ use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Site\UrlKey;
 
 /**
- * Which pages rank within the top 20 for which keywords, both numbered from 0, home pages left out. Held in flat lists, most of them of
+ * Which pages rank within the top 20 for which keywords, both numbered from 0, home pages left out. Pages that rank worse are numbered too. Held in flat lists, most of them of
  * four-byte numbers in a string: an edge takes 20 bytes, a page 25 and, until the graph is closed, its URL; so millions of edges fit into
  * memory.
  */
@@ -44,10 +44,11 @@ final class PageGraph
     /** Bits of the domains that name a page. */
     private int $named = 0;
 
-    /** Rankings within the top, and those of them that bear a page. */
-    private int $ranked = 0;
+    /** @var array<int, int> domain → its rankings within the top */
+    private array $ranked = [];
 
-    private int $told = 0;
+    /** @var array<int, int> domain → those of them that bear a page */
+    private array $told = [];
 
     public function __construct()
     {
@@ -57,31 +58,34 @@ final class PageGraph
     /**
      * Adds the pages of the next keyword.
      *
-     * @param list<list<Ranking>> $rankings of every domain, at most 32, its pages, the best first; those beyond the top need not be there
-     * @param int                 $named    bits of the domains that name a page among those that were left out
+     * @param list<list<Ranking>> $rankings of every domain, at most 32, its pages, the best first
      */
-    public function add(array $rankings, int $named = 0): KeywordPages
+    public function add(array $rankings): KeywordPages
     {
-        $pages = $best = [];
-        $this->named |= $named;
+        $positions = [];
         foreach ($rankings as $domain => $ofDomain) {
-            $best[] = isset($ofDomain[0]) && self::counts($ofDomain[0]->url, $ofDomain[0]->position)
-                ? $this->numberOf($domain, (string) $ofDomain[0]->url)
-                : null;
             foreach ($ofDomain as $ranking) {
                 $this->seeAddress($domain, $ranking);
-                if (self::counts($ranking->url, $ranking->position)) {
-                    $pages[$this->numberOf($domain, (string) $ranking->url)] = true;
+                if ($ranking->url !== null && ! UrlKey::isHomePage($ranking->url)) {
+                    $positions[$this->numberOf($domain, $ranking->url)] ??= $ranking->position;
                 }
             }
         }
-        foreach ($pages as $page => $one) {
-            ++$this->degrees[$page];
-            $this->pages .= pack(self::NUMBER, $page);
+        $flat = [];
+        foreach ($positions as $page => $position) {
+            array_push($flat, $page, $position);
+            if ($position <= self::TOP) {
+                ++$this->degrees[$page];
+                $this->pages .= pack(self::NUMBER, $page);
+            }
         }
         $this->pagesFrom .= pack(self::NUMBER, intdiv(\strlen($this->pages), self::BYTES));
+        $own = $rankings[0][0] ?? null;
 
-        return new KeywordPages(array_keys($pages), $best);
+        return new KeywordPages(
+            $flat,
+            $own !== null && self::counts($own->url, $own->position) ? $this->numberOf(0, (string) $own->url) : null,
+        );
     }
 
     /** How many of the domains name any page of theirs, at whatever position. */
@@ -90,10 +94,10 @@ final class PageGraph
         return substr_count(decbin($this->named), '1');
     }
 
-    /** Whether enough is known of who ranks with which page: at least half of the rankings within the top 20 bear one. */
-    public function isTold(): bool
+    /** Whether enough is known of a domain's pages: at least half of its rankings within the top 20 bear one. */
+    public function isTold(int $domain): bool
     {
-        return 2 * $this->told >= $this->ranked;
+        return 2 * ($this->told[$domain] ?? 0) >= ($this->ranked[$domain] ?? 0);
     }
 
     /** Whether a page at a position is one of the graph: known, near enough and no home page. */
@@ -119,8 +123,8 @@ final class PageGraph
             $this->named |= 1 << $domain;
         }
         if ($ranking->position <= self::TOP) {
-            ++$this->ranked;
-            $this->told += $ranking->url === null ? 0 : 1;
+            $this->ranked[$domain] = ($this->ranked[$domain] ?? 0) + 1;
+            $this->told[$domain] = ($this->told[$domain] ?? 0) + ($ranking->url === null ? 0 : 1);
         }
     }
 
@@ -184,10 +188,10 @@ final class PageGraph
         return $free;
     }
 
-    /** Gives the memory back. */
+    /** Gives the memory of the edges back; whose page is whose stays known. */
     public function forget(): void
     {
-        $this->domains = $this->pages = $this->keywordsFrom = '';
+        $this->pages = $this->keywordsFrom = '';
         $this->pagesFrom = pack(self::NUMBER, 0);
         $this->degrees = $this->keywords = $this->numbers = [];
     }

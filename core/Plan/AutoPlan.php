@@ -24,16 +24,29 @@ final class AutoPlan
     private readonly int $capacity;
 
     /**
-     * @param int   $months   ≥ 1
-     * @param float $capacity days in each month, ≥ 0
+     * @param int               $months   ≥ 1
+     * @param float             $capacity days in each month, ≥ 0
+     * @param array<int, float> $taken    number of a month → days that other work takes
      */
-    public function __construct(private readonly int $months, float $capacity)
+    public function __construct(private readonly int $months, float $capacity, private readonly array $taken = [])
     {
         if ($months < 1 || $capacity < 0) {
             throw Misuse::because('A plan needs at least one month and no negative capacity.');
         }
         $this->capacity = (int) floor(round($capacity * self::UNITS_PER_DAY, 9));
-        $this->free = array_fill(0, $months, $this->capacity);
+        $this->free = $this->room();
+    }
+
+    /** @return array<int, int> month → half days free, before anything is placed */
+    private function room(): array
+    {
+        $room = [];
+        for ($month = 0; $month < $this->months; ++$month) {
+            $taken = (int) ceil(round(($this->taken[$month] ?? 0.0) * self::UNITS_PER_DAY, 9));
+            $room[$month] = max(0, $this->capacity - $taken);
+        }
+
+        return $room;
     }
 
     /**
@@ -43,7 +56,7 @@ final class AutoPlan
      */
     public function place(array $items): array
     {
-        $this->free = array_fill(0, $this->months, $this->capacity);
+        $this->free = $this->room();
         $placed = [];
         foreach ($items as $rank => $item) {
             $placement = $item->isPinned ? $this->placePinned($item) : null;

@@ -5,16 +5,21 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Plan;
 
 use GreaterReach\Core\Statistics\Quantile;
+use GreaterReach\Core\Winning\Effects;
+use GreaterReach\Core\Winning\Shifts;
 
 /**
- * What a plan adds month by month, by seeded draws. In each an item moves with the effect's probability or not at all; if it does, one
- * number gives all its keywords their places. Its volume is lognormal with mean 1. All this is drawn once per item and draw, holds for all
- * months, and is the same for an item in whatever plan it stands.
+ * What a plan adds month by month, by seeded draws. In each, what work brings is drawn once for all new and once for all existing pages,
+ * since what we do not know of ourselves is common to all items of a kind; for each item one number gives all its keywords their places,
+ * and its volume is lognormal with mean 1. All this is the same for an item in whatever plan it stands.
  */
 final class Forecast
 {
     /** @var array<array-key, list<float>> item → what it gains in each draw, at a mean month and paying in full */
     private array $drawn = [];
+
+    /** @var ?list<Shifts> one per draw */
+    private ?array $shifts = null;
 
     public function __construct(
         /** Draws, ≥ 1. */
@@ -22,6 +27,7 @@ final class Forecast
         /** Sigma of the logarithm of the volume, ≥ 0. */
         private readonly float $sigma,
         private readonly int $seed,
+        private readonly Effects $effects,
         private readonly ?KeptDraws $kept = null,
     ) {
     }
@@ -35,16 +41,15 @@ final class Forecast
     public function bands(array $items, array $months): array
     {
         $this->recall($items, $months);
-        $means = $this->means($items, $months);
         $bands = [];
-        foreach ($months as $number => $month) {
+        foreach ($months as $month) {
             $drawn = $this->totals($items, $month);
             sort($drawn);
             $bands[] = new Band(
                 Quantile::ofSorted($drawn, 0.1),
                 Quantile::ofSorted($drawn, 0.5),
                 Quantile::ofSorted($drawn, 0.9),
-                $means[$number],
+                array_sum($drawn) / $this->draws,
             );
         }
 
@@ -72,28 +77,6 @@ final class Forecast
     }
 
     /**
-     * The exact means over all draws there could be: Σ expected gain · season · ramp.
-     *
-     * @param list<ForecastItem> $items
-     * @param list<Month>        $months
-     *
-     * @return list<float> one per month
-     */
-    public function means(array $items, array $months): array
-    {
-        $expected = array_map(static fn(ForecastItem $item): float => $item->expectedGain(), $items);
-
-        return array_map(static function (Month $month) use ($items, $expected): float {
-            $sum = 0.0;
-            foreach ($items as $number => $item) {
-                $sum += $expected[$number] * $item->shareIn($month);
-            }
-
-            return $sum;
-        }, $months);
-    }
-
-    /**
      * What is kept of those items that pay in one of the months at least, and keeps what is drawn for it.
      *
      * @param list<ForecastItem> $items
@@ -117,23 +100,41 @@ final class Forecast
     /** @return list<float> */
     private function draw(ForecastItem $item): array
     {
-        $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar(hash('sha256', $this->seed."\n".$item->name, true)));
-        $most = (1 << 52) - 1;
+        $random = $this->random("item\n".$item->name);
         $gains = [];
-        for ($draw = 0; $draw < $this->draws; ++$draw) {
-            // Four numbers above 0 and below 1, whether they are needed or not, so that each draw has its own.
-            $moves = ($random->getInt(0, $most) + .5) / 2 ** 52;
-            $place = ($random->getInt(0, $most) + .5) / 2 ** 52;
-            $radius = ($random->getInt(0, $most) + .5) / 2 ** 52;
-            $angle = ($random->getInt(0, $most) + .5) / 2 ** 52;
-            $gain = $moves < $item->effect ? $item->gains->at($place) : 0.0;
+        foreach ($this->shifts() as $shifts) {
+            // Three numbers, whether they are needed or not, so that each draw has its own.
+            [$place, $radius, $angle] = [$random(), $random(), $random()];
+            $gain = $item->gains->at($place, $shifts);
             // Box and Muller 1958.
-            $gains[] =
-                $gain === 0.0
-                    ? 0.0
-                    : $gain * exp($this->sigma * (sqrt(-2 * log($radius)) * cos(2 * M_PI * $angle)) - $this->sigma ** 2 / 2);
+            $gains[] = $gain === 0.0
+                ? 0.0
+                : $gain * exp($this->sigma * (sqrt(-2 * log($radius)) * cos(2 * M_PI * $angle)) - $this->sigma ** 2 / 2);
         }
 
         return $gains;
+    }
+
+    /** @return list<Shifts> one per draw, common to all items */
+    private function shifts(): array
+    {
+        if ($this->shifts === null) {
+            $random = $this->random('effects');
+            $this->shifts = [];
+            for ($draw = 0; $draw < $this->draws; ++$draw) {
+                $this->shifts[] = Shifts::drawn($this->effects, $random(), $random());
+            }
+        }
+
+        return $this->shifts;
+    }
+
+    /** @return \Closure(): float gives numbers above 0 and below 1, one after the other */
+    private function random(string $name): \Closure
+    {
+        $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar(hash('sha256', $this->seed."\n".$name, true)));
+        $most = (1 << 52) - 1;
+
+        return static fn(): float => ($random->getInt(0, $most) + .5) / 2 ** 52;
     }
 }

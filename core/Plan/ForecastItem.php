@@ -5,31 +5,32 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Plan;
 
 use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Winning\Shifts;
 
-/** What one planned item promises. */
+/** One planned item in a forecast. */
 final readonly class ForecastItem
 {
     public function __construct(
         /** Tells it from the others: it draws the same numbers in every plan. */
         public string $name,
         public PlaceGains $gains,
-        /** Chance that the page moves at all when worked on, 0…1. */
-        public float $effect,
         public Season $season,
         /** The month at whose end it is done. */
         public Month $done,
         /** Months until it pays in full, ≥ 1. */
         public int $ramp,
+        /** The month of the newest snapshot, whose visits hold what a finished item has brought; null where the work is still to do. */
+        public ?Month $counted = null,
     ) {
-        Misuse::unless($effect >= 0 && $effect <= 1 && $ramp >= 1, 'An effect lies between 0 and 1, and a ramp takes at least a month.');
+        Misuse::unless($ramp >= 1, 'A ramp takes at least a month.');
     }
 
-    /** The share of its gain that a month sees: season · min(1, months since done ÷ ramp). */
+    /** The share of its gain that a month sees beyond today's visits: season · min(1, months since done ÷ ramp), less what has come. */
     public function shareIn(Month $month): float
     {
-        $since = $this->done->until($month);
+        $come = $this->counted === null ? 0.0 : $this->rampedBy($this->counted);
 
-        return $since <= 0 ? 0.0 : $this->season->index($month->ofYear()) * min(1.0, $since / $this->ramp);
+        return $this->season->index($month->ofYear()) * max(0.0, $this->rampedBy($month) - $come);
     }
 
     public function paysIn(Month $month): bool
@@ -37,9 +38,14 @@ final readonly class ForecastItem
         return $this->shareIn($month) > 0.0;
     }
 
-    /** Visits a month to expect once it pays in full, at a mean month. */
-    public function expectedGain(): float
+    /** Visits a month once it pays in full, at a mean month. */
+    public function expectedGain(Shifts $means): float
     {
-        return $this->effect * $this->gains->mean();
+        return $this->gains->mean($means);
+    }
+
+    private function rampedBy(Month $month): float
+    {
+        return max(0.0, min(1.0, $this->done->until($month) / $this->ramp));
     }
 }

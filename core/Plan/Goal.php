@@ -27,23 +27,33 @@ final readonly class Goal
     /**
      * The smallest capacity whose plan reaches it, or what the largest one comes to.
      *
-     * @param list<WorkItem>                                     $work    by rank
-     * @param \Closure(list<Placement>): list<ForecastItem>      $promise what placed items promise, in the same order
+     * @param list<WorkItem>                                $work      by rank, beside what is on the roadmap
+     * @param \Closure(list<Placement>): list<ForecastItem> $promise   what placed items can bring, in the same order
+     * @param list<ForecastItem>                            $committed what is on the roadmap, which stays and counts
+     * @param array<int, float>                             $taken     number of a month → days that the roadmap takes
      */
-    public function search(array $work, Month $start, Forecast $forecast, \Closure $promise): GoalAnswer
-    {
+    public function search(
+        array $work,
+        Month $start,
+        Forecast $forecast,
+        \Closure $promise,
+        array $committed = [],
+        array $taken = [],
+    ): GoalAnswer {
         $months = $start->until($this->until) + 1;
         Misuse::unless($months >= 1, 'A goal lies in the first month of a plan or later.');
         $work = AutoPlan::everCandidates($work);
         $answer = new GoalAnswer(0.0, [], 0.0, 0.0, false);
+        $isFirst = true;
         for ($halfDays = 1; $halfDays <= self::MOST_DAYS * AutoPlan::UNITS_PER_DAY; ++$halfDays) {
             $capacity = $halfDays / AutoPlan::UNITS_PER_DAY;
-            $placements = (new AutoPlan($months, $capacity))->place($work);
-            if (self::areAlike($placements, $answer->placements)) {
+            $placements = (new AutoPlan($months, $capacity, $taken))->place($work);
+            if (! $isFirst && self::areAlike($placements, $answer->placements)) {
                 $answer = $answer->with($capacity);
                 continue;
             }
-            $answer = $this->answer($capacity, $placements, $forecast->totals($promise($placements), $this->until));
+            $isFirst = false;
+            $answer = $this->answer($capacity, $placements, $forecast->totals([...$committed, ...$promise($placements)], $this->until));
             if ($answer->isReached) {
                 break;
             }

@@ -5,101 +5,135 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Plan;
 
 use GreaterReach\Core\Clicks\CtrCurve;
-use GreaterReach\Core\Results\Places;
-use GreaterReach\Core\Winning\PlaceChances;
+use GreaterReach\Core\Winning\PageKind;
+use GreaterReach\Core\Winning\PlacesAfterWork;
+use GreaterReach\Core\Winning\Shifts;
 
 /**
- * What a page gains where it comes to, if it moves at all: one number u on (0, 1] gives each of its keywords its place, the smallest t with
- * Σ P(i | now) ≥ u over i ≤ t, since one page carries them all. The smaller u the better the places; the gain falls in steps.
+ * What a page gains by one number u on (0, 1]: it gives each of its keywords its place, the smallest t with G(t) ≥ u, since one page
+ * carries them all. The smaller u, the better the places.
+ *
+ * For keywords of an existing page G(t) ≥ u is s · F(t) ÷ F(p0) ≥ σ(logit u − δ), so that one list of steps serves every shift δ.
  */
 final readonly class PlaceGains
 {
     /**
-     * @param list<float> $ends  up to which u each step goes, rising
-     * @param list<float> $gains visits a month on each step; beyond the last nothing is gained
+     * @param list<float>                                         $ends  up to which σ(logit u − δ) each step goes, rising
+     * @param list<float>                                         $gains visits a month on each step; beyond the last nothing is gained
+     * @param list<array{WorkedKeyword, list<float>}>             $fresh keywords of a new page, with what each place gains
+     * @param ?array{float, float}                                $title visits a month that a title test wins, and its chance
      */
-    private function __construct(private array $ends, private array $gains)
+    private function __construct(private array $ends, private array $gains, private array $fresh, private ?array $title)
     {
     }
 
-    /**
-     * @param list<array{PlaceChances, ?int, float}> $keywords of the page: chances, our position now, searches a month that can be won
-     */
-    public static function of(array $keywords, CtrCurve $curve): self
+    /** @param list<WorkedKeyword> $keywords */
+    public static function of(array $keywords, CtrCurve $curve, float $movingShare): self
     {
-        /** @var array<string, float> $steps */
-        $steps = [];
+        $ends = $falls = $fresh = [];
         $gain = 0.0;
-        foreach ($keywords as [$chances, $position, $searches]) {
-            if ($searches <= 0.0 || $position === 1 || $chances->noWorseThan($position) <= 0.0) {
+        foreach ($keywords as $keyword) {
+            $places = self::places($keyword, $curve);
+            if ($places === []) {
                 continue;
             }
-            $gain += self::addSteps($steps, $chances, $position, $searches, $curve);
-        }
-        ksort($steps, SORT_STRING);
-        $ends = $gains = [];
-        foreach ($steps as $end => $falls) {
-            $ends[] = (float) $end;
-            $gains[] = max(0.0, $gain);
-            $gain -= $falls;
-        }
-
-        return new self($ends, $gains);
-    }
-
-    /**
-     * All or nothing, where no more is known than what the target would bring.
-     *
-     * @param float $chance 0…1 to reach it if the page moves
-     */
-    public static function allOrNothing(float $gain, float $chance): self
-    {
-        return $chance > 0.0 && $gain > 0.0 ? new self([min(1.0, $chance)], [$gain]) : new self([], []);
-    }
-
-    /**
-     * As toArray() gave it.
-     *
-     * @param list<int|float> $ends
-     * @param list<int|float> $gains
-     */
-    public static function kept(array $ends, array $gains): self
-    {
-        return new self(array_map(floatval(...), $ends), array_map(floatval(...), $gains));
-    }
-
-    /** @return array{ends: list<float>, gains: list<float>} */
-    public function toArray(): array
-    {
-        return ['ends' => $this->ends, 'gains' => $this->gains];
-    }
-
-    /** The same in so many steps at most, of equal length, with the same mean. */
-    public function inSteps(int $most): self
-    {
-        $count = \count($this->ends);
-        if ($count <= $most) {
-            return $this;
-        }
-        $length = $this->ends[$count - 1] / $most;
-        $sums = array_fill(0, $most, 0.0);
-        $before = 0.0;
-        foreach ($this->ends as $step => $end) {
-            $last = min($most - 1, (int) floor($end / $length));
-            for ($at = min($most - 1, (int) floor($before / $length)); $at <= $last; ++$at) {
-                $sums[$at] += max(0.0, min($end, ($at + 1) * $length) - max($before, $at * $length)) * $this->gains[$step];
+            if ($keyword->kind === PageKind::New) {
+                $fresh[] = [$keyword, $places];
+                continue;
             }
-            $before = $end;
+            $after = PlacesAfterWork::of($keyword->kind, $keyword->chances, $keyword->position, $movingShare, 0.0);
+            $gain += $places[0];
+            foreach ($places as $place => $here) {
+                $ends[] = $after->towards($place + 1);
+                $falls[] = $here - ($places[$place + 1] ?? 0.0);
+            }
+        }
+        array_multisort($ends, SORT_ASC, SORT_NUMERIC, $falls, SORT_DESC, SORT_NUMERIC);
+        $gains = [];
+        foreach ($falls as $fall) {
+            $gains[] = max(0.0, $gain);
+            $gain -= $fall;
         }
 
-        return new self(
-            array_map(static fn(int $step): float => $step * $length, range(1, $most)),
-            array_values(array_map(static fn(float $sum): float => $sum / $length, $sums)),
-        );
+        return new self($ends, $gains, $fresh, null);
+    }
+
+    /**
+     * A title test: all or nothing.
+     *
+     * @param float $gain    visits a month
+     * @param float $success 0…1
+     */
+    public static function title(float $gain, float $success): self
+    {
+        return new self([], [], [], [$gain, $success]);
     }
 
     /** @param float $draw above 0, up to 1 */
-    public function at(float $draw): float
+    public function at(float $draw, Shifts $shifts): float
+    {
+        if ($this->title !== null) {
+            return $draw <= $this->title[1] ? $this->title[0] : 0.0;
+        }
+        // σ(logit u − δ), without logarithms.
+        $gain = $this->step($draw / ($draw + (1 - $draw) * exp($shifts->existing)));
+        foreach ($this->fresh as [$keyword, $places]) {
+            $after = PlacesAfterWork::of($keyword->kind, $keyword->chances, $keyword->position, 1.0, $shifts->new);
+            $gain += self::placeOf($after, $draw, $places);
+        }
+
+        return $gain;
+    }
+
+    /** Over all draws there could be, by one pair of shifts: Σ (G(t) − G(t − 1)) · gain at t. */
+    public function mean(Shifts $shifts): float
+    {
+        if ($this->title !== null) {
+            return $this->title[0] * $this->title[1];
+        }
+        $sum = $before = 0.0;
+        $odds = exp($shifts->existing);
+        foreach ($this->ends as $step => $end) {
+            $upTo = $end * $odds / (1 - $end + $end * $odds);
+            $sum += ($upTo - $before) * $this->gains[$step];
+            $before = $upTo;
+        }
+        foreach ($this->fresh as [$keyword, $places]) {
+            $after = PlacesAfterWork::of($keyword->kind, $keyword->chances, $keyword->position, 1.0, $shifts->new);
+            foreach ($places as $place => $gain) {
+                $sum += ($after->upTo($place + 1) - $after->upTo($place)) * $gain;
+            }
+        }
+
+        return $sum;
+    }
+
+    /** What tells it from any other, as bytes. */
+    public function fingerprint(): string
+    {
+        $parts = [pack('E*', ...$this->ends, ...$this->gains, ...$this->title ?? [])];
+        foreach ($this->fresh as [$keyword, $places]) {
+            $parts[] = pack('lE*', $keyword->position ?? 0, ...$keyword->chances->atBounds(), ...$places);
+        }
+
+        return hash('sha256', implode('|', $parts), true);
+    }
+
+    /** @return list<float> what each place better than ours gains, visits a month, the first place first */
+    private static function places(WorkedKeyword $keyword, CtrCurve $curve): array
+    {
+        if ($keyword->searches <= 0.0 || $keyword->position === 1) {
+            return [];
+        }
+        $now = $keyword->position === null ? 0.0 : $curve->at($keyword->position);
+
+        return array_map(
+            static fn(float $rate): float => $keyword->searches * ($rate - $now),
+            \array_slice($curve->rates(), 0, $keyword->position === null ? null : $keyword->position - 1),
+        );
+    }
+
+    private function step(float $draw): float
     {
         $low = 0;
         $high = \count($this->ends);
@@ -115,35 +149,20 @@ final readonly class PlaceGains
         return $this->gains[$low] ?? 0.0;
     }
 
-    /** Over all draws there could be. */
-    public function mean(): float
+    /** @param list<float> $places what each place gains */
+    private static function placeOf(PlacesAfterWork $after, float $draw, array $places): float
     {
-        $sum = $before = 0.0;
-        foreach ($this->ends as $step => $end) {
-            $sum += ($end - $before) * $this->gains[$step];
-            $before = $end;
+        $low = 1;
+        $high = \count($places) + 1;
+        while ($low < $high) {
+            $middle = $low + $high >> 1;
+            if ($after->upTo($middle) < $draw) {
+                $low = $middle + 1;
+            } else {
+                $high = $middle;
+            }
         }
 
-        return $sum;
-    }
-
-    /**
-     * @param array<array-key, float> $steps u → by how much the gain falls beyond it, as text that sorts as the number does
-     *
-     * @return float what the best place would bring
-     */
-    private static function addSteps(array &$steps, PlaceChances $chances, ?int $position, float $searches, CtrCurve $curve): float
-    {
-        $last = $position ?? Places::WORST;
-        $now = $position === null ? 0.0 : $curve->at($position);
-        $whole = $chances->noWorseThan($position);
-        for ($place = 1; $place <= $last; ++$place) {
-            $here = $curve->at($place) - $now;
-            $beyond = $place === $last ? 0.0 : $curve->at($place + 1) - $now;
-            $end = sprintf('%.15F', min(1.0, $chances->upTo($place) / $whole));
-            $steps[$end] = ($steps[$end] ?? 0.0) + $searches * ($here - $beyond);
-        }
-
-        return $searches * ($curve->at(1) - $now);
+        return $places[$low - 1] ?? 0.0;
     }
 }

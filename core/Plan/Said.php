@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Plan;
 
 use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Winning\FinishedItem;
+use GreaterReach\Core\Winning\PageKind;
+use GreaterReach\Core\Winning\PlaceChances;
 
 /**
- * What was said of a page when it was put on the roadmap, to be held against what comes of it. It is kept with the item and never worked
- * out anew.
+ * What was forecast for a page when it was put on the roadmap, to be held against what happens. It is kept with the item and never
+ * computed again.
  *
- * @phpstan-type KeptKeyword array{keyword: string, position?: ?int, searches?: int|float|null, visits?: int|float|null}
- * @phpstan-type KeptSaid array{month?: ?string, lead: string, reach?: int|float|null, win_chance?: int|float|null,
- *     expected_gain?: int|float|null, gain?: int|float|null, position?: ?int, target?: ?int, effect?: int|float|null, ramp?: ?int,
- *     ends?: list<int|float>, gains?: list<int|float>, band?: ?array{p10: int|float, p50: int|float, p90: int|float, mean: int|float},
+ * @phpstan-type KeptKeyword array{keyword: string, position?: ?int, searches?: int|float|null, visits?: int|float|null,
+ *     chances?: ?list<int|float>}
+ * @phpstan-type KeptSaid array{month?: ?string, lead: string, kind?: ?string, win_chance?: int|float|null,
+ *     expected_gain?: int|float|null, gain?: int|float|null, position?: ?int, target?: ?int, moving_share?: int|float|null,
+ *     title_success?: int|float|null, ramp?: ?int, band?: ?array{p10: int|float, p50: int|float, p90: int|float, mean: int|float},
  *     season?: ?list<int|float>, curve?: ?list<int|float>, keywords?: list<KeptKeyword>}
  */
 final readonly class Said
@@ -23,22 +27,23 @@ final readonly class Said
         /** In which it was planned; null where that was not kept. */
         public ?Month $month,
         public string $lead,
-        /** Chance that the lead comes to its target if the page moves, 0…1; null unknown, as all that follow. */
-        public ?float $reach,
-        /** Of the lead, the effect included. */
+        /** Whether we had a page then; null where that was not kept. */
+        public ?PageKind $kind,
+        /** Of the lead; null unknown, as all that follow. */
         public ?float $winChance,
         /** Visits a month. */
         public ?float $expectedGain,
-        /** Visits a month where all keywords come to their targets. */
+        /** Visits a month where all keywords reach their targets. */
         public ?float $gain,
         /** Of the lead; null when absent. */
         public ?int $position,
         public ?int $target,
-        /** Chance that a page moves at all when worked on. */
-        public float $effect,
+        /** Share of existing pages that move at all, as it was assumed then. */
+        public float $movingShare,
+        /** Chance of a title test; null for other work. */
+        public ?float $titleSuccess,
         /** Months until it pays in full. */
         public int $ramp,
-        public PlaceGains $gains,
         /** Of the visits a month, paying in full at a mean month; null where it was not kept. */
         public ?Band $band,
         public Season $season,
@@ -47,10 +52,14 @@ final readonly class Said
     ) {
     }
 
-    /** The same in a forecast of several items. */
-    public function promise(string $name, Month $done): ForecastItem
+    /**
+     * The same in a forecast of several items.
+     *
+     * @param ?Month $counted the month of the newest snapshot
+     */
+    public function promise(string $name, Month $done, ?Month $counted = null): ForecastItem
     {
-        return new ForecastItem($name, $this->gains, $this->effect, $this->season, $done, $this->ramp);
+        return new ForecastItem($name, $this->gains(), $this->season, $done, $this->ramp, $counted);
     }
 
     /** Visits a month that its keywords brought then. */
@@ -60,12 +69,12 @@ final readonly class Said
     }
 
     /**
-     * Visits a month that its keywords bring where they stand now beyond those then, at the searches and by the curve of then, so that
-     * nothing but positions makes a difference.
+     * Visits a month that its keywords bring at our positions now, at the searches and by the curve of then, so that nothing but positions
+     * makes a difference.
      *
      * @param array<string, ?int> $positions keyword → our best position now; absent where it is missing
      */
-    public function added(array $positions): float
+    public function visitsNow(array $positions): float
     {
         $now = 0.0;
         foreach ($this->keywords as $one) {
@@ -73,13 +82,64 @@ final readonly class Said
             $now += $position === null ? 0.0 : ($one->searches ?? 0.0) * $this->curve->at($position);
         }
 
-        return $now - $this->visitsThen();
+        return $now;
     }
 
-    /** Whether the lead stands at its target or above; null where no target was said. */
+    /**
+     * Visits a month beyond those then.
+     *
+     * @param array<string, ?int> $positions as visitsNow() takes them
+     */
+    public function added(array $positions): float
+    {
+        return $this->visitsNow($positions) - $this->visitsThen();
+    }
+
+    /** Whether the lead is at its target or better; null where no target was kept, and for a title test, which moves no positions. */
     public function isReached(?int $position): ?bool
     {
-        return $this->target === null ? null : $position !== null && $position <= $this->target;
+        return $this->target === null || $this->titleSuccess !== null ? null : $position !== null && $position <= $this->target;
+    }
+
+    /**
+     * What it teaches, once it is finished; null for a title test, and where the model knew nothing of its lead.
+     *
+     * @param ?int $now where the lead ranks in the newest snapshot
+     */
+    public function finished(?int $now): ?FinishedItem
+    {
+        $chances = $this->leadChances();
+        if ($this->kind === null || $this->target === null || $this->titleSuccess !== null || $chances === null) {
+            return null;
+        }
+
+        return new FinishedItem($this->kind, $chances, $this->position, $this->target, $this->movingShare, $now);
+    }
+
+    private function leadChances(): ?PlaceChances
+    {
+        foreach ($this->keywords as $one) {
+            if ($one->keyword === $this->lead) {
+                return $one->chances;
+            }
+        }
+
+        return null;
+    }
+
+    private function gains(): PlaceGains
+    {
+        if ($this->titleSuccess !== null) {
+            return PlaceGains::title($this->gain ?? 0.0, $this->titleSuccess);
+        }
+        $worked = [];
+        foreach ($this->keywords as $one) {
+            if ($this->kind !== null && $one->chances !== null && $one->searches !== null) {
+                $worked[] = new WorkedKeyword($this->kind, $one->chances, $one->position, $one->searches);
+            }
+        }
+
+        return PlaceGains::of($worked, $this->curve, $this->movingShare);
     }
 
     /** @return KeptSaid */
@@ -88,19 +148,25 @@ final readonly class Said
         return [
             'month' => $this->month?->__toString(),
             'lead' => $this->lead,
-            'reach' => $this->reach,
+            'kind' => $this->kind?->value,
             'win_chance' => $this->winChance,
             'expected_gain' => $this->expectedGain,
             'gain' => $this->gain,
             'position' => $this->position,
             'target' => $this->target,
-            'effect' => $this->effect,
+            'moving_share' => $this->movingShare,
+            'title_success' => $this->titleSuccess,
             'ramp' => $this->ramp,
-            ...$this->gains->toArray(),
             'band' => $this->band === null ? null : (array) $this->band,
             'season' => $this->season->indices(),
             'curve' => $this->curve->rates(),
-            'keywords' => array_map(static fn(SaidKeyword $one): array => (array) $one, $this->keywords),
+            'keywords' => array_map(static fn(SaidKeyword $one): array => [
+                'keyword' => $one->keyword,
+                'position' => $one->position,
+                'searches' => $one->searches,
+                'visits' => $one->visits,
+                'chances' => $one->chances?->atBounds(),
+            ], $this->keywords),
         ];
     }
 
@@ -113,15 +179,15 @@ final readonly class Said
         return new self(
             isset($kept['month']) ? Month::parse($kept['month']) : null,
             $kept['lead'],
-            $number($kept['reach'] ?? null),
+            PageKind::tryFrom($kept['kind'] ?? ''),
             $number($kept['win_chance'] ?? null),
             $number($kept['expected_gain'] ?? null),
             $number($kept['gain'] ?? null),
             $kept['position'] ?? null,
             $kept['target'] ?? null,
-            (float) ($kept['effect'] ?? 0),
+            (float) ($kept['moving_share'] ?? 0),
+            $number($kept['title_success'] ?? null),
             $kept['ramp'] ?? 1,
-            PlaceGains::kept($kept['ends'] ?? [], $kept['gains'] ?? []),
             $band === null ? null : new Band((float) $band['p10'], (float) $band['p50'], (float) $band['p90'], (float) $band['mean']),
             isset($kept['season']) ? Season::ofIndices($kept['season']) : Season::steady(),
             isset($kept['curve']) ? CtrCurve::ofRates(array_map(floatval(...), $kept['curve'])) : CtrCurve::default(),
@@ -130,6 +196,7 @@ final readonly class Said
                 $one['position'] ?? null,
                 $number($one['searches'] ?? null),
                 $number($one['visits'] ?? null),
+                isset($one['chances']) ? new PlaceChances(array_map(floatval(...), $one['chances'])) : null,
             ), $kept['keywords'] ?? []),
         );
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Plan;
 
+use GreaterReach\Core\Winning\PlaceChances;
+
 /** One keyword of a page as it was when the page was planned. */
 final readonly class SaidKeyword
 {
@@ -15,6 +17,8 @@ final readonly class SaidKeyword
         public ?float $searches,
         /** Visits a month that our position brought; null unknown. */
         public ?float $visits,
+        /** Of pages like it, without the effect of work; null where the difficulty was unknown. */
+        public ?PlaceChances $chances = null,
     ) {
     }
 }

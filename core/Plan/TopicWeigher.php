@@ -6,10 +6,14 @@ namespace GreaterReach\Core\Plan;
 
 use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Meaning\Intent;
-use GreaterReach\Core\Priority\Horizon;
+use GreaterReach\Core\Priority\Effort;
 use GreaterReach\Core\Priority\HorizonRule;
 use GreaterReach\Core\Priority\Scoring;
+use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Priority\TacticLabel;
+use GreaterReach\Core\Priority\TitleTest;
 use GreaterReach\Core\Priority\WeighSettings;
+use GreaterReach\Core\Priority\Work;
 use GreaterReach\Core\Results\Compared;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 
@@ -19,7 +23,7 @@ final readonly class TopicWeigher
     private Scoring $scoring;
     private HorizonRule $horizons;
 
-    public function __construct(WeighSettings $settings, ComfortDifficulty $comfort, private Effort $effort)
+    public function __construct(private WeighSettings $settings, ComfortDifficulty $comfort)
     {
         $this->scoring = new Scoring($settings);
         $this->horizons = new HorizonRule($settings, $comfort);
@@ -34,29 +38,70 @@ final readonly class TopicWeigher
     {
         Misuse::unless($open !== [], 'A topic is weighed by its open keywords.');
         $lead = self::lead($primary, $open);
-        [$volumes, $visits, $potentials, $gains, $expecteds] = self::figures($open);
-        [$volume, $gain, $expected] = [self::sum($volumes), self::sum($gains), self::sum($expecteds)];
+        $volume = self::sum(array_map(static fn(OpenKeyword $one): ?int => $one->volume, $open));
+        $work = $this->work($lead, $open);
+        $days = $this->settings->effort->days($work->tactic->tactic, \count($open));
+        $worth = Effort::worth($work->expectedGain, $days);
         $cpc = self::cpc($open);
         $intent = self::intent($open);
-        $effort = $this->effort->days($lead->tactic, $lead->linksToEarn);
 
         return new WeighedTopic(
             $topic,
             $lead,
+            $work,
             \count($open),
             $ownUrl,
             $volume === null ? null : (int) $volume,
             $cpc,
-            self::sum($visits),
-            self::sum($potentials),
-            $gain,
-            $expected,
-            $this->horizon($lead, $gain),
+            self::sum(array_map(static fn(OpenKeyword $one): ?float => $one->visitsNow, $open)),
+            self::sum(array_map(static fn(OpenKeyword $one): ?float => $one->potential, $open)),
+            $this->horizons->of($lead->ownPosition, $lead->difficulty, $work->gain, $work->reach),
             $intent,
-            $effort,
-            $expected === null || $effort <= 0.0 ? null : $expected / $effort,
-            $this->scoring->of($expected, $volume, $lead->difficulty, $gain, $cpc, $intent, self::fit($open)),
+            $days,
+            $worth,
+            $this->scoring->of($work->expectedGain, $volume, $lead->difficulty, $work->gain, $worth, $cpc, $intent, self::fit($open)),
         );
+    }
+
+    /**
+     * What to do with the page: its lead's tactic and aim with what all open keywords bring, or a title test where that is called for and
+     * a day of it is worth more.
+     *
+     * @param list<OpenKeyword> $open
+     */
+    private function work(OpenKeyword $lead, array $open): Work
+    {
+        $expected = self::sum(array_map(static fn(OpenKeyword $one): ?float => $one->work->expectedGain, $open));
+        if ($lead->title?->isCalledFor === true && $lead->ownPosition !== null) {
+            $tested = array_filter($open, static fn(OpenKeyword $one): bool => $one->title !== null);
+            $gained = (float) self::sum(array_map(static fn(OpenKeyword $one): ?float => $one->title?->expectedGain, $tested));
+            if ($this->isTitleWorthMore($gained, $expected, $lead->work->tactic->tactic, \count($open))) {
+                return new Work(
+                    TacticLabel::of(Tactic::TestTitle),
+                    $lead->ownPosition,
+                    self::sum(array_map(static fn(OpenKeyword $one): ?float => $one->title?->gain, $tested)),
+                    $this->settings->titleSuccess,
+                    $gained,
+                    $lead->reachNow,
+                );
+            }
+        }
+
+        return new Work(
+            $lead->work->tactic,
+            $lead->work->target,
+            self::sum(array_map(static fn(OpenKeyword $one): ?float => $one->work->gain, $open)),
+            $lead->work->winChance,
+            $expected,
+            $lead->work->reach,
+        );
+    }
+
+    private function isTitleWorthMore(float $gain, ?float $otherGain, Tactic $other, int $keywords): bool
+    {
+        $effort = $this->settings->effort;
+
+        return TitleTest::isWorthMore($gain, $effort->days(Tactic::TestTitle, $keywords), $otherGain, $effort->days($other, $keywords));
     }
 
     /**
@@ -91,7 +136,8 @@ final readonly class TopicWeigher
             if ($one->keyword === $primary) {
                 return $one;
             }
-            if ($one->gain !== null && ($lead->gain === null || Compared::of($one->gain) > Compared::of($lead->gain))) {
+            $gain = $one->work->gain;
+            if ($gain !== null && ($lead->work->gain === null || Compared::of($gain) > Compared::of($lead->work->gain))) {
                 $lead = $one;
             }
         }
@@ -99,31 +145,8 @@ final readonly class TopicWeigher
         return $lead;
     }
 
-    /** The lead's, with what the whole topic brings for the quick win. */
-    private function horizon(OpenKeyword $lead, ?float $gain): ?Horizon
-    {
-        return $this->horizons->isQuickWin($lead->ownPosition, $lead->difficulty, $gain) ? Horizon::QuickWin : $lead->horizon;
-    }
-
     /**
-     * @param list<OpenKeyword> $open
-     *
-     * @return list<list<int|float|null>> volumes, visits now, potentials, gains and expected gains
-     */
-    private static function figures(array $open): array
-    {
-        $figures = [[], [], [], [], []];
-        foreach ($open as $one) {
-            foreach ([$one->volume, $one->visitsNow, $one->potential, $one->gain, $one->expectedGain] as $place => $value) {
-                $figures[$place][] = $value;
-            }
-        }
-
-        return $figures;
-    }
-
-    /**
-     * @param list<int|float|null> $values
+     * @param array<int, int|float|null> $values
      *
      * @return int|float|null over those that are known; null when none is
      */
@@ -144,9 +167,9 @@ final readonly class TopicWeigher
     {
         $cost = $gains = 0.0;
         foreach ($open as $one) {
-            if ($one->gain !== null && $one->cpc !== null) {
-                $cost += $one->gain * $one->cpc;
-                $gains += $one->gain;
+            if ($one->work->gain !== null && $one->cpc !== null) {
+                $cost += $one->work->gain * $one->cpc;
+                $gains += $one->work->gain;
             }
         }
 
@@ -162,7 +185,7 @@ final readonly class TopicWeigher
     {
         $gains = [];
         foreach ($open as $one) {
-            $gains[$one->intent->value] = ($gains[$one->intent->value] ?? 0.0) + ($one->gain ?? 0.0);
+            $gains[$one->intent->value] = ($gains[$one->intent->value] ?? 0.0) + ($one->work->gain ?? 0.0);
         }
         [$best, $most] = [null, 0.0];
         foreach (Intent::cases() as $intent) {

@@ -7,6 +7,7 @@ namespace GreaterReach\Core\Plan;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\Scores;
+use GreaterReach\Core\Priority\Work;
 
 /**
  * A topic as the page that serves it, made or to be made: sums over its open keywords, and what its lead says of the rest. Null is
@@ -17,6 +18,8 @@ final readonly class WeighedTopic
     public function __construct(
         public string $topic,
         public OpenKeyword $lead,
+        /** What to do with the page: tactic and target of the lead, gains of all open keywords. */
+        public Work $work,
         /** How many are open. */
         public int $keywords,
         /** The page of ours that serves it; null where none does. */
@@ -28,8 +31,6 @@ final readonly class WeighedTopic
         /** Visits a month, as all sums that follow. */
         public ?float $visitsNow,
         public ?float $potential,
-        public ?float $gain,
-        public ?float $expectedGain,
         public ?Horizon $horizon,
         public Intent $intent,
         /** Days of work. */

@@ -11,6 +11,7 @@ enum Criterion: string
     case Volume = 'volume';
     case Ease = 'ease';
     case Gain = 'gain';
+    case Worth = 'worth';
     case Value = 'value';
     case Intent = 'intent';
     case Fit = 'fit';
@@ -19,10 +20,11 @@ enum Criterion: string
     public function meaning(): string
     {
         return match ($this) {
-            self::Expected => 'visits to expect',
+            self::Expected => 'expected visits',
             self::Volume => 'searches a month',
             self::Ease => 'low difficulty',
-            self::Gain => 'visits to win',
+            self::Gain => 'visits at the target',
+            self::Worth => 'expected visits per day of work',
             self::Value => 'cost per click',
             self::Intent => 'buy before compare before learn',
             self::Fit => 'business fit, by hand or by rule',

@@ -6,7 +6,7 @@ namespace GreaterReach\Core\Priority;
 
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Winning\ComfortDifficulty;
-use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\Effects;
 use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\LinksNeeded;
 use GreaterReach\Core\Winning\PositionModel;
@@ -17,45 +17,47 @@ use GreaterReach\Core\Winning\PositionModel;
  *
  * @phpstan-import-type KeptComfort from ComfortDifficulty
  * @phpstan-import-type KeptModel from PositionModel
- * @phpstan-import-type KeptEffect from Effect
+ * @phpstan-import-type KeptEffects from Effects
  * @phpstan-import-type KeptLinks from LinksNeeded
  * @phpstan-type KeptModels array{comfort: KeptComfort, position_model: KeptModel, links: KeptLinks,
- *     effect: KeptEffect, curve: list<float>}
+ *     effects: KeptEffects, curve: list<float>, common_stems: list<string>}
  */
 final readonly class Models
 {
     private const HALVINGS = 50;
+
+    /** Searches a month that lines of equal chance are drawn for. */
+    public const TYPICAL_VOLUME = 100;
 
     public function __construct(
         public CtrCurve $curve,
         public ComfortDifficulty $comfort,
         public PositionModel $positions,
         public LinksNeeded $links,
-        public Effect $effect,
+        public Effects $effects,
+        /** @var list<string> stems that relate no topics, as hexadecimal hashes */
+        public array $commonStems = [],
     ) {
     }
 
-    /** The same but for the curve. */
     public function withCurve(CtrCurve $curve): self
     {
-        return new self($curve, $this->comfort, $this->positions, $this->links, $this->effect);
+        return new self($curve, $this->comfort, $this->positions, $this->links, $this->effects, $this->commonStems);
     }
 
-    /** The same with another model of the positions. */
     public function withPositions(PositionModel $positions): self
     {
-        return new self($this->curve, $this->comfort, $positions, $this->links, $this->effect);
+        return new self($this->curve, $this->comfort, $positions, $this->links, $this->effects, $this->commonStems);
     }
 
-    /** The same with another effect. */
-    public function withEffect(Effect $effect): self
+    public function withEffects(Effects $effects): self
     {
-        return new self($this->curve, $this->comfort, $this->positions, $this->links, $effect);
+        return new self($this->curve, $this->comfort, $this->positions, $this->links, $effects, $this->commonStems);
     }
 
     /**
-     * The difficulty at which the chance to reach a target passes a value, where we are absent and no page leads: found by halving, as the
-     * chance falls with the difficulty.
+     * The difficulty at which the chance of a new page to reach a target passes a value, for a keyword of typical volume where nothing is
+     * related: found by halving, as the chance falls with the difficulty.
      *
      * @param float $chance between 0 and 1, neither of the two
      *
@@ -63,7 +65,9 @@ final readonly class Models
      */
     public function difficultyAt(float $chance, int $target): ?float
     {
-        $at = fn(float $difficulty): float => $this->effect->share * $this->positions->chances($difficulty, Ground::none())->upTo($target);
+        $shift = $this->effects->new->mean();
+        $at = fn(float $difficulty): float => $this->positions
+            ->chances($difficulty, Ground::none(), self::TYPICAL_VOLUME, $shift)->upTo($target);
         [$low, $high] = [0.0, 100.0];
         if ($at($low) < $chance || $at($high) >= $chance) {
             return null;
@@ -83,19 +87,20 @@ final readonly class Models
             'comfort' => $this->comfort->toArray(),
             'position_model' => $this->positions->toArray(),
             'links' => $this->links->toArray(),
-            'effect' => $this->effect->toArray(),
+            'effects' => $this->effects->toArray(),
             'curve' => $this->curve->rates(),
+            'common_stems' => $this->commonStems,
         ];
     }
 
     /**
      * @param array<string, mixed> $kept as toArray() gave it, perhaps with more beside it, and numbers as JSON may have changed them
      *
-     * @return ?self null where nothing was learnt, or by rules before these
+     * @return ?self null where nothing was learnt, or by other rules
      */
     public static function fromArray(array $kept): ?self
     {
-        if (! isset($kept['curve'], $kept['comfort'], $kept['position_model'], $kept['links'], $kept['effect'])) {
+        if (! isset($kept['curve'], $kept['comfort'], $kept['position_model'], $kept['links'], $kept['effects'], $kept['common_stems'])) {
             return null;
         }
 
@@ -105,7 +110,8 @@ final readonly class Models
             ComfortDifficulty::fromArray($kept['comfort']),
             PositionModel::fromArray($kept['position_model']),
             LinksNeeded::fromArray($kept['links']),
-            Effect::fromArray($kept['effect']),
+            Effects::fromArray($kept['effects']),
+            $kept['common_stems'],
         );
     }
 }

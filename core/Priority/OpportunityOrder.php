@@ -29,13 +29,13 @@ final readonly class OpportunityOrder
     /** 0 where the expected gain is known, 1 where the gain alone is, else 2. */
     public static function part(Opportunity $one): int
     {
-        return $one->prospect->expectedGain !== null ? 0 : ($one->clicks->gain !== null ? 1 : 2);
+        return $one->work->expectedGain !== null ? 0 : ($one->work->gain !== null ? 1 : 2);
     }
 
     /** What decides where priorities are equal. */
     public static function beyondPriority(Opportunity $one, Opportunity $other): int
     {
-        return self::highFirst($one->clicks->gain, $other->clicks->gain)
+        return self::highFirst($one->work->gain, $other->work->gain)
             ?: self::lowFirst($one->candidate->metrics->difficulty, $other->candidate->metrics->difficulty)
             ?: strcmp($one->candidate->row->keyword, $other->candidate->row->keyword);
     }

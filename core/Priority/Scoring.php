@@ -20,6 +20,7 @@ final readonly class Scoring
      * @param ?float         $expected visits a month
      * @param int|float|null $volume   searches a month
      * @param ?float         $gain     visits a month
+     * @param ?float         $worth    expected visits a month per day of work
      * @param int|float|null $fit      0…5
      */
     public function of(
@@ -27,6 +28,7 @@ final readonly class Scoring
         int|float|null $volume,
         ?float $difficulty,
         ?float $gain,
+        ?float $worth,
         ?float $cpc,
         Intent $intent,
         int|float|null $fit,
@@ -39,6 +41,7 @@ final readonly class Scoring
                 Criterion::Volume => $set->volumeBands->rising($volume, $style),
                 Criterion::Ease => $set->easeBands->falling($difficulty, $style),
                 Criterion::Gain => $set->gainBands->rising($gain, $style),
+                Criterion::Worth => $set->worthBands->rising($worth, $style),
                 Criterion::Value => $set->valueBands->rising($cpc, $style),
                 Criterion::Intent => self::INTENT_SCORES[$intent->value],
                 Criterion::Fit => $fit,

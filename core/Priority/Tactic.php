@@ -18,12 +18,12 @@ enum Tactic: string
     public function reason(): string
     {
         return match ($this) {
-            self::MergePages => 'Two or more of our pages rank within 50 for this keyword and stand in each other\'s way.',
-            self::ExtendPage => 'We do not rank within 50 here, but one of our pages does for another keyword of the topic.',
-            self::NewPage => 'We do not rank within 50 for any keyword of the topic.',
-            self::TestTitle => 'We are on page one but are clicked much less than the curve says for that position.',
-            self::RefreshPage => 'We slipped by three positions or more since the snapshot before.',
-            self::ImprovePage => 'We rank within 50 with one page, and nothing else stands out.',
+            self::MergePages => 'Two or more of our pages rank within 50 for this keyword and compete with each other.',
+            self::ExtendPage => 'We have a page for the topic, but we don’t rank within 50 for this keyword.',
+            self::NewPage => 'None of our pages serves this topic.',
+            self::TestTitle => 'We are on page one but get far fewer clicks than the CTR curve tells, and a day on the title is worth more.',
+            self::RefreshPage => 'We dropped by three positions or more since the previous snapshot.',
+            self::ImprovePage => 'We rank within 50 with one page, and no other tactic applies.',
         };
     }
 

@@ -15,7 +15,7 @@ final readonly class TacticLabel implements \Stringable
     {
     }
 
-    public static function of(Tactic $tactic, bool $withLinks): self
+    public static function of(Tactic $tactic, bool $withLinks = false): self
     {
         return new self($tactic, $withLinks);
     }

@@ -14,6 +14,13 @@ final readonly class WeighSettings
     public function __construct(
         /** Position aimed at where none is set for the keyword. */
         public int $target,
+        /** From this position on the target is 1. */
+        public int $targetNear,
+        /** Share of existing pages that move at all when they are worked on. */
+        public float $movingShare,
+        /** Share of title tests that close the gap. */
+        public float $titleSuccess,
+        public Effort $effort,
         public StrikingDistance $striking,
         /** Smallest gain of a quick win, visits a month. */
         public float $quickWinGain,
@@ -29,6 +36,7 @@ final readonly class WeighSettings
         public Bands $volumeBands,
         public Bands $easeBands,
         public Bands $gainBands,
+        public Bands $worthBands,
         public Bands $valueBands,
     ) {
     }

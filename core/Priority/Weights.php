@@ -16,9 +16,11 @@ final readonly class Weights
      *     practice)
      */
     public const PRESETS = [
-        'reach' => ['expected' => 2.0, 'ease' => 1.0, 'gain' => 1.0],
+        'reach' => ['worth' => 4.0, 'expected' => 2.0, 'intent' => 1.0],
         'plain' => ['volume' => 1.0, 'ease' => 1.0, 'gain' => 1.0],
-        'even' => ['expected' => 1.0, 'volume' => 1.0, 'ease' => 1.0, 'gain' => 1.0, 'value' => 1.0, 'intent' => 1.0, 'fit' => 1.0],
+        'even' => [
+            'expected' => 1.0, 'volume' => 1.0, 'ease' => 1.0, 'gain' => 1.0, 'worth' => 1.0, 'value' => 1.0, 'intent' => 1.0, 'fit' => 1.0,
+        ],
         'business' => ['ease' => 1.0, 'gain' => 1.0, 'value' => 1.0, 'intent' => 2.0, 'fit' => 3.0],
         'sales' => ['ease' => 1.0, 'gain' => 1.0, 'value' => 2.0, 'intent' => 2.0],
         'swift' => ['volume' => 1.0, 'ease' => 3.0, 'gain' => 1.0],

@@ -11,8 +11,8 @@ use GreaterReach\Core\Meaning\FitRules;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Meaning\IntentRules;
 use GreaterReach\Core\Metrics\SourcePrecedence;
-use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Priority\Bands;
+use GreaterReach\Core\Priority\Effort;
 use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\ScoreStyle;
 use GreaterReach\Core\Priority\StrikingDistance;
@@ -137,11 +137,21 @@ final readonly class Rulebook
     {
         return new WeighSettings(
             $this->int('target'),
+            $this->int('target_near'),
+            $this->float('moving_share'),
+            $this->float('title_success'),
+            $this->effort(),
             new StrikingDistance($this->int('striking_from'), $this->int('striking_to')),
             $this->float('quick_win_gain'),
             $this->float('short_term_chance'),
             $this->float('title_ctr_ratio'),
-            IntentRules::of($this->words('intent_buy'), $this->words('intent_compare'), $this->words('intent_learn')),
+            IntentRules::of(
+                $this->words('intent_buy'),
+                $this->words('intent_compare'),
+                $this->words('intent_learn'),
+                $this->words('intent_buy_features'),
+                $this->words('intent_learn_features'),
+            ),
             FitRules::of($this->fits()),
             ScoreStyle::from($this->text('scores')),
             new FeatureClicks($this->shares('feature_clicks')),
@@ -149,6 +159,7 @@ final readonly class Rulebook
             Bands::of($this->numbers('volume_bands')),
             Bands::ofEase($this->numbers('ease_bands')),
             Bands::of($this->numbers('gain_bands')),
+            Bands::of($this->numbers('worth_bands')),
             Bands::of($this->numbers('value_bands')),
         );
     }
@@ -161,7 +172,7 @@ final readonly class Rulebook
             $ramps[$tactic->value] = $this->int('ramp_'.$tactic->rulebookSuffix());
         }
 
-        return Effort::of($days, $this->float('effort_link'), $ramps);
+        return Effort::of($days, $this->float('effort_keywords'), $this->float('effort_link'), $ramps);
     }
 
     public function precedence(): SourcePrecedence

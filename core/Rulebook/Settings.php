@@ -44,6 +44,8 @@ final class Settings
         'example',
         'diy',
     ];
+    private const BUY_FEATURES = ['products', 'shopping', 'prices'];
+    private const LEARN_FEATURES = ['featured snippet', 'answer', 'questions', 'video', 'how-to'];
     private const SOURCES = ['keywords', 'rankings'];
     private const DOMAIN_SOURCES = ['lists', 'pulls'];
     private const MANY = 1e9;
@@ -74,6 +76,13 @@ final class Settings
     {
         return [
             Setting::choice('within', '100', ['10', '20', '50', '100'], 'A position counts as ranking only up to this one.'),
+            Setting::number(
+                'movement_noise',
+                .2,
+                0,
+                1,
+                'A change of position up to this share of the better one is daily jitter and counts as steady.',
+            ),
             Setting::int('striking_from', 6, 1, 100, 'Best position of the striking distance.'),
             Setting::int('striking_to', 20, 1, 100, 'Worst position of the striking distance; not better than striking_from.'),
         ];
@@ -83,7 +92,12 @@ final class Settings
     private static function clicks(): array
     {
         return [
-            Setting::choice('curve', 'default', ['default', '2006', 'fitted', 'own'], 'The CTR curve in use.'),
+            Setting::choice(
+                'curve',
+                'auto',
+                ['auto', 'default', '2006', 'fitted', 'own'],
+                'The CTR curve in use; auto takes the one fitted to our own clicks as soon as they suffice.',
+            ),
             Setting::curve('curve_own', 'A CTR curve of one\'s own, position 1 first.'),
             Setting::number(
                 'curve_prior',
@@ -92,7 +106,8 @@ final class Settings
                 self::MANY,
                 'Impressions that the default curve weighs in each bin of the fitted curve.',
             ),
-            Setting::int('target', 3, 1, 100, 'Position aimed at where none is set for the keyword.'),
+            Setting::int('target', 3, 1, 100, 'Target position where none is set for the keyword.'),
+            Setting::int('target_near', 5, 0, 100, 'From this position on the target is 1; 0 for never.'),
             Setting::shares(
                 'feature_clicks',
                 [],
@@ -121,8 +136,9 @@ final class Settings
             ),
             Setting::number('peer_band', 5, 0, 100, 'Authority above or below ours that still counts as comparable.'),
             Setting::number('model_lambda', 1, .001, 1000, 'Weight of the penalty on the position model\'s standardised slopes.'),
-            Setting::number('effect', .5, 0, 1, 'Share of pages that move at all when they are worked on (assumed).'),
-            Setting::choice('effect_learnt', 'yes', ['yes', 'no'], 'Whether at least five finished items teach the effect.'),
+            Setting::number('moving_share', .35, 0, 1, 'Share of existing pages that move at all when they are worked on (assumed).'),
+            Setting::number('title_success', .5, 0, 1, 'Share of title tests that close the gap to the CTR curve (assumed).'),
+            Setting::choice('effect_learnt', 'yes', ['yes', 'no'], 'Whether finished items teach what work brings.'),
             Setting::int('topic_evidence', 2, 1, 11, 'Domains that must rank one page for two keywords before they share a topic.'),
         ];
     }
@@ -136,6 +152,7 @@ final class Settings
             Setting::bands('volume_bands', [10, 50, 200, 1000, 5000], self::MANY, 'Volumes from which the criterion volume scores 1 to 5.'),
             Setting::ease('ease_bands', [10, 20, 35, 50, 70], 'Difficulties up to which the criterion ease scores 5, 4, 3, 2 and 1.'),
             Setting::bands('gain_bands', [5, 20, 75, 250, 1000], self::MANY, 'Gains from which the criterion gain scores 1 to 5.'),
+            Setting::bands('worth_bands', [2, 10, 40, 150, 600], self::MANY, 'Expected gains per day of work from which worth scores 1 to 5.'),
             Setting::bands('value_bands', [0.25, 0.75, 1.5, 3, 6], self::MANY, 'CPCs from which the criterion value scores 1 to 5.'),
             Setting::weights('weights', Weights::PRESETS[Weights::STANDARD], 'How much each criterion counts in the priority.'),
             Setting::fits(
@@ -182,7 +199,8 @@ final class Settings
             $effort('refresh', 1.5, 'refreshing a page'),
             $effort('merge', 1, 'merging pages'),
             $effort('title', .5, 'a title test'),
-            $effort('link', .25, 'each link to earn'),
+            $effort('keywords', .5, 'every ten open keywords beyond the first ten, at most 2 in sum'),
+            $effort('link', 1, 'each link to earn'),
             $ramp('new', 4, 'a new page'),
             $ramp('extend', 3, 'an extended page'),
             $ramp('improve', 2, 'an improved page'),
@@ -202,6 +220,8 @@ final class Settings
             Setting::words('intent_buy', self::BUY, 'Words that show the intent to buy; the first list that matches wins.'),
             Setting::words('intent_compare', self::COMPARE, 'Words that show the intent to compare.'),
             Setting::words('intent_learn', self::LEARN, 'Words that show the intent to learn.'),
+            Setting::words('intent_buy_features', self::BUY_FEATURES, 'Results-page features that show the intent to buy where no word does.'),
+            Setting::words('intent_learn_features', self::LEARN_FEATURES, 'Results-page features that show the intent to learn where no word does.'),
             Setting::words('negatives', [], 'Words whose keywords this study does not want to see.'),
             Setting::ordering('metric_sources', self::SOURCES, self::SOURCES, 'Which source of a metric wins, best first.'),
             Setting::ordering(

@@ -41,9 +41,9 @@ final readonly class Calibration
             $others = array_map(static fn(int $all, int $here): int => $all - $here, $whole, $inFold);
             array_walk($tallies, static fn(CalibrationTally $tally) => $tally->addBase($inFold, $others));
         }
-        foreach ($groups->eachFold() as [$difficulty, $authority, $hundredths, $folds]) {
+        foreach ($groups->eachFold() as [$difficulty, $authority, $hundredths, $halves, $folds]) {
             foreach ($folds as $fold => $counts) {
-                $score = $fits[$fold]->score($difficulty, $authority, $hundredths);
+                $score = $fits[$fold]->score($difficulty, $authority, $hundredths, $halves);
                 foreach ($tallies as $tally) {
                     $tally->add($fits[$fold]->chanceUpTo($tally->class, $score), $counts);
                 }

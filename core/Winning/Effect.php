@@ -4,74 +4,61 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Statistics\ShiftPosterior;
 
 /**
- * The share of pages that move at all when they are worked on: an assumption until enough finished items teach it.
+ * What work of one kind brings, as a shift of the logarithm of the odds: the prior, and what finished items taught since.
  *
- * @phpstan-type KeptEffect array{share: float, items: int, learnt: bool}
+ * @phpstan-type KeptEffect array{weights: list<float>, items: int}
  */
 final readonly class Effect
 {
-    public const FEWEST_ITEMS = 5;
-    private const STEPS = 100;
+    private const SMALLEST = 1e-9;
 
-    private function __construct(
-        /** 0…1. */
-        public float $share,
-        /** Finished items that count, also when they are too few. */
-        public int $items,
-        public bool $isLearnt,
+    public function __construct(
+        public ShiftPosterior $posterior,
+        /** Finished items that taught it. */
+        public int $items = 0,
     ) {
-        Misuse::unless($share >= 0 && $share <= 1, 'An effect is a share.');
     }
 
-    public static function assumed(float $share, int $items = 0): self
+    public static function prior(float $mean, float $deviation): self
     {
-        return new self($share, $items, false);
+        return new self(ShiftPosterior::normal($mean, $deviation));
     }
 
-    /**
-     * The mean of the posterior on s = .01 … .99 with weight s(1 − s) · Π (s·q)^y · (1 − s·q)^(1 − y), in logarithms.
-     *
-     * @param list<array{reach: float, reached: bool, ...}> $items of those that are finished: q, the chance of the lead to reach its target
-     *     if the page moves at all, above 0, and whether it is there
-     * @param float                                    $assumed where they are fewer than five
-     */
-    public static function learn(array $items, float $assumed): self
+    /** @param list<FinishedItem> $items of this kind */
+    public function learning(array $items): self
     {
-        if (\count($items) < self::FEWEST_ITEMS) {
-            return self::assumed($assumed, \count($items));
+        if ($items === []) {
+            return $this;
         }
-        $logs = [];
-        for ($step = 1; $step < self::STEPS; ++$step) {
-            $share = $step / self::STEPS;
-            $log = log($share) + log(1 - $share);
+        $posterior = $this->posterior->observing(static function (float $shift) use ($items): float {
+            $log = 0.0;
             foreach ($items as $item) {
-                $chance = $share * $item['reach'];
-                $log += $item['reached'] ? log($chance) : log1p(-$chance);
+                $log += log(max($item->chanceOfResult($shift), self::SMALLEST));
             }
-            $logs[$step] = $log;
-        }
-        $most = max($logs);
-        $weights = array_map(static fn(float $log): float => exp($log - $most), $logs);
-        $mean = 0.0;
-        foreach ($weights as $step => $weight) {
-            $mean += $weight * $step / self::STEPS;
-        }
 
-        return new self($mean / array_sum($weights), \count($items), true);
+            return $log;
+        });
+
+        return new self($posterior, $this->items + \count($items));
+    }
+
+    public function mean(): float
+    {
+        return $this->posterior->mean();
     }
 
     /** @return KeptEffect */
     public function toArray(): array
     {
-        return ['share' => $this->share, 'items' => $this->items, 'learnt' => $this->isLearnt];
+        return ['weights' => $this->posterior->toArray(), 'items' => $this->items];
     }
 
     /** @param KeptEffect $kept */
     public static function fromArray(array $kept): self
     {
-        return new self((float) $kept['share'], $kept['items'], $kept['learnt']);
+        return new self(ShiftPosterior::fromArray($kept['weights']), $kept['items']);
     }
 }

@@ -19,20 +19,20 @@ final readonly class Evidence
 
     /**
      * @param Ground                                                  $ground      ours
-     * @param ?string                                                 $leadingPage URL of the page that leads
+     * @param list<string>                                            $stems       that relate other topics to this one
      * @param array<string, array{position: ?int, authority: ?float}> $competitors entry → where it stands
      * @param list<PageOneResult>                                     $pageOne     empty where not known
      *
      * @return list<EvidenceFact>
      */
-    public function of(string $keyword, ?float $difficulty, Ground $ground, ?string $leadingPage, array $competitors, array $pageOne): array
+    public function of(string $keyword, ?float $difficulty, Ground $ground, array $stems, array $competitors, array $pageOne): array
     {
         return array_values(
             array_filter([
                 $this->peers($competitors),
                 $this->weaker($competitors),
                 $this->difficulty($difficulty),
-                self::ground($ground, $leadingPage),
+                self::ground($ground, $stems),
                 self::pages(
                     'pages_without_links',
                     'no referring domains',
@@ -137,23 +137,22 @@ final readonly class Evidence
         );
     }
 
-    private static function ground(Ground $ground, ?string $leadingPage): ?EvidenceFact
+    /** @param list<string> $stems */
+    private static function ground(Ground $ground, array $stems): ?EvidenceFact
     {
-        if ($ground->held === null || $ground->of === null || $ground->of === 0) {
-            return null;
-        }
-
-        return new EvidenceFact(
-            'ground',
-            ['held' => $ground->held, 'of' => $ground->of, 'page' => (string) $leadingPage],
-            2 * $ground->held >= $ground->of,
-            sprintf(
-                'We stand within 20 for %d of the %d other keywords of the page that leads here%s.',
-                $ground->held,
-                $ground->of,
-                $leadingPage === null ? '' : ", {$leadingPage}",
-            ),
-        );
+        return $ground->of === 0
+            ? null
+            : new EvidenceFact(
+                'ground',
+                ['held' => $ground->held, 'of' => $ground->of, 'stems' => implode(', ', $stems)],
+                2 * $ground->held >= $ground->of,
+                sprintf(
+                    'We rank in the top 20 for %d of %d keywords in related topics%s.',
+                    $ground->held,
+                    $ground->of,
+                    $stems === [] ? '' : ' ('.implode(', ', $stems).')',
+                ),
+            );
     }
 
     /**

@@ -7,40 +7,33 @@ namespace GreaterReach\Core\Winning;
 use GreaterReach\Core\Exception\Misuse;
 
 /**
- * How much a domain already holds of what the page that leads at a keyword ranks for: of its N other keywords the domain stands within
- * the top 20 for S. The share (S + 1) ÷ (N + 4) is kept in hundredths, 1…99; without a leading page it is .25.
+ * How strong a domain is in what is related to a topic, its own page for the topic left out of sight: of N keywords in related topics it
+ * ranks within the top 20 for S. The share (S + 1) ÷ (N + 4) is kept in hundredths, 1…99.
  */
 final readonly class Ground
 {
-    public const WITHOUT_LEADER = 25;
-
     private function __construct(
-        /** S; null where no page leads. */
-        public ?int $held,
-        /** N; null where no page leads. */
-        public ?int $of,
+        /** S. */
+        public int $held,
+        /** N. */
+        public int $of,
         /** 1…99. */
         public int $hundredths,
     ) {
     }
 
+    /** Where nothing is related. */
     public static function none(): self
     {
-        return new self(null, null, self::WITHOUT_LEADER);
+        return self::held(0, 0);
     }
 
     /** @param int $held 0…of */
     public static function held(int $held, int $of): self
     {
-        Misuse::unless($held >= 0 && $held <= $of, 'Nobody holds more keywords of a page than it has.');
+        Misuse::unless($held >= 0 && $held <= $of, 'No domain ranks for more keywords than there are.');
 
         return new self($held, $of, self::hundredths($held, $of));
-    }
-
-    /** As it was kept; null for both where no page leads. */
-    public static function kept(?int $held, ?int $of): self
-    {
-        return $held === null || $of === null ? self::none() : self::held($held, $of);
     }
 
     public static function hundredths(int $held, int $of): int

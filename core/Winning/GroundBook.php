@@ -4,127 +4,155 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
-use GreaterReach\Core\Pages\KeywordPages;
+use GreaterReach\Core\Meaning\Topics;
 use GreaterReach\Core\Pages\PageGraph;
 
 /**
- * Counts, while keywords go by, for how many keywords each page ranks and for how many of these each domain does; and tells, when all
- * have gone by, the ground of every domain at every keyword.
+ * The ground of every domain at every topic. A topic's stems are those of its primary keyword; for each of them the keywords of the other
+ * topics whose names bear it count, once for each stem that they share. A stem in the names of too many topics says nothing.
  *
- * The page that leads at a keyword, for a domain: of each other domain the page that has its best position, if that is within the top 20;
- * of these the best position, ties to the domain listed first. A keyword takes 13 bytes, a page 16 for every two domains and 16 more.
+ * Four bytes a keyword while it is filled, one a domain and topic afterwards.
  */
 final class GroundBook
 {
-    /** Domains whose counts share one whole number. */
-    private const TOGETHER = 2;
-    private const COUNT_BITS = 31;
-    private const COUNT_MASK = (1 << self::COUNT_BITS) - 1;
+    /** A stem counts up to so many topics, or up to that share of all. */
+    private const MOST_TOPICS = 30;
+    private const MOST_SHARE = .08;
 
-    /** How a keyword is kept: domains within the top, the page that leads with its domain, and the one for that domain itself. */
-    private const FORMAT = 'Vholders/Vfirst/Cdomain/Vsecond';
-    private const PACKED = 'VVCV';
-    private const BYTES = 13;
+    private const NUMBER = 'V';
+    private const BYTES = 4;
 
-    private readonly int $words;
+    /** Bits of the domains that rank within the top 20, for each keyword. */
+    private string $holders = '';
 
-    private string $keywords = '';
+    /** @var list<Ground> ours, for each topic */
+    private array $own = [];
 
-    /** @var array<int, int> page → keywords it ranks for */
-    private array $sizes = [];
+    /** Hundredths of every domain for each topic, a byte each. */
+    private string $hundredths = '';
 
-    /** @var array<int, int> page and pair of domains → keywords of the page that each of the two ranks for */
-    private array $held = [];
+    /** @var list<string> */
+    private array $common = [];
 
     /** @param int $domains how many there are, ours among them, at most 32 */
     public function __construct(private readonly int $domains)
     {
-        $this->words = intdiv($domains + self::TOGETHER - 1, self::TOGETHER);
     }
 
-    /** @param list<?int> $positions best position of every domain */
-    public function add(KeywordPages $pages, array $positions): void
+    /** @param list<?int> $positions best position of every domain for the next keyword */
+    public function add(array $positions): void
     {
         $holders = 0;
-        $ones = array_fill(0, $this->words, 0);
         foreach ($positions as $domain => $position) {
             if ($position !== null && $position <= PageGraph::TOP) {
                 $holders |= 1 << $domain;
-                $ones[intdiv($domain, self::TOGETHER)] += 1 << self::COUNT_BITS * ($domain % self::TOGETHER);
             }
         }
-        foreach ($pages->pages as $page) {
-            $this->sizes[$page] = ($this->sizes[$page] ?? 0) + 1;
-            foreach ($ones as $word => $one) {
-                $place = $page * $this->words + $word;
-                $this->held[$place] = ($this->held[$place] ?? 0) + $one;
-            }
-        }
-        [$first, $second] = self::leading($pages->best, $positions);
-        $this->keywords .= pack(
-            self::PACKED,
-            $holders,
-            $first === null ? 0 : (int) $pages->best[$first] + 1,
-            (int) $first,
-            $second === null ? 0 : (int) $pages->best[$second] + 1,
-        );
+        $this->holders .= pack(self::NUMBER, $holders);
     }
 
     /**
-     * @return \Generator<int, array{list<int>, Ground}> of every keyword, in the order they went by, the ground of every domain in
-     *     hundredths, and ours with its counts
-     */
-    public function grounds(): \Generator
-    {
-        $end = \strlen($this->keywords);
-        for ($from = 0; $from < $end; $from += self::BYTES) {
-            /** @var array{holders: int, first: int, domain: int, second: int} $kept */
-            $kept = unpack(self::FORMAT, $this->keywords, $from);
-            $hundredths = [];
-            $own = Ground::none();
-            for ($domain = 0; $domain < $this->domains; ++$domain) {
-                $page = ($kept['first'] > 0 && $kept['domain'] === $domain ? $kept['second'] : $kept['first']) - 1;
-                if ($page < 0) {
-                    $hundredths[] = Ground::WITHOUT_LEADER;
-                    continue;
-                }
-                [$held, $of] = $this->holds($page, $domain, $kept['holders']);
-                $hundredths[] = Ground::hundredths($held, $of);
-                $own = $domain === 0 ? Ground::held($held, $of) : $own;
-            }
-            yield [$hundredths, $own];
-        }
-    }
-
-    /** @return array{int, int} for how many of the other keywords of a page a domain ranks, and how many there are */
-    private function holds(int $page, int $domain, int $holders): array
-    {
-        $both = $this->held[$page * $this->words + intdiv($domain, self::TOGETHER)];
-        $count = $both >> self::COUNT_BITS * ($domain % self::TOGETHER) & self::COUNT_MASK;
-
-        return [$count - ($holders >> $domain & 1), $this->sizes[$page] - 1];
-    }
-
-    /**
-     * @param list<?int> $best
-     * @param list<?int> $positions
+     * Comes once, when all keywords have gone by.
      *
-     * @return array{?int, ?int} the domain that leads, and the one that leads for it
+     * @param list<int> $topicOf keyword → the place of its topic in taking order
      */
-    private static function leading(array $best, array $positions): array
+    public function settle(Topics $topics, array $topicOf): void
     {
-        $first = $second = null;
-        foreach ($best as $domain => $page) {
-            if ($page === null) {
-                continue;
+        [$sizes, $held] = $this->perTopic($topics->count(), $topicOf);
+        $bearing = [];
+        foreach ($topics->stems() as $topic => $stems) {
+            foreach ($stems as $stem) {
+                $bearing[$stem][] = $topic;
             }
-            if ($first === null || $positions[$domain] < $positions[$first]) {
-                [$first, $second] = [$domain, $first];
-            } elseif ($second === null || $positions[$domain] < $positions[$second]) {
-                $second = $domain;
+        }
+        $most = max(self::MOST_TOPICS, self::MOST_SHARE * $topics->count());
+        $sums = [];
+        foreach ($bearing as $stem => $bearers) {
+            if (\count($bearers) > $most) {
+                $this->common[] = (string) $stem;
+            } else {
+                $sums[$stem] = $this->sums($bearers, $sizes, $held);
+            }
+        }
+        foreach ($topics->stems() as $topic => $stems) {
+            $related = array_values(array_intersect_key($sums, array_flip($stems)));
+            $this->addTopic($topic, $related, $sizes[$topic], $held);
+        }
+        $this->holders = '';
+    }
+
+    /** Of a domain at a topic, 1…99. */
+    public function hundredths(int $topic, int $domain): int
+    {
+        return \ord($this->hundredths[$topic * $this->domains + $domain]);
+    }
+
+    public function own(int $topic): Ground
+    {
+        return $this->own[$topic];
+    }
+
+    /** @return list<string> stems in the names of too many topics, as StemSets knows them */
+    public function commonStems(): array
+    {
+        return $this->common;
+    }
+
+    /**
+     * @param list<int> $topicOf
+     *
+     * @return array{array<int, int>, array<int, int>} topic → keywords; topic and domain → those of them that the domain holds
+     */
+    private function perTopic(int $topics, array $topicOf): array
+    {
+        $sizes = array_fill(0, $topics, 0);
+        $held = array_fill(0, $topics * $this->domains, 0);
+        foreach ($topicOf as $keyword => $topic) {
+            ++$sizes[$topic];
+            /** @var array{1: int} $holders */
+            $holders = unpack(self::NUMBER, $this->holders, self::BYTES * $keyword);
+            for ($domain = 0; $domain < $this->domains; ++$domain) {
+                $held[$topic * $this->domains + $domain] += $holders[1] >> $domain & 1;
             }
         }
 
-        return [$first, $second];
+        return [$sizes, $held];
+    }
+
+    /**
+     * @param list<int>       $bearers topics that bear a stem
+     * @param array<int, int> $sizes
+     * @param array<int, int> $held
+     *
+     * @return list<int> keywords of them all, then those that each domain holds
+     */
+    private function sums(array $bearers, array $sizes, array $held): array
+    {
+        $sums = array_fill(0, 1 + $this->domains, 0);
+        foreach ($bearers as $topic) {
+            $sums[0] += $sizes[$topic];
+            for ($domain = 0; $domain < $this->domains; ++$domain) {
+                $sums[1 + $domain] += $held[$topic * $this->domains + $domain];
+            }
+        }
+
+        return array_values($sums);
+    }
+
+    /**
+     * @param list<list<int>> $related sums of each stem that counts, the topic's own keywords among them
+     * @param array<int, int> $held
+     */
+    private function addTopic(int $topic, array $related, int $size, array $held): void
+    {
+        $stems = \count($related);
+        $of = array_sum(array_column($related, 0)) - $stems * $size;
+        for ($domain = 0; $domain < $this->domains; ++$domain) {
+            $holds = array_sum(array_column($related, 1 + $domain)) - $stems * $held[$topic * $this->domains + $domain];
+            $this->hundredths .= \chr(Ground::hundredths($holds, $of));
+            if ($domain === 0) {
+                $this->own[] = Ground::held($holds, $of);
+            }
+        }
     }
 }

@@ -6,68 +6,76 @@ namespace GreaterReach\Core\Winning;
 
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Results\PageOne;
-use GreaterReach\Core\Results\Places;
 
 /**
  * What can be expected of working on a keyword: the chance to reach its target, and the visits that all places it may come to would bring.
  */
 final readonly class Outlook
 {
-    /** @var list<float> place → sum of the rates of all places up to it */
+    /** @var list<float> place → its rate, from place 0 on */
     private array $rates;
 
-    public function __construct(private PositionModel $model, private CtrCurve $curve, private Effect $effect)
+    /** @var list<float> place → sum of the rates up to it */
+    private array $sums;
+
+    private float $newShift;
+    private float $existingShift;
+
+    public function __construct(private PositionModel $model, CtrCurve $curve, private Effects $effects, private float $movingShare)
     {
-        $sum = 0.0;
-        $rates = [0.0];
-        for ($place = 1; $place <= Places::WORST; ++$place) {
-            $sum += $curve->at($place);
-            $rates[] = $sum;
+        $this->rates = [0.0, ...$curve->rates()];
+        $sums = [];
+        foreach ($this->rates as $place => $rate) {
+            $sums[] = ($sums[$place - 1] ?? 0.0) + $rate;
         }
-        $this->rates = $rates;
+        $this->sums = $sums;
+        $this->newShift = $effects->new->mean();
+        $this->existingShift = $effects->existing->mean();
     }
 
     /**
      * @param ?int   $position ours, null when absent
+     * @param ?int   $volume   searches a month
      * @param ?float $searches a month that can be won: the volume, less what the features of the results page take
      */
-    public function of(?int $position, int $target, ?float $difficulty, Ground $ground, ?float $searches): Prospect
-    {
+    public function of(
+        PageKind $kind,
+        ?int $position,
+        int $target,
+        ?float $difficulty,
+        Ground $ground,
+        ?int $volume,
+        ?float $searches,
+    ): Prospect {
         if ($difficulty === null) {
             return new Prospect(null, $position === 1 ? 1.0 : null, $position === 1 ? 0.0 : null);
         }
-        $places = $this->model->chances($difficulty, $ground);
-        $towards = $places->reach($target, $position);
-        $reach = $position === null ? $places->upTo(PageOne::LAST) : $towards;
+        $chances = $this->model->chances($difficulty, $ground, $volume);
+        $reach = $position === null ? $this->reachFromNothing($kind, $difficulty, $ground, $volume) : $chances->reach($target, $position);
         if ($position === 1) {
             return new Prospect($reach, 1.0, 0.0);
         }
+        $after = $this->after($kind, $chances, $position);
 
-        return new Prospect(
-            $reach,
-            $this->effect->share * $towards,
-            $searches === null && $places->noWorseThan($position) > 0.0
-                ? null
-                : $this->effect->share * (float) $searches * $this->ratesWon($places, $position),
+        return new Prospect($reach, $after->upTo($target), $searches === null ? null : $searches * $after->ratesWon($this->rates, $this->sums));
+    }
+
+    public function after(PageKind $kind, PlaceChances $chances, ?int $position): PlacesAfterWork
+    {
+        return PlacesAfterWork::of(
+            $kind,
+            $chances,
+            $position,
+            $this->movingShare,
+            $kind === PageKind::New ? $this->newShift : $this->existingShift,
         );
     }
 
-    /** Σ P(t | now) · (ctr(t) − ctr(p0)) over the places up to ours, all of them when absent. */
-    private function ratesWon(PlaceChances $places, ?int $position): float
+    /** Page one; a new page as new pages of the market do. */
+    private function reachFromNothing(PageKind $kind, float $difficulty, Ground $ground, ?int $volume): float
     {
-        $now = $position === null ? 0.0 : $this->curve->at($position);
-        $last = $position ?? Places::WORST;
-        $sum = 0.0;
-        $before = 0;
-        foreach ($places->perPlace($position) as $class => $chance) {
-            $end = min(PlaceClass::BOUNDS[$class], $last);
-            if ($end <= $before) {
-                break;
-            }
-            $sum += $chance * ($this->rates[$end] - $this->rates[$before] - ($end - $before) * $now);
-            $before = $end;
-        }
+        $shift = $kind === PageKind::New ? $this->effects->marketShift : 0.0;
 
-        return max(0.0, $sum);
+        return $this->model->chances($difficulty, $ground, $volume, $shift)->upTo(PageOne::LAST);
     }
 }

@@ -43,25 +43,10 @@ final readonly class PlaceChances
         return $now > 0.0 ? $this->upTo($place) / $now : 0.0;
     }
 
-    /**
-     * What an expectation over the places up to ours is made of: for every class its chance for a single place.
-     *
-     * @return list<float> P(place t | now) for any place t of the class
-     */
-    public function perPlace(?int $position): array
+    /** @return list<float> the chance of each bound of the classes or better */
+    public function atBounds(): array
     {
-        $now = $this->noWorseThan($position);
-        $before = 0;
-        $chance = 0.0;
-        $each = [];
-        foreach ($this->upTo as $class => $upTo) {
-            $bound = PlaceClass::BOUNDS[$class];
-            $each[] = $now > 0.0 ? ($upTo - $chance) / max(1, $bound - $before) / $now : 0.0;
-            $before = $bound;
-            $chance = $upTo;
-        }
-
-        return $each;
+        return $this->upTo;
     }
 
     /** @return list<float> the chance of every class, absent last, wherever we stand now */

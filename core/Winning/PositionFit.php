@@ -38,15 +38,13 @@ final readonly class PositionFit
     }
 
     /**
-     * @param ?int  $without   fold that is left out
-     * @param bool  $hasGround whether enough is known of who ranks with which page
-     * @param float $lambda    weight of the penalty on the standardised slopes
-     * @param ?self $like      a fit of nearly the same rows, to begin from
+     * @param ?int  $without fold that is left out
+     * @param float $lambda  weight of the penalty on the standardised slopes
+     * @param ?self $like    a fit of nearly the same rows, to begin from
      */
     public static function of(
         PositionGroups $groups,
         ?int $without,
-        bool $hasGround,
         float $lambda,
         ComfortDifficulty $comfort,
         ?self $like = null,
@@ -57,7 +55,7 @@ final readonly class PositionFit
         if ($all < self::FEWEST_ROWS || \count($classes) < 2) {
             return self::assumed($comfort, $all);
         }
-        $rows = PositionRows::of($groups, $without, $hasGround, $classes);
+        $rows = PositionRows::of($groups, $without, $classes);
         $scales = $rows->scales();
         $odd = [];
         do {
@@ -111,13 +109,15 @@ final readonly class PositionFit
         );
     }
 
-    /** @param ?float $authority may be null where it is not looked at */
-    public function chances(float $difficulty, ?float $authority, int $hundredths): PlaceChances
+    /**
+     * @param float $score as score() gives it
+     * @param float $shift of the logarithm of the odds
+     */
+    public function chances(float $score, float $shift = 0.0): PlaceChances
     {
-        $score = $this->score($difficulty, $authority, $hundredths);
         $upTo = [];
         foreach ($this->alphas as $alpha) {
-            $upTo[] = ProportionalOdds::sigmoid($alpha + $score);
+            $upTo[] = ProportionalOdds::sigmoid($alpha + $score + $shift);
         }
 
         return new PlaceChances($upTo);
@@ -140,12 +140,18 @@ final readonly class PositionFit
         return $slope === null ? null : exp($slope * $feature->step());
     }
 
-    /** β·x: what PositionFeature says of each, written out since it is asked for every row. */
-    public function score(float $difficulty, ?float $authority, int $hundredths): float
+    /**
+     * β·x: what PositionFeature says of each, written out since it is asked for every row.
+     *
+     * @param ?float $authority may be null where it is not looked at
+     * @param int    $halves    volume, as PositionFeature::volumeHalves() gives it
+     */
+    public function score(float $difficulty, ?float $authority, int $hundredths, int $halves): float
     {
         return ($this->betas['difficulty'] ?? 0.0) * $difficulty
             + ($this->betas['authority'] ?? 0.0) * ($authority ?? 0.0)
-            + (isset($this->betas['ground']) ? $this->betas['ground'] * Ground::logOdds($hundredths) : 0.0);
+            + (isset($this->betas['ground']) ? $this->betas['ground'] * Ground::logOdds($hundredths) : 0.0)
+            + ($this->betas['volume'] ?? 0.0) * $halves / 2;
     }
 
     /** @return array<string, null> */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Winning;
 
 /**
- * Where our domain could stand, learnt from who stands where in this study: the fit to all rows, and how well fits to four fifths of them
+ * Where a page that exists ranks, fitted to the pages of all domains in this study: the fit to all rows, and how well fits to four fifths of them
  * told the rest.
  *
  * @phpstan-import-type KeptFit from PositionFit
@@ -28,21 +28,16 @@ final readonly class PositionModel
     }
 
     /** @param float $lambda weight of the penalty on the standardised slopes */
-    public static function learn(
-        PositionGroups $groups,
-        bool $hasGround,
-        float $lambda,
-        ComfortDifficulty $comfort,
-        ?float $ownAuthority,
-    ): self {
-        return new self(PositionFit::of($groups, null, $hasGround, $lambda, $comfort), $groups->rowsByClass(), $ownAuthority);
+    public static function learn(PositionGroups $groups, float $lambda, ComfortDifficulty $comfort, ?float $ownAuthority): self
+    {
+        return new self(PositionFit::of($groups, null, $lambda, $comfort), $groups->rowsByClass(), $ownAuthority);
     }
 
     /** The same, judged by what four fifths of the rows tell of the rest. */
-    public function judged(PositionGroups $groups, bool $hasGround, float $lambda, ComfortDifficulty $comfort): self
+    public function judged(PositionGroups $groups, float $lambda, ComfortDifficulty $comfort): self
     {
         $fits = array_map(
-            fn(int $fold): PositionFit => PositionFit::of($groups, $fold, $hasGround, $lambda, $comfort, $this->fit),
+            fn(int $fold): PositionFit => PositionFit::of($groups, $fold, $lambda, $comfort, $this->fit),
             range(0, PositionObservations::FOLDS - 1),
         );
 
@@ -58,9 +53,16 @@ final readonly class PositionModel
         return $class === false || $rows === 0 ? null : array_sum(\array_slice($this->classes, 0, $class + 1)) / $rows;
     }
 
-    public function chances(float $difficulty, Ground $ground): PlaceChances
+    /**
+     * Where pages of ours like this one rank.
+     *
+     * @param float $shift of the logarithm of the odds
+     */
+    public function chances(float $difficulty, Ground $ground, ?int $volume, float $shift = 0.0): PlaceChances
     {
-        return $this->fit->chances($difficulty, $this->authority, $ground->hundredths);
+        $halves = PositionFeature::volumeHalves($volume);
+
+        return $this->fit->chances($this->fit->score($difficulty, $this->authority, $ground->hundredths, $halves), $shift);
     }
 
     /** @return KeptModel */

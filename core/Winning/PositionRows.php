@@ -16,21 +16,20 @@ final readonly class PositionRows
     }
 
     /**
-     * @param ?int      $without   fold that is left out
-     * @param bool      $hasGround whether enough is known of who ranks with which page
-     * @param list<int> $classes   that have rows; the others are left out
+     * @param ?int      $without fold that is left out
+     * @param list<int> $classes that have rows; the others are left out
      */
-    public static function of(PositionGroups $groups, ?int $without, bool $hasGround, array $classes): self
+    public static function of(PositionGroups $groups, ?int $without, array $classes): self
     {
-        $features = self::known($groups->hasAuthority, $hasGround);
+        $features = self::known($groups->hasAuthority);
         $scales = array_map(static fn(): Scale => new Scale(), $features);
         $table = new OddsTable(\count($scales), \count($classes));
         $isWhole = \count($classes) === PlaceClass::COUNT;
         $wanted = array_flip($classes);
-        foreach ($groups->each($without) as [$difficulty, $authority, $hundredths, $counts, $rows]) {
+        foreach ($groups->each($without) as [$difficulty, $authority, $hundredths, $halves, $counts, $rows]) {
             $x = [];
             foreach ($features as $name => $feature) {
-                $x[] = $value = $feature->of($difficulty, $authority, $hundredths);
+                $x[] = $value = $feature->of($difficulty, $authority, $hundredths, $halves);
                 $scales[$name]->add($value, $rows);
             }
             $table->add($x, array_values($isWhole ? $counts : array_intersect_key($counts, $wanted)));
@@ -67,16 +66,11 @@ final readonly class PositionRows
     }
 
     /** @return array<string, PositionFeature> name → feature, of those that are known of every row */
-    private static function known(bool $hasAuthority, bool $hasGround): array
+    private static function known(bool $hasAuthority): array
     {
         $known = [];
         foreach (PositionFeature::cases() as $feature) {
-            $isKnown = match ($feature) {
-                PositionFeature::Difficulty => true,
-                PositionFeature::Authority => $hasAuthority,
-                PositionFeature::Ground => $hasGround,
-            };
-            if ($isKnown) {
+            if ($feature !== PositionFeature::Authority || $hasAuthority) {
                 $known[$feature->value] = $feature;
             }
         }

@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
+use App\Actions\Comparisons\StoredRows;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
 use App\Support\Database\Figures;
 use GreaterReach\Core\Clicks\FeatureClicks;
+use GreaterReach\Core\Clicks\Potential;
 use GreaterReach\Core\Explanation\Explainer;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\FigureInputs;
 use GreaterReach\Core\Priority\HorizonRule;
 use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Scores;
-use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Results\PageOne;
 use GreaterReach\Core\Rulebook\Rulebook;
-use GreaterReach\Core\Statistics\Quantile;
 use GreaterReach\Core\Winning\Evidence;
 use GreaterReach\Core\Winning\EvidenceFact;
 use GreaterReach\Core\Winning\PageOneResult;
@@ -40,19 +40,18 @@ final class ExplainKeyword
     private const TARGETS = 20;
 
     /**
-     * @param list<FigureSource> $sources     as the dossier shows them
-     * @param ?string            $leadingPage URL of the page that leads for us
+     * @param list<FigureSource> $sources as the dossier shows them
      *
      * @return array{why: array<string, Explanation>, money: array<string, ?float>, places: ?Places} figure → explanation, what the gain is
      *     worth a month, and where we could stand; empty where nothing was weighed, no places where the difficulty is unknown
      */
-    public function figures(Comparison $comparison, WeighedRow $row, array $sources, ?string $leadingPage, Weights $weights): array
+    public function figures(Comparison $comparison, WeighedRow $row, array $sources, Weights $weights): array
     {
         $models = $comparison->models();
         if ($models === null || $row->scores === null || $row->tactic === null) {
             return ['why' => [], 'money' => [], 'places' => null];
         }
-        $facts = $this->facts($comparison, $models, $row, $row->scores, $row->tactic->tactic, $sources, $leadingPage, $weights);
+        $facts = $this->facts($comparison, $models, $row, $row->scores, $sources, $weights);
         $clicks = $facts->clicks();
 
         return ['why' => (new Explainer($facts))->all(), 'money' => [
@@ -68,12 +67,13 @@ final class ExplainKeyword
         Models $models,
         WeighedRow $row,
         Scores $scores,
-        Tactic $tactic,
         array $sources,
-        ?string $leadingPage,
         Weights $weights,
     ): FigureInputs {
-        $rulebook = Study::query()->findOrFail($comparison->study_id)->rulebook();
+        $study = Study::query()->findOrFail($comparison->study_id);
+        $rulebook = $study->rulebook();
+        $settings = $rulebook->weighing();
+        [[, $opportunity]] = [...StoredRows::of($study, $models)->weighed([$row])];
 
         return new FigureInputs(
             $row->ownPosition,
@@ -81,21 +81,25 @@ final class ExplainKeyword
             $row->volumeDerived ? 'mean of twelve monthly volumes' : self::sourceOf($sources, 'volume', $row->volume),
             $row->difficulty,
             self::sourceOf($sources, 'difficulty', $row->difficulty),
-            $this->wantedTarget($comparison->study_id, $row->keyword, $rulebook),
+            $this->wantedTarget($comparison->study_id, $row, $rulebook),
             $models->curve,
-            $rulebook->text('curve'),
+            CurveName::of($rulebook->text('curve'), $models->curve),
             $models->positions,
-            $models->effect,
+            $models->effects,
+            $row->pageKind(),
+            $settings->movingShare,
             $row->heldGround(),
-            $leadingPage,
+            RelatingStems::of($study, $models, (string) $row->topicFound),
+            $opportunity->work,
+            $row->measured(),
+            $settings->titleSuccess,
             (new FeatureClicks($rulebook->shares('feature_clicks')))->shareLeft(FeatureClicks::read((string) $row->features)),
             $models->links,
-            $this->pageOneMedian($comparison->study_id, $row->keyword),
-            $this->ownPageLinks($comparison->study_id, $row->ownUrl),
-            new HorizonRule($rulebook->weighing(), $models->comfort),
+            $row->pageOneMedian,
+            $row->ownPageLinks ?? 0,
+            new HorizonRule($settings, $models->comfort),
             $scores,
             $weights,
-            $tactic,
             $row->cpc,
             self::sourceOf($sources, 'cpc', $row->cpc),
             $rulebook->conversionRate($row->intent),
@@ -115,7 +119,7 @@ final class ExplainKeyword
         }
         $ours = PlaceClass::of($facts->position);
         $classes = [];
-        foreach ($facts->positions->chances($facts->difficulty, $facts->ground)->byClass() as $class => $chance) {
+        foreach ($facts->positions->chances($facts->difficulty, $facts->ground, $facts->volume)->byClass() as $class => $chance) {
             $classes[] = ['name' => PlaceClass::names()[$class], 'chance' => $chance, 'holds_us' => $class === $ours];
         }
         $targets = [];
@@ -138,13 +142,14 @@ final class ExplainKeyword
      *
      * @return list<EvidenceFact> what speaks for and against winning it
      */
-    public function evidence(Comparison $comparison, WeighedRow $row, array $pageOne, ?string $leadingPage): array
+    public function evidence(Comparison $comparison, WeighedRow $row, array $pageOne): array
     {
         $models = $comparison->models();
         if ($models === null) {
             return [];
         }
-        $rulebook = Study::query()->findOrFail($comparison->study_id)->rulebook();
+        $study = Study::query()->findOrFail($comparison->study_id);
+        $rulebook = $study->rulebook();
         $positions = $row->positions;
         $competitors = [];
         foreach (\array_slice($comparison->domains, 1) as $number => $domain) {
@@ -167,45 +172,17 @@ final class ExplainKeyword
             $row->keyword,
             $row->difficulty,
             $row->heldGround(),
-            $leadingPage,
+            RelatingStems::of($study, $models, (string) $row->topicFound),
             $competitors,
             $first,
         );
     }
 
-    private function wantedTarget(int $study, string $keyword, Rulebook $rulebook): int
+    private function wantedTarget(int $study, WeighedRow $row, Rulebook $rulebook): int
     {
-        $set = DB::table('decisions')->where('study_id', $study)->where('keyword', $keyword)->value('target');
+        $set = DB::table('decisions')->where('study_id', $study)->where('keyword', $row->keyword)->value('target');
 
-        return is_int($set) ? $set : $rulebook->int('target');
-    }
-
-    private function pageOneMedian(int $study, string $keyword): ?float
-    {
-        $links = DB::table('live_results')
-            ->where('study_id', $study)
-            ->where('keyword', $keyword)
-            ->where('position', '<=', PageOne::LAST)
-            ->whereNotNull('referring_domains')
-            ->whereRaw('day = (SELECT max(day) FROM live_results WHERE study_id = ? AND keyword = ?)', [$study, $keyword])
-            ->pluck('referring_domains')
-            ->map(static fn(mixed $links): float => (float) Figures::float($links))
-            ->all();
-
-        return $links === [] ? null : Quantile::median(array_values($links));
-    }
-
-    private function ownPageLinks(int $study, ?string $url): int
-    {
-        return (int) Figures::int(
-            DB::table('live_results')
-                ->where('study_id', $study)
-                ->where('url', $url)
-                ->whereNotNull('referring_domains')
-                ->orderByDesc('day')
-                ->orderByDesc('referring_domains')
-                ->value('referring_domains'),
-        );
+        return is_int($set) ? $set : Potential::usualTarget($row->ownPosition, $rulebook->int('target'), $rulebook->int('target_near'));
     }
 
     /** @param list<FigureSource> $sources */

@@ -21,6 +21,7 @@ final class ReadHidden
     /** Clauses that hide, by the name of their reason; the marks come first, noise comes last. */
     private const HIDING = [
         'mark' => Mark::SetAside->value,
+        'roadmap' => 'on the roadmap',
         'codes' => 'codes',
         'navigational' => 'for a site or a desk',
         'negatives' => 'words not wanted',
@@ -62,11 +63,11 @@ final class ReadHidden
     private static function reason(): string
     {
         $noise = '';
-        foreach (\array_slice(self::HIDING, 1) as $name => $why) {
+        foreach (\array_slice(self::HIDING, 2) as $name => $why) {
             $noise .= " WHEN NOT fits_{$name} THEN '{$why}'";
         }
 
-        return "CASE WHEN NOT fits_mark THEN '".self::HIDING['mark']."' WHEN is_brand THEN 'brands' "
+        return "CASE WHEN NOT fits_mark THEN '".self::HIDING['mark']."' WHEN NOT fits_roadmap THEN '".self::HIDING['roadmap']."' WHEN is_brand THEN 'brands' "
             ."WHEN NOT is_listed AND own_position = 1 THEN 'where we are first' WHEN NOT is_listed THEN 'where nobody stands' "
             ."WHEN NOT fits_gate THEN 'below the fit that is asked'{$noise} ELSE 'shown' END";
     }

@@ -71,8 +71,8 @@ final readonly class ReadKeyword
             'topic_keywords' => $this->topicKeywords($comparison, (string) $row->topic),
             'page_one' => $pageOne,
             'leading_page' => $leadingPage,
-            ...$this->explain->figures($comparison, $row, $sources, $leadingPage, $weights),
-            'evidence' => $this->explain->evidence($comparison, $row, $pageOne, $leadingPage),
+            ...$this->explain->figures($comparison, $row, $sources, $weights),
+            'evidence' => $this->explain->evidence($comparison, $row, $pageOne),
         ];
     }
 

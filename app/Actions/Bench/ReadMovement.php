@@ -9,6 +9,7 @@ use App\Models\Domain;
 use App\Models\Study;
 use App\Support\Database\NameOrder;
 use App\Support\Rows\ListOrder;
+use App\Support\Sentence\MovementSql;
 use GreaterReach\Core\Comparison\Movement;
 use Illuminate\Support\Facades\DB;
 
@@ -115,12 +116,11 @@ final class ReadMovement
                 ? '(SELECT NULL::text AS keyword, NULL::bigint AS volume)'
                 : "(SELECT keyword, volume FROM {$study->comparison->table()->from()})";
 
+        $movement = (new MovementSql($study->rulebook()->float('movement_noise')))->between('b.position', 'a.position');
+
         return [
             <<<SQL
-                SELECT keyword, b.position AS before, a.position AS after, c.volume,
-                    CASE WHEN b.position IS NULL THEN 'entered' WHEN a.position IS NULL THEN 'left'
-                        WHEN a.position < b.position THEN 'climbed'
-                        WHEN a.position > b.position THEN 'slipped' ELSE 'steady' END AS movement
+                SELECT keyword, b.position AS before, a.position AS after, c.volume, {$movement} AS movement
                 FROM (SELECT keyword, position FROM rankings WHERE study_id = ? AND snapshot_id = ? AND ordinal = 1) b
                 FULL JOIN (SELECT keyword, position FROM rankings WHERE study_id = ? AND snapshot_id = ? AND ordinal = 1) a USING (keyword)
                 LEFT JOIN {$volumes} c USING (keyword)

@@ -147,7 +147,7 @@ final readonly class EnsureComparison
         $known = MetricsStream::open($snapshots->study, $snapshots->domains, $order->study->rulebook()->precedence());
         $listed = (new KeywordStreams($snapshots->study))->listedKeywords();
         foreach (
-            (new Comparator($order->within))->rows($snapshots->currentStreams($range), $snapshots->previousStreams($range), $listed) as $row
+            (new Comparator($order->within, $order->study->rulebook()->float('movement_noise')))->rows($snapshots->currentStreams($range), $snapshots->previousStreams($range), $listed) as $row
         ) {
             $metrics = $known->of($row->keyword);
             $tally->add($row, $metrics);

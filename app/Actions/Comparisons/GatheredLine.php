@@ -8,12 +8,11 @@ use GreaterReach\Core\Clicks\FeatureClicks;
 use GreaterReach\Core\Comparison\Gathered;
 use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Metrics\Metrics;
-use GreaterReach\Core\Pages\PageGraph;
 
 /**
  * Everything gathered of one keyword as a line of a file, since all must be known of all keywords before the first can be
- * weighed. Two JSON lists with a tab between them: what weighing needs, and what learning needs beside it: the competitors' pages near
- * enough for the graph, and who names a page at all, however far down. The pages of a domain are a flat list, position and URL by turns.
+ * weighed. Two JSON lists with a tab between them: what weighing needs, and what learning needs beside it, the competitors' pages. The
+ * pages of a domain are a flat list, position and URL by turns.
  * Beside what is gathered and known stand the median of the referring domains on page one, and the features of the results page.
  *
  * @phpstan-type Read array{Gathered, Metrics, ?float, list<string>}
@@ -26,15 +25,11 @@ final class GatheredLine
     public static function of(Gathered $gathered, Metrics $metrics, ?float $median): string
     {
         $pages = $features = [];
-        $named = 0;
-        foreach ($gathered->rankings as $domain => $rankings) {
+        foreach ($gathered->rankings as $rankings) {
             $flat = [];
             foreach ($rankings as $page) {
-                if ($domain === 0 || $page->position <= PageGraph::TOP) {
-                    $flat[] = $page->position;
-                    $flat[] = $page->url;
-                }
-                $named |= $page->url === null ? 0 : 1 << $domain;
+                $flat[] = $page->position;
+                $flat[] = $page->url;
                 if ($page->features !== null) {
                     $features[] = $page->features;
                 }
@@ -48,17 +43,17 @@ final class GatheredLine
             $features === [] ? [] : FeatureClicks::together($features),
         ];
 
-        return json_encode($first, self::FLAGS)."\t".json_encode([$named, $pages], self::FLAGS)."\n";
+        return json_encode($first, self::FLAGS)."\t".json_encode($pages, self::FLAGS)."\n";
     }
 
-    /** @return array{Read, int} with the competitors' pages within the top of the graph; and bits of the domains that name any page */
+    /** @return Read with all pages of all domains */
     public static function learnable(string $line): array
     {
         [$first, $second] = explode("\t", $line, 2);
-        /** @var array{int, list<list<int|string|null>>} $told */
-        $told = json_decode($second, true, 4, JSON_THROW_ON_ERROR);
+        /** @var list<list<int|string|null>> $pages */
+        $pages = json_decode($second, true, 4, JSON_THROW_ON_ERROR);
 
-        return [self::read($first, $told[1]), $told[0]];
+        return self::read($first, $pages);
     }
 
     /** @return Read of competitors the best position alone, which is enough for weighing and quicker */

@@ -10,32 +10,55 @@ use App\Models\Study;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Rulebook\Rulebook;
-use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\FinishedItem;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What finished items teach of how many pages move at all when they are worked on.
+ * Finished items that teach what work brings.
  *
- * @phpstan-type Finished array{keyword: string, done_month: string, target: int, position: ?int, reach: float, reached: bool}
+ * @phpstan-type Finished array{keyword: string, done_month: string, kind: string, target: int, position: ?int, win_chance: ?float,
+ *     reached: ?bool}
  */
 final class LearnEffect
 {
-    public function execute(Study $study): Effect
-    {
-        return $this->by($study, $study->rulebook());
-    }
-
-    /** By another rulebook than the study has. */
-    public function by(Study $study, Rulebook $rulebook): Effect
-    {
-        $assumed = $rulebook->float('effect');
-        $items = $this->finished($study, $rulebook);
-
-        return $rulebook->text('effect_learnt') === 'yes' ? Effect::learn($items, $assumed) : Effect::assumed($assumed, \count($items));
-    }
-
-    /** @return list<Finished> items past the ramp of that rulebook, of which it is known what was said when they were planned */
+    /** @return list<FinishedItem> none where the rulebook leaves them out */
     public function finished(Study $study, Rulebook $rulebook): array
+    {
+        if ($rulebook->text('effect_learnt') !== 'yes') {
+            return [];
+        }
+        $finished = [];
+        foreach ($this->items($study, $rulebook) as [$item, $position]) {
+            $finished[] = $item->said?->finished($position);
+        }
+
+        return array_values(array_filter($finished, static fn(?FinishedItem $item): bool => $item !== null));
+    }
+
+    /** @return list<Finished> the same in words */
+    public function describe(Study $study, Rulebook $rulebook): array
+    {
+        $described = [];
+        foreach ($this->items($study, $rulebook) as [$item, $position]) {
+            $finished = $item->said?->finished($position);
+            if ($item->said !== null && $finished !== null) {
+                $described[] = [
+                    'keyword' => $item->said->lead,
+                    'done_month' => (string) $item->done_month,
+                    'kind' => $finished->kind->value,
+                    'target' => $finished->target,
+                    'position' => $position,
+                    'win_chance' => $item->said->winChance,
+                    'reached' => $item->said->isReached($position),
+                ];
+            }
+        }
+
+        return $described;
+    }
+
+    /** @return list<array{PlanItem, ?int}> items past their ramp, and where the lead of each ranks now */
+    private function items(Study $study, Rulebook $rulebook): array
     {
         /** @var ?string $newest */
         $newest = Snapshot::query()->where('domain_id', $study->ownDomain()->id)->where('channel', Snapshot::ORGANIC)->max('day');
@@ -46,27 +69,18 @@ final class LearnEffect
         $effort = $rulebook->effort();
         /** @var list<PlanItem> $items */
         $items = PlanItem::of($study)->where('status', 'done')->orderBy('id')->get()->all();
-        $items = array_filter(
+        $ripe = array_values(array_filter(
             $items,
-            static fn(PlanItem $item): bool => ($item->said->reach ?? 0.0) > 0.0 &&
-                $item->done_month !== null &&
-                Outcome::isRipe(Month::parse($item->done_month), $now, $effort->ramp($item->tacticLabel()->tactic)),
-        );
-        $leads = array_map(static fn(PlanItem $item): string => $item->said->lead ?? $item->lead, $items);
-        $positions = self::positions($study, $newest, $leads);
+            static fn(PlanItem $item): bool => $item->said !== null && $item->done_month !== null
+                && Outcome::isRipe(Month::parse($item->done_month), $now, $effort->ramp($item->tacticLabel()->tactic)),
+        ));
+        $positions = self::positions($study, $newest, array_map(static fn(PlanItem $item): string => (string) $item->said?->lead, $ripe));
 
-        return array_map(static fn(PlanItem $item, string $lead): array => [
-            'keyword' => $lead,
-            'done_month' => (string) $item->done_month,
-            'target' => $item->said->target ?? 0,
-            'position' => $positions[$lead] ?? null,
-            'reach' => $item->said->reach ?? 0.0,
-            'reached' => $item->said?->isReached($positions[$lead] ?? null) ?? false,
-        ], $items, $leads);
+        return array_map(static fn(PlanItem $item): array => [$item, $positions[(string) $item->said?->lead] ?? null], $ripe);
     }
 
     /**
-     * @param array<int, string> $keywords
+     * @param list<string> $keywords
      *
      * @return array<string, int> keyword → our best position on that day
      */

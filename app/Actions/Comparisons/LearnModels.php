@@ -6,20 +6,16 @@ namespace App\Actions\Comparisons;
 
 use App\Models\Domain;
 use App\Models\Study;
-use App\Support\PostgresStemmer;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\CurveFit;
 use GreaterReach\Core\Comparison\Gathered;
 use GreaterReach\Core\Meaning\BrandMatcher;
-use GreaterReach\Core\Meaning\TopicBuilder;
 use GreaterReach\Core\Metrics\Metrics;
-use GreaterReach\Core\Pages\PageGraph;
 use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Site\PublicSuffixList;
-use GreaterReach\Core\Winning\GroundBook;
+use GreaterReach\Core\Winning\Effects;
 use GreaterReach\Core\Winning\PositionModel;
-use GreaterReach\Core\Winning\PositionObservations;
 
 /** Goes once through all that was gathered, whatever `within` is, and learns from it what weighing needs. */
 final readonly class LearnModels
@@ -35,40 +31,29 @@ final readonly class LearnModels
     public function execute(Study $study, ComparedSnapshots $snapshots, CtrCurve $curve, iterable $lines, \Closure $tell): Learnt
     {
         $rulebook = $study->rulebook();
-        $brands = $this->brands($snapshots->domains);
-        $authorities = array_map(static fn(Domain $domain): ?float => $domain->authority, $snapshots->domains);
-        $graph = new PageGraph();
-        $topics = new TopicBuilder($rulebook->int('topic_evidence'), new PostgresStemmer($study->language), $graph);
-        $grounds = new GroundBook(\count($authorities));
-        $observations = new PositionObservations($authorities, $snapshots->domainsWithSnapshot());
-        $lessons = new Lessons($rulebook->int('comfort_volume'));
+        $universe = new Universe($study, $snapshots, $rulebook, $this->brands($snapshots->domains));
         foreach ($lines as $line) {
-            [[$gathered, $known, $median, $features], $named] = GatheredLine::learnable($line);
-            $keyword = $gathered->keyword;
-            $positions = $gathered->positions();
-            $isBranded = $brands->domainsIn($keyword) !== 0;
+            [$gathered, $known, $median, $features] = GatheredLine::learnable($line);
             $tell($gathered, $known, $features);
-            $topics->add($keyword, $known->volume);
-            $grounds->add($graph->add($gathered->rankings, $named), $positions);
-            $observations->add($keyword, $known->difficulty, $positions, $isBranded);
-            $lessons->add($positions[0], $known, $median, $isBranded);
+            $universe->add($gathered, $known, $median);
         }
-        $isTold = $graph->isTold();
-        $groups = $observations->groups($grounds, $lessons->addGround(...));
-        unset($grounds, $observations);
-        $comfort = $lessons->comfort();
+        $universe->settle($curve);
+        $comfort = $universe->lessons->comfort();
         $lambda = $rulebook->float('model_lambda');
+        $groups = $universe->groups();
+        $positions = PositionModel::learn($groups, $lambda, $comfort, $universe->authorities[0]);
+        $market = $universe->market($positions->fit);
         $models = new Models(
             $curve,
             $comfort,
-            PositionModel::learn($groups, $isTold, $lambda, $comfort, $authorities[0]),
-            $lessons->links(),
-            $this->effect->execute($study),
+            $positions,
+            $universe->lessons->links(),
+            Effects::learn($market->count(), $market->shift(), $this->effect->finished($study, $rulebook)),
+            array_map(bin2hex(...), $universe->grounds->commonStems()),
         );
-        $found = new FoundFacts($topics->build(), $lessons->ownPages(), $lessons->grounds());
 
-        return new Learnt($models, $found, static fn(): Models => $models->withPositions(
-            $models->positions->judged($groups, $isTold, $lambda, $comfort),
+        return new Learnt($models, $universe->found(), static fn(): Models => $models->withPositions(
+            $positions->judged($groups, $lambda, $comfort),
         ));
     }
 
@@ -84,8 +69,14 @@ final readonly class LearnModels
             '2006' => CtrCurve::queryLog2006(),
             'own' => CtrCurve::ofRates($rulebook->numbers('curve_own')),
             'fitted' => $this->fit($rulebook, $facts, $brands)->curve(),
+            'auto' => $this->ownOrDefault($this->fit($rulebook, $facts, $brands)),
             default => CtrCurve::default(),
         };
+    }
+
+    private function ownOrDefault(CurveFit $fit): CtrCurve
+    {
+        return $fit->isTrustworthy() ? $fit->curve() : CtrCurve::default();
     }
 
     public function fit(Rulebook $rulebook, KeywordStreams $facts, BrandMatcher $brands): CurveFit

@@ -5,14 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Comparisons;
 
 use GreaterReach\Core\Metrics\Metrics;
-use GreaterReach\Core\Priority\TacticRule;
 use GreaterReach\Core\Winning\ComfortDifficulty;
-use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\LinksNeeded;
 
-/**
- * What is noted of each keyword while all of them go by: what comfort and links are learnt from, and where our pages and our ground are.
- */
+/** What is noted of each keyword while all of them go by: what comfort and links are learnt from. */
 final class Lessons
 {
     /** @var list<float> */
@@ -23,12 +19,6 @@ final class Lessons
 
     /** @var list<float> */
     private array $linkMedians = [];
-
-    /** A byte a keyword. */
-    private string $ownPages = '';
-
-    /** Eight bytes a keyword. */
-    private string $grounds = '';
 
     public function __construct(private readonly int $comfortVolume)
     {
@@ -45,13 +35,6 @@ final class Lessons
             $this->linkDifficulties[] = $difficulty;
             $this->linkMedians[] = $median;
         }
-        $this->ownPages .= TacticRule::isOwnPage($ownPosition) ? '1' : '0';
-    }
-
-    /** Of the next keyword. */
-    public function addGround(Ground $ground): void
-    {
-        $this->grounds .= FoundFacts::packed($ground);
     }
 
     public function comfort(): ComfortDifficulty
@@ -62,17 +45,5 @@ final class Lessons
     public function links(): LinksNeeded
     {
         return LinksNeeded::fit($this->linkDifficulties, $this->linkMedians);
-    }
-
-    /** @return string a `1` for each keyword for which one of our URLs ranks near; a `0` for the others */
-    public function ownPages(): string
-    {
-        return $this->ownPages;
-    }
-
-    /** @return string as FoundFacts packs them, one for each keyword */
-    public function grounds(): string
-    {
-        return $this->grounds;
     }
 }

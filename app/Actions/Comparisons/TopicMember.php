@@ -9,14 +9,16 @@ use App\Support\LineFile;
 use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Plan\OpenKeyword;
-use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\TacticLabel;
+use GreaterReach\Core\Priority\TitleTest;
+use GreaterReach\Core\Priority\Work;
 
 /**
  * What one keyword brings to its topic: our pages that rank for it and, where it is open, itself. Also as a line of a file, since all
  * keywords of a topic must be there before it can be weighed.
  *
- * @phpstan-type Open array{?int, int, ?float, ?float, ?float, ?float, ?float, ?float, ?string, string, ?int, string, ?float}
+ * @phpstan-type Open array{?int, ?float, ?float, ?float, string, int, ?float, ?float, ?float, ?float, ?float, ?float, bool, ?float, ?int,
+ *     string, ?float}
  */
 final readonly class TopicMember
 {
@@ -35,7 +37,7 @@ final readonly class TopicMember
     }
 
     /** @param list<Ranking> $own our pages that rank for the keyword, at whatever position */
-    public static function of(WeighedRow $row, array $own, bool $isOpen): self
+    public static function of(WeighedRow $row, array $own, ?OpenKeyword $open): self
     {
         $pages = [];
         foreach ($own as $ranking) {
@@ -44,7 +46,7 @@ final readonly class TopicMember
             }
         }
 
-        return new self((string) $row->topic, $row->keyword, $row->volume, $row->potential, $pages, $isOpen ? $row->openKeyword() : null);
+        return new self((string) $row->topic, $row->keyword, $row->volume, $row->potential, $pages, $open);
     }
 
     /**
@@ -73,8 +75,10 @@ final readonly class TopicMember
 
         return json_encode([
             $this->topic, $this->keyword, $this->volume, $this->potential, (object) $this->ownPages, $open === null ? null : [
-                $open->ownPosition, $open->target, $open->difficulty, $open->cpc, $open->visitsNow, $open->gain, $open->winChance,
-                $open->expectedGain, $open->horizon?->value, (string) $open->tactic, $open->linksToEarn, $open->intent->value, $open->fit,
+                $open->ownPosition, $open->difficulty, $open->cpc, $open->visitsNow, (string) $open->work->tactic, $open->work->target,
+                $open->work->gain, $open->work->winChance, $open->work->expectedGain, $open->work->reach, $open->title?->gain,
+                $open->title?->expectedGain, $open->title->isCalledFor ?? false, $open->reachNow, $open->linksToEarn,
+                $open->intent->value, $open->fit,
             ],
         ], self::FLAGS)."\n";
     }
@@ -98,22 +102,20 @@ final readonly class TopicMember
     /** @param Open $cells */
     private static function open(string $keyword, ?int $volume, ?float $potential, array $cells): OpenKeyword
     {
-        [$position, $target, $difficulty, $cpc, $visits, $gain, $chance, $expected, $horizon, $tactic, $links, $intent, $fit] = $cells;
+        [$position, $difficulty, $cpc, $visits, $tactic, $target, $gain, $chance, $expected, $reach, $titleGain, $titleExpected, $isCalledFor,
+            $reachNow, $links, $intent, $fit] = $cells;
 
         return new OpenKeyword(
             $keyword,
             $position,
-            $target,
             $volume,
             $difficulty,
             $cpc,
             $visits,
             $potential,
-            $gain,
-            $chance,
-            $expected,
-            $horizon === null ? null : Horizon::from($horizon),
-            TacticLabel::parse($tactic),
+            new Work(TacticLabel::parse($tactic), $target, $gain, $chance, $expected, $reach),
+            $titleGain === null || $titleExpected === null ? null : new TitleTest($titleGain, $titleExpected, $isCalledFor),
+            $reachNow,
             $links,
             Intent::from($intent),
             $fit,

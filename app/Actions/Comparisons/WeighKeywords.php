@@ -9,6 +9,7 @@ use App\Support\Catalogue\WeighedRow;
 use App\Support\Database\KeyRange;
 use GreaterReach\Core\Comparison\Comparator;
 use GreaterReach\Core\Meaning\BrandMatcher;
+use GreaterReach\Core\Plan\OpenKeyword;
 use GreaterReach\Core\Priority\Candidate;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\Models;
@@ -47,16 +48,16 @@ final class WeighKeywords
         $gate = $study->rulebook()->fitGate();
         $links = $this->links[$study->id] ??= $facts->pageLinks();
         $weigher = new Weigher($study->rulebook()->weighing(), $models, $brands);
-        $comparator = new Comparator($within);
+        $comparator = new Comparator($within, $study->rulebook()->float('movement_noise'));
         $none = new Judgement();
         $topics = (static fn(): \Generator => yield from $found)();
         foreach ($gathered as $line) {
             [$keyword, $metrics, $median, $features] = GatheredLine::weighable($line);
-            [$topic, $ownPages, $ground] = FoundFacts::read($topics->current());
+            [$topic, $hasPage, $ground] = FoundFacts::read($topics->current());
             $topics->next();
             $row = $comparator->row($keyword, $snapshots->previous[0] !== null);
             $judgement = $judgements->at($row->keyword) ?? $none;
-            $weighed = WeighedRow::weighed($weigher->weigh(new Candidate(
+            $opportunity = $weigher->weigh(new Candidate(
                 $row,
                 $metrics->corrected($judgement->difficulty),
                 $judgement,
@@ -64,12 +65,14 @@ final class WeighKeywords
                 $median,
                 $links[$row->ownUrl() ?? ''] ?? 0,
                 $measured->at($row->keyword),
-                TacticRule::hasPageForAnother($ownPages, $keyword->positions()[0]),
+                $hasPage,
+                TacticRule::hasPageConflict($row),
                 $judgement->topic ?? $topic,
                 $features,
-            )), $topic);
+            ));
+            $weighed = WeighedRow::weighed($opportunity, $topic);
             $isOpen = $weighed->isOpen($gate) && $setAside->at($row->keyword) === null;
-            $members->add(TopicMember::of($weighed, $keyword->rankings[0], $isOpen));
+            $members->add(TopicMember::of($weighed, $keyword->rankings[0], $isOpen ? OpenKeyword::of($opportunity) : null));
             yield $rows->of($weighed);
         }
         $members->end();

@@ -13,6 +13,7 @@ use App\Support\Database\Figures;
 use App\Support\Mark;
 use App\Support\Rows\TopicRows;
 use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Plan\OpenKeyword;
 use GreaterReach\Core\Plan\ServingPage;
 use GreaterReach\Core\Plan\TopicWeigher;
 use GreaterReach\Core\Priority\Models;
@@ -35,7 +36,7 @@ final readonly class WeighTopics
      */
     public function lines(Rulebook $rulebook, Models $models, int $comparison, iterable $members): \Generator
     {
-        $weigher = new TopicWeigher($rulebook->weighing(), $models->comfort, $rulebook->effort());
+        $weigher = new TopicWeigher($rulebook->weighing(), $models->comfort);
         $serving = new ServingPage($models->curve);
         foreach (self::together($members) as $keywords) {
             $topic = $keywords[0]->topic;
@@ -75,7 +76,7 @@ final readonly class WeighTopics
                 [$comparison->id, $named],
             );
             $writer = TopicRows::writer($table);
-            foreach ($this->lines($study->rulebook(), $models, $comparison->id, self::members($study, $comparison, $topics)) as $line) {
+            foreach ($this->lines($study->rulebook(), $models, $comparison->id, self::members($study, $comparison, $models, $topics)) as $line) {
                 $writer->add($line);
             }
             $writer->flush();
@@ -121,7 +122,7 @@ final readonly class WeighTopics
      *
      * @return \Generator<int, TopicMember> by topic
      */
-    private static function members(Study $study, Comparison $comparison, array $topics): \Generator
+    private static function members(Study $study, Comparison $comparison, Models $models, array $topics): \Generator
     {
         $gate = $study->rulebook()->fitGate();
         foreach (array_chunk(array_unique($topics), self::CHUNK) as $chunk) {
@@ -130,9 +131,17 @@ final readonly class WeighTopics
                 'EXISTS (SELECT 1 FROM decisions WHERE study_id = ? AND keyword = comparison_rows.keyword AND mark = ?) AS is_aside',
                 [$study->id, Mark::SetAside->value],
             );
-            foreach ($rows->get() as $found) {
-                $row = WeighedRow::fromDatabase($found);
-                yield TopicMember::of($row, $pages[$row->keyword] ?? [], $row->isOpen($gate) && $found->is_aside === false);
+            $aside = [];
+            $read = (static function () use ($rows, &$aside): \Generator {
+                foreach ($rows->get() as $found) {
+                    $row = WeighedRow::fromDatabase($found);
+                    $aside[$row->keyword] = $found->is_aside !== false;
+                    yield $row;
+                }
+            })();
+            foreach (StoredRows::of($study, $models)->weighed($read) as [$row, $opportunity]) {
+                $isOpen = $row->isOpen($gate) && ! $aside[$row->keyword];
+                yield TopicMember::of($row, $pages[$row->keyword] ?? [], $isOpen ? OpenKeyword::of($opportunity) : null);
             }
         }
     }

@@ -5,19 +5,15 @@ declare(strict_types=1);
 namespace App\Actions\Decisions;
 
 use App\Actions\Comparisons\CountShown;
-use App\Actions\Comparisons\KeywordStreams;
+use App\Actions\Comparisons\StoredRows;
 use App\Actions\Comparisons\WeighTopics;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Catalogue\RowCatalogue;
 use App\Support\Database\Figures;
 use App\Support\Rows\ComparisonRows;
-use GreaterReach\Core\Meaning\BrandMatcher;
-use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\Opportunity;
 use GreaterReach\Core\Priority\ScoreCell;
-use GreaterReach\Core\Priority\TacticLabel;
-use GreaterReach\Core\Priority\Weigher;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -77,10 +73,9 @@ final readonly class Rescore
         if (array_intersect($columns, self::FOLLOWED) === [] || $comparison === null || $models === null) {
             return;
         }
-        // Whether a row is listed hangs on no decision, so the brands are not asked for.
-        $weigher = new Weigher($study->rulebook()->weighing(), $models, BrandMatcher::of([]));
+        $stored = StoredRows::of($study, $models);
         foreach (array_chunk($keywords, self::CHUNK) as $chunk) {
-            $this->chunk($comparison, $weigher, $chunk);
+            $this->chunk($comparison, $stored, $chunk);
         }
     }
 
@@ -119,16 +114,13 @@ final readonly class Rescore
     }
 
     /** @param list<string> $keywords */
-    private function chunk(Comparison $comparison, Weigher $weigher, array $keywords): void
+    private function chunk(Comparison $comparison, StoredRows $stored, array $keywords): void
     {
-        $judgements = KeywordStreams::judgementsOf($comparison->study_id, $keywords);
         $values = $bindings = [];
-        foreach (ComparisonRows::read($comparison->table()->query()->whereIn('keyword', $keywords)) as $row) {
-            $opportunity = $weigher->weigh($row->candidate($judgements[$row->keyword] ?? new Judgement()));
-            $reach = $opportunity->prospect->reach;
-            $tactic = $row->tactic === null ? null : $weigher->withLinks($row->tactic->tactic, $row->linksToEarn, $reach);
+        $rows = ComparisonRows::read($comparison->table()->query()->whereIn('keyword', $keywords));
+        foreach ($stored->weighed($rows) as [$row, $opportunity]) {
             $values[] = '(?, '.implode(', ', array_map(static fn(string $type): string => "?::{$type}", self::types())).')';
-            array_push($bindings, $row->keyword, ...self::cells($opportunity, $tactic));
+            array_push($bindings, $row->keyword, ...self::cells($opportunity));
         }
         if ($values === []) {
             return;
@@ -154,26 +146,29 @@ final readonly class Rescore
             'gain' => 'float8',
             'win_chance' => 'float8',
             'expected_gain' => 'float8',
+            'worth' => 'float8',
             'horizon' => 'text',
             'tactic' => 'text',
             'intent' => 'text',
             ...array_fill_keys(RowCatalogue::scores(), 'float8'),
-            RowCatalogue::CELL => 'integer',
+            RowCatalogue::CELL => 'bigint',
         ];
     }
 
     /** @return list<string|int|null> in the order of types(); floats as text, as the driver would cut them short */
-    private static function cells(Opportunity $opportunity, ?TacticLabel $tactic): array
+    private static function cells(Opportunity $opportunity): array
     {
         $exact = static fn(?float $value): ?string => $value === null ? null : Figures::exact($value);
+        $work = $opportunity->work;
 
         return [
-            $opportunity->clicks->target,
-            $exact($opportunity->clicks->gain),
-            $exact($opportunity->prospect->winChance),
-            $exact($opportunity->prospect->expectedGain),
+            $work->target,
+            $exact($work->gain),
+            $exact($work->winChance),
+            $exact($work->expectedGain),
+            $exact($opportunity->worth),
             $opportunity->horizon?->value,
-            $tactic === null ? null : (string) $tactic,
+            (string) $work->tactic,
             $opportunity->intent->value,
             ...array_map($exact, array_values($opportunity->scores->toArray())),
             ScoreCell::of($opportunity->scores),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Exports;
 
 use App\Models\Comparison;
+use App\Models\Study;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\ListedRows;
 use App\Support\Sentence\Sentence;
@@ -27,11 +28,16 @@ final readonly class ExportBench
     ) {
     }
 
+    private static function study(Comparison $comparison): Study
+    {
+        return Study::query()->with('domains')->findOrFail($comparison->study_id);
+    }
+
     public function execute(string $export, Comparison $comparison, Sentence $sentence, Weights $weights, FitGate $gate): Table
     {
         $table = match ($export) {
-            'weigh' => $this->weigh->table($comparison, $weights, $gate),
-            'weigh by topic' => $this->weighTopics->table($comparison, $weights),
+            'weigh' => $this->weigh->table(self::study($comparison), $comparison, $weights, $gate),
+            'weigh by topic' => $this->weighTopics->table(self::study($comparison), $comparison, $weights),
             'topics' => $this->topics->table($comparison),
             'model' => $this->model->table($comparison),
             default => $this->compare->table($comparison),

@@ -9,6 +9,7 @@ use App\Models\Comparison;
 use App\Support\Tabular\Table;
 use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Winning\Calibration;
+use GreaterReach\Core\Winning\PageKind;
 use GreaterReach\Core\Winning\PlaceClass;
 use GreaterReach\Core\Winning\PositionFeature;
 use GreaterReach\Core\Winning\PositionFit;
@@ -37,9 +38,15 @@ final class ModelExport
         $figures = [
             'rows' => $fit->rows,
             'assumed' => $fit->isAssumed ? 1 : 0,
-            'effect' => $models->effect->share,
-            'effect_items' => $models->effect->items,
+            'market_pages' => $models->effects->marketPages,
+            'market_shift' => $models->effects->marketShift,
         ];
+        foreach (PageKind::cases() as $kind) {
+            $effect = $models->effects->of($kind);
+            $figures["effect_{$kind->value}"] = $effect->mean();
+            $figures["effect_{$kind->value}_sd"] = $effect->posterior->deviation();
+            $figures["effect_{$kind->value}_items"] = $effect->items;
+        }
         foreach (PlaceClass::BOUNDS as $class => $bound) {
             $figures["alpha_{$bound}"] = PositionFit::spell($fit->alphas[$class]);
         }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Exports;
 
+use App\Actions\Plans\RoadmapStatus;
 use App\Models\Comparison;
+use App\Models\Study;
 use App\Support\Rows\PrioritySql;
 use App\Support\Tabular\Table;
 use GreaterReach\Core\Priority\Weights;
@@ -34,17 +36,18 @@ final class WeighTopicsExport
         'worth',
         'links_to_earn',
         'intent',
+        'roadmap',
     ];
     private const FLOATS = [8, 9, 10, 11, 12, 13, 14, 17, 18];
 
     /** The rows are read as they are asked for, inside a transaction of the caller's. */
-    public function table(Comparison $comparison, Weights $weights): Table
+    public function table(Study $study, Comparison $comparison, Weights $weights): Table
     {
-        return new Table(self::HEADINGS, self::rows($comparison, $weights));
+        return new Table(self::HEADINGS, self::rows($comparison, $weights, RoadmapStatus::of($study, $comparison)));
     }
 
     /** @return \Generator<int, list<string|int|float|bool|null>> */
-    private static function rows(Comparison $comparison, Weights $weights): \Generator
+    private static function rows(Comparison $comparison, Weights $weights, RoadmapStatus $roadmap): \Generator
     {
         $priority = PrioritySql::expression($weights);
         $order = PrioritySql::order($weights, 'topic');
@@ -55,6 +58,6 @@ final class WeighTopicsExport
             FROM {$from} ORDER BY {$order}
             SQL;
 
-        return RankedLines::of($sql, self::FLOATS);
+        return RankedLines::of($sql, self::FLOATS, $roadmap->topics);
     }
 }

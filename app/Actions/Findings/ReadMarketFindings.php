@@ -112,11 +112,12 @@ final readonly class ReadMarketFindings
         if ($theirs === []) {
             return [];
         }
+        $noise = Study::query()->findOrFail($comparison->study_id)->rulebook()->float('movement_noise');
         $rows = $count->rows(self::KEPT)->whereNotNull('topic')
             ->selectRaw('topic, expected_gain, '.MovementSql::EACH_DOMAIN)
             ->selectRaw('generate_series(0, ?) AS number', [\count($comparison->domains) - 1]);
         $moved = DB::query()->fromSub($rows, 'places')
-            ->whereRaw('number IN ('.implode(',', array_keys($theirs)).') AND '.MovementSql::HAS_MOVED)
+            ->whereRaw('number IN ('.implode(',', array_keys($theirs)).') AND '.(new MovementSql($noise))->hasMoved())
             ->selectRaw('number, topic, count(*) AS keywords, coalesce(sum(expected_gain), 0) AS expected')
             ->selectRaw(MovementSql::HAS_GAINED.' AS is_gain')->groupByRaw('number, is_gain, topic');
         $first = 'SELECT number, topic, is_gain FROM moved WHERE %s ORDER BY keywords DESC, number, expected DESC, topic LIMIT 1';

@@ -132,8 +132,8 @@ final readonly class AddToPlan
 
     private function insert(PlanItem $item, ItemFacts $facts, PlanFacts $all, ?SayWhatIsPlanned $say, int $user): int
     {
-        $tactic = $facts->weighed?->lead->tactic;
-        $said = $tactic === null ? null : $say?->of($item->drawsAs(), $facts, $all->effort()->ramp($tactic->tactic));
+        $tactic = $facts->weighed?->work->tactic;
+        $said = $tactic === null ? null : $say?->of($item->drawsAs(), $facts, $tactic->tactic, $all->effort()->ramp($tactic->tactic));
 
         return DB::table('plan_items')->insertOrIgnore([
             'study_id' => $item->study_id,

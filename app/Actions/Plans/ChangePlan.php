@@ -55,10 +55,10 @@ final readonly class ChangePlan
             }
             $item->fill([...$changes, 'version' => $version + 1, 'updated_by' => $user]);
             $this->settle($study, $item, $wasDone);
-            $before = $this->effect->execute($study);
+            $before = $this->effect->finished($study, $study->rulebook());
             $item->save();
-            // What is finished teaches the effect, and the effect every chance.
-            if ($this->effect->execute($study)->share !== $before->share) {
+            // Finished work teaches what work brings, and that every chance.
+            if ($this->effect->finished($study, $study->rulebook()) != $before) {
                 $study->touchData();
             }
 
@@ -84,8 +84,9 @@ final readonly class ChangePlan
         $models = $study->comparison?->models();
         if (! $wasDone && $item->said === null && $models !== null) {
             $facts = PlanFacts::about($study, $item);
-            $ramp = $facts->effort()->ramp($item->tacticLabel()->tactic);
-            $item->said = (new SayWhatIsPlanned($study, $models))->of($item->drawsAs(), $facts->at($item), $ramp);
+            $tactic = $item->tacticLabel()->tactic;
+            $item->said = (new SayWhatIsPlanned($study, $models))
+                ->of($item->drawsAs(), $facts->at($item), $tactic, $facts->effort()->ramp($tactic));
         }
     }
 

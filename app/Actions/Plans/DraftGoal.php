@@ -9,14 +9,12 @@ use App\Models\Comparison;
 use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
-use App\Support\Texts;
 use GreaterReach\Core\Plan\Goal;
 use GreaterReach\Core\Plan\ItemStatus;
 use GreaterReach\Core\Plan\Month;
-use GreaterReach\Core\Plan\Unit;
 use Illuminate\Support\Facades\DB;
 
-/** What it takes to reach a goal, from the plan's start on, by what is not over yet; and that plan as a draft beside the agreed one. */
+/** What it takes to reach a goal, from the plan's start on, beside the roadmap as it is; and that plan as a draft beside the agreed one. */
 final readonly class DraftGoal
 {
     public function __construct(private PlanOpportunities $make, private ChangePlan $plan, private ChangeDraft $drafts)
@@ -26,12 +24,10 @@ final readonly class DraftGoal
     /** @throws Refused when the goal lies before the plan's start, or nothing was weighed */
     public function answer(Study $study, Comparison $comparison, Goal $goal): ProposedPlan
     {
-        $over = PlanItem::of($study)->where('unit', Unit::Topic)->whereIn('status', [ItemStatus::Done, ItemStatus::Dropped])->pluck('name');
-
-        return $this->make->towards($goal, $study, $comparison, self::start($study), true, Texts::list($over->all()));
+        return $this->make->towards($goal, $study, $comparison, self::start($study), true);
     }
 
-    /** Pages that it plans and that are not on the roadmap yet are put there, and wait; what it does not plan has no month in the draft. */
+    /** Pages that it plans and that are not on the roadmap yet are put there; what is there already keeps its month in the draft. */
     public function draft(Study $study, Comparison $comparison, Goal $goal, string $name, int $user): PlanDraft
     {
         $plan = $this->answer($study, $comparison, $goal);
@@ -42,9 +38,11 @@ final readonly class DraftGoal
             $topics = array_map(strval(...), array_keys($months));
             $this->plan->pages($study, $topics, $user);
             $placements = [];
-            $open = PlanItem::of($study)->where('unit', Unit::Topic)->whereIn('name', $topics)->where('status', '!=', 'done')->get();
-            foreach ($open as $item) {
-                $placements[$item->id] = $months[$item->name];
+            foreach (PlanItem::of($study)->whereNotIn('status', [ItemStatus::Done, ItemStatus::Dropped])->get() as $item) {
+                $month = $months[$item->name] ?? $item->month;
+                if ($month !== null) {
+                    $placements[$item->id] = $month;
+                }
             }
             $draft->fill([
                 'months' => self::start($study)->until($goal->until) + 1,

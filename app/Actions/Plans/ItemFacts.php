@@ -9,6 +9,7 @@ use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\PlaceGains;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Plan\WeighedTopic;
+use GreaterReach\Core\Priority\Tactic;
 
 /** What the comparison on show says about one item of a roadmap. */
 final readonly class ItemFacts
@@ -33,7 +34,7 @@ final readonly class ItemFacts
     /** Visits a month that work on it can be expected to bring; null unknown. */
     public function expectedGain(): ?float
     {
-        return $this->weighed?->expectedGain;
+        return $this->weighed?->work->expectedGain;
     }
 
     /** The row of its lead; null where no keyword counts in it. */
@@ -53,15 +54,9 @@ final readonly class ItemFacts
         return Season::together(array_map(fn(WeighedRow $row): Metrics => $this->years[$row->keyword], $this->open));
     }
 
-    /** What work on it promises; nothing while nothing is known. */
-    public function gains(): PlaceGains
+    /** What work on it can bring by a tactic; nothing while nothing is known. */
+    public function gains(Tactic $tactic): PlaceGains
     {
-        return $this->promises?->gains($this->open) ?? PlaceGains::allOrNothing(0.0, 0.0);
-    }
-
-    /** Chance that a page moves at all when worked on. */
-    public function effect(): float
-    {
-        return $this->promises?->effect() ?? 0.0;
+        return $this->promises?->gains($this->open, $tactic, $this->weighed?->work->gain) ?? PlaceGains::title(0.0, 0.0);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Plans;
 
 use App\Models\PlanItem;
+use App\Models\Snapshot;
 use App\Models\Study;
 use GreaterReach\Core\Plan\ForecastItem;
 use GreaterReach\Core\Plan\Month;
@@ -14,7 +15,7 @@ use GreaterReach\Core\Plan\Workload;
 final readonly class LaidPlan
 {
     /** @param list<PlanItem> $items */
-    private function __construct(public PlanFrame $frame, public array $items, public PlanFacts $facts, public Workload $work)
+    private function __construct(public PlanFrame $frame, public array $items, public PlanFacts $facts, public Workload $work, private ?Month $counted)
     {
     }
 
@@ -22,13 +23,13 @@ final readonly class LaidPlan
     {
         $items = $frame->items($study);
 
-        return self::with($frame, $items, PlanFacts::of($study, $study->comparison, $items));
+        return self::with($frame, $items, PlanFacts::of($study, $study->comparison, $items), self::newest($study));
     }
 
     /** The same items laid otherwise: what is known of them stays. */
     public function laidAs(Study $study, PlanFrame $frame): self
     {
-        return self::with($frame, $frame->items($study), $this->facts);
+        return self::with($frame, $frame->items($study), $this->facts, $this->counted);
     }
 
     /**
@@ -51,22 +52,29 @@ final readonly class LaidPlan
         $ends = $this->work->endOf($item->id) ?? Month::parse((string) $item->month);
         $done = $item->done_month === null ? $ends : Month::parse($item->done_month);
         if ($item->done_month !== null && $item->said !== null) {
-            return $item->said->promise($item->drawsAs(), $done);
+            return $item->said->promise($item->drawsAs(), $done, $this->counted);
         }
         $facts = $this->facts->at($item);
 
         return new ForecastItem(
             $item->drawsAs(),
-            $facts->gains(),
-            $facts->effect(),
+            $facts->gains($item->tacticLabel()->tactic),
             $facts->season(),
             $done,
             $this->facts->effort()->ramp($item->tacticLabel()->tactic),
         );
     }
 
+    /** The month of our newest snapshot, whose visits hold what finished work has brought. */
+    private static function newest(Study $study): ?Month
+    {
+        $day = Snapshot::query()->where('domain_id', $study->ownDomain()->id)->where('channel', Snapshot::ORGANIC)->max('day');
+
+        return \is_string($day) ? Month::parse(substr($day, 0, 7)) : null;
+    }
+
     /** @param list<PlanItem> $items */
-    private static function with(PlanFrame $frame, array $items, PlanFacts $facts): self
+    private static function with(PlanFrame $frame, array $items, PlanFacts $facts, ?Month $counted): self
     {
         $work = [];
         foreach ($items as $item) {
@@ -75,6 +83,6 @@ final readonly class LaidPlan
             }
         }
 
-        return new self($frame, $items, $facts, Workload::of($work, $frame->capacity));
+        return new self($frame, $items, $facts, Workload::of($work, $frame->capacity), $counted);
     }
 }

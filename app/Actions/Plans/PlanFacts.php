@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace App\Actions\Plans;
 
 use App\Actions\Comparisons\MetricsStream;
+use App\Actions\Comparisons\StoredRows;
 use App\Models\Comparison;
 use App\Models\PlanItem;
 use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
 use GreaterReach\Core\Metrics\Metrics;
-use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Plan\OpenKeyword;
 use GreaterReach\Core\Plan\TopicWeigher;
 use GreaterReach\Core\Plan\WeighedTopic;
+use GreaterReach\Core\Priority\Effort;
 
 /** What the comparison on show says about the items of a roadmap: which keywords count in which, and what they are worth together. */
 final readonly class PlanFacts
@@ -54,12 +55,13 @@ final readonly class PlanFacts
             static fn(int $number): bool => $seasonal === null || $seasonal($items[$number]),
             ARRAY_FILTER_USE_KEY,
         )));
-        $weigher = new TopicWeigher($study->rulebook()->weighing(), $models->comfort, $effort);
+        $weigher = new TopicWeigher($study->rulebook()->weighing(), $models->comfort);
         $promises = new Promises($study, $models);
+        $stored = StoredRows::of($study, $models);
         $facts = [];
         foreach ($items as $number => $item) {
             $topic = $rows->topics[$number];
-            $weighed = self::weigh($weigher, $rows, $item, $topic, $open[$number]);
+            $weighed = self::weigh($weigher, $stored, $rows, $item, $topic, $open[$number]);
             $setAside = $open[$number] === [] ? $rows->setAside($item, $topic) : null;
             $facts[$item->key()] = new ItemFacts($topic, $weighed, $open[$number], $years, $setAside, $promises);
         }
@@ -78,14 +80,18 @@ final readonly class PlanFacts
     }
 
     /** @param list<WeighedRow> $open */
-    private static function weigh(TopicWeigher $weigher, RoadmapRows $rows, PlanItem $item, ?string $topic, array $open): ?WeighedTopic
-    {
-        $keywords = array_values(
-            array_filter(
-                array_map(static fn(WeighedRow $row): ?OpenKeyword => $row->openKeyword(), $open),
-                static fn(?OpenKeyword $keyword): bool => $keyword !== null,
-            ),
-        );
+    private static function weigh(
+        TopicWeigher $weigher,
+        StoredRows $stored,
+        RoadmapRows $rows,
+        PlanItem $item,
+        ?string $topic,
+        array $open,
+    ): ?WeighedTopic {
+        $keywords = [];
+        foreach ($stored->weighed(array_filter($open, static fn(WeighedRow $row): bool => $row->target !== null)) as [, $opportunity]) {
+            $keywords[] = OpenKeyword::of($opportunity);
+        }
 
         return $keywords === []
             ? null

@@ -6,14 +6,15 @@ namespace App\Actions\Plans;
 
 use App\Exceptions\Refused;
 use App\Models\Comparison;
+use App\Models\PlanItem;
 use App\Models\Study;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\AutoPlan;
-use GreaterReach\Core\Plan\Effort;
 use GreaterReach\Core\Plan\Goal;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Placement;
 use GreaterReach\Core\Plan\WorkItem;
+use GreaterReach\Core\Priority\Effort;
 
 /**
  * Proposes what to do in which month: the pages, or single keywords, that bring most within the capacity, or of the shortlist if there
@@ -47,18 +48,12 @@ final readonly class PlanOpportunities
     }
 
     /**
-     * @param list<string> $without names that are no candidates
+     * What is on the roadmap stays and counts, and takes its days; everything else is a candidate beside it, shortlisted or not.
      *
      * @throws Refused when the goal lies before the start, or nothing was weighed
      */
-    public function towards(
-        Goal $goal,
-        Study $study,
-        Comparison $comparison,
-        Month $start,
-        bool $isByTopic,
-        array $without = [],
-    ): ProposedPlan {
+    public function towards(Goal $goal, Study $study, Comparison $comparison, Month $start, bool $isByTopic): ProposedPlan
+    {
         if ($start->until($goal->until) < 0) {
             throw Refused::because('until', "The goal is for {$goal->until}, before the plan's start in {$start}.");
         }
@@ -66,16 +61,33 @@ final readonly class PlanOpportunities
             throw Refused::because('until', 'A plan runs for at most '.self::MOST_MONTHS.' months.');
         }
         $models = $comparison->models() ?? throw Refused::because('comparison', 'Nothing was weighed yet; compare first.');
-        $units = new PlanUnits($study, $comparison, $isByTopic);
-        $work = self::candidates($units, $without);
+        $units = new PlanUnits($study, $comparison, $isByTopic, false);
+        $roadmap = LaidPlan::of($study, PlanFrame::agreed($study));
+        $there = array_filter($roadmap->items, static fn(PlanItem $item): bool => $item->isAlive());
+        $work = self::candidates($units, array_values(array_map(static fn(PlanItem $item): string => $item->name, $there)));
         $promises = new UnitPromises($study, $units, new Promises($study, $models), $start);
         $months = $start->until($goal->until) + 1;
         // Nearly all that smaller capacities place, looked up at once.
-        $promises->of((new AutoPlan($months, Goal::MOST_DAYS))->place($work));
-        $answer = $goal->search($work, $start, Promises::forecast($study), $promises->of(...));
+        $taken = self::taken($roadmap, $start);
+        $promises->of((new AutoPlan($months, Goal::MOST_DAYS, $taken))->place($work));
+        $answer = $goal->search($work, $start, Promises::forecast($study), $promises->of(...), $roadmap->promises(), $taken);
         $plan = new AutoPlan($months, $answer->capacity);
 
         return new ProposedPlan(self::rows($study, $units, $answer->placements, $start), self::names($plan->leftOut($work)), $answer);
+    }
+
+    /** @return array<int, float> number of a month → days that open work of the roadmap takes */
+    private static function taken(LaidPlan $roadmap, Month $start): array
+    {
+        $taken = [];
+        foreach ($roadmap->work->loads() as $month => $days) {
+            $number = $start->until(Month::parse($month));
+            if ($number >= 0) {
+                $taken[$number] = $days;
+            }
+        }
+
+        return $taken;
     }
 
     /**

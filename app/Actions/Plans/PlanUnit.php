@@ -18,6 +18,8 @@ final readonly class PlanUnit
         public TacticLabel $tactic,
         /** Of the lead; null where unknown. */
         public ?float $winChance,
+        /** Visits a month; null where unknown. */
+        public ?float $gain,
         public array $open,
     ) {
     }

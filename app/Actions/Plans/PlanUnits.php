@@ -24,7 +24,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class PlanUnits
 {
-    public function __construct(private Study $study, private Comparison $comparison, private bool $isByTopic)
+    public function __construct(private Study $study, private Comparison $comparison, private bool $isByTopic, private bool $usesShortlist = true)
     {
     }
 
@@ -72,12 +72,12 @@ final readonly class PlanUnits
                 fn(Builder $query) => $query->whereIn('keyword', $this->marked(Mark::Shortlisted)),
                 fn(Builder $query) => $query->whereNotIn('keyword', $this->marked(Mark::SetAside)),
             )
-            ->select(['comparison_rows.keyword', 'tactic', 'links_to_earn', 'expected_gain'])
+            ->select(['comparison_rows.keyword', 'tactic', 'expected_gain'])
             ->orderByRaw(PrioritySql::order($this->study->rulebook()->priorities()));
         $effort = $this->study->rulebook()->effort();
         $work = [];
-        foreach (RowStream::ofQuery($query) as [$keyword, $tactic, $links, $expected]) {
-            $days = $effort->days(TacticLabel::parse((string) $tactic), Figures::int($links));
+        foreach (RowStream::ofQuery($query) as [$keyword, $tactic, $expected]) {
+            $days = $effort->days(TacticLabel::parse((string) $tactic)->tactic);
             $work[] = new WorkItem((string) $keyword, $days, (float) $expected);
         }
 
@@ -86,7 +86,7 @@ final readonly class PlanUnits
 
     private function hasShortlist(): bool
     {
-        return $this->marked(Mark::Shortlisted)->exists();
+        return $this->usesShortlist && $this->marked(Mark::Shortlisted)->exists();
     }
 
     private function marked(Mark $mark): Builder
@@ -123,7 +123,7 @@ final readonly class PlanUnits
             $open[(string) $row->topic][] = $row;
         }
         $units = [];
-        /** @var list<object{topic: string, lead: string, own_url: ?string, tactic: string, win_chance: ?float}> $topics */
+        /** @var list<object{topic: string, lead: string, own_url: ?string, tactic: string, win_chance: ?float, gain: ?float}> $topics */
         $topics = $this->comparison->topicTable()->query()->whereIn('topic', $names)->get()->all();
         foreach ($topics as $topic) {
             $units[$topic->topic] = new PlanUnit(
@@ -132,6 +132,7 @@ final readonly class PlanUnits
                 $topic->own_url,
                 TacticLabel::parse($topic->tactic),
                 Figures::float($topic->win_chance),
+                Figures::float($topic->gain),
                 $open[$topic->topic] ?? [],
             );
         }
@@ -162,6 +163,7 @@ final readonly class PlanUnits
             $row->ownUrl,
             $row->tactic ?? throw new \LogicException('Only weighed rows are planned.'),
             $row->winChance,
+            $row->gain,
             [$row],
         );
     }

@@ -12,7 +12,6 @@ use GreaterReach\Core\Plan\Band;
 use GreaterReach\Core\Plan\ClicksAround;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
-use GreaterReach\Core\Plan\Said;
 use GreaterReach\Core\Plan\SaidKeyword;
 use GreaterReach\Core\Plan\Unit;
 
@@ -24,12 +23,12 @@ use GreaterReach\Core\Plan\Unit;
  * @phpstan-type KeptOutcome array{id: int, unit: string, name: string, lead: string, tactic: string, done_month: string, owner: string,
  *     version: int, planned_month: ?string, promised_gain: ?float, win_chance: ?float, position_then: ?int, position_now: ?int,
  *     target: ?int, is_reached: ?bool, history: list<array{day: string, position: ?int}>, keywords: list<TrackedKeyword>}
- * @phpstan-type Against array{is_moved: bool, added: ?float, p10: ?float, p50: ?float, p90: ?float, outcome: ?string, why: ?Explanation}
+ * @phpstan-type Against array{is_moved: bool, added: ?float, drift: ?float, net: ?float, is_unclear: bool, p10: ?float, p50: ?float, p90: ?float, outcome: ?string, why: ?Explanation}
  * @phpstan-type Measured array{clicks: list<MeasuredMonth>, clicks_before: ?int, clicks_since: ?int, brand_clicks_before: ?int,
  *     brand_clicks_since: ?int}
  * @phpstan-type TrackedItem array{id: int, unit: string, name: string, lead: string, tactic: string, done_month: string, owner: string,
  *     version: int, planned_month: ?string, promised_gain: ?float, win_chance: ?float, position_then: ?int, position_now: ?int,
- *     target: ?int, is_reached: ?bool, is_moved: bool, added: ?float, p10: ?float, p50: ?float, p90: ?float, outcome: ?string,
+ *     target: ?int, is_reached: ?bool, is_moved: bool, added: ?float, drift: ?float, net: ?float, is_unclear: bool, p10: ?float, p50: ?float, p90: ?float, outcome: ?string,
  *     why: ?Explanation, history: list<array{day: string, position: ?int}>, keywords: list<TrackedKeyword>, clicks: list<MeasuredMonth>,
  *     clicks_before: ?int, clicks_since: ?int, brand_clicks_before: ?int, brand_clicks_since: ?int}
  */
@@ -47,6 +46,7 @@ final readonly class ReadOutcomes
     public function execute(Study $study, array $items, OwnPlaces $places): array
     {
         $pages = self::ownPages($study, $items);
+        $untouched = new UntouchedPages($study, $items);
         $clicks = $this->clicks->execute($study, array_map(static fn(PlanItem $item): array => [
             'keywords' => array_map(static fn(SaidKeyword $one): string => $one->keyword, $item->said->keywords ?? []),
             'url' => $pages[$item->name] ?? null,
@@ -55,7 +55,7 @@ final readonly class ReadOutcomes
         return array_map(
             static fn(PlanItem $item, array $measured): array => [
                 ...self::kept($item, $places),
-                ...self::against($study, $item, $places),
+                ...self::against($item, $places, $untouched),
                 ...self::measured($item, $measured),
             ],
             $items,
@@ -113,36 +113,36 @@ final readonly class ReadOutcomes
     }
 
     /** @return Against */
-    private static function against(Study $study, PlanItem $item, OwnPlaces $places): array
+    private static function against(PlanItem $item, OwnPlaces $places, UntouchedPages $untouched): array
     {
         $newest = $places->newest();
-        if ($item->said === null || $newest === null) {
-            return ['is_moved' => false, 'added' => null, 'p10' => null, 'p50' => null, 'p90' => null, 'outcome' => null, 'why' => null];
+        $said = $item->said;
+        if ($said === null || $newest === null) {
+            return ['is_moved' => false, 'added' => null, 'drift' => null, 'net' => null, 'is_unclear' => false, 'p10' => null, 'p50' => null,
+                'p90' => null, 'outcome' => null, 'why' => null];
         }
-        $done = Month::parse((string) $item->done_month);
-        $now = Month::parse(substr($newest, 0, 7));
-        $added = $item->said->added($places->on($newest));
-        $band = self::band($study, $item, $item->said, $done, $now);
-        $outcome = Outcome::of($added, $band, $done, $now, $item->said->ramp);
-        $isReached = $item->said->isReached($places->on($newest)[$item->said->lead] ?? null);
+        [$done, $now] = [Month::parse((string) $item->done_month), Month::parse(substr($newest, 0, 7))];
+        $drift = $untouched->since($said->month, $said->curve);
+        $ratio = $drift->ratio($said->position);
+        $net = $said->visitsNow($places->on($newest)) - $ratio * $said->visitsThen();
+        $isUnclear = $drift->isUnclear($net, $said->visitsThen(), $ratio);
+        $band = $said->band ?? new Band(0.0, 0.0, 0.0, 0.0);
+        $outcome = Outcome::of($net, $band, $done, $now, $said->ramp);
+        $isReached = $said->isReached($places->on($newest)[$said->lead] ?? null);
+        $added = $said->added($places->on($newest));
 
         return [
-            'is_moved' => $added > 0.0 || $isReached === true,
+            'is_moved' => $isReached === true || ($net > 0.0 && ! $isUnclear),
             'added' => $added,
+            'drift' => $ratio,
+            'net' => $net,
+            'is_unclear' => $isUnclear,
             'p10' => $band->p10,
             'p50' => $band->p50,
             'p90' => $band->p90,
             'outcome' => $outcome->value,
-            'why' => StudyExplainer::outcome($outcome, $added, $band, $done, $item->said->ramp, $isReached),
+            'why' => StudyExplainer::outcome($outcome, $added, $ratio, $net, $isUnclear, $band, $done, $said->ramp, $isReached),
         ];
-    }
-
-    /** As it was said; of items that were planned before that was kept it is drawn. */
-    private static function band(Study $study, PlanItem $item, Said $said, Month $done, Month $now): Band
-    {
-        $promise = $said->promise($item->drawsAs(), $done);
-
-        return $said->band?->times($promise->shareIn($now)) ?? Promises::forecast($study)->bands([$promise], [$now])[0];
     }
 
     /**

@@ -94,7 +94,7 @@ final class ReadPlan
         $visits = $converted = 0.0;
         foreach ($items as $item) {
             $weighed = $facts->at($item)->weighed;
-            $expected = $item->isAlive() && $item->month !== null ? $weighed->expectedGain ?? 0.0 : 0.0;
+            $expected = $item->isAlive() && $item->month !== null ? $weighed->work->expectedGain ?? 0.0 : 0.0;
             $visits += $expected;
             $converted += $expected * $rulebook->conversionRate($weighed?->intent);
         }
@@ -106,10 +106,11 @@ final class ReadPlan
     private static function assumptions(Rulebook $rulebook): array
     {
         return [
-            'Items move independently of each other; all keywords of a page move together.',
-            'An item that moves comes to a place that the position model draws; one that does not stays where it is.',
+            'What work brings on the whole is drawn once for all new and once for all existing pages. Beyond that pages move independently.',
+            'All keywords of a page move together.',
+            'Finished work counts with what it has not brought yet.',
             'Work larger than a month pays from the end of its last month.',
-            sprintf('Volumes scatter by a sigma of %s; %d draws.', $rulebook->float('forecast_sigma'), $rulebook->int('forecast_draws')),
+            sprintf('Volumes vary with a sigma of %s; %d draws.', $rulebook->float('forecast_sigma'), $rulebook->int('forecast_draws')),
         ];
     }
 
@@ -146,7 +147,7 @@ final class ReadPlan
             'items' => \count($promises),
             'days' => array_sum($plan->work->loads()),
             'last' => (string) $last,
-            'visits' => Promises::forecast($study)->means($promises, [$last])[0],
+            'visits' => RememberedBands::of($study, $promises, [$last])[0]->mean,
         ];
     }
 
@@ -163,7 +164,7 @@ final class ReadPlan
             ...self::kept($item),
             ...self::weighed($ofItem),
             'why' => [
-                'effort' => StudyExplainer::effort($facts->effort(), $item->tacticLabel(), $item->links_to_earn),
+                'effort' => StudyExplainer::effort($facts->effort(), $item->tacticLabel()->tactic, max(1, \count($ofItem->open))),
                 'season' => StudyExplainer::season($season),
             ],
             'publish_by' => $publishBy,
@@ -205,9 +206,9 @@ final class ReadPlan
         return [
             'topic' => $facts->topic,
             'keywords' => array_map(static fn(WeighedRow $row): string => $row->keyword, $facts->open),
-            'gain' => $weighed?->gain,
-            'win_chance' => $weighed?->lead->winChance,
-            'expected_gain' => $weighed?->expectedGain,
+            'gain' => $weighed?->work->gain,
+            'win_chance' => $weighed?->work->winChance,
+            'expected_gain' => $weighed?->work->expectedGain,
             'own_position' => $weighed?->lead->ownPosition,
             'own_url' => $weighed?->ownUrl,
             'set_aside' => $facts->setAside,

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Plans;
 
-use App\Actions\Comparisons\LearnEffect;
 use App\Models\PlanItem;
 use App\Models\Study;
 use GreaterReach\Core\Plan\ForecastItem;
@@ -17,16 +16,16 @@ use GreaterReach\Core\Plan\SaidKeyword;
  *
  * @phpstan-import-type TrackedItem from ReadOutcomes
  * @phpstan-import-type SharesOfDay from ReadShares
+ * @phpstan-type TrackedKind array{kind: string, items: int, reached: int, said: float, inside: int, net: float, expected: float}
  * @phpstan-type TrackedMonth array{day: string, p10: float, p50: float, p90: float, mean: float, achieved: float, items: int}
  * @phpstan-type Track array{newest: ?string, items: list<TrackedItem>, months: list<TrackedMonth>, elsewhere: object,
- *     effect: array{share: float, items: int, is_learnt: bool},
- *     calibration: ?array{items: int, said: float, happened: float, inside: float}, shares: list<SharesOfDay>, published: list<string>}
+ *     calibration: list<TrackedKind>, shares: list<SharesOfDay>, published: list<string>}
  */
 final readonly class ReadTrack
 {
     private const DAYS = 18;
 
-    public function __construct(private ReadOutcomes $outcomes, private ReadShares $shares, private LearnEffect $effect)
+    public function __construct(private ReadOutcomes $outcomes, private ReadShares $shares)
     {
     }
 
@@ -44,15 +43,13 @@ final readonly class ReadTrack
         );
         $places = OwnPlaces::of($study, array_merge([], ...$keywords), self::DAYS);
         $outcomes = $this->outcomes->execute($study, $items, $places);
-        $effect = $this->effect->execute($study);
 
         return [
             'newest' => $places->newest(),
             'items' => $outcomes,
             'months' => self::months($study, $items, $places),
             'elsewhere' => (object) PlanItem::elsewhere($study),
-            'effect' => ['share' => $effect->share, 'items' => $effect->items, 'is_learnt' => $effect->isLearnt],
-            'calibration' => self::calibration($outcomes),
+            'calibration' => self::calibration($items, $outcomes),
             'shares' => $this->shares->execute($study),
             'published' => array_values(array_unique(array_map(static fn(PlanItem $item): string => (string) $item->done_month, $items))),
         ];
@@ -90,30 +87,31 @@ final readonly class ReadTrack
     }
 
     /**
-     * What was said against what happened, for items past their ramp: the mean win chance, and the share that reached their target.
+     * What was forecast against what happened, for items past their ramp, new and existing pages apart.
      *
-     * @param list<TrackedItem> $outcomes
+     * @param list<PlanItem>    $items
+     * @param list<TrackedItem> $outcomes of the same
      *
-     * @return ?array{items: int, said: float, happened: float, inside: float}
+     * @return list<TrackedKind> net and expected: visits a month; said: sum of the chances
      */
-    private static function calibration(array $outcomes): ?array
+    private static function calibration(array $items, array $outcomes): array
     {
-        $ripe = array_values(
-            array_filter(
-                $outcomes,
-                static fn(array $item): bool => $item['outcome'] !== null && $item['outcome'] !== Outcome::TooEarly->value,
-            ),
-        );
-        $count = \count($ripe);
+        $kinds = [];
+        foreach ($outcomes as $number => $outcome) {
+            $said = $items[$number]->said;
+            if ($said?->kind === null || $outcome['outcome'] === null || $outcome['outcome'] === Outcome::TooEarly->value) {
+                continue;
+            }
+            $kind = $said->titleSuccess === null ? $said->kind->value : 'title';
+            $kinds[$kind] ??= ['kind' => $kind, 'items' => 0, 'reached' => 0, 'said' => 0.0, 'inside' => 0, 'net' => 0.0, 'expected' => 0.0];
+            ++$kinds[$kind]['items'];
+            $kinds[$kind]['reached'] += $outcome['is_reached'] === true ? 1 : 0;
+            $kinds[$kind]['said'] += $said->winChance ?? 0.0;
+            $kinds[$kind]['inside'] += $outcome['outcome'] === Outcome::Inside->value ? 1 : 0;
+            $kinds[$kind]['net'] += $outcome['net'] ?? 0.0;
+            $kinds[$kind]['expected'] += $said->expectedGain ?? 0.0;
+        }
 
-        return $count === 0
-            ? null
-            : [
-                'items' => $count,
-                'said' => array_sum(array_column($ripe, 'win_chance')) / $count,
-                'happened' => \count(array_filter($ripe, static fn(array $item): bool => $item['is_reached'] === true)) / $count,
-                'inside' =>
-                    \count(array_filter($ripe, static fn(array $item): bool => $item['outcome'] === Outcome::Inside->value)) / $count,
-            ];
+        return array_values($kinds);
     }
 }

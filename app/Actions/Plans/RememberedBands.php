@@ -44,6 +44,6 @@ final class RememberedBands
     /** All that an item promises, as bytes. */
     private static function promised(ForecastItem $item): string
     {
-        return "{$item->done} {$item->ramp} ".pack('E*', ...$item->season->indices()).RememberedDraws::promised($item);
+        return "{$item->done} {$item->ramp} {$item->counted} ".pack('E*', ...$item->season->indices()).RememberedDraws::promised($item);
     }
 }

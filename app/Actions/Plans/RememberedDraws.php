@@ -23,7 +23,10 @@ final readonly class RememberedDraws implements KeptDraws
     {
         $rulebook = $study->rulebook();
 
-        return new self(implode(' ', [$rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'), $rulebook->int('seed')]));
+        return new self(implode(' ', [
+            $rulebook->int('forecast_draws'), $rulebook->float('forecast_sigma'), $rulebook->int('seed'),
+            hash('sha256', json_encode(Promises::effects($study)->toArray(), JSON_THROW_ON_ERROR)),
+        ]));
     }
 
     #[\Override]
@@ -50,9 +53,7 @@ final readonly class RememberedDraws implements KeptDraws
     /** What an item draws from, as bytes. */
     public static function promised(ForecastItem $item): string
     {
-        ['ends' => $ends, 'gains' => $gains] = $item->gains->toArray();
-
-        return "{$item->name} ".pack('E*', $item->effect, ...$ends, ...$gains);
+        return "{$item->name} ".$item->gains->fingerprint();
     }
 
     /** @return list<float> */

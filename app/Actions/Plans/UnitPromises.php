@@ -40,7 +40,7 @@ final class UnitPromises
         return array_map(function (Placement $one): ForecastItem {
             [$gains, $season, $ramp] = $this->known[$one->item->name];
 
-            return new ForecastItem($one->item->name, $gains, $this->promises->effect(), $season, $this->start->plus($one->ends), $ramp);
+            return new ForecastItem($one->item->name, $gains, $season, $this->start->plus($one->ends), $ramp);
         }, $placements);
     }
 
@@ -56,7 +56,7 @@ final class UnitPromises
         $effort = $this->study->rulebook()->effort();
         foreach ($units as $name => $unit) {
             $this->known[$name] = [
-                $this->promises->gains($unit->open),
+                $this->promises->gains($unit->open, $unit->tactic->tactic, $unit->gain),
                 self::season($unit, $years),
                 $effort->ramp($unit->tactic->tactic),
             ];

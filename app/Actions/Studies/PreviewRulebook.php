@@ -8,36 +8,23 @@ use App\Actions\Bench\ReadOpportunities;
 use App\Actions\Comparisons\KeywordStreams;
 use App\Actions\Comparisons\LearnEffect;
 use App\Actions\Comparisons\LearnModels;
+use App\Actions\Comparisons\StoredRows;
 use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Models\Study;
-use App\Support\Database\Figures;
-use App\Support\Database\KeyedStream;
-use App\Support\Database\RowStream;
+use App\Support\Rows\ComparisonRows;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Clicks\CtrCurve;
-use GreaterReach\Core\Clicks\FeatureClicks;
-use GreaterReach\Core\Comparison\ComparisonRow;
-use GreaterReach\Core\Comparison\Standing;
-use GreaterReach\Core\Meaning\BrandMatcher;
-use GreaterReach\Core\Metrics\Metrics;
-use GreaterReach\Core\Priority\Candidate;
 use GreaterReach\Core\Priority\Criterion;
-use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Priority\Opportunity;
 use GreaterReach\Core\Priority\OpportunityOrder;
-use GreaterReach\Core\Priority\Weigher;
 use GreaterReach\Core\Rulebook\Rulebook;
-use GreaterReach\Core\Winning\Ground;
 use Illuminate\Support\Facades\DB;
 
 /**
  * What a changed rulebook would move, before it is saved: horizons, and the first twenty before and after. Every listed
  * row of the comparison on show is weighed anew by the same rules; what is learnt from the whole study stays as it is.
- *
- * @phpstan-type WeighedLine array{string, string, ?int, ?int, ?string, ?string, ?string, ?string, ?string,
- *     ?int, ?int, ?string}
  */
 final readonly class PreviewRulebook
 {
@@ -46,6 +33,7 @@ final readonly class PreviewRulebook
     /** Settings that show only once the comparison is made anew. */
     private const LEARNT = [
         'within',
+        'movement_noise',
         'comfort_volume',
         'model_lambda',
         'topic_evidence',
@@ -97,24 +85,23 @@ final readonly class PreviewRulebook
      */
     private function weighAnew(Study $study, Comparison $comparison, Rulebook $rulebook): array
     {
-        $weigher = $this->weigher($study, $comparison, $rulebook);
+        $stored = new StoredRows($study->id, $this->models($study, $comparison, $rulebook), $rulebook);
+        $listed = ComparisonRows::read($comparison->table()->query()->where('is_listed', true)->orderBy('keyword'));
         $order = new OpportunityOrder($rulebook->priorities());
-        $judgements = (new KeywordStreams($study->id))->judgements();
         $gate = $rulebook->fitGate();
         $top = $changes = [];
         $keywords = 0;
         $gain = ['before' => 0.0, 'after' => 0.0];
-        foreach (self::rows($comparison) as $row) {
-            $opportunity = $weigher->weigh(self::candidate($row, $judgements));
-            [6 => $from, 7 => $gained] = $row;
+        foreach ($stored->weighed($listed) as [$row, $opportunity]) {
+            $from = $row->horizon?->value;
             $to = $opportunity->horizon?->value;
             if ($from !== $to) {
                 $changes[$from.'|'.$to] ??= ['from' => $from, 'to' => $to, 'keywords' => 0];
                 ++$changes[$from.'|'.$to]['keywords'];
             }
             ++$keywords;
-            $gain['before'] += (float) $gained;
-            $gain['after'] += (float) $opportunity->clicks->gain;
+            $gain['before'] += (float) $row->gain;
+            $gain['after'] += (float) $opportunity->work->gain;
             if ($gate->lets($opportunity->scores->at(Criterion::Fit))) {
                 $top = self::kept($top, $opportunity, $order);
             }
@@ -144,16 +131,13 @@ final readonly class PreviewRulebook
         return \array_slice($top, 0, self::TOP);
     }
 
-    private function weigher(Study $study, Comparison $comparison, Rulebook $rulebook): Weigher
+    private function models(Study $study, Comparison $comparison, Rulebook $rulebook): Models
     {
-        $models =
-            $comparison->models() ??
-            throw Refused::because('comparison', 'It was made by rules before these; compare anew, then try the rulebook.');
+        $models = $comparison->models()
+            ?? throw Refused::because('comparison', 'This comparison was made by earlier rules. Wait for the new one, then try again.');
 
-        // What is listed bears no competitor's brand, and that no setting changes.
-        $taught = $models->withCurve($this->curve($study, $models, $rulebook))->withEffect($this->effect->by($study, $rulebook));
-
-        return new Weigher($rulebook->weighing(), $taught, BrandMatcher::of([]));
+        return $models->withCurve($this->curve($study, $models, $rulebook))
+            ->withEffects($models->effects->taughtBy(...$this->effect->finished($study, $rulebook)));
     }
 
     private function curve(Study $study, Models $models, Rulebook $rulebook): CtrCurve
@@ -164,33 +148,5 @@ final readonly class PreviewRulebook
         }
 
         return $this->learn->curve($rulebook, new KeywordStreams($study->id), $this->learn->brands($study->comparedDomains()));
-    }
-
-    /** @return iterable<WeighedLine> keyword, standing, own position, volume, difficulty, CPC, horizon, gain, topic, ground, features */
-    private static function rows(Comparison $comparison): iterable
-    {
-        /** @var iterable<WeighedLine> */
-        return RowStream::of(<<<SQL
-            SELECT keyword, standing, own_position, volume, difficulty, cpc, horizon, gain, topic, ground_held, ground_of, features
-            FROM {$comparison->table()->from()} WHERE is_listed ORDER BY keyword
-            SQL);
-    }
-
-    /**
-     * @param WeighedLine            $row
-     * @param KeyedStream<Judgement> $judgements
-     */
-    private static function candidate(array $row, KeyedStream $judgements): Candidate
-    {
-        [$keyword, $standing, $position, $volume, $difficulty, $cpc, , , $topic, $held, $of, $features] = $row;
-
-        return new Candidate(
-            new ComparisonRow($keyword, Standing::from($standing), [$position], [null], [], null, null, 0, 0, 0, null),
-            new Metrics($volume, Figures::float($difficulty), Figures::float($cpc)),
-            $judgements->at($keyword) ?? new Judgement(),
-            Ground::kept($held, $of),
-            topic: $topic,
-            features: FeatureClicks::read((string) $features),
-        );
     }
 }

@@ -34,7 +34,9 @@ final class WeighCommand extends ReachCommand
         $comparison = $ensure->execute(ComparisonOrder::shownBy($study), $this->progress());
 
         return $this->export(
-            $isByTopic ? $topics->table($comparison, $weights) : $keywords->table($comparison, $weights, $study->rulebook()->fitGate()),
+            $isByTopic
+                ? $topics->table($study, $comparison, $weights)
+                : $keywords->table($study, $comparison, $weights, $study->rulebook()->fitGate()),
         );
     }
 

@@ -8,6 +8,8 @@ use App\Actions\Comparisons\LearnEffect;
 use App\Actions\Studies\ReadCurve;
 use App\Models\Study;
 use App\Support\Sources\Sources;
+use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\Effects;
 use Illuminate\Http\JsonResponse;
 
 final class SourceController extends Controller
@@ -17,12 +19,23 @@ final class SourceController extends Controller
         return new JsonResponse($sources->names());
     }
 
-    /** What the effect is learnt from. */
+    /** What work brings, and what that was learnt from. */
     public function effect(Study $study, LearnEffect $learn): JsonResponse
     {
         $study->load('domains');
 
-        return new JsonResponse([...$learn->execute($study)->toArray(), 'finished' => $learn->finished($study, $study->rulebook())]);
+        $effects = $study->comparison?->models()->effects ?? Effects::learn(0, 0.0);
+        $told = static fn(Effect $effect): array => [
+            'mean' => $effect->mean(), 'sd' => $effect->posterior->deviation(), 'items' => $effect->items,
+        ];
+
+        return new JsonResponse([
+            'market_pages' => $effects->marketPages,
+            'market_shift' => $effects->marketShift,
+            'new' => $told($effects->new),
+            'existing' => $told($effects->existing),
+            'finished' => $learn->describe($study, $study->rulebook()),
+        ]);
     }
 
     public function curve(Study $study, ReadCurve $read): JsonResponse

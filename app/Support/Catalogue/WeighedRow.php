@@ -14,7 +14,6 @@ use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Meaning\Noise;
 use GreaterReach\Core\Meaning\PageMeaning;
 use GreaterReach\Core\Metrics\Metrics;
-use GreaterReach\Core\Plan\OpenKeyword;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Plan\SeasonKind;
 use GreaterReach\Core\Priority\Candidate;
@@ -22,12 +21,14 @@ use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\Judgement;
+use GreaterReach\Core\Priority\MeasuredClicks;
 use GreaterReach\Core\Priority\Opportunity;
 use GreaterReach\Core\Priority\ScoreCell;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\TacticLabel;
 use GreaterReach\Core\Priority\TacticRule;
 use GreaterReach\Core\Winning\Ground;
+use GreaterReach\Core\Winning\PageKind;
 
 /**
  * One keyword of a comparison, compared and, in the organic channel, weighed. Each property is a column of the table; what is said of it
@@ -123,19 +124,29 @@ final readonly class WeighedRow
         public ?string $topic,
         #[Column(isTold: false)]
         public ?string $topicFound,
+        #[Column('Page', asked: 'page_kind', meaning: 'Whether we have a page for its topic.', from: Origin::Rankings)]
+        public bool $hasPage,
         #[Column(
             'Ground',
             'share',
-            'How much we hold of what the page that leads here ranks for.',
+            'How strong we are in related topics: the share of their keywords for which we rank in the top 20.',
             asked: 'ground',
             isRange: true,
             from: Origin::Rankings,
         )]
         public ?float $ground,
-        #[Column(meaning: 'For how many other keywords of the page that leads we rank within 20.')]
+        #[Column(meaning: 'For how many keywords of related topics we rank in the top 20.')]
         public ?int $groundHeld,
-        #[Column(meaning: 'How many other keywords the page that leads ranks for.')]
+        #[Column(meaning: 'How many keywords of related topics there are.')]
         public ?int $groundOf,
+        #[Column(isTold: false)]
+        public ?float $pageOneMedian,
+        #[Column(isTold: false)]
+        public ?int $ownPageLinks,
+        #[Column(meaning: 'Our own clicks, of the newest performance import.')]
+        public ?int $measuredClicks,
+        #[Column(meaning: 'Our own impressions, of the newest performance import.')]
+        public ?int $measuredImpressions,
         #[Column('Features', meaning: 'Features of the results page, as any ranking tells them.', from: Origin::PageOne)]
         public ?string $features,
         #[Column('Target', 'position', 'The position aimed at.', from: Origin::Rules)]
@@ -158,12 +169,14 @@ final readonly class WeighedRow
         #[Column(
             'Expected gain',
             'visits a month',
-            'Visits to expect, over all places that it may come to.',
+            'Expected visits, over all positions that it may reach.',
             asked: 'expected',
             isRange: true,
             from: Origin::Chances,
         )]
         public ?float $expectedGain,
+        #[Column('Worth', 'visits per day', 'Expected visits a month per day of work.', asked: 'worth', isRange: true, from: Origin::Chances)]
+        public ?float $worth,
         #[Column('Horizon', meaning: 'How soon it can pay.', from: Origin::Rules)]
         public ?Horizon $horizon,
         #[Column('Tactic', meaning: 'What to do about it.', from: Origin::Rules)]
@@ -257,19 +270,46 @@ final readonly class WeighedRow
         };
     }
 
-    /** The row as it goes into weighing again: what a decision or another rulebook does not touch stays as it was found. */
+    /** The row as it goes into the rules again, whole: weighed by the same rulebook it comes out as it is. */
     public function candidate(Judgement $judgement): Candidate
     {
-        $row = new ComparisonRow($this->keyword, $this->standing, [$this->ownPosition], [null], [], null, null, 0, 0, 0, null);
+        $row = new ComparisonRow(
+            $this->keyword,
+            $this->standing,
+            $this->positions,
+            $this->previous,
+            [],
+            $this->bestCompetitor,
+            $this->bestPosition,
+            $this->competitorsRanking,
+            $this->competitorsAbove,
+            $this->presence,
+            $this->movement,
+        );
 
         return new Candidate(
             $row,
             new Metrics($this->volume, $this->difficulty, $this->cpc),
             $judgement,
             $this->heldGround(),
-            topic: $this->topic,
-            features: FeatureClicks::read((string) $this->features),
+            $this->pageOneMedian,
+            $this->ownPageLinks ?? 0,
+            $this->measured(),
+            $this->hasPage,
+            $this->pageConflict,
+            $this->topic,
+            FeatureClicks::read((string) $this->features),
         );
+    }
+
+    public function measured(): ?MeasuredClicks
+    {
+        return $this->measuredImpressions === null ? null : new MeasuredClicks($this->measuredClicks ?? 0, $this->measuredImpressions);
+    }
+
+    public function pageKind(): PageKind
+    {
+        return $this->hasPage ? PageKind::Existing : PageKind::New;
     }
 
     /** Whether it is on the list of opportunities, as far as its business fit lets it. */
@@ -278,32 +318,9 @@ final readonly class WeighedRow
         return $this->isListed && $gate->lets($this->scores?->at(Criterion::Fit));
     }
 
-    /** What its topic takes from it; null where it was not weighed. */
-    public function openKeyword(): ?OpenKeyword
-    {
-        return $this->target === null || $this->tactic === null ? null : new OpenKeyword(
-            $this->keyword,
-            $this->ownPosition,
-            $this->target,
-            $this->volume,
-            $this->difficulty,
-            $this->cpc,
-            $this->visitsNow,
-            $this->potential,
-            $this->gain,
-            $this->winChance,
-            $this->expectedGain,
-            $this->horizon,
-            $this->tactic,
-            $this->linksToEarn,
-            $this->intent ?? Intent::Open,
-            $this->scores?->at(Criterion::Fit),
-        );
-    }
-
     public function heldGround(): Ground
     {
-        return Ground::kept($this->groundHeld, $this->groundOf);
+        return Ground::held($this->groundHeld ?? 0, $this->groundOf ?? 0);
     }
 
     private static function of(
@@ -363,18 +380,24 @@ final readonly class WeighedRow
             intent: $weighed?->intent,
             topic: $weighed?->candidate->topic,
             topicFound: $found,
+            hasPage: $weighed !== null && $weighed->candidate->hasPage,
             ground: $weighed?->candidate->ground->share(),
             groundHeld: $weighed?->candidate->ground->held,
             groundOf: $weighed?->candidate->ground->of,
+            pageOneMedian: $weighed?->candidate->pageOneMedian,
+            ownPageLinks: $weighed?->candidate->ownPageLinks,
+            measuredClicks: $weighed?->candidate->measured?->clicks,
+            measuredImpressions: $weighed?->candidate->measured?->impressions,
             features: $weighed === null || $weighed->candidate->features === [] ? null : implode(';', $weighed->candidate->features),
-            target: $weighed?->clicks->target,
+            target: $weighed?->work->target,
             visitsNow: $weighed?->clicks->visitsNow,
             potential: $weighed?->clicks->potential,
-            gain: $weighed?->clicks->gain,
-            winChance: $weighed?->prospect->winChance,
-            expectedGain: $weighed?->prospect->expectedGain,
+            gain: $weighed?->work->gain,
+            winChance: $weighed?->work->winChance,
+            expectedGain: $weighed?->work->expectedGain,
+            worth: $weighed?->worth,
             horizon: $weighed?->horizon,
-            tactic: $weighed?->tacticLabel(),
+            tactic: $weighed?->work->tactic,
             linksToEarn: $weighed?->linksToEarn,
             scores: $weighed?->scores,
         );

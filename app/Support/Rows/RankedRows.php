@@ -142,7 +142,7 @@ final readonly class RankedRows
             ->offset($offset)
             ->limit($limit);
         if ($cells !== null) {
-            $places->whereRaw(RowCatalogue::CELL.' = ANY (?::int[])', ['{'.implode(',', $cells).'}'])->whereNotNull('expected_gain');
+            $places->whereRaw(RowCatalogue::CELL.' = ANY (?::bigint[])', ['{'.implode(',', $cells).'}'])->whereNotNull('expected_gain');
         }
         if ($pinned) {
             $places

@@ -24,12 +24,12 @@ final class TopicRows
     /** @return list<mixed> a value for each column of the writer */
     public static function cells(int $comparison, WeighedTopic $topic): array
     {
-        $lead = $topic->lead;
+        [$lead, $work] = [$topic->lead, $topic->work];
 
         return [
-            $comparison, $topic->topic, $lead->keyword, $topic->keywords, $topic->ownUrl, $lead->ownPosition, $lead->target,
-            $topic->volume, $lead->difficulty, $topic->cpc, $topic->visitsNow, $topic->potential, $topic->gain, $lead->winChance,
-            $topic->expectedGain, $topic->horizon, $lead->tactic, $lead->linksToEarn, $topic->intent, $topic->effortDays, $topic->worth,
+            $comparison, $topic->topic, $lead->keyword, $topic->keywords, $topic->ownUrl, $lead->ownPosition, $work->target,
+            $topic->volume, $lead->difficulty, $topic->cpc, $topic->visitsNow, $topic->potential, $work->gain, $work->winChance,
+            $work->expectedGain, $topic->horizon, $work->tactic, $lead->linksToEarn, $topic->intent, $topic->effortDays, $topic->worth,
             ...array_values($topic->scores->toArray()),
         ];
     }

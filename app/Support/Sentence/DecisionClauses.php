@@ -22,6 +22,7 @@ final readonly class DecisionClauses
     {
         return match ($clause->name) {
             'mark' => $this->mark($rows, $clause),
+            'roadmap' => $this->roadmap($rows, $clause),
             'tag' => $rows->whereIn(
                 'keyword',
                 DB::table('tags')->select('keyword')->where('study_id', $this->context->study)->whereIn('tag', $clause->values()),
@@ -37,6 +38,17 @@ final readonly class DecisionClauses
             'dated' => $this->dated($rows, $clause),
             default => null,
         };
+    }
+
+    /** What is on the roadmap, hidden or alone. */
+    private function roadmap(Builder $rows, Clause $clause): Builder
+    {
+        $planned = DB::raw('(SELECT json_array_elements_text(?::json))');
+        $isHidden = $clause->choice(Vocabulary::choicesOf('roadmap')) === 'hide';
+
+        return $rows->whereRaw('comparison_rows.keyword '.($isHidden ? 'NOT ' : '')."IN {$planned->getValue($rows->getGrammar())}", [
+            json_encode($this->context->onRoadmap(), JSON_THROW_ON_ERROR),
+        ]);
     }
 
     /** `kept` is all that was not set aside; `open` all that nobody decided on. */

@@ -32,6 +32,8 @@ final readonly class DomainClauses
             $clause->name === 'holds' => $this->present($rows, $clause, '<> 0'),
             $clause->name === 'lacks' => $this->present($rows, $clause, '= 0'),
             $clause->name === 'gaps' => $this->gaps($rows, $clause),
+            $clause->name === 'page' && \in_array($clause->value, ['new', 'existing'], true) =>
+                $rows->where('has_page', $clause->value === 'existing'),
             $clause->name === 'page' => $this->page($rows, $clause),
             $clause->name === 'features' => $this->features($rows, $clause),
             $clause->name === 'paid' => $this->paid($rows, $clause),
@@ -79,7 +81,7 @@ final readonly class DomainClauses
             return $rows->whereRaw('false');
         }
 
-        return $rows->whereIn(DB::raw('('.MovementSql::movement($domain).')'), $movements);
+        return $rows->whereIn(DB::raw('('.(new MovementSql($this->context->noise()))->movement($domain).')'), $movements);
     }
 
     /** `holds=1,3`: both rank; `lacks=2`: does not. 0 is ours. */

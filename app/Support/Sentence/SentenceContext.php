@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Sentence;
 
+use App\Actions\Plans\RoadmapStatus;
 use App\Models\Comparison;
 use App\Models\Study;
 use Illuminate\Support\Collection;
@@ -22,10 +23,27 @@ final readonly class SentenceContext
         return new self($comparison->study_id, $comparison->channel, \count($comparison->domains) - 1, $comparison);
     }
 
+    /** Share of a position up to which a change is daily jitter. */
+    public function noise(): float
+    {
+        return $this->studyOf()->rulebook()->float('movement_noise');
+    }
+
+    /** @return list<string> keywords of the comparison that are on the roadmap */
+    public function onRoadmap(): array
+    {
+        return array_map(strval(...), array_keys(RoadmapStatus::of($this->studyOf(), $this->comparison)->keywords));
+    }
+
+    private function studyOf(): Study
+    {
+        return Study::query()->with('domains')->findOrFail($this->study);
+    }
+
     /** @return list<string> words whose keywords the study does not want to see */
     public function negatives(): array
     {
-        return Study::query()->findOrFail($this->study)->rulebook()->words('negatives');
+        return $this->studyOf()->rulebook()->words('negatives');
     }
 
     /**

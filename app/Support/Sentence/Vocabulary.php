@@ -163,6 +163,7 @@ final class Vocabulary
             ),
             ClauseKind::range('potential', 'Potential', 'Visits a month at position 1.', 'potential>=50', [20, 50, 200, 1000]),
             ClauseKind::range('expected', 'Expected gain', 'Expected visits a month.', 'expected>=10', [1, 5, 10, 50, 200]),
+            ClauseKind::range('worth', 'Worth', 'Expected visits a month per day of work.', 'worth>=10', [2, 10, 40, 150]),
             ClauseKind::range(
                 'chance',
                 'Win chance',
@@ -174,7 +175,7 @@ final class Vocabulary
             ClauseKind::range(
                 'ground',
                 'Ground',
-                'How much we hold of what the page that leads here ranks for, as a share: `ground>=0.5`.',
+                'How strong we are in related topics, as a share: `ground>=0.5`.',
                 'ground>=0.5',
                 [0.1, 0.25, 0.5, 0.75],
                 isShare: true,
@@ -241,6 +242,14 @@ final class Vocabulary
                 ],
                 Mark::Shortlisted->value,
             ),
+            ClauseKind::choice(
+                'roadmap',
+                'Roadmap',
+                'Keywords that are on the roadmap, whatever the status of their page.',
+                'on the roadmap',
+                self::HIDE_OR_ONLY,
+                'hide',
+            ),
             ClauseKind::choices(
                 'stage',
                 'Funnel stage',
@@ -253,9 +262,9 @@ final class Vocabulary
             ClauseKind::choices(
                 'gaps',
                 'Our gaps since last time',
-                'Our gaps that are new, or gone, since the snapshots before these.',
+                'Gaps that opened or closed since the previous snapshots; gone are those where nobody ranks any more.',
                 'gaps',
-                ['opened' => 'opened', 'closed' => 'closed'],
+                ['opened' => 'opened', 'closed' => 'closed', 'gone' => 'gone'],
                 'opened',
             ),
             ClauseKind::choice(
@@ -341,7 +350,7 @@ final class Vocabulary
                 'page',
                 ClauseForm::Page,
                 'Page',
-                'Any compared domain ranks with this page.',
+                'Any compared domain ranks with this page; `page=new` is about keywords we have no page for, `page=existing` about the rest.',
                 'page=https://inkmoor.example/pens',
                 'on the page',
                 isOffered: false,

@@ -30,7 +30,8 @@ final class BoundsTest extends TestCase
                 ->assertStatus(503)
                 ->assertJsonPath(
                     'detail',
-                    'That took longer than 1 seconds, so we stopped it. Narrow the filter or simplify the pattern.');
+                    'That took longer than 1 seconds, so we stopped it. Narrow the filter or simplify the pattern.'
+                );
             self::assertLessThan(4.0, microtime(true) - $began, 'It was stopped and did not end by itself.');
         }
         self::assertSame('0', DB::selectOne('SHOW statement_timeout')?->statement_timeout, 'What comes after the request is not bounded.');
