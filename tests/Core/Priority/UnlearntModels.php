@@ -7,7 +7,7 @@ namespace Tests\Core\Priority;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Winning\ComfortDifficulty;
-use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\Effects;
 use GreaterReach\Core\Winning\LinksNeeded;
 use GreaterReach\Core\Winning\PositionGroups;
 use GreaterReach\Core\Winning\PositionModel;
@@ -15,20 +15,19 @@ use GreaterReach\Core\Winning\PositionModel;
 /** The models of a study that has taught nothing: all of them assumed. */
 final class UnlearntModels
 {
-    /** @param float $effect 0…1 */
-    public static function of(float $effect = .5): Models
+    public static function of(): Models
     {
         return new Models(
             CtrCurve::default(),
             ComfortDifficulty::fromDifficulties([]),
             self::positions(),
             LinksNeeded::fit([], []),
-            Effect::assumed($effect),
+            Effects::learn(0, 0.0),
         );
     }
 
     public static function positions(): PositionModel
     {
-        return PositionModel::learn(new PositionGroups([], [], false), true, 1.0, ComfortDifficulty::fromDifficulties([]), null);
+        return PositionModel::learn(new PositionGroups([], [], false), 1.0, ComfortDifficulty::fromDifficulties([]), null);
     }
 }

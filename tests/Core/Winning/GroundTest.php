@@ -6,6 +6,9 @@ namespace Tests\Core\Winning;
 
 use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Keyword\Stemmer;
+use GreaterReach\Core\Meaning\StemSets;
+use GreaterReach\Core\Meaning\Topics;
 use GreaterReach\Core\Pages\PageGraph;
 use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\GroundBook;
@@ -26,9 +29,7 @@ final class GroundTest extends TestCase
             Ground::hundredths(0, 1000),
         ]);
         self::assertSame(25, Ground::none()->hundredths);
-        self::assertNull(Ground::none()->of);
-        self::assertEquals(Ground::none(), Ground::kept(null, null));
-        self::assertEquals(Ground::held(3, 8), Ground::kept(3, 8));
+        self::assertSame(0, Ground::none()->of);
         self::assertSame(.33, Ground::held(3, 8)->share());
         self::assertEqualsWithDelta(log(.25 / .75), Ground::logOdds(25), 1e-15);
     }
@@ -39,49 +40,66 @@ final class GroundTest extends TestCase
         Ground::held(4, 3);
     }
 
-    /** Worked by hand: the other's page ranks for four keywords, we rank for two of the three others. */
-    public function test_our_ground_is_what_we_hold_of_the_page_that_leads(): void
+    /**
+     * Worked by hand: "bee hive" is related to "bee suit" by `bee`, and to "hive stand" by `hive`. We rank in the top 20 for one of the two
+     * keywords of the first, and for the one of the second.
+     */
+    public function test_our_ground_is_what_we_hold_in_topics_that_share_a_word(): void
     {
-        $grounds = self::grounds([
-            [[], [[1, '/guide']]],
-            [[[20, '/x']], [[20, '/guide']]],
-            [[[5, '/y']], [[3, '/guide'], [9, '/other']]],
-            [[[21, '/z']], [[7, '/guide']]],
-        ]);
-        self::assertEquals(Ground::held(2, 3), $grounds[0]);
-        self::assertEquals(Ground::held(1, 3), $grounds[1]);
+        $book = self::book(
+            ['bee hive', 'bee suit', 'hive stand', 'ink'],
+            [0 => 0, 1 => 1, 2 => 1, 3 => 2, 4 => 3],
+            [[3], [20], [21], [1], [1]],
+        );
+        self::assertEquals(Ground::held(2, 3), $book->own(0));
+        self::assertEquals(Ground::held(1, 1), $book->own(1), 'Of "bee hive" alone.');
+        self::assertEquals(Ground::none(), $book->own(3));
+        self::assertSame(Ground::hundredths(2, 3), $book->hundredths(0, 0));
     }
 
-    public function test_a_home_page_a_far_page_or_an_unknown_one_leads_nowhere(): void
+    public function test_a_topic_that_shares_two_words_counts_twice(): void
     {
-        foreach ([[[1, '/']], [[21, '/guide']], [[1, null], [2, '/guide']], []] as $theirs) {
-            self::assertEquals(Ground::none(), self::grounds([[[], $theirs], [[[1, '/x']], [[1, '/guide']]]])[0]);
+        $book = self::book(['bee hive', 'bee hive stand'], [0 => 0, 1 => 1], [[3], [9]]);
+        self::assertEquals(Ground::held(2, 2), $book->own(0));
+    }
+
+    /** Up to thirty topics a stem relates; with one more it says nothing. */
+    public function test_a_word_in_too_many_names_relates_nothing(): void
+    {
+        foreach ([30 => 29, 31 => 0] as $count => $of) {
+            $names = array_map(static fn(int $number): string => "bee w{$number}", range(1, $count));
+            $book = self::book($names, range(0, $count - 1), array_fill(0, $count, [1]));
+            self::assertSame($of, $book->own(0)->of);
+            self::assertCount($of === 0 ? 1 : 0, $book->commonStems());
         }
     }
 
-    /** A plain version that goes through all keywords for every one of them, on random pages of four domains. */
+    /** A plain version that goes through all topics for every one of them. */
     #[DataProvider('seeds')]
     public function test_it_agrees_with_a_plain_version(int $seed): void
     {
         mt_srand($seed);
-        $universe = [];
-        for ($keyword = 0; $keyword < 40; ++$keyword) {
-            $domains = [[], [], [], []];
-            foreach ($domains as $domain => $none) {
-                for ($pages = mt_rand(0, 2); $pages > 0; --$pages) {
-                    $domains[$domain][] = [mt_rand(1, 30), [null, '/', '/a', '/b', '/c'][mt_rand(0, 4)]];
-                }
-                usort($domains[$domain], static fn(array $one, array $other): int => $one[0] <=> $other[0]);
+        $words = ['bee', 'hive', 'suit', 'wax', 'queen', 'smoker'];
+        $names = $topicOf = $positions = [];
+        for ($topic = 0; $topic < 25; ++$topic) {
+            $names[] = implode(' ', array_unique(array_map(static fn(): string => $words[mt_rand(0, 5)], range(0, mt_rand(0, 2)))));
+            for ($keyword = mt_rand(1, 4); $keyword > 0; --$keyword) {
+                $topicOf[] = $topic;
+                $positions[] = array_map(static fn(): ?int => mt_rand(0, 2) === 0 ? null : mt_rand(1, 40), [0, 1, 2]);
             }
-            $universe[] = $domains;
         }
-        [$graph, $book] = self::book($universe);
-        foreach ($book->grounds() as $keyword => [$hundredths, $own]) {
-            $expected = array_map(static fn(int $domain): int => self::plain($universe, $keyword, $domain), [0, 1, 2, 3]);
-            self::assertSame($expected, $hundredths);
-            self::assertSame($expected[0], $own->hundredths);
+        $book = self::book($names, $topicOf, $positions);
+        foreach (array_keys($names) as $topic) {
+            foreach ([0, 1, 2] as $domain) {
+                $held = $of = 0;
+                foreach ($topicOf as $keyword => $other) {
+                    $shared = \count(array_intersect(explode(' ', $names[$topic]), explode(' ', $names[$other])));
+                    $of += $other === $topic ? 0 : $shared;
+                    $held += $other === $topic || ($positions[$keyword][$domain] ?? 99) > 20 ? 0 : $shared;
+                }
+                self::assertSame(Ground::hundredths($held, $of), $book->hundredths($topic, $domain));
+            }
         }
-        self::assertSame(4, $graph->domainsWithPages());
     }
 
     /** @return iterable<string, array{int}> */
@@ -92,87 +110,43 @@ final class GroundTest extends TestCase
         }
     }
 
-    public function test_pages_are_told_well_enough_when_half_of_the_near_rankings_bear_one(): void
+    public function test_pages_of_a_domain_are_told_well_enough_when_half_of_its_near_rankings_bear_one(): void
     {
         foreach ([[1, 1, true], [1, 2, false], [0, 0, true]] as [$with, $without, $isTold]) {
             $graph = new PageGraph();
             foreach ([...array_fill(0, $with, '/a'), ...array_fill(0, $without, null), '/far'] as $number => $path) {
-                $graph->add([[new Ranking('k', $path === '/far' ? 21 : 20, $path === null ? null : "https://d.example{$path}{$number}")]]);
+                $url = $path === null ? null : "https://d.example{$path}{$number}";
+                $graph->add([[], [new Ranking('k', $path === '/far' ? 21 : 20, $url)]]);
             }
-            self::assertSame($isTold, $graph->isTold());
+            self::assertSame([true, $isTold], [$graph->isTold(0), $graph->isTold(1)]);
         }
-    }
-
-    /** @param list<list<list<array{int, ?string}>>> $universe */
-    private static function plain(array $universe, int $keyword, int $domain): int
-    {
-        $leading = null;
-        foreach ($universe[$keyword] as $other => $pages) {
-            [$position, $path] = $pages[0] ?? [99, null];
-            $isCounted = $other !== $domain && $position <= 20 && $path !== null && $path !== '/';
-            if ($isCounted && ($leading === null || $position < $leading[0])) {
-                $leading = [$position, $other, $path];
-            }
-        }
-        if ($leading === null) {
-            return 25;
-        }
-        $held = $of = 0;
-        foreach ($universe as $number => $domains) {
-            $ranks = array_filter($domains[$leading[1]], static fn(array $page): bool => $page[0] <= 20 && $page[1] === $leading[2]);
-            if ($number !== $keyword && $ranks !== []) {
-                ++$of;
-                $held += ($domains[$domain][0][0] ?? 99) <= 20 ? 1 : 0;
-            }
-        }
-
-        return (int) min(99, max(1, floor(100 * ($held + 1) / ($of + 4) + .5)));
     }
 
     /**
-     * @param list<list<list<array{int, ?string}>>> $universe keyword → domain → pages, best first
-     *
-     * @return list<Ground> ours
+     * @param list<string>        $names     of the topics, in taking order
+     * @param array<int, int>     $topicOf   keyword → topic
+     * @param list<list<?int>>    $positions keyword → position of each domain
      */
-    private static function grounds(array $universe): array
+    private static function book(array $names, array $topicOf, array $positions): GroundBook
     {
-        return array_map(
-            static fn(array $found): Ground => $found[1],
-            array_values(iterator_to_array(self::book($universe)[1]->grounds())),
-        );
-    }
-
-    /**
-     * @param list<list<list<array{int, ?string}>>> $universe
-     *
-     * @return array{PageGraph, GroundBook}
-     */
-    private static function book(array $universe): array
-    {
-        $graph = new PageGraph();
-        $book = new GroundBook(\count($universe[0]));
-        foreach ($universe as $number => $domains) {
-            $rankings = array_map(
-                static fn(array $pages, int $domain): array => array_map(
-                    static fn(array $page): Ranking => new Ranking(
-                        'k'.$number,
-                        $page[0],
-                        $page[1] === null ? null : "https://d{$domain}.example{$page[1]}",
-                    ),
-                    $pages,
-                ),
-                $domains,
-                array_keys($domains),
-            );
-            $book->add($graph->add($rankings), array_map(static fn(array $pages): ?int => $pages[0][0] ?? null, $domains));
+        $book = new GroundBook(\count($positions[0]));
+        array_walk($positions, static fn(array $ofKeyword) => $book->add($ofKeyword));
+        $stemmer = new class implements Stemmer {
+            public function stems(array $words): array
+            {
+                return array_combine($words, $words);
+            }
+        };
+        // The first keyword of each topic bears its name.
+        $keywords = array_fill(0, \count($topicOf), 'other');
+        $primaries = [];
+        foreach ($names as $topic => $name) {
+            $primaries[$topic] = (int) array_search($topic, $topicOf, true);
+            $keywords[$primaries[$topic]] = $name;
         }
+        $primaryOf = array_map(static fn(int $topic): int => $primaries[$topic], $topicOf);
+        $book->settle(new Topics($keywords, $primaryOf, array_values($primaries), StemSets::of($keywords, $stemmer)), array_values($topicOf));
 
-        return [$graph, $book];
-    }
-
-    public function test_who_holds_all_of_very_much_is_still_not_sure(): void
-    {
-        self::assertSame([99, 1], [Ground::hundredths(5000, 5000), Ground::hundredths(0, 5000)]);
-        self::assertTrue(is_finite(Ground::logOdds(99)) && is_finite(Ground::logOdds(1)));
+        return $book;
     }
 }

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Tests\Core\Winning;
 
 use GreaterReach\Core\Clicks\CtrCurve;
-use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\Effects;
 use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\Outlook;
+use GreaterReach\Core\Winning\PageKind;
 use GreaterReach\Core\Winning\PlaceChances;
 use GreaterReach\Core\Winning\PlaceClass;
 use GreaterReach\Core\Winning\PositionFit;
@@ -39,57 +40,67 @@ final class OutlookTest extends TestCase
         // At 9, three: .2 ÷ (.3 + .2 · 4 ÷ 5).
         self::assertEqualsWithDelta(.2 / .46, $places->reach(3, 9), 1e-12);
         self::assertEqualsWithDelta(.2, $places->reach(3, null), 1e-12);
-        self::assertEqualsWithDelta([.1, .05, .05, .04, .02, .1 / 30, .1 / 50], $places->perPlace(null), 1e-12);
     }
 
     public function test_what_cannot_be_by_the_model_is_never_reached(): void
     {
         $places = new PlaceChances([0.0, 0.0, .5, 1.0, 1.0, 1.0, 1.0]);
         self::assertSame(0.0, $places->reach(1, 2));
-        self::assertSame(array_fill(0, 7, 0.0), $places->perPlace(3));
-        $outlook = new Outlook(self::model(-INF, -INF, 0.0, 1.0, INF, INF, INF), CtrCurve::default(), Effect::assumed(.5));
-        self::assertEquals(new Prospect(0.0, 0.0, 0.0), $outlook->of(3, 2, 40.0, Ground::none(), 1000.0));
-        self::assertSame(0.0, $outlook->of(3, 2, 40.0, Ground::none(), null)->expectedGain, 'Nothing can be won, whatever the volume.');
+        $outlook = self::outlook(self::model(-INF, -INF, 0.0, 1.0, INF, INF, INF));
+        self::assertEquals(new Prospect(0.0, 0.0, 0.0), $outlook->of(PageKind::Existing, 3, 2, 40.0, Ground::none(), 1000, 1000.0));
+        self::assertNull($outlook->of(PageKind::Existing, 3, 2, 40.0, Ground::none(), null, null)->expectedGain);
     }
 
-    /** The sum over single places, as the rule has it. */
+    /** G(t) as the rule writes it, with logarithms; the sum over single places. */
     public function test_expected_gain_is_an_expectation_over_the_places(): void
     {
         $curve = CtrCurve::default();
-        $places = self::model()->chances(42.0, Ground::held(3, 7));
-        foreach ([null, 2, 3, 7, 10, 20, 64, 100] as $position) {
-            $sum = 0.0;
-            $now = $position === null ? 0.0 : $curve->at($position);
-            for ($place = 1; $place <= ($position ?? 100); ++$place) {
-                $chance = ($places->upTo($place) - $places->upTo($place - 1)) / $places->noWorseThan($position);
-                $sum += $chance * ($curve->at($place) - $now);
+        $model = self::model();
+        $effects = Effects::learn(5, -.5);
+        $logit = static fn(float $p): float => $p <= 0.0 ? -INF : ($p >= 1.0 ? INF : log($p / (1 - $p)));
+        $sigma = static fn(float $z): float => 1 / (1 + exp(-$z));
+        foreach (PageKind::cases() as $kind) {
+            foreach ([null, 2, 3, 7, 10, 20, 64, 100] as $position) {
+                $places = $model->chances(42.0, Ground::held(3, 7), 800);
+                $shifted = $model->chances(42.0, Ground::held(3, 7), 800, $effects->new->mean());
+                $upTo = static fn(int $t): float => match (true) {
+                    $t === 0 => 0.0,
+                    $position !== null && $t >= $position => 1.0,
+                    $kind === PageKind::New => $shifted->upTo($t),
+                    default => $sigma($logit(.35 * $places->upTo($t) / $places->noWorseThan($position)) + $effects->existing->mean()),
+                };
+                $sum = 0.0;
+                for ($t = 1; $t <= ($position ?? 100); ++$t) {
+                    $sum += ($upTo($t) - $upTo($t - 1)) * ($curve->at($t) - ($position === null ? 0.0 : $curve->at($position)));
+                }
+                $prospect = (new Outlook($model, $curve, $effects, .35))->of($kind, $position, 1, 42.0, Ground::held(3, 7), 800, 640.0);
+                self::assertEqualsWithDelta(640 * $sum, $prospect->expectedGain, 1e-9);
+                self::assertEqualsWithDelta($upTo(1), $prospect->winChance, 1e-12);
             }
-            $outlook = new Outlook(self::model(), $curve, Effect::assumed(.4));
-            $prospect = $outlook->of($position, 1, 42.0, Ground::held(3, 7), 800.0);
-            self::assertEqualsWithDelta(.4 * 800 * $sum, $prospect->expectedGain, 1e-9);
         }
     }
 
     public function test_what_is_first_is_won_already_and_the_unknown_stays_unknown(): void
     {
-        $outlook = new Outlook(self::model(), CtrCurve::default(), Effect::assumed(.5));
-        self::assertSame(1.0, $outlook->of(1, 1, null, Ground::none(), 50.0)->winChance);
-        self::assertSame(0.0, $outlook->of(1, 1, 30.0, Ground::none(), null)->expectedGain);
-        self::assertEquals(new Prospect(null, null, null), $outlook->of(4, 3, null, Ground::none(), 50.0));
-        $noVolume = $outlook->of(4, 3, 30.0, Ground::none(), null);
+        $outlook = self::outlook();
+        self::assertSame(1.0, $outlook->of(PageKind::Existing, 1, 1, null, Ground::none(), 50, 50.0)->winChance);
+        self::assertSame(0.0, $outlook->of(PageKind::Existing, 1, 1, 30.0, Ground::none(), null, null)->expectedGain);
+        foreach ([[2, 1], [4, 3], [null, 3]] as [$position, $target]) {
+            $unknown = $outlook->of(PageKind::New, $position, $target, null, Ground::none(), 50, 50.0);
+            self::assertEquals(new Prospect(null, null, null), $unknown);
+        }
+        $noVolume = $outlook->of(PageKind::Existing, 4, 3, 30.0, Ground::none(), null, null);
         self::assertNotNull($noVolume->winChance);
         self::assertNull($noVolume->expectedGain);
     }
 
-    public function test_where_we_are_absent_the_reach_is_page_one(): void
+    public function test_where_we_are_absent_the_reach_is_page_one_and_a_new_page_does_as_those_of_the_market(): void
     {
-        $places = self::model()->chances(30.0, Ground::none());
-        $prospect = (new Outlook(self::model(), CtrCurve::default(), Effect::assumed(0.0)))->of(null, 3, 30.0, Ground::none(), 100.0);
-        self::assertSame([$places->upTo(10), 0.0, 0.0], [$prospect->reach, $prospect->winChance, $prospect->expectedGain]);
-        self::assertSame(
-            $places->upTo(3),
-            (new Outlook(self::model(), CtrCurve::default(), Effect::assumed(1.0)))->of(null, 3, 30.0, Ground::none(), 100.0)->winChance,
-        );
+        $model = self::model();
+        $outlook = new Outlook($model, CtrCurve::default(), Effects::learn(9, -.8), .35);
+        $of = static fn(PageKind $kind): ?float => $outlook->of($kind, null, 3, 30.0, Ground::none(), 100, 100.0)->reach;
+        self::assertSame($model->chances(30.0, Ground::none(), 100)->upTo(10), $of(PageKind::Existing));
+        self::assertSame($model->chances(30.0, Ground::none(), 100, -.8)->upTo(10), $of(PageKind::New));
     }
 
     /** Whatever comes in: what must hold of every chance and every expectation. */
@@ -101,26 +112,26 @@ final class OutlookTest extends TestCase
             $model = self::random();
             $difficulty = mt_rand(0, 1000) / 10;
             $ground = Ground::held($held = mt_rand(0, 20), $held + mt_rand(0, 30));
-            $places = $model->chances($difficulty, $ground);
-            $before = 0.0;
-            for ($place = 1; $place <= 100; ++$place) {
-                self::assertGreaterThanOrEqual($before, $before = $places->upTo($place));
-            }
-            self::assertEqualsWithDelta(1.0, array_sum($places->byClass()), 1e-12);
-            $harder = $model->chances(min(100.0, $difficulty + 10), $ground);
-            $better = $model->chances($difficulty, Ground::held(50, 50));
             $position = mt_rand(0, 4) === 0 ? null : mt_rand(2, 100);
-            self::assertLessThanOrEqual($places->upTo(10), $harder->upTo(10));
-            self::assertGreaterThanOrEqual($places->upTo(10), $better->upTo(10));
-            $outlook = new Outlook($model, $curve, Effect::assumed(mt_rand(0, 100) / 100));
-            $prospect = $outlook->of($position, 1, $difficulty, $ground, 700.0);
+            $kind = PageKind::cases()[$try % 2];
+            $outlook = new Outlook($model, $curve, Effects::learn(3, mt_rand(-20, 20) / 10), mt_rand(0, 100) / 100);
+            $of = static fn(float $difficulty, Ground $ground, int $target = 2): Prospect =>
+                $outlook->of($kind, $position, $target, $difficulty, $ground, 700, 700.0);
+            $prospect = $of($difficulty, $ground);
             self::assertGreaterThanOrEqual(0.0, $prospect->expectedGain);
             $most = 700 * ($curve->at(1) - ($position === null ? 0.0 : $curve->at($position)));
             self::assertLessThanOrEqual($most + 1e-9, $prospect->expectedGain);
-            if ($position !== null && $position > 3) {
-                self::assertGreaterThanOrEqual($places->reach(2, $position) - 1e-12, $places->reach(2, $position - 1));
+            self::assertGreaterThanOrEqual($of($difficulty, $ground, 1)->winChance, $prospect->winChance);
+            if ($kind === PageKind::New) {
+                self::assertLessThanOrEqual($prospect->winChance, $of(min(100.0, $difficulty + 10), $ground)->winChance);
+                self::assertGreaterThanOrEqual($prospect->winChance, $of($difficulty, Ground::held(50, 50))->winChance);
             }
         }
+    }
+
+    private static function outlook(?PositionModel $model = null): Outlook
+    {
+        return new Outlook($model ?? self::model(), CtrCurve::default(), Effects::learn(0, 0.0), .35);
     }
 
     private static function random(): PositionModel
@@ -139,7 +150,7 @@ final class OutlookTest extends TestCase
         $alphas = $alphas === [] ? [-3.0, -1.8, -1.1, 0.0, 1.0, 2.0, 2.4] : array_values($alphas);
         $fit = PositionFit::fromArray([
             'alphas' => $alphas,
-            'betas' => ['difficulty' => -.04, 'authority' => .02, 'ground' => .6],
+            'betas' => ['difficulty' => -.04, 'authority' => .02, 'ground' => .6, 'volume' => -.2],
             'rows' => 500,
             'assumed' => false,
             'odd' => [],
@@ -147,13 +158,5 @@ final class OutlookTest extends TestCase
         ]);
 
         return new PositionModel($fit, array_fill(0, 8, 0), 35.0);
-    }
-
-    public function test_at_the_first_place_nothing_is_left_to_win_whatever_is_unknown(): void
-    {
-        $outlook = new Outlook(self::model(), CtrCurve::default(), Effect::assumed(.5));
-        self::assertEquals(new Prospect(null, 1.0, 0.0), $outlook->of(1, 1, null, Ground::none(), 50.0));
-        self::assertEquals(new Prospect(null, null, null), $outlook->of(2, 1, null, Ground::none(), 50.0));
-        self::assertEquals(new Prospect(null, null, null), $outlook->of(null, 3, null, Ground::none(), 50.0));
     }
 }

@@ -25,16 +25,6 @@ final class PlaceChancesTest extends TestCase
         }
     }
 
-    public function test_each_place_of_a_class_has_its_share(): void
-    {
-        $absent = self::chances()->perPlace(null);
-        foreach ([.1, .05, .05, .02, .01, .01, .002] as $class => $chance) {
-            self::assertEqualsWithDelta($chance, $absent[$class], 1e-12);
-        }
-        self::assertEqualsWithDelta(.1 / .5, self::chances()->perPlace(20)[0], 1e-12);
-        self::assertSame(array_fill(0, 7, 0.0), (new PlaceChances(array_fill(0, 7, 0.0)))->perPlace(5));
-    }
-
     public function test_what_is_held_is_not_given_up(): void
     {
         $chances = self::chances();

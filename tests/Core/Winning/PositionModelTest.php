@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Winning;
 
-use GreaterReach\Core\Comparison\Ranking;
-use GreaterReach\Core\Pages\PageGraph;
+use GreaterReach\Core\Keyword\Stemmer;
+use GreaterReach\Core\Meaning\StemSets;
+use GreaterReach\Core\Meaning\Topics;
 use GreaterReach\Core\Statistics\LinearSystem;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\GroundBook;
+use GreaterReach\Core\Winning\PlaceChances;
 use GreaterReach\Core\Winning\PlaceClass;
 use GreaterReach\Core\Winning\PositionFeature;
 use GreaterReach\Core\Winning\PositionFit;
@@ -22,7 +24,7 @@ use PHPUnit\Framework\TestCase;
 final class PositionModelTest extends TestCase
 {
     private const TRUE_ALPHAS = [-1.0, -.1, .5, 1.4, 2.2, 3.1, 3.6];
-    private const TRUE_BETAS = ['difficulty' => -.05, 'authority' => .03, 'ground' => .7];
+    private const TRUE_BETAS = ['difficulty' => -.05, 'authority' => .03, 'ground' => .7, 'volume' => -.3];
 
     /** The check value of CRC-32 (IEEE 802.3) is 0xCBF43926 for the digits 1 to 9; that of nothing is 0. */
     public function test_folds_go_by_crc_32(): void
@@ -34,34 +36,36 @@ final class PositionModelTest extends TestCase
     public function test_with_too_little_to_learn_a_line_stands_around_the_comfort(): void
     {
         $comfort = ComfortDifficulty::fromDifficulties([]);
-        $fit = PositionFit::of(self::drawn(199, 1), null, true, 1.0, $comfort);
+        $fit = PositionFit::of(self::drawn(199, 1), null, 1.0, $comfort);
         self::assertTrue($fit->isAssumed);
         self::assertSame(199, $fit->rows);
-        self::assertEqualsWithDelta(.5, $fit->chances(30.0, null, 25)->upTo(10), 1e-12);
-        self::assertEqualsWithDelta(1 / (1 + exp(2.9 + 1)), $fit->chances(38.0, null, 25)->upTo(1), 1e-12);
-        self::assertFalse(PositionFit::of(self::drawn(200, 1), null, true, 1.0, $comfort)->isAssumed);
+        self::assertEqualsWithDelta(.5, self::at($fit, 30.0, null, 25)->upTo(10), 1e-12);
+        self::assertEqualsWithDelta(1 / (1 + exp(2.9 + 1)), self::at($fit, 38.0, null, 25)->upTo(1), 1e-12);
+        self::assertFalse(PositionFit::of(self::drawn(200, 1), null, 1.0, $comfort)->isAssumed);
     }
 
     public function test_one_class_alone_teaches_nothing(): void
     {
         $groups = new PositionGroups([10.0, 60.0], [0.0], false);
         for ($row = 0; $row < 300; ++$row) {
-            $groups->add($row % 2, 0, 25, PlaceClass::ABSENT, $row % 5);
+            $groups->add($row % 2, 0, 25, 0, PlaceClass::ABSENT, $row % 5);
         }
-        self::assertTrue(PositionFit::of($groups, null, true, 1.0, ComfortDifficulty::fromDifficulties([]))->isAssumed);
+        self::assertTrue(PositionFit::of($groups, null, 1.0, ComfortDifficulty::fromDifficulties([]))->isAssumed);
     }
 
     public function test_a_step_of_a_feature_multiplies_the_odds_by_the_power_of_its_slope(): void
     {
-        $fit = PositionFit::of(self::drawn(2000, 4), null, true, 1.0, ComfortDifficulty::fromDifficulties([]));
-        $steps = [[20.0, 30.0, 40.0, 40.0, 25, 25], [20.0, 20.0, 40.0, 50.0, 25, 25], [20.0, 20.0, 40.0, 40.0, 20, 50]];
+        $fit = PositionFit::of(self::drawn(2000, 4), null, 1.0, ComfortDifficulty::fromDifficulties([]));
+        $steps = [
+            [20.0, 30.0, 40.0, 40.0, 25, 25], [20.0, 20.0, 40.0, 50.0, 25, 25], [20.0, 20.0, 40.0, 40.0, 20, 50],
+        ];
         foreach ($steps as $number => [$easy, $hard, $weak, $strong, $little, $much]) {
             $odds = static fn(float $chance): float => $chance / (1 - $chance);
-            $before = $odds($fit->chances($easy, $weak, $little)->upTo(10));
-            $after = $odds($fit->chances($hard, $strong, $much)->upTo(10));
+            $before = $odds(self::at($fit, $easy, $weak, $little)->upTo(10));
+            $after = $odds(self::at($fit, $hard, $strong, $much)->upTo(10));
             self::assertEqualsWithDelta($after / $before, $fit->oddsOfStep(PositionFeature::cases()[$number]), 1e-9);
         }
-        $assumed = PositionFit::of(new PositionGroups([], [], true), null, true, 1.0, ComfortDifficulty::fromDifficulties([]));
+        $assumed = PositionFit::of(new PositionGroups([], [], true), null, 1.0, ComfortDifficulty::fromDifficulties([]));
         self::assertNull($assumed->oddsOfStep(PositionFeature::Ground));
     }
 
@@ -71,7 +75,7 @@ final class PositionModelTest extends TestCase
         $kept = ['alphas' => array_fill(0, PlaceClass::COUNT - 1, 0.0), 'rows' => 1, 'assumed' => false, 'odd' => [], 'ranges' => []];
         foreach (PositionFeature::cases() as $feature) {
             $fit = PositionFit::fromArray([...$kept, 'betas' => [...$slopes, $feature->value => 0.5]]);
-            foreach ([[0.0, 0.0, 1], [37.0, 61.0, 25], [100.0, 12.5, 99], [80.0, null, 1]] as $known) {
+            foreach ([[0.0, 0.0, 1, 0], [37.0, 61.0, 25, 9], [100.0, 12.5, 99, 3], [80.0, null, 1, 16]] as $known) {
                 self::assertEqualsWithDelta(0.5 * $feature->of(...$known), $fit->score(...$known), 1e-12, $feature->value);
             }
         }
@@ -79,22 +83,22 @@ final class PositionModelTest extends TestCase
 
     public function test_however_many_rows_are_alike_they_are_counted(): void
     {
-        $groups = new PositionGroups([60.0, 10.0], [0.0], false);
+        $groups = new PositionGroups([10.0, 60.0], [0.0], false);
         $counts = [1, 254, 255, 256, 65_535, 65_536, 70_001, 0];
         foreach ($counts as $class => $count) {
             for ($row = 0; $row < $count; ++$row) {
-                $groups->add($class % 2, 0, 25, $class, 3);
+                $groups->add($class % 2, 0, 25, 7, $class, 3);
             }
         }
         $odd = static fn(int $rows, int $class): int => $class % 2 === 1 ? $rows : 0;
         $even = static fn(int $rows, int $class): int => $class % 2 === 0 ? $rows : 0;
-        [$low, $high] = [array_map($odd, $counts, array_keys($counts)), array_map($even, $counts, array_keys($counts))];
+        [$high, $low] = [array_map($odd, $counts, array_keys($counts)), array_map($even, $counts, array_keys($counts))];
         self::assertSame(
-            [[10.0, 0.0, 25, $low, array_sum($low)], [60.0, 0.0, 25, $high, array_sum($high)]],
+            [[10.0, 0.0, 25, 7, $low, array_sum($low)], [60.0, 0.0, 25, 7, $high, array_sum($high)]],
             iterator_to_array($groups->each(), false),
         );
         self::assertSame([], iterator_to_array($groups->each(3), false));
-        self::assertSame([[3 => array_filter($low)], [3 => array_filter($high)]], array_column(iterator_to_array($groups->eachFold()), 3));
+        self::assertSame([[3 => array_filter($low)], [3 => array_filter($high)]], array_column(iterator_to_array($groups->eachFold()), 4));
     }
 
     /**
@@ -108,14 +112,14 @@ final class PositionModelTest extends TestCase
     public function test_a_simulated_truth_is_recovered(int $seed): void
     {
         $groups = self::drawn(6000, $seed);
-        $model = PositionModel::learn($groups, true, .001, ComfortDifficulty::fromDifficulties([]), 40.0);
+        $model = PositionModel::learn($groups, .001, ComfortDifficulty::fromDifficulties([]), 40.0);
         $found = array_map(floatval(...), [...$model->fit->alphas, ...array_values($model->fit->betas)]);
         $errors = self::standardErrors($groups, $found);
         foreach ([...self::TRUE_ALPHAS, ...array_values(self::TRUE_BETAS)] as $number => $true) {
             self::assertLessThan(4 * $errors[$number], abs($found[$number] - $true), "coefficient {$number}");
         }
         $within = $all = 0;
-        foreach ($model->judged($groups, true, .001, ComfortDifficulty::fromDifficulties([]))->calibration as $calibration) {
+        foreach ($model->judged($groups, .001, ComfortDifficulty::fromDifficulties([]))->calibration as $calibration) {
             self::assertLessThan($calibration->base, $calibration->brier);
             foreach ($calibration->bins as $bin) {
                 if ($bin['rows'] > 0) {
@@ -131,8 +135,8 @@ final class PositionModelTest extends TestCase
     public function test_a_slope_against_its_meaning_is_left_out_and_named(): void
     {
         // Harder keywords are held better here, and who holds more stands worse.
-        $groups = self::drawn(3000, 4, ['difficulty' => .05, 'authority' => .03, 'ground' => -.7]);
-        $fit = PositionFit::of($groups, null, true, 1.0, ComfortDifficulty::fromDifficulties([]));
+        $groups = self::drawn(3000, 4, ['difficulty' => .05, 'authority' => .03, 'ground' => -.7, 'volume' => -.3]);
+        $fit = PositionFit::of($groups, null, 1.0, ComfortDifficulty::fromDifficulties([]));
         self::assertSame([PositionFeature::Difficulty, PositionFeature::Ground], $fit->odd);
         self::assertNull($fit->betas['difficulty']);
         self::assertNull($fit->betas['ground']);
@@ -144,15 +148,13 @@ final class PositionModelTest extends TestCase
         $groups = new PositionGroups([40.0], [0.0], false);
         mt_srand(3);
         for ($row = 0; $row < 400; ++$row) {
-            $groups->add(0, 0, 25, mt_rand(0, 7), $row % 5);
+            $groups->add(0, 0, 25, 3, mt_rand(0, 7), $row % 5);
         }
-        $fit = PositionFit::of($groups, null, true, 1.0, ComfortDifficulty::fromDifficulties([]));
-        self::assertSame(['difficulty' => null, 'authority' => null, 'ground' => null], $fit->betas);
+        $fit = PositionFit::of($groups, null, 1.0, ComfortDifficulty::fromDifficulties([]));
+        self::assertSame(['difficulty' => null, 'authority' => null, 'ground' => null, 'volume' => null], $fit->betas);
         self::assertSame([], $fit->odd);
         $byClass = $groups->rowsByClass();
-        self::assertEqualsWithDelta($byClass[0] / 400, $fit->chances(90.0, null, 50)->upTo(1), 1e-9, 'It tells the shares there are.');
-        $unknown = PositionFit::of(self::drawn(400, 5), null, false, 1.0, ComfortDifficulty::fromDifficulties([]));
-        self::assertNull($unknown->betas['ground']);
+        self::assertEqualsWithDelta($byClass[0] / 400, self::at($fit, 90.0, null, 50)->upTo(1), 1e-9, 'It tells the shares there are.');
     }
 
     public function test_empty_classes_share_a_bound_or_cannot_be(): void
@@ -160,12 +162,12 @@ final class PositionModelTest extends TestCase
         $groups = new PositionGroups([20.0, 50.0], [0.0], false);
         for ($row = 0; $row < 400; ++$row) {
             // Nobody at 1, nobody at 6–10, nobody absent or beyond 50.
-            $groups->add($row % 2, 0, 25, [1, 2, 4, 5][$row % 3 + ($row % 2)], $row % 5);
+            $groups->add($row % 2, 0, 25, 0, [1, 2, 4, 5][$row % 3 + ($row % 2)], $row % 5);
         }
-        $fit = PositionFit::of($groups, null, true, 1.0, ComfortDifficulty::fromDifficulties([]));
+        $fit = PositionFit::of($groups, null, 1.0, ComfortDifficulty::fromDifficulties([]));
         self::assertSame([-INF, INF, INF], [$fit->alphas[0], $fit->alphas[5], $fit->alphas[6]]);
         self::assertSame($fit->alphas[2], $fit->alphas[3]);
-        $places = $fit->chances(30.0, null, 25);
+        $places = self::at($fit, 30.0, null, 25);
         self::assertSame([0.0, 1.0, 0.0], [$places->upTo(1), $places->upTo(50), $places->byClass()[PlaceClass::ABSENT]]);
         self::assertStringContainsString('"-inf"', (string) json_encode($fit->toArray()));
         self::assertEquals($fit, PositionFit::fromArray($fit->toArray()));
@@ -176,66 +178,88 @@ final class PositionModelTest extends TestCase
         $rows = [];
         mt_srand(8);
         for ($number = 0; $number < 150; ++$number) {
-            // No two domains at one place, since a tie of pages goes to whoever is listed first.
-            $rows[] = ['key '.$number, mt_rand(0, 100) / 1.0, [3 * mt_rand(0, 36) + 1, 3 * mt_rand(0, 36) + 2, 3 * mt_rand(0, 36) + 3]];
+            $rows[] = [
+                'key '.$number, mt_rand(0, 100) / 1.0, mt_rand(0, 900), [mt_rand(1, 130), mt_rand(1, 130), mt_rand(1, 130)], mt_rand(0, 7),
+            ];
         }
-        /**
-         * @param list<array{string, float, list<int>}> $rows
-         * @param list<int>                            $order
-         */
-        $fit = static function (array $rows, array $order): PositionModel {
-            $authorities = [20.0, 45.0, 70.0];
-            $inOrder = array_values(array_map(static fn(int $domain): float => $authorities[$domain], $order));
-            $observations = new PositionObservations($inOrder, [0, 1, 2]);
-            $graph = new PageGraph();
-            $book = new GroundBook(3);
-            foreach ($rows as [$keyword, $difficulty, $all]) {
-                $kept = static fn(int $domain): ?int => $all[$domain] > 100 ? null : $all[$domain];
-                $positions = array_values(array_map($kept, $order));
-                $rankings = array_map(
-                    static fn(?int $position, int $domain): array => $position === null
-                        ? []
-                        : [new Ranking($keyword, $position, "https://d{$domain}.example/".(int) $keyword[-1])],
-                    $positions,
-                    $order,
-                );
-                $book->add($graph->add($rankings), $positions);
-                $observations->add($keyword, $difficulty, $positions, false);
-            }
-            $groups = $observations->groups($book, static fn(Ground $ground): null => null);
-            $comfort = ComfortDifficulty::fromDifficulties([]);
-
-            return PositionModel::learn($groups, true, 1.0, $comfort, 45.0)->judged($groups, true, 1.0, $comfort);
-        };
-        $model = $fit($rows, [0, 1, 2]);
+        $model = self::fitted($rows, [0, 1, 2]);
         self::assertFalse($model->fit->isAssumed);
-        self::assertEquals($model, $fit(array_reverse($rows), [0, 1, 2]));
-        self::assertEquals($model, $fit($rows, [1, 2, 0]));
+        self::assertEquals($model, self::fitted(array_reverse($rows), [0, 1, 2]));
+        self::assertEquals($model, self::fitted($rows, [1, 2, 0]));
     }
 
-    public function test_keywords_without_a_difficulty_or_with_a_brand_do_not_count(): void
+    /**
+     * @param list<array{string, float, int, list<int>, int}> $rows  keyword, difficulty, volume, positions, domains that have a page
+     * @param list<int>                                       $order of the domains
+     */
+    private static function fitted(array $rows, array $order): PositionModel
+    {
+        $authorities = [20.0, 45.0, 70.0];
+        $observations = new PositionObservations(
+            array_map(static fn(int $domain): float => $authorities[$domain], $order),
+            [0, 1, 2],
+        );
+        $book = new GroundBook(3);
+        $holders = [];
+        foreach ($rows as $number => [$keyword, $difficulty, $volume, $all, $pages]) {
+            $positions = array_map(static fn(int $domain): ?int => $all[$domain] > 100 ? null : $all[$domain], $order);
+            $book->add($positions);
+            $observations->add($keyword, $difficulty, $volume, $positions, false);
+            $holders[$number] = 0;
+            foreach ($order as $place => $domain) {
+                $holders[$number] |= ($pages >> $domain & 1) << $place;
+            }
+        }
+        // Each keyword is a topic of its own, and none is related to another.
+        $topics = new Topics(
+            array_column($rows, 0),
+            array_keys($rows),
+            array_keys($rows),
+            StemSets::of(array_column($rows, 0), new class implements Stemmer {
+                public function stems(array $words): array
+                {
+                    return array_combine($words, $words);
+                }
+            }),
+        );
+        $book->settle($topics, array_keys($rows));
+        $groups = $observations->groups($book, array_keys($rows), $holders);
+        $comfort = ComfortDifficulty::fromDifficulties([]);
+
+        return PositionModel::learn($groups, 1.0, $comfort, 45.0)->judged($groups, 1.0, $comfort);
+    }
+
+    public function test_only_pages_that_exist_with_a_difficulty_and_without_a_brand_count(): void
     {
         $observations = new PositionObservations([30.0, null], [0, 1]);
-        $graph = new PageGraph();
         $book = new GroundBook(2);
-        foreach ([[40.0, false], [null, false], [40.0, true]] as $number => [$difficulty, $isBranded]) {
-            $book->add($graph->add([[], []]), [1, null]);
-            $observations->add("k{$number}", $difficulty, [1, null], $isBranded);
+        $cases = [['a', 40.0, false], ['b', null, false], ['c', 40.0, true], ['d', 50.0, false]];
+        foreach ($cases as [$keyword, $difficulty, $isBranded]) {
+            $book->add([1, null]);
+            $observations->add($keyword, $difficulty, 90, [1, null], $isBranded);
         }
-        $grounds = [];
-        $groups = $observations->groups($book, static function (Ground $ground) use (&$grounds): void {
-            $grounds[] = $ground;
-        });
-        self::assertSame([1, 0, 0, 0, 0, 0, 0, 1], $groups->rowsByClass());
+        $book->settle(
+            new Topics(['a', 'b', 'c', 'd'], [0, 1, 2, 3], [0, 1, 2, 3], StemSets::of(['', '', '', ''], new class implements Stemmer {
+                public function stems(array $words): array
+                {
+                    return [];
+                }
+            })),
+            [0, 1, 2, 3],
+        );
+        // Both domains have a page for the first topic, the second one alone for the last.
+        $groups = $observations->groups($book, [0, 1, 2, 3], [0 => 3, 1 => 3, 2 => 3, 3 => 2]);
+        self::assertSame([1, 0, 0, 0, 0, 0, 0, 2], $groups->rowsByClass());
         self::assertFalse($groups->hasAuthority);
-        self::assertCount(3, $grounds, 'Ours is told for every keyword.');
+        // ln(91) is 4.51, in halves 9.
+        self::assertSame([9, 9], array_column(iterator_to_array($groups->each(), false), 3));
     }
 
     public function test_without_rows_there_is_no_score(): void
     {
         $groups = new PositionGroups([], [], true);
         $comfort = ComfortDifficulty::fromDifficulties([]);
-        foreach (PositionModel::learn($groups, true, 1.0, $comfort, null)->judged($groups, true, 1.0, $comfort)->calibration as $one) {
+        foreach (PositionModel::learn($groups, 1.0, $comfort, null)->judged($groups, 1.0, $comfort)->calibration as $one) {
             self::assertSame([null, null], [$one->brier, $one->base]);
             self::assertSame(0, array_sum(array_column($one->bins, 'rows')));
         }
@@ -249,15 +273,15 @@ final class PositionModelTest extends TestCase
         $authorities = [20.0, 30.0, 40.0, 50.0, 60.0, 70.0, 80.0];
         $groups = new PositionGroups($difficulties, $authorities, true);
         for ($row = 0; $row < $rows; ++$row) {
-            [$difficulty, $authority, $ground] = [mt_rand(0, 25), mt_rand(0, 6), mt_rand(2, 90)];
-            $eta = $betas['difficulty'] * $difficulties[$difficulty] + $betas['authority'] * $authorities[$authority]
+            [$difficulty, $authority, $ground, $halves] = [mt_rand(0, 25), mt_rand(0, 6), mt_rand(2, 90), mt_rand(0, 16)];
+            $eta = $betas['volume'] * $halves / 2 + $betas['difficulty'] * $difficulties[$difficulty] + $betas['authority'] * $authorities[$authority]
                 + $betas['ground'] * Ground::logOdds($ground);
             $drawn = mt_rand(1, 999_999) / 1_000_000;
             $class = 0;
             while ($class < PlaceClass::ABSENT && $drawn > 1 / (1 + exp(-(self::TRUE_ALPHAS[$class] + $eta)))) {
                 ++$class;
             }
-            $groups->add($difficulty, $authority, $ground, $class, mt_rand(0, 4));
+            $groups->add($difficulty, $authority, $ground, $halves, $class, mt_rand(0, 4));
         }
 
         return $groups;
@@ -275,8 +299,8 @@ final class PositionModelTest extends TestCase
         $all = iterator_to_array($groups->each(), false);
         $loss = static function (array $p) use ($all): float {
             $sum = 0.0;
-            foreach ($all as [$difficulty, $authority, $ground, $counts]) {
-                $eta = $p[7] * $difficulty + $p[8] * $authority + $p[9] * Ground::logOdds($ground);
+            foreach ($all as [$difficulty, $authority, $ground, $halves, $counts]) {
+                $eta = $p[7] * $difficulty + $p[8] * $authority + $p[9] * Ground::logOdds($ground) + $p[10] * $halves / 2;
                 $before = 0.0;
                 foreach ($counts as $class => $count) {
                     $upTo = $class === PlaceClass::ABSENT ? 1.0 : 1 / (1 + exp(-($p[$class] + $eta)));
@@ -287,15 +311,15 @@ final class PositionModelTest extends TestCase
 
             return $sum;
         };
-        $steps = [...array_fill(0, 7, 1e-3), 1e-5, 1e-5, 1e-3];
+        $steps = [...array_fill(0, 7, 1e-3), 1e-5, 1e-5, 1e-3, 1e-3];
         $moved = static function (array $p, int $number, float $sign) use ($steps): array {
             $p[$number] += $sign * $steps[$number];
 
             return $p;
         };
         $hessian = [];
-        for ($i = 0; $i < 10; ++$i) {
-            for ($j = 0; $j < 10; ++$j) {
+        for ($i = 0; $i < 11; ++$i) {
+            for ($j = 0; $j < 11; ++$j) {
                 $hessian[$i][$j] = (
                     $loss($moved($moved($at, $i, 1), $j, 1)) - $loss($moved($moved($at, $i, 1), $j, -1))
                     - $loss($moved($moved($at, $i, -1), $j, 1)) + $loss($moved($moved($at, $i, -1), $j, -1))
@@ -304,10 +328,15 @@ final class PositionModelTest extends TestCase
         }
 
         return array_map(static function (int $number) use ($hessian): float {
-            $unit = array_fill(0, 10, 0.0);
+            $unit = array_fill(0, 11, 0.0);
             $unit[$number] = 1.0;
 
             return sqrt((LinearSystem::solve($hessian, $unit) ?? [])[$number] ?? 0.0);
-        }, range(0, 9));
+        }, range(0, 10));
+    }
+
+    private static function at(PositionFit $fit, float $difficulty, ?float $authority, int $hundredths): PlaceChances
+    {
+        return $fit->chances($fit->score($difficulty, $authority, $hundredths, 0));
     }
 }
