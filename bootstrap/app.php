@@ -53,7 +53,9 @@ $application = Application::configure(basePath: dirname(__DIR__))
             // A cursor's rows are read beside Laravel, so that is what it says of them, too.
             \PDOException::class,
             static fn(\PDOException $error): Throwable => MaskedQuery::of(
-                $isCommand() ? $error : DatabaseUnavailable::orElse(NotOfOurs::orElse(TooLong::orElse($error, $longest(), request()), request())),
+                $isCommand()
+                    ? $error
+                    : DatabaseUnavailable::orElse(NotOfOurs::orElse(TooLong::orElse($error, $longest(), request()), request())),
             ),
         );
         // By the path as it was sent: one that is not UTF-8 is matched by no pattern.

@@ -19,7 +19,11 @@ final class DatabaseUnavailable extends ServiceUnavailableHttpException
 
     private function __construct(\Throwable $previous)
     {
-        parent::__construct(self::RETRY_SECONDS, 'The database is not available right now. Nothing was changed; try again in a minute.', $previous);
+        parent::__construct(
+            self::RETRY_SECONDS,
+            'The database is not available right now. Nothing was changed; try again in a minute.',
+            $previous,
+        );
     }
 
     /** The SQLSTATE, which a failed connection tells in its words alone. */

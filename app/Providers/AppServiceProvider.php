@@ -6,9 +6,11 @@ namespace App\Providers;
 
 use App\Actions\Audit\Before;
 use App\Actions\Comparisons\PartQueue;
+use App\Actions\Plans\ReadRoadmapKeywords;
 use App\Http\Middleware\TokenAbilities;
 use App\Jobs\QueuedParts;
 use App\Models\User;
+use App\Support\Sentence\RoadmapKeywords;
 use App\Support\Sources\RankingSource;
 use App\Support\Sources\Sources;
 use App\Support\Sources\StandInSource;
@@ -47,6 +49,7 @@ final class AppServiceProvider extends ServiceProvider
         );
         $this->app->scoped(Before::class);
         $this->app->bind(PartQueue::class, QueuedParts::class);
+        $this->app->bind(RoadmapKeywords::class, ReadRoadmapKeywords::class);
         $this->app->when(StandInSource::class)->needs('$patience')->giveConfig('sources.patience');
         $this->app->when(StandInSource::class)->needs('$longestAnswer')->giveConfig('sources.longest_answer');
         $this->app->bind(

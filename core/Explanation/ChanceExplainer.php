@@ -22,9 +22,10 @@ final readonly class ChanceExplainer
         }
         $target = $facts->work->target;
         $rule = $facts->kind === PageKind::New
-            ? "The chance that a new page of ours reaches position {$target} or better: where pages like it rank, shifted by how new pages do."
-            : "The chance that work on our page brings it to position {$target} or better: where pages like it rank, times the share of pages "
-                .'that move at all, shifted by what our work has brought.';
+            ? "The chance that a new page of ours reaches position {$target} or better: where pages like it rank, "
+                .'shifted by how new pages do.'
+            : "The chance that work on our page brings it to position {$target} or better: where pages like it rank, times the share "
+                .'of pages that move at all, shifted by what our work has brought.';
         if ($facts->position === 1) {
             return new Explanation('win_chance', $rule, [], ['We rank first already: 100%.']);
         }

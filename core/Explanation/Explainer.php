@@ -73,7 +73,10 @@ final readonly class Explainer
                 'gain',
                 'Visits at our position by the CTR curve less those that our clicks show.',
                 [$this->facts->volumeInput(), $this->rate((int) $this->facts->position)],
-                [\sprintf('A better title could win %s visits a month at the same position.', Explanation::number($this->facts->work->gain))],
+                [\sprintf(
+                    'A better title could win %s visits a month at the same position.',
+                    Explanation::number($this->facts->work->gain),
+                )],
             );
         }
         $clicks = $this->facts->clicks();

@@ -202,7 +202,11 @@ final class StudyExplainer
         return new Explanation(
             'outcome',
             'Visits now less what would have come without the work, against the 10th and 90th percentile of the forecast.',
-            [new Input('visits added', $added, 'a month'), new Input('drift', $ratio, 'of the visits then'), new Input('ramp', $ramp, 'months')],
+            [
+                new Input('visits added', $added, 'a month'),
+                new Input('drift', $ratio, 'of the visits then'),
+                new Input('ramp', $ramp, 'months'),
+            ],
             [
                 \sprintf('Pages nobody worked on now bring %s of their visits then.', Explanation::percent($ratio)),
                 $step,

@@ -171,9 +171,12 @@ final readonly class RowParser
     private static function hint(string|int|float $cell): ?string
     {
         return match (true) {
-            preg_match('/^\d[\d.,]*\s*[kmb]$/Di', (string) $cell) === 1 => 'is abbreviated: write it out (1.3K as 1300) or unmap the column',
-            preg_match('/^\d[\d.,\s]*[-–—]\s*\d[\d.,]*$/Du', (string) $cell) === 1 => 'is a range: replace it with one number or unmap the column',
-            preg_match('/^[<>≤≥~]\s*\d/u', (string) $cell) === 1 => 'is a bound: replace it with one number, leave it empty or unmap the column',
+            preg_match('/^\d[\d.,]*\s*[kmb]$/Di', (string) $cell) === 1 =>
+                'is abbreviated: write it out (1.3K as 1300) or unmap the column',
+            preg_match('/^\d[\d.,\s]*[-–—]\s*\d[\d.,]*$/Du', (string) $cell) === 1 =>
+                'is a range: replace it with one number or unmap the column',
+            preg_match('/^[<>≤≥~]\s*\d/u', (string) $cell) === 1 =>
+                'is a bound: replace it with one number, leave it empty or unmap the column',
             default => null,
         };
     }

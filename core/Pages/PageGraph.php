@@ -8,9 +8,9 @@ use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Site\UrlKey;
 
 /**
- * Which pages rank within the top 20 for which keywords, both numbered from 0, home pages left out. Pages that rank worse are numbered too. Held in flat lists, most of them of
- * four-byte numbers in a string: an edge takes 20 bytes, a page 25 and, until the graph is closed, its URL; so millions of edges fit into
- * memory.
+ * Which pages rank within the top 20 for which keywords, both numbered from 0, home pages left out. Pages that rank worse are numbered
+ * too. Held in flat lists, most of them of four-byte numbers in a string: an edge takes 20 bytes, a page 25 and, until the graph is
+ * closed, its URL; so millions of edges fit into memory.
  */
 final class PageGraph
 {

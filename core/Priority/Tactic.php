@@ -21,7 +21,7 @@ enum Tactic: string
             self::MergePages => 'Two or more of our pages rank within 50 for this keyword and compete with each other.',
             self::ExtendPage => 'We have a page for the topic, but we don’t rank within 50 for this keyword.',
             self::NewPage => 'None of our pages serves this topic.',
-            self::TestTitle => 'We are on page one but get far fewer clicks than the CTR curve tells, and a day on the title is worth more.',
+            self::TestTitle => 'We are on page one but get far fewer clicks than the CTR curve tells; a day on the title is worth more.',
             self::RefreshPage => 'We dropped by three positions or more since the previous snapshot.',
             self::ImprovePage => 'We rank within 50 with one page, and no other tactic applies.',
         };

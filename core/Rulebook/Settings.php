@@ -152,7 +152,7 @@ final class Settings
             Setting::bands('volume_bands', [10, 50, 200, 1000, 5000], self::MANY, 'Volumes from which the criterion volume scores 1 to 5.'),
             Setting::ease('ease_bands', [10, 20, 35, 50, 70], 'Difficulties up to which the criterion ease scores 5, 4, 3, 2 and 1.'),
             Setting::bands('gain_bands', [5, 20, 75, 250, 1000], self::MANY, 'Gains from which the criterion gain scores 1 to 5.'),
-            Setting::bands('worth_bands', [2, 10, 40, 150, 600], self::MANY, 'Expected gains per day of work from which worth scores 1 to 5.'),
+            Setting::bands('worth_bands', [2, 10, 40, 150, 600], self::MANY, 'Expected gains a day from which worth scores 1 to 5.'),
             Setting::bands('value_bands', [0.25, 0.75, 1.5, 3, 6], self::MANY, 'CPCs from which the criterion value scores 1 to 5.'),
             Setting::weights('weights', Weights::PRESETS[Weights::STANDARD], 'How much each criterion counts in the priority.'),
             Setting::fits(
@@ -220,8 +220,8 @@ final class Settings
             Setting::words('intent_buy', self::BUY, 'Words that show the intent to buy; the first list that matches wins.'),
             Setting::words('intent_compare', self::COMPARE, 'Words that show the intent to compare.'),
             Setting::words('intent_learn', self::LEARN, 'Words that show the intent to learn.'),
-            Setting::words('intent_buy_features', self::BUY_FEATURES, 'Results-page features that show the intent to buy where no word does.'),
-            Setting::words('intent_learn_features', self::LEARN_FEATURES, 'Results-page features that show the intent to learn where no word does.'),
+            Setting::words('intent_buy_features', self::BUY_FEATURES, 'Results-page features that mean intent to buy.'),
+            Setting::words('intent_learn_features', self::LEARN_FEATURES, 'Results-page features that mean intent to learn.'),
             Setting::words('negatives', [], 'Words whose keywords this study does not want to see.'),
             Setting::ordering('metric_sources', self::SOURCES, self::SOURCES, 'Which source of a metric wins, best first.'),
             Setting::ordering(

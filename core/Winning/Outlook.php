@@ -57,7 +57,9 @@ final readonly class Outlook
         }
         $after = $this->after($kind, $chances, $position);
 
-        return new Prospect($reach, $after->upTo($target), $searches === null ? null : $searches * $after->ratesWon($this->rates, $this->sums));
+        $expected = $searches === null ? null : $searches * $after->ratesWon($this->rates, $this->sums);
+
+        return new Prospect($reach, $after->upTo($target), $expected);
     }
 
     public function after(PageKind $kind, PlaceChances $chances, ?int $position): PlacesAfterWork

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Winning;
 
 /**
- * Where a page that exists ranks, fitted to the pages of all domains in this study: the fit to all rows, and how well fits to four fifths of them
- * told the rest.
+ * Where a page that exists ranks, fitted to the pages of all domains in this study: the fit to all rows, and how well fits to four
+ * fifths of them told the rest.
  *
  * @phpstan-import-type KeptFit from PositionFit
  * @phpstan-import-type KeptCalibration from Calibration

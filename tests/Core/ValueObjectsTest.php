@@ -18,7 +18,6 @@ use GreaterReach\Core\Plan\WorkItem;
 use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Judgement;
 use GreaterReach\Core\Priority\Scores;
-use GreaterReach\Core\Winning\Effect;
 use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\PageOneResult;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -46,9 +45,6 @@ final class ValueObjectsTest extends TestCase
         yield 'an aim below the last' => [static fn(): Judgement => new Judgement(101)];
         yield 'a fit below 0' => [static fn(): Judgement => new Judgement(1, -1)];
         yield 'a difficulty of ones own below 0' => [static fn(): Judgement => new Judgement(difficulty: -0.1)];
-        yield 'an effect below 0' => [static fn(): ForecastItem => self::promise(effect: -0.01)];
-        yield 'an assumed effect above 1' => [static fn(): Effect => Effect::assumed(1.01)];
-        yield 'an assumed effect below 0' => [static fn(): Effect => Effect::assumed(-.01)];
         yield 'more held than there is' => [static fn(): Ground => Ground::held(4, 3)];
         yield 'less held than nothing' => [static fn(): Ground => Ground::held(-1, 3)];
         yield 'a season of eleven months' => [static fn(): Season => Season::ofIndices(array_fill(0, 11, 1.0))];
@@ -69,7 +65,6 @@ final class ValueObjectsTest extends TestCase
         yield 'less than no work' => [static fn(): WorkItem => new WorkItem('pen', -0.5, 1)];
         yield 'work without end' => [static fn(): WorkItem => new WorkItem('pen', INF, 1)];
         yield 'work that costs visits' => [static fn(): WorkItem => new WorkItem('pen', 1, -1)];
-        yield 'an effect above 1' => [static fn(): ForecastItem => self::promise(effect: 1.01)];
         yield 'a ramp of no month' => [static fn(): ForecastItem => self::promise(ramp: 0)];
         yield 'work before the plan' => [static fn(): Placement => new Placement(new WorkItem('pen', 1, 1), -1, 0)];
         yield 'work that ends before it begins' => [static fn(): Placement => new Placement(new WorkItem('pen', 1, 1), 2, 1)];
@@ -97,11 +92,8 @@ final class ValueObjectsTest extends TestCase
             new Judgement(1, 0, difficulty: 0),
             new Judgement(100, 5, difficulty: 100),
             new WorkItem('pen', 0, 0),
-            self::promise(0),
-            self::promise(1),
+            self::promise(),
             new Placement(new WorkItem('pen', 1, 1), 0, 0),
-            Effect::assumed(0.0),
-            Effect::assumed(1.0),
             Ground::held(0, 0),
             Ground::held(3, 3),
             Season::ofIndices(array_fill(0, 12, 1.0)),
@@ -109,7 +101,7 @@ final class ValueObjectsTest extends TestCase
             new PageOneResult(1, 'https://a.example/', 100, 0),
             new Judgement(),
         ];
-        self::assertCount(22, $made);
+        self::assertCount(19, $made);
     }
 
     /** @return array<string, ?float> */
@@ -118,11 +110,11 @@ final class ValueObjectsTest extends TestCase
         return array_fill_keys(Criterion::names(), 3.0);
     }
 
-    private static function promise(float $effect = 1, int $ramp = 1): ForecastItem
+    private static function promise(int $ramp = 1): ForecastItem
     {
-        $gains = PlaceGains::allOrNothing(1.0, .5);
+        $gains = PlaceGains::title(1.0, .5);
 
-        return new ForecastItem('pen', $gains, $effect, Season::of(Metrics::unknown()), Month::parse('2026-12'), $ramp);
+        return new ForecastItem('pen', $gains, Season::of(Metrics::unknown()), Month::parse('2026-12'), $ramp);
     }
 
     public function test_a_difficulty_of_ones_own_stands_in_for_the_sources_where_there_is_one(): void

@@ -6,7 +6,9 @@ namespace Tests\StandIn;
 
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\CurveFit;
-use GreaterReach\Core\Pages\KeywordPages;
+use GreaterReach\Core\Keyword\Stemmer;
+use GreaterReach\Core\Meaning\StemSets;
+use GreaterReach\Core\Meaning\Topics;
 use GreaterReach\Core\Statistics\ProportionalOdds;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\GroundBook;
@@ -68,17 +70,28 @@ final class RecoveryTest extends TestCase
                 $class = \count(array_filter($alphas, static fn(float $alpha): bool => $drawn > $upTo($alpha)));
                 $positions[] = PlaceClass::BOUNDS[$class] ?? null;
             }
-            $observations->add("keyword {$keyword}", $difficulty, $positions, false);
-            $grounds->add(new KeywordPages([], array_fill(0, \count($authorities), null)), $positions);
+            $observations->add("keyword {$keyword}", $difficulty, null, $positions, false);
+            $grounds->add($positions);
         }
-        $groups = $observations->groups($grounds, static fn(): null => null);
+        // Each keyword a topic of its own that no other is related to, and every domain has a page for it.
+        $numbers = range(0, 3999);
+        $names = array_map(static fn(int $number): string => "topic{$number}", $numbers);
+        $stemmer = new class implements Stemmer {
+            #[\Override]
+            public function stems(array $words): array
+            {
+                return array_combine($words, $words);
+            }
+        };
+        $grounds->settle(new Topics($names, $numbers, $numbers, StemSets::of($names, $stemmer)), $numbers);
+        $groups = $observations->groups($grounds, $numbers, array_fill(0, 4000, (1 << \count($authorities)) - 1));
         $comfort = ComfortDifficulty::fromDifficulties([]);
-        $model = PositionModel::learn($groups, true, 1.0, $comfort, 38.0);
+        $model = PositionModel::learn($groups, 1.0, $comfort, 38.0);
         self::assertEqualsWithDelta(-0.05, $model->fit->betas['difficulty'], 0.003);
         self::assertEqualsWithDelta(0.03, $model->fit->betas['authority'], 0.004);
         self::assertEqualsWithDelta($alphas, $model->fit->alphas, 0.25);
-        self::assertNull($model->fit->betas['ground'], 'No page leads, so all grounds are alike.');
-        foreach ($model->judged($groups, true, 1.0, $comfort)->calibration as $calibration) {
+        self::assertNull($model->fit->betas['ground'], 'Nothing is related, so all grounds are alike.');
+        foreach ($model->judged($groups, 1.0, $comfort)->calibration as $calibration) {
             foreach ($calibration->bins as $bin) {
                 if ($bin['rows'] > 500) {
                     $what = 'What is said happens as often as said.';

@@ -67,14 +67,14 @@ final class ReadPages
             self::rates($comparison),
         );
         $shown = (new ComparisonRows($comparison))->query($sentence)->select(['keyword', 'volume', 'own_position', 'features']);
-        $clicks = Study::query()->findOrFail($comparison->study_id)->rulebook()->shares('feature_clicks');
-        $left = FeatureSql::shareLeft(new FeatureClicks($clicks), 'shown.features');
+        $left = self::shareLeft($comparison);
         /** @var list<PageRow> $rows */
         $rows = DB::select(
             <<<SQL
                 WITH shown AS ({$shown->toSql()}),
                 ranked AS (
-                    SELECT d.number, r.url, r.keyword, coalesce(shown.volume * {$left} * c.rate, 0) AS visits, shown.own_position IS NULL AS lacked
+                    SELECT d.number, r.url, r.keyword, coalesce(shown.volume * {$left} * c.rate, 0) AS visits,
+                        shown.own_position IS NULL AS lacked
                     FROM rankings r JOIN (VALUES {$numbers}) d (snapshot, number) ON r.snapshot_id = d.snapshot
                     JOIN shown ON shown.keyword = r.keyword JOIN (VALUES {$rates}) c (position, rate) ON c.position = r.position
                     WHERE r.study_id = ? AND r.url IS NOT NULL
@@ -91,6 +91,14 @@ final class ReadPages
         );
 
         return array_map(self::page(...), $rows);
+    }
+
+    /** SQL of the share of clicks that features of the results page leave. */
+    private static function shareLeft(Comparison $comparison): string
+    {
+        $clicks = Study::query()->findOrFail($comparison->study_id)->rulebook()->shares('feature_clicks');
+
+        return FeatureSql::shareLeft(new FeatureClicks($clicks), 'shown.features');
     }
 
     /**

@@ -146,9 +146,8 @@ final readonly class EnsureComparison
         $range = KeyRange::whole();
         $known = MetricsStream::open($snapshots->study, $snapshots->domains, $order->study->rulebook()->precedence());
         $listed = (new KeywordStreams($snapshots->study))->listedKeywords();
-        foreach (
-            (new Comparator($order->within, $order->study->rulebook()->float('movement_noise')))->rows($snapshots->currentStreams($range), $snapshots->previousStreams($range), $listed) as $row
-        ) {
+        $comparator = new Comparator($order->within, $order->study->rulebook()->float('movement_noise'));
+        foreach ($comparator->rows($snapshots->currentStreams($range), $snapshots->previousStreams($range), $listed) as $row) {
             $metrics = $known->of($row->keyword);
             $tally->add($row, $metrics);
             $copy->add($rows->of(WeighedRow::compared($row, $metrics, $brands->domainsIn($row->keyword))));

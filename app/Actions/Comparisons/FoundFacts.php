@@ -30,7 +30,7 @@ final readonly class FoundFacts
         return $this->topics->count();
     }
 
-    /** @return \Generator<int, string> a line for each keyword, in key order: 1 where we have a page, held and of of our ground, the topic */
+    /** @return \Generator<int, string> a line for each keyword, in key order: 1 where we have a page, our ground, the topic */
     public function lines(): \Generator
     {
         $number = 0;

@@ -102,8 +102,8 @@ final readonly class TopicMember
     /** @param Open $cells */
     private static function open(string $keyword, ?int $volume, ?float $potential, array $cells): OpenKeyword
     {
-        [$position, $difficulty, $cpc, $visits, $tactic, $target, $gain, $chance, $expected, $reach, $titleGain, $titleExpected, $isCalledFor,
-            $reachNow, $links, $intent, $fit] = $cells;
+        [$position, $difficulty, $cpc, $visits, $tactic, $target, $gain, $chance, $expected, $reach] = $cells;
+        [$titleGain, $titleExpected, $isCalledFor, $reachNow, $links, $intent, $fit] = \array_slice($cells, 10);
 
         return new OpenKeyword(
             $keyword,

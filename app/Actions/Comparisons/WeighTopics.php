@@ -76,7 +76,8 @@ final readonly class WeighTopics
                 [$comparison->id, $named],
             );
             $writer = TopicRows::writer($table);
-            foreach ($this->lines($study->rulebook(), $models, $comparison->id, self::members($study, $comparison, $models, $topics)) as $line) {
+            $members = self::members($study, $comparison, $models, $topics);
+            foreach ($this->lines($study->rulebook(), $models, $comparison->id, $members) as $line) {
                 $writer->add($line);
             }
             $writer->flush();

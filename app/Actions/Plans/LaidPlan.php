@@ -15,8 +15,13 @@ use GreaterReach\Core\Plan\Workload;
 final readonly class LaidPlan
 {
     /** @param list<PlanItem> $items */
-    private function __construct(public PlanFrame $frame, public array $items, public PlanFacts $facts, public Workload $work, private ?Month $counted)
-    {
+    private function __construct(
+        public PlanFrame $frame,
+        public array $items,
+        public PlanFacts $facts,
+        public Workload $work,
+        private ?Month $counted,
+    ) {
     }
 
     public static function of(Study $study, PlanFrame $frame): self

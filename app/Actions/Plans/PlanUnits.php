@@ -24,8 +24,12 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class PlanUnits
 {
-    public function __construct(private Study $study, private Comparison $comparison, private bool $isByTopic, private bool $usesShortlist = true)
-    {
+    public function __construct(
+        private Study $study,
+        private Comparison $comparison,
+        private bool $isByTopic,
+        private bool $usesShortlist = true,
+    ) {
     }
 
     /** @return list<WorkItem> by rank */

@@ -23,12 +23,14 @@ use GreaterReach\Core\Plan\Unit;
  * @phpstan-type KeptOutcome array{id: int, unit: string, name: string, lead: string, tactic: string, done_month: string, owner: string,
  *     version: int, planned_month: ?string, promised_gain: ?float, win_chance: ?float, position_then: ?int, position_now: ?int,
  *     target: ?int, is_reached: ?bool, history: list<array{day: string, position: ?int}>, keywords: list<TrackedKeyword>}
- * @phpstan-type Against array{is_moved: bool, added: ?float, drift: ?float, net: ?float, is_unclear: bool, p10: ?float, p50: ?float, p90: ?float, outcome: ?string, why: ?Explanation}
+ * @phpstan-type Against array{is_moved: bool, added: ?float, drift: ?float, net: ?float, is_unclear: bool, p10: ?float,
+ *     p50: ?float, p90: ?float, outcome: ?string, why: ?Explanation}
  * @phpstan-type Measured array{clicks: list<MeasuredMonth>, clicks_before: ?int, clicks_since: ?int, brand_clicks_before: ?int,
  *     brand_clicks_since: ?int}
  * @phpstan-type TrackedItem array{id: int, unit: string, name: string, lead: string, tactic: string, done_month: string, owner: string,
  *     version: int, planned_month: ?string, promised_gain: ?float, win_chance: ?float, position_then: ?int, position_now: ?int,
- *     target: ?int, is_reached: ?bool, is_moved: bool, added: ?float, drift: ?float, net: ?float, is_unclear: bool, p10: ?float, p50: ?float, p90: ?float, outcome: ?string,
+ *     target: ?int, is_reached: ?bool, is_moved: bool, added: ?float, drift: ?float, net: ?float, is_unclear: bool, p10: ?float,
+ *     p50: ?float, p90: ?float, outcome: ?string,
  *     why: ?Explanation, history: list<array{day: string, position: ?int}>, keywords: list<TrackedKeyword>, clicks: list<MeasuredMonth>,
  *     clicks_before: ?int, clicks_since: ?int, brand_clicks_before: ?int, brand_clicks_since: ?int}
  */
@@ -118,7 +120,8 @@ final readonly class ReadOutcomes
         $newest = $places->newest();
         $said = $item->said;
         if ($said === null || $newest === null) {
-            return ['is_moved' => false, 'added' => null, 'drift' => null, 'net' => null, 'is_unclear' => false, 'p10' => null, 'p50' => null,
+            return [
+                'is_moved' => false, 'added' => null, 'drift' => null, 'net' => null, 'is_unclear' => false, 'p10' => null, 'p50' => null,
                 'p90' => null, 'outcome' => null, 'why' => null];
         }
         [$done, $now] = [Month::parse((string) $item->done_month), Month::parse(substr($newest, 0, 7))];

@@ -106,7 +106,8 @@ final class ReadPlan
     private static function assumptions(Rulebook $rulebook): array
     {
         return [
-            'What work brings on the whole is drawn once for all new and once for all existing pages. Beyond that pages move independently.',
+            'What work brings on the whole is drawn once for all new and once for all existing pages. '
+                .'Beyond that pages move independently.',
             'All keywords of a page move together.',
             'Finished work counts with what it has not brought yet.',
             'Work larger than a month pays from the end of its last month.',

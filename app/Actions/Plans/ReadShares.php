@@ -90,7 +90,8 @@ final class ReadShares
     private static function snapshots(Study $study, array $domains, array $days): array
     {
         /** @var Collection<int, object{id: int, domain_id: int, day: string}> $all */
-        $all = DB::table('live_snapshots')->where('study_id', $study->id)->where('channel', Snapshot::ORGANIC)->whereIn('domain_id', $domains)
+        $all = DB::table('live_snapshots')->where('study_id', $study->id)->where('channel', Snapshot::ORGANIC)
+            ->whereIn('domain_id', $domains)
             ->orderBy('day')->get(['id', 'domain_id', 'day']);
         $newest = array_fill_keys($days, []);
         foreach ($days as $day) {

@@ -103,7 +103,9 @@ final readonly class ReadTrack
                 continue;
             }
             $kind = $said->titleSuccess === null ? $said->kind->value : 'title';
-            $kinds[$kind] ??= ['kind' => $kind, 'items' => 0, 'reached' => 0, 'said' => 0.0, 'inside' => 0, 'net' => 0.0, 'expected' => 0.0];
+            $kinds[$kind] ??= [
+                'kind' => $kind, 'items' => 0, 'reached' => 0, 'said' => 0.0, 'inside' => 0, 'net' => 0.0, 'expected' => 0.0,
+            ];
             ++$kinds[$kind]['items'];
             $kinds[$kind]['reached'] += $outcome['is_reached'] === true ? 1 : 0;
             $kinds[$kind]['said'] += $said->winChance ?? 0.0;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Watch;
 
+use App\Actions\Backup\DatabaseProbe;
 use App\Models\TaskKind;
-use App\Support\Database\DatabaseProbe;
 use App\Support\Lanes;
 
 /**

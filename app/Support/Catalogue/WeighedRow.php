@@ -175,7 +175,14 @@ final readonly class WeighedRow
             from: Origin::Chances,
         )]
         public ?float $expectedGain,
-        #[Column('Worth', 'visits per day', 'Expected visits a month per day of work.', asked: 'worth', isRange: true, from: Origin::Chances)]
+        #[Column(
+            'Worth',
+            'visits per day',
+            'Expected visits a month per day of work.',
+            asked: 'worth',
+            isRange: true,
+            from: Origin::Chances,
+        )]
         public ?float $worth,
         #[Column('Horizon', meaning: 'How soon it can pay.', from: Origin::Rules)]
         public ?Horizon $horizon,

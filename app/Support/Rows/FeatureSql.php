@@ -7,7 +7,7 @@ namespace App\Support\Rows;
 use App\Support\Database\Figures;
 use GreaterReach\Core\Clicks\FeatureClicks;
 
-/** The share of clicks that features of a results page leave, as SQL over a row's features. `FeatureClicks` is the rule; a test holds this to it. */
+/** The share of clicks that features of a results page leave, as SQL over a row's features. `FeatureClicks` is the rule. */
 final class FeatureSql
 {
     /** @param string $column features separated by semicolons, as a row keeps them */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Support\Sentence;
 
-use App\Actions\Plans\RoadmapStatus;
 use App\Models\Comparison;
 use App\Models\Study;
 use Illuminate\Support\Collection;
@@ -32,7 +31,7 @@ final readonly class SentenceContext
     /** @return list<string> keywords of the comparison that are on the roadmap */
     public function onRoadmap(): array
     {
-        return array_map(strval(...), array_keys(RoadmapStatus::of($this->studyOf(), $this->comparison)->keywords));
+        return app(RoadmapKeywords::class)->of($this->studyOf(), $this->comparison);
     }
 
     private function studyOf(): Study

@@ -350,7 +350,7 @@ final class Vocabulary
                 'page',
                 ClauseForm::Page,
                 'Page',
-                'Any compared domain ranks with this page; `page=new` is about keywords we have no page for, `page=existing` about the rest.',
+                'Any compared domain ranks with this page; `page=new` shows keywords we have no page for, `page=existing` the rest.',
                 'page=https://inkmoor.example/pens',
                 'on the page',
                 isOffered: false,

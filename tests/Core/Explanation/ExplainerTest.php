@@ -5,19 +5,26 @@ declare(strict_types=1);
 namespace Tests\Core\Explanation;
 
 use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Clicks\Potential;
 use GreaterReach\Core\Explanation\Explainer;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\FigureInputs;
 use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\HorizonRule;
+use GreaterReach\Core\Priority\MeasuredClicks;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Priority\TacticLabel;
 use GreaterReach\Core\Priority\Weights;
+use GreaterReach\Core\Priority\Work;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\ComfortDifficulty;
-use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\Effects;
 use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\LinksNeeded;
+use GreaterReach\Core\Winning\Outlook;
+use GreaterReach\Core\Winning\PageKind;
+use GreaterReach\Core\Winning\PositionFeature;
 use GreaterReach\Core\Winning\PositionFit;
 use GreaterReach\Core\Winning\PositionModel;
 use PHPUnit\Framework\TestCase;
@@ -30,24 +37,22 @@ final class ExplainerTest extends TestCase
         $why = $this->explain(12, 1100, 20.0);
         self::assertSame(['1 100 × 0.008 = 8.8 visits a month.'], self::plain($why['visits_now']->steps));
         self::assertSame(
-            ['The aim is position 3.', '1 100 × 0.114 = 125.4 visits a month.', 'Less the visits now, 8.8: a gain of 116.6.'],
+            ['The target is position 3.', '1 100 × 0.114 = 125.4 visits a month.', 'Less the visits now, 8.8: a gain of 116.6.'],
             self::plain($why['gain']->steps),
         );
         self::assertSame(
             [
-                'Assumed: at a difficulty of 20 against a comfort of 30, 38.94 % stand at 3 or better.',
-                'From where we are: we stand at 12 and give nothing up, so 38.94 % ÷ 80.19 % = 48.56 %; without that it would be 19.47 %.',
-                'From the effect: 50 % of the pages that are worked on move at all (assumed), so 50 % × 48.56 % = 24.28 %; if all '.
-                    'moved it would be 48.56 %.',
+                'Assumed: at difficulty 20 against our comfort difficulty of 30, 38.94 % of pages reach the top 3.',
+                'We hold 3 of 8 keywords in related topics (related by ink, pen).',
+                'We are at 12 already, and a page keeps its position at worst: 38.94 % ÷ 80.19 % = 48.56 %.',
+                'About 35 % of pages move when they are worked on: 16.99 %.',
+                'No finished work has taught us more yet.',
             ],
-            $why['win_chance']->steps,
+            self::plain($why['win_chance']->steps),
         );
         self::assertCount(3, $why['win_chance']->assumptions);
         self::assertSame(
-            [
-                'Over all places from 1 to 12: 67.17 visits a month.',
-                'Places better than the target count too, and places short of it bring something, so it is not chance × gain (28.31).',
-            ],
+            ['Over all positions from 1 to 11: 47.02 visits a month. Positions better and worse than the target count too.'],
             $why['expected_gain']->steps,
         );
         self::assertSame(['e^(0 + 0.06 × 20) − 1 = 2.32.', 'To earn: 3.'], $why['links_to_earn']->steps);
@@ -82,43 +87,54 @@ final class ExplainerTest extends TestCase
         self::assertSame(['We are absent, so no search ends at our site: 0.'], $why['visits_now']->steps);
         self::assertSame(['The volume is unknown, so this is too.'], $why['potential']->steps);
         self::assertSame(['The difficulty is unknown, so the chance is too.'], $why['win_chance']->steps);
-        self::assertSame(['Over all places from 1 to 100: unknown visits a month.'], $why['expected_gain']->steps);
+        self::assertStringStartsWith('Over all positions from 1 to 100: unknown visits a month.', $why['expected_gain']->steps[0]);
         self::assertSame(['The difficulty is unknown, so the horizon is too.'], $why['horizon']->steps);
         self::assertSame([], $why['links_to_earn']->assumptions);
     }
 
     public function test_who_stands_at_the_target_aims_higher(): void
     {
-        self::assertSame('We stand at 2, at or above the target of 3, so the aim is 1.', $this->explain(2, 100, 5.0)['gain']->steps[0]);
-        self::assertSame(['We are first already: 1.'], $this->explain(1, 100, 5.0)['win_chance']->steps);
+        self::assertSame('We are at 2, at or above the target of 3, so the target is 1.', $this->explain(2, 100, 5.0)['gain']->steps[0]);
+        self::assertSame(['We rank first already: 100%.'], $this->explain(1, 100, 5.0)['win_chance']->steps);
     }
 
-    public function test_a_learnt_chance_tells_what_each_factor_does(): void
+    public function test_a_learnt_chance_tells_how_it_came_about(): void
     {
         $fit = PositionFit::fromArray([
             'alphas' => [-3.0, -1.8, -1.1, 0.0, 1.0, 2.0, 2.4],
-            'betas' => ['difficulty' => -.04, 'authority' => null, 'ground' => .6],
+            'betas' => ['difficulty' => -.04, 'authority' => null, 'ground' => .6, 'volume' => null],
             'rows' => 5000,
             'assumed' => false,
             'odd' => ['authority'],
             'ranges' => [],
         ]);
-        $why = $this->explain(null, 1100, 40.0, new PositionModel($fit, [100, 200, 200, 500, 500, 500, 500, 2500], null))['win_chance'];
+        $positions = new PositionModel($fit, [100, 200, 200, 500, 500, 500, 500, 2500], null);
+        $new = $this->explain(null, 1100, 40.0, $positions, kind: PageKind::New)['win_chance'];
         self::assertSame(
             [
-                'From the study: of 5 000 places of all compared domains, one like ours at a difficulty of 40 stands at 3 or better with '.
-                    '2.135 %; whatever the keyword, 6 % do.',
-                'From the ground: we rank for 3 of the 8 other keywords of the page that leads, https://inkmoor.example/guide; without '.
-                    'that it would be 0.8485 %.',
-                'From the effect: 50 % of the pages that are worked on move at all (assumed), so 50 % × 2.135 % = 1.068 %; if all '.
-                    'moved it would be 2.135 %.',
+                'Pages like ours in this study: 2.135 % reach the top 3 at difficulty 40 (fitted to 5 000 positions).',
+                'We hold 3 of 8 keywords in related topics (related by ink, pen).',
+                '12 new pages in this market did worse than pages do on average.',
+                'For a new page of ours that makes 1.306 %.',
             ],
-            self::plain($why->steps),
+            self::plain($new->steps),
         );
+        $odd = PositionFeature::Authority->oddity();
+        self::assertContains("In this study {$odd}, so authority is left out of the model.", $new->assumptions);
+        $existing = $this->explain(30, 1100, 40.0, $positions)['win_chance'];
+        self::assertStringStartsWith('We are at 30 already, and a page keeps its position at worst: ', $existing->steps[2]);
+    }
+
+    public function test_a_title_test_tells_what_was_measured(): void
+    {
+        $work = new Work(TacticLabel::of(Tactic::TestTitle), 5, 30.0, .5, 15.0, .4);
+        $why = $this->explain(5, 1100, 40.0, work: $work, measured: new MeasuredClicks(10, 1000));
         self::assertSame(
-            'By these data domains of less authority stand better, which is odd; authority is left out.',
-            $why->assumptions[1],
+            ['We got 10 clicks from 1 000 impressions at position 5, less than the curve tells.'],
+            self::plain($why['win_chance']->steps),
         );
+        self::assertSame(['30 × 50 % = 15 visits a month.'], self::plain($why['expected_gain']->steps));
+        self::assertSame(['A better title could win 30 visits a month at the same position.'], $why['gain']->steps);
     }
 
     public function test_what_the_features_of_the_results_page_take_is_said(): void
@@ -130,18 +146,7 @@ final class ExplainerTest extends TestCase
         );
         self::assertStringEndsWith('× 0.114 = 62.7 visits a month.', $why['gain']->steps[1]);
         self::assertStringEndsWith('× 0.325 = 178.8 visits a month.', $why['potential']->steps[0]);
-        self::assertSame('Over all places from 1 to 12: 33.59 visits a month.', $why['expected_gain']->steps[0], 'Half of 67.17.');
-    }
-
-    public function test_an_expectation_is_set_beside_chance_and_gain_where_both_are_known_and_something_is_to_be_won(): void
-    {
-        $steps = fn(?int $position, ?int $volume, ?float $difficulty): array
-            => self::plain($this->explain($position, $volume, $difficulty)['expected_gain']->steps);
-        self::assertCount(2, $steps(12, 1100, 20.0));
-        self::assertCount(2, $steps(2, 1100, 20.0));
-        self::assertSame(['Over all places from 1 to 1: 0 visits a month.'], $steps(1, 1100, 20.0));
-        self::assertSame(['Over all places from 1 to 12: unknown visits a month.'], $steps(12, 1100, null));
-        self::assertSame(['Over all places from 1 to 12: unknown visits a month.'], $steps(12, null, 20.0));
+        self::assertStringStartsWith('Over all positions from 1 to 11: 23.51 visits', $why['expected_gain']->steps[0], 'Half of 47.02.');
     }
 
     public function test_numbers_are_short(): void
@@ -162,8 +167,23 @@ final class ExplainerTest extends TestCase
         ?float $difficulty,
         ?PositionModel $positions = null,
         float $clicksLeft = 1.0,
+        PageKind $kind = PageKind::Existing,
+        ?Work $work = null,
+        ?MeasuredClicks $measured = null,
     ): array {
         $comfort = ComfortDifficulty::fromDifficulties([]);
+        [$curve, $effects, $ground] = [CtrCurve::default(), Effects::learn(12, -.5), Ground::held(3, 8)];
+        $clicks = Potential::of($volume, $position, Potential::usualTarget($position, 3, 0), $curve, $clicksLeft);
+        $prospect = (new Outlook($positions ?? UnlearntModels::positions(), $curve, $effects, .35))->of(
+            $kind,
+            $position,
+            $clicks->target,
+            $difficulty,
+            $ground,
+            $volume,
+            $volume === null ? null : $volume * $clicksLeft,
+        );
+        $tactic = TacticLabel::of(Tactic::RefreshPage);
         $facts = new FigureInputs(
             $position,
             $volume,
@@ -171,12 +191,17 @@ final class ExplainerTest extends TestCase
             $difficulty,
             'rankings',
             3,
-            CtrCurve::default(),
+            $curve,
             'default',
             $positions ?? UnlearntModels::positions(),
-            Effect::assumed(0.5),
-            Ground::held(3, 8),
-            'https://inkmoor.example/guide',
+            $effects,
+            $kind,
+            .35,
+            $ground,
+            ['ink', 'pen'],
+            $work ?? new Work($tactic, $clicks->target, $clicks->gain, $prospect->winChance, $prospect->expectedGain, $prospect->reach),
+            $measured,
+            .5,
             $clicksLeft,
             LinksNeeded::fit([], []),
             null,
@@ -184,7 +209,6 @@ final class ExplainerTest extends TestCase
             new HorizonRule(Rulebook::standard()->weighing(), $comfort),
             Scores::of([...array_fill_keys(Criterion::names(), null), 'volume' => 4.0, 'ease' => 4.0, 'gain' => 3.0, 'intent' => 2.0]),
             Weights::preset('plain'),
-            Tactic::RefreshPage,
             1.5,
             'keyword list',
             0.02,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Explanation;
 
 use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Clicks\Potential;
 use GreaterReach\Core\Explanation\Explainer;
 use GreaterReach\Core\Explanation\Explanation;
 use GreaterReach\Core\Explanation\FigureInputs;
@@ -13,12 +14,16 @@ use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\HorizonRule;
 use GreaterReach\Core\Priority\Scores;
 use GreaterReach\Core\Priority\Tactic;
+use GreaterReach\Core\Priority\TacticLabel;
 use GreaterReach\Core\Priority\Weights;
+use GreaterReach\Core\Priority\Work;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\ComfortDifficulty;
-use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\Effects;
 use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\LinksNeeded;
+use GreaterReach\Core\Winning\Outlook;
+use GreaterReach\Core\Winning\PageKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Priority\UnlearntModels;
@@ -81,7 +86,7 @@ final class FiguresExplainedTest extends TestCase
         self::assertSame(['Gain × conversion rate.', 'Conversions × value per conversion.'], [$rules['conversions'], $rules['revenue']]);
         self::assertSame('Referring domains needed, rounded up, less those our ranking page has.', $rules['links_to_earn']);
         self::assertSame('The weighted mean of the scores that are known.', $rules['priority']);
-        self::assertStringContainsString('merge pages, new or extend page, test title, refresh page, else improve page', $rules['tactic']);
+        self::assertStringContainsString('new page, merge pages, extend page, refresh page, else improve page', $rules['tactic']);
         $assumed = array_map(static fn(Explanation $why): array => $why->assumptions, $this->why());
         self::assertSame(['Every visit is taken to convert alike.'], $assumed['conversions']);
         self::assertSame(['Every conversion is taken to be worth the same.'], $assumed['revenue']);
@@ -136,12 +141,12 @@ final class FiguresExplainedTest extends TestCase
         ), 1, 0);
         $usual = $sources();
         self::assertSame(
-            ['3 of 8 other keywords of https://inkmoor.example/guide', 'assumed', 'position 12'],
-            [$usual['ground'], $usual['F(3)'], $usual['F(our position)']],
+            ['3 of 8 keywords in related topics', 'assumed', 'position 12', 'assumed', '0 finished items'],
+            [$usual['ground'], $usual['F(3)'], $usual['F(our position)'], $usual['pages that move'], $usual['effect']],
         );
         self::assertSame('absent', $sources(['position' => null])['F(our position)']);
-        self::assertSame('no page leads', $sources(['ground' => Ground::none()])['ground']);
-        self::assertSame('3 of 8 other keywords', $sources(['leadingPage' => null])['ground']);
+        self::assertSame('0 of 0 keywords in related topics', $sources(['ground' => Ground::none()])['ground']);
+        self::assertArrayNotHasKey('pages that move', $sources(['kind' => PageKind::New]));
     }
 
     public function test_comfort_is_measured_or_assumed(): void
@@ -157,10 +162,10 @@ final class FiguresExplainedTest extends TestCase
     public function test_the_aim_is_the_target_or_where_we_stand_there_already_a_better_one(): void
     {
         $aim = fn(int $position): string => $this->why(['position' => $position])['gain']->steps[0];
-        self::assertSame('The aim is position 3.', $aim(4));
-        self::assertSame('We stand at 3, at or above the target of 3, so the aim is 2.', $aim(3));
-        self::assertSame('We stand at 1, at or above the target of 3, so the aim is 1.', $aim(1));
-        self::assertSame('The aim is position 3.', $this->why(['position' => null])['gain']->steps[0]);
+        self::assertSame('The target is position 3.', $aim(4));
+        self::assertSame('We are at 3, at or above the target of 3, so the target is 2.', $aim(3));
+        self::assertSame('We are at 1, at or above the target of 3, so the target is 1.', $aim(1));
+        self::assertSame('The target is position 3.', $this->why(['position' => null])['gain']->steps[0]);
     }
 
     public function test_the_priority_tells_each_part_and_leaves_out_what_is_unknown_or_weighs_nothing(): void
@@ -214,9 +219,13 @@ final class FiguresExplainedTest extends TestCase
             'curve' => CtrCurve::default(),
             'curveName' => 'default',
             'positions' => UnlearntModels::positions(),
-            'effect' => Effect::assumed(0.5),
+            'effects' => Effects::learn(0, 0.0),
+            'kind' => PageKind::Existing,
+            'movingShare' => .35,
             'ground' => Ground::held(3, 8),
-            'leadingPage' => 'https://inkmoor.example/guide',
+            'stems' => [],
+            'measured' => null,
+            'titleSuccess' => .5,
             'clicksLeft' => 1.0,
             'links' => LinksNeeded::fit([], []),
             'pageOneMedian' => null,
@@ -224,13 +233,33 @@ final class FiguresExplainedTest extends TestCase
             'horizons' => self::horizon(Rulebook::standard()),
             'scores' => Scores::of([...array_fill_keys(Criterion::names(), null), 'volume' => 4.0, 'ease' => 4.0, 'gain' => 3.0]),
             'weights' => Weights::preset('plain'),
-            'tactic' => Tactic::RefreshPage,
             'cpc' => 1.5,
             'cpcSource' => 'rankings',
             'conversionRate' => 0.02,
             'valuePerConversion' => 40.0,
         ];
 
-        return (new Explainer(new FigureInputs(...[...$facts, ...$other])))->all();
+        $facts = [...$facts, ...$other];
+
+        return (new Explainer(new FigureInputs(...[...$facts, 'work' => self::work($facts)])))->all();
+    }
+
+    /** @param array<string, mixed> $facts */
+    private static function work(array $facts): Work
+    {
+        $target = Potential::usualTarget($facts['position'], 3, 0);
+        $clicks = Potential::of($facts['volume'], $facts['position'], $target, $facts['curve'], $facts['clicksLeft']);
+        $prospect = (new Outlook($facts['positions'], $facts['curve'], $facts['effects'], $facts['movingShare']))->of(
+            $facts['kind'],
+            $facts['position'],
+            $target,
+            $facts['difficulty'],
+            $facts['ground'],
+            $facts['volume'],
+            $facts['volume'] === null ? null : $facts['volume'] * $facts['clicksLeft'],
+        );
+        $tactic = TacticLabel::of(Tactic::RefreshPage);
+
+        return new Work($tactic, $target, $clicks->gain, $prospect->winChance, $prospect->expectedGain, $prospect->reach);
     }
 }

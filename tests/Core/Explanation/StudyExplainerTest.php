@@ -12,7 +12,6 @@ use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Priority\Tactic;
-use GreaterReach\Core\Priority\TacticLabel;
 use GreaterReach\Core\Rulebook\Rulebook;
 use PHPUnit\Framework\TestCase;
 
@@ -66,15 +65,18 @@ final class StudyExplainerTest extends TestCase
     public function test_effort_is_told_by_its_parts(): void
     {
         self::assertSame(
-            ['new page + links: 3 days, and 1 for links: 4.'],
-            StudyExplainer::effort(Rulebook::standard()->effort(), TacticLabel::of(Tactic::NewPage, true), 4)->steps,
+            ['New page: 3 days + 0.5 for 12 keywords = 3.5 days.'],
+            StudyExplainer::effort(Rulebook::standard()->effort(), Tactic::NewPage, 12)->steps,
         );
     }
 
     public function test_a_forecast_is_a_range(): void
     {
         $why = StudyExplainer::forecast(Month::parse('2027-03'), new Band(10, 50, 90, 52.5), 7, 2000, 0.3);
-        self::assertSame(['In 2027-03 eight of ten draws lie between 10 and 90 visits, half below 50; the mean is 52.5.'], $why->steps);
+        self::assertSame(
+            ['In 2027-03, eight in ten draws are between 10 and 90 visits, half are below 50. The mean is 52.5.'],
+            $why->steps,
+        );
         self::assertSame(
             ['items' => 7, 'draws' => 2000, 'spread of the volume' => 0.3],
             array_combine(array_column($why->jsonSerialize()['inputs'], 'name'), array_column($why->jsonSerialize()['inputs'], 'value')),
@@ -94,26 +96,47 @@ final class StudyExplainerTest extends TestCase
         );
     }
 
-    public function test_an_outcome_is_told_against_its_band_or_said_to_be_too_early(): void
+    public function test_an_outcome_is_told_against_its_forecast_or_said_to_be_too_early(): void
     {
-        $band = new Band(10, 50, 90, 52.5);
-        $done = Month::parse('2026-11');
+        $told = static fn(Outcome $outcome, float $net, bool $isUnclear, ?bool $isReached): array => self::plain(StudyExplainer::outcome(
+            $outcome,
+            95,
+            1.1,
+            $net,
+            $isUnclear,
+            new Band(10, 50, 90, 52.5),
+            Month::parse('2026-11'),
+            2,
+            $isReached,
+        )->steps);
+        $drift = 'Pages nobody worked on now bring 110 % of their visits then.';
         self::assertSame(
-            ['95 visits were added; the band reached from 10 to 90: above.', 'The lead has reached its target.'],
-            StudyExplainer::outcome(Outcome::Above, 95, $band, $done, 2, true)->steps,
+            [$drift, '92.5 net visits against a forecast of 10 to 90: above.', 'The lead has reached its target.'],
+            $told(Outcome::Above, 92.5, false, true),
         );
         self::assertSame(
-            ['It was done in 2026-11 and pays in full from 2027-01; until then it is too early to tell.'],
-            StudyExplainer::outcome(Outcome::TooEarly, 0, $band, $done, 2, false)->steps,
+            [$drift, 'Finished in 2026-11, it pays in full from 2027-01: too early to tell.'],
+            $told(Outcome::TooEarly, 0.0, false, false),
         );
-        // Inside a band that begins at nothing, work that did nothing is not praised.
         self::assertSame(
-            'The lead has not reached its target, and nothing came of the work.',
-            StudyExplainer::outcome(Outcome::Inside, 0, new Band(0, 50, 90, 52.5), $done, 2, false)->steps[1],
+            [
+                $drift,
+                '12 net visits against a forecast of 10 to 90: inside.',
+                'No clear change: untouched pages of this size swing as far by themselves.',
+                'The lead has not reached its target.',
+            ],
+            $told(Outcome::Inside, 12.0, true, false),
         );
-        self::assertCount(1, StudyExplainer::outcome(Outcome::Inside, 5, $band, $done, 2, null)->steps);
-        $told = static fn(float $visits): string => StudyExplainer::outcome(Outcome::Inside, $visits, $band, $done, 2, false)->steps[1];
-        self::assertSame($told(0.0), $told(-5.0));
-        self::assertSame('The lead has not reached its target.', $told(.5));
+        self::assertCount(2, $told(Outcome::Inside, 12.0, false, null));
+    }
+
+    /**
+     * @param list<string> $texts
+     *
+     * @return list<string>
+     */
+    private static function plain(array $texts): array
+    {
+        return array_map(static fn(string $text): string => str_replace("\u{2009}", ' ', $text), $texts);
     }
 }

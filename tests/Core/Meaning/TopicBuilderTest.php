@@ -9,6 +9,7 @@ use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Keyword\Stemmer;
 use GreaterReach\Core\Keyword\Words;
 use GreaterReach\Core\Meaning\TopicBuilder;
+use GreaterReach\Core\Pages\PageBook;
 use GreaterReach\Core\Pages\PageGraph;
 use GreaterReach\Core\Site\UrlKey;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -33,13 +34,13 @@ final class TopicBuilderTest extends TestCase
             'bee hive' => [900, [[0, '/hive', 1], [1, '/other', 2]]],
             // Half of the stems of both together are shared.
             'bee hives kit wood' => [50, [[0, '/hive', 3]]],
-            // Two of five.
-            'bee hive kit for garden' => [40, [[0, '/hive', 4]]],
+            // One of six.
+            'bee feeder for garden now' => [40, [[1, '/other', 4]]],
             // Alike, but no page is shared.
             'hives for bees' => [30, [[1, '/hives', 1]]],
         ]);
         self::assertSame(
-            ['bee hive' => ['bee hives kit wood'], 'bee hive kit for garden' => [], 'hives for bees' => []],
+            ['bee hive' => ['bee hives kit wood'], 'bee feeder for garden now' => [], 'hives for bees' => []],
             $topics,
         );
     }
@@ -50,7 +51,7 @@ final class TopicBuilderTest extends TestCase
         $topics = $this->topics([
             "bee's smoker" => [9, [...$pages, [1, '/b', 1]]],
             'bee’s smoker' => [8, []],
-            '!!' => [7, $pages],
+            '!!' => [7, []],
             '??' => [6, []],
         ]);
         self::assertSame(["bee's smoker" => ['bee’s smoker'], '!!' => [], '??' => []], $topics);
@@ -67,6 +68,33 @@ final class TopicBuilderTest extends TestCase
             ['a' => [], 'b' => []],
             $this->topics(['a' => [9, [[0, '/', 1], [1, '/', 1]]], 'b' => [8, [[0, '/', 1], [1, '/', 1]]]]),
         );
+    }
+
+    public function test_topics_alike_in_wording_that_share_a_page_become_one(): void
+    {
+        $topics = $this->topics([
+            'bee hive' => [900, [[1, '/hive', 1], [2, '/h', 3]]],
+            // All stems of the first are among its own, and a page stands for both, though far down.
+            'bee hive kit garden wood' => [50, [[1, '/hive', 80]]],
+            // The same, without a page in common.
+            'bee hive kit paint wood' => [40, [[1, '/paint', 2]]],
+            // A single stem says too little.
+            'hives' => [30, [[1, '/hive', 90]]],
+        ]);
+        self::assertSame(
+            ['bee hive' => ['bee hive kit garden wood'], 'bee hive kit paint wood' => [], 'hives' => []],
+            $topics,
+        );
+    }
+
+    public function test_topics_that_one_page_of_ours_leads_become_one(): void
+    {
+        $topics = $this->topics([
+            'bee hive' => [900, [[0, '/guide', 20]]],
+            'smoker' => [50, [[0, '/guide', 20], [0, '/other', 40]]],
+            'feeder' => [40, [[0, '/guide', 21]]],
+        ]);
+        self::assertSame(['bee hive' => ['smoker'], 'feeder' => []], $topics);
     }
 
     public function test_a_lone_primary_joins_the_first_with_the_same_stems(): void
@@ -95,7 +123,7 @@ final class TopicBuilderTest extends TestCase
 
     public function test_an_empty_study_has_no_topics(): void
     {
-        self::assertSame(0, (new TopicBuilder(2, self::stemmer(), new PageGraph()))->build()->count());
+        self::assertSame(0, (new TopicBuilder(2, self::stemmer(), new PageGraph()))->build(new PageBook())->count());
     }
 
     /** A plain version that compares every pair, on random pages. */
@@ -140,13 +168,14 @@ final class TopicBuilderTest extends TestCase
     {
         ksort($universe, SORT_STRING);
         $graph = new PageGraph();
+        $book = new PageBook();
         $builder = new TopicBuilder($evidence, self::stemmer(), $graph);
         foreach ($universe as $keyword => [$volume, $pages]) {
             $builder->add($keyword, $volume);
-            $graph->add(self::byDomain($keyword, $pages));
+            $book->add($graph->add(self::byDomain($keyword, $pages)));
         }
 
-        $topics = $builder->build();
+        $topics = $builder->build($book);
         $all = iterator_to_array($topics->all());
         foreach ($topics->byKeyword() as $keyword => $topic) {
             self::assertContains($keyword, [$topic, ...$all[$topic]], 'Both readings of the topics agree.');
@@ -163,6 +192,7 @@ final class TopicBuilderTest extends TestCase
     private static function byDomain(string $keyword, array $pages): array
     {
         $rankings = [[], [], [], []];
+        usort($pages, static fn(array $one, array $other): int => $one[2] <=> $other[2]);
         foreach ($pages as [$domain, $path, $position]) {
             $rankings[$domain][] = new Ranking($keyword, $position, 'https://d'.$domain.'.example'.$path);
         }
@@ -210,7 +240,86 @@ final class TopicBuilderTest extends TestCase
             }
         }
 
-        return $topics;
+        return self::joined($universe, $topics);
+    }
+
+    /**
+     * @param array<string, array{?int, list<array{int, string, int}>}> $universe
+     * @param array<string, list<string>>                               $topics   in taking order
+     *
+     * @return array<string, list<string>>
+     */
+    private static function joined(array $universe, array $topics): array
+    {
+        $pages = [];
+        foreach ($topics as $primary => $others) {
+            $pages[$primary] = [];
+            foreach ([$primary, ...$others] as $keyword) {
+                foreach ($universe[$keyword][1] as [$domain, $path]) {
+                    if (! UrlKey::isHomePage('https://x.example'.$path)) {
+                        $pages[$primary]["{$domain} {$path}"] = true;
+                    }
+                }
+            }
+        }
+        $into = $kept = [];
+        foreach (array_keys($topics) as $primary) {
+            [$home, $most] = [null, 0];
+            foreach ($kept as $other) {
+                $shared = \count(array_intersect_key($pages[$primary], $pages[$other]));
+                if ($shared > $most && self::areRelated($primary, $other)) {
+                    [$home, $most] = [$other, $shared];
+                }
+            }
+            if ($home === null) {
+                $kept[] = $primary;
+            } else {
+                $into[$primary] = $home;
+            }
+        }
+        $firstWith = [];
+        foreach ($kept as $primary) {
+            $page = self::ownBest($universe[$primary][1]);
+            if ($page !== null && isset($firstWith[$page])) {
+                $into[$primary] = $firstWith[$page];
+            } elseif ($page !== null) {
+                $firstWith[$page] = $primary;
+            }
+        }
+        $joined = [];
+        foreach ($topics as $primary => $others) {
+            $home = $into[$primary] ?? $primary;
+            $home = $into[$home] ?? $home;
+            $joined[$home] = array_merge($joined[$home] ?? [], $others, $home === $primary ? [] : [$primary]);
+        }
+        foreach ($joined as &$others) {
+            sort($others);
+        }
+
+        return $joined;
+    }
+
+    private static function areRelated(string $one, string $other): bool
+    {
+        [$a, $b] = [self::stems($one), self::stems($other)];
+        $shared = \count(array_intersect($a, $b));
+
+        return min(\count($a), \count($b)) >= 2
+            && ($shared === min(\count($a), \count($b)) || $shared / \count(array_unique([...$a, ...$b])) >= .5);
+    }
+
+    /** @param list<array{int, string, int}> $pages */
+    private static function ownBest(array $pages): ?string
+    {
+        $best = null;
+        foreach ($pages as [$domain, $path, $position]) {
+            $isBetter = $domain === 0 && $position <= 20 && ($best === null || $position < $best[0]);
+            if ($isBetter) {
+                $best = [$position, $path];
+            }
+        }
+
+        return $best === null || UrlKey::isHomePage('https://x.example'.$best[1]) ? null : $best[1];
     }
 
     /** @return list<string> */

@@ -15,6 +15,7 @@ use GreaterReach\Core\Plan\PlaceGains;
 use GreaterReach\Core\Plan\Placement;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Plan\WorkItem;
+use GreaterReach\Core\Winning\Effects;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -60,6 +61,21 @@ final class GoalTest extends TestCase
         self::assertSame([60.0, 0.0], [$answer->capacity, $answer->share]);
         self::assertGreaterThan(0.0, $answer->reached);
         self::assertTrue(self::search($answer->reached)->isReached, 'What it says can be reached can be.');
+    }
+
+    public function test_what_is_on_the_roadmap_counts_and_takes_its_days(): void
+    {
+        $goal = new Goal(400.0, Month::parse('2027-05'));
+        $start = Month::parse('2026-12');
+        $committed = self::promise([new Placement(new WorkItem('on the roadmap', 2.0, 400.0), 0, 0)]);
+        $alone = self::search(400.0);
+        $helped = $goal->search(self::work(), $start, self::forecast(), self::promise(...), $committed);
+        self::assertLessThan($alone->capacity, $helped->capacity, 'It brings part of the goal.');
+        $busy = $goal->search(self::work(), $start, self::forecast(), self::promise(...), [], [0 => 2.0, 1 => 2.0, 2 => 2.0]);
+        self::assertGreaterThan($alone->capacity, $busy->capacity, 'Its days are gone.');
+        $inFirst = array_filter($busy->placements, static fn(Placement $one): bool => $one->ends === 0);
+        $days = array_sum(array_map(static fn(Placement $one): float => $one->item->units() / 2, $inFirst));
+        self::assertLessThanOrEqual($busy->capacity - 2.0, $days);
     }
 
     public function test_without_work_nothing_is_reached(): void
@@ -120,8 +136,7 @@ final class GoalTest extends TestCase
     {
         return array_map(static fn(Placement $one): ForecastItem => new ForecastItem(
             $one->item->name,
-            PlaceGains::allOrNothing(4 * $one->item->expectedGain, .5),
-            .5,
+            PlaceGains::title(4 * $one->item->expectedGain, .25),
             Season::steady(),
             Month::parse('2026-12')->plus($one->ends),
             2,
@@ -130,6 +145,6 @@ final class GoalTest extends TestCase
 
     private static function forecast(): Forecast
     {
-        return new Forecast(self::DRAWS, .3, 5);
+        return new Forecast(self::DRAWS, .3, 5, Effects::learn(0, 0.0));
     }
 }

@@ -19,9 +19,11 @@ use GreaterReach\Core\Plan\Placement;
 use GreaterReach\Core\Plan\Season;
 use GreaterReach\Core\Plan\SeasonKind;
 use GreaterReach\Core\Plan\WorkItem;
+use GreaterReach\Core\Priority\Effort;
 use GreaterReach\Core\Priority\Tactic;
-use GreaterReach\Core\Priority\TacticLabel;
 use GreaterReach\Core\Rulebook\Rulebook;
+use GreaterReach\Core\Winning\Effects;
+use GreaterReach\Core\Winning\Shifts;
 use PHPUnit\Framework\TestCase;
 
 final class PlanTest extends TestCase
@@ -88,21 +90,18 @@ final class PlanTest extends TestCase
         }
     }
 
-    public function test_effort_is_the_tactics_and_a_quarter_day_for_each_link(): void
+    public function test_effort_is_the_tactics_and_grows_with_the_keywords_of_a_page(): void
     {
         $effort = Rulebook::standard()->effort();
+        $days = static fn(Tactic $tactic): float => $effort->days($tactic);
+        self::assertSame([3.0, 1.5, 1.0, 1.5, 1.0, .5], array_map($days, Tactic::cases()));
         self::assertSame(
-            [3.0, 2.0, 1.0, 1.5, 1.0, 0.5],
-            array_map(
-                static fn(Tactic $tactic): float => $effort->days(
-                    TacticLabel::of($tactic, $tactic === Tactic::ExtendPage),
-                    $tactic === Tactic::ExtendPage ? 2 : 7,
-                ),
-                Tactic::cases(),
-            ),
-            'Links count where they stand beside the tactic.',
+            [4.5, 3.0, 2.5, 3.0, 2.5, .5],
+            array_map(static fn(Tactic $tactic): float => $effort->days($tactic, 31), Tactic::cases()),
+            'A title is tested once.',
         );
         self::assertSame([4, 3, 2, 2, 2, 1], array_map($effort->ramp(...), Tactic::cases()));
+        self::assertSame([null, null, 4.0], [Effort::worth(null, 1.0), Effort::worth(3.0, 0.0), Effort::worth(6.0, 1.5)]);
     }
 
     public function test_each_month_takes_the_best_that_fits(): void
@@ -195,7 +194,7 @@ final class PlanTest extends TestCase
 
     public function test_an_item_pays_by_its_ramp_and_season(): void
     {
-        $item = self::promise(100, 1.0, .5, ramp: 4);
+        $item = self::promise(100, 1.0, ramp: 4);
         self::assertSame(
             [0.0, .25, 1.0, 1.0],
             array_map(static fn(string $month): float => $item->shareIn(Month::parse($month)), [
@@ -207,52 +206,65 @@ final class PlanTest extends TestCase
         );
     }
 
+    public function test_what_finished_work_has_brought_is_not_forecast_again(): void
+    {
+        $shares = static fn(?string $counted): array => array_map(
+            static fn(string $month): float => self::promise(100, 1.0, ramp: 4, counted: $counted)->shareIn(Month::parse($month)),
+            ['2026-12', '2027-01', '2027-03', '2027-09'],
+        );
+        self::assertSame([.25, .5, 1.0, 1.0], $shares(null));
+        self::assertSame([.25, .5, 1.0, 1.0], $shares('2026-11'), 'Counted when it was done: nothing has come.');
+        self::assertSame([0.0, .25, .75, .75], $shares('2026-12'));
+        self::assertSame([0.0, 0.0, 0.0, 0.0], $shares('2027-03'), 'All of it is in today’s visits.');
+    }
+
     /**
-     * Closed forms, with p = effect · chance: mean p·g, variance g²(p·e^(σ²) − p²), as the volume is lognormal with mean 1; the mean of the
+     * Closed forms, with the chance p: mean p·g, variance g²(p·e^(σ²) − p²), as the volume is lognormal with mean 1; the mean of the
      * draws within four standard errors.
      */
     public function test_the_forecast_agrees_with_its_closed_form(): void
     {
         $month = Month::parse('2027-06');
-        $items = array_map(static fn(int $number): ForecastItem => self::promise(10.0 * $number, $number / 12, .5), range(1, 10));
+        $items = array_map(static fn(int $number): ForecastItem => self::promise(10.0 * $number, $number / 24), range(1, 10));
         $mean = $variance = 0.0;
         foreach (range(1, 10) as $number) {
-            $chance = .5 * $number / 12;
+            $chance = $number / 24;
             $mean += $chance * 10 * $number;
             $variance += (10 * $number) ** 2 * ($chance * exp(.3 ** 2) - $chance ** 2);
         }
-        $forecast = new Forecast(20_000, 0.3, 1);
+        $forecast = new Forecast(20_000, 0.3, 1, self::effects());
         $drawn = $forecast->totals($items, $month);
-        self::assertEqualsWithDelta($mean, $forecast->means($items, [$month])[0], 1e-9);
+        $means = array_map(static fn(ForecastItem $item): float => $item->expectedGain(Shifts::means(self::effects())), $items);
+        self::assertEqualsWithDelta($mean, array_sum($means), 1e-9);
         self::assertEqualsWithDelta($mean, array_sum($drawn) / 20_000, 4 * sqrt($variance / 20_000));
         $squares = array_sum(array_map(static fn(float $total): float => ($total - $mean) ** 2, $drawn)) / 20_000;
         self::assertEqualsWithDelta($variance, $squares, .1 * $variance);
         $band = $forecast->bands($items, [$month])[0];
-        self::assertEqualsWithDelta($mean, $band->mean, 1e-9);
+        self::assertEqualsWithDelta(array_sum($drawn) / 20_000, $band->mean, 1e-9, 'The mean of a band is that of its draws.');
         $below = array_filter($drawn, static fn(float $total): bool => $total < $band->p10);
         self::assertEqualsWithDelta(.1, \count($below) / 20_000, .001);
     }
 
     public function test_a_certain_item_without_spread_has_no_band(): void
     {
-        $bands = (new Forecast(50, 0.0, 1))->bands([self::promise(80, 1.0, 1.0, ramp: 1)], [Month::parse('2027-01')]);
+        $bands = (new Forecast(50, 0.0, 1, self::effects()))->bands([self::promise(80, 1.0, ramp: 1)], [Month::parse('2027-01')]);
         self::assertEquals([new Band(80.0, 80.0, 80.0, 80.0)], $bands);
     }
 
     public function test_an_item_draws_the_same_in_every_plan(): void
     {
-        [$one, $other] = [self::promise(80, .4, .5), self::promise(30, .4, .5)];
+        [$one, $other] = [self::promise(80, .2), self::promise(30, .2)];
         $month = Month::parse('2027-09');
-        $both = (new Forecast(200, 0.3, 7))->totals([$other, $one], $month);
-        $alone = (new Forecast(200, 0.3, 7))->totals([$one], $month);
-        $rest = (new Forecast(200, 0.3, 7))->totals([$other], $month);
+        $both = (new Forecast(200, 0.3, 7, self::effects()))->totals([$other, $one], $month);
+        $alone = (new Forecast(200, 0.3, 7, self::effects()))->totals([$one], $month);
+        $rest = (new Forecast(200, 0.3, 7, self::effects()))->totals([$other], $month);
         self::assertEqualsWithDelta(
             $both,
             array_map(static fn(float $a, float $b): float => $a + $b, $alone, $rest),
             1e-9,
             'One on or off.',
         );
-        self::assertNotEquals($alone, (new Forecast(200, 0.3, 8))->totals([$one], $month), 'Another seed draws others.');
+        self::assertNotEquals($alone, (new Forecast(200, 0.3, 8, self::effects()))->totals([$one], $month), 'Another seed draws others.');
     }
 
     public function test_an_outcome_waits_for_the_ramp(): void
@@ -293,12 +305,22 @@ final class PlanTest extends TestCase
         );
     }
 
-    /** All or nothing, done in November 2026. */
-    private static function promise(float $gain, float $chance, float $effect, int $ramp = 2): ForecastItem
+    private static function effects(): Effects
     {
-        $gains = PlaceGains::allOrNothing($gain, $chance);
+        return Effects::learn(0, 0.0);
+    }
 
-        return new ForecastItem("brings {$gain}", $gains, $effect, Season::steady(), Month::parse('2026-11'), $ramp);
+    /** All or nothing, done in November 2026. */
+    private static function promise(float $gain, float $chance, int $ramp = 2, ?string $counted = null): ForecastItem
+    {
+        return new ForecastItem(
+            "brings {$gain}",
+            PlaceGains::title($gain, $chance),
+            Season::steady(),
+            Month::parse('2026-11'),
+            $ramp,
+            $counted === null ? null : Month::parse($counted),
+        );
     }
 
     /**

@@ -8,10 +8,12 @@ use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Plan\Band;
 use GreaterReach\Core\Plan\Month;
-use GreaterReach\Core\Plan\PlaceGains;
 use GreaterReach\Core\Plan\Said;
 use GreaterReach\Core\Plan\SaidKeyword;
 use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Winning\PageKind;
+use GreaterReach\Core\Winning\PlaceChances;
+use GreaterReach\Core\Winning\Shifts;
 use PHPUnit\Framework\TestCase;
 
 /** What was said of a page is kept, and what came of it is held against nothing else. */
@@ -22,14 +24,29 @@ final class SaidTest extends TestCase
         $said = self::said();
         $kept = json_decode(json_encode($said->toArray(), JSON_THROW_ON_ERROR), true, 8, JSON_THROW_ON_ERROR);
         self::assertEquals($said, Said::fromArray($kept));
-        self::assertSame($said->gains->toArray(), Said::fromArray($kept)->gains->toArray());
+        self::assertSame(self::fingerprint($said), self::fingerprint(Said::fromArray($kept)));
     }
 
     public function test_what_was_kept_before_there_was_more_to_keep_is_read(): void
     {
-        $said = Said::fromArray(['lead' => 'pen', 'reach' => .4, 'target' => 3]);
-        self::assertSame(['pen', .4, 3, null, 0.0], [$said->lead, $said->reach, $said->target, $said->band, $said->gains->mean()]);
+        $said = Said::fromArray(['lead' => 'pen', 'target' => 3]);
+        self::assertSame(['pen', null, 3, null, null], [$said->lead, $said->kind, $said->target, $said->band, $said->finished(1)]);
+        self::assertSame(0.0, $said->promise('pen', Month::parse('2026-12'))->expectedGain(new Shifts(0.0, 0.0)));
         self::assertSame(0.0, $said->added(['pen' => 1]), 'Without keywords nothing is added.');
+    }
+
+    public function test_it_teaches_by_the_lead_unless_it_was_a_title_test(): void
+    {
+        $finished = self::said()->finished(4);
+        self::assertNotNull($finished);
+        self::assertSame(
+            [PageKind::Existing, 12, 3, .35, 4],
+            [$finished->kind, $finished->position, $finished->target, $finished->movingShare, $finished->now],
+        );
+        $title = Said::fromArray([...self::said()->toArray(), 'title_success' => .5]);
+        self::assertSame([null, null], [$title->finished(4), $title->isReached(1)]);
+        $unknown = Said::fromArray([...self::said()->toArray(), 'lead' => 'unknown pen']);
+        self::assertNull($unknown->finished(4), 'Nothing was known of its difficulty.');
     }
 
     public function test_visits_are_added_by_positions_alone(): void
@@ -53,19 +70,6 @@ final class SaidTest extends TestCase
         self::assertNull(Said::fromArray(['lead' => 'pen'])->isReached(1));
     }
 
-    public function test_its_distribution_is_kept_in_few_steps_with_the_same_mean(): void
-    {
-        $ends = array_map(static fn(int $step): float => ($step / 1000) ** 2, range(1, 900));
-        $gains = array_map(static fn(int $step): float => 1000 / $step, range(1, 900));
-        $whole = PlaceGains::kept($ends, $gains);
-        $few = $whole->inSteps(50);
-        self::assertCount(50, $few->toArray()['ends']);
-        self::assertEqualsWithDelta($whole->mean(), $few->mean(), 1e-9);
-        self::assertEqualsWithDelta($whole->at(.5), $few->at(.5), .02 * $whole->at(.5));
-        self::assertSame(0.0, $few->at(.99), 'Beyond the last step nothing is gained.');
-        self::assertSame($few, $few->inSteps(50));
-    }
-
     public function test_a_year_has_twelve_indices(): void
     {
         $this->expectException(Misuse::class);
@@ -77,28 +81,38 @@ final class SaidTest extends TestCase
         self::assertEquals(new Band(1, 2, 3, 2.25), (new Band(4, 8, 12, 9))->times(.25));
     }
 
+    private static function fingerprint(Said $said): string
+    {
+        return bin2hex($said->promise('pen', Month::parse('2026-12'))->gains->fingerprint());
+    }
+
     private static function said(): Said
     {
         return new Said(
             Month::parse('2026-11'),
             'pen',
-            1 / 3,
+            PageKind::Existing,
             1 / 6,
             12.3,
             90.0,
             12,
             3,
-            .5,
+            .35,
+            null,
             2,
-            PlaceGains::kept([.1, 1 / 3], [90.1, 10.7]),
             new Band(0, 4, 80.5, 12.3),
             Season::ofIndices([1, 1, 1, 1, 1, 1, 2, .5, .5, 1, 1, 1]),
             CtrCurve::default(),
             [
-                new SaidKeyword('pen', 12, 1000.0, 1000 * CtrCurve::default()->at(12)),
-                new SaidKeyword('best pen', null, 500.0, 0.0),
+                new SaidKeyword('pen', 12, 1000.0, 1000 * CtrCurve::default()->at(12), self::chances()),
+                new SaidKeyword('best pen', null, 500.0, 0.0, self::chances()),
                 new SaidKeyword('unknown pen', 5, null, null),
             ],
         );
+    }
+
+    private static function chances(): PlaceChances
+    {
+        return new PlaceChances([.01, 1 / 30, .1, .2, 1 / 3, .5, .7]);
     }
 }

@@ -13,6 +13,8 @@ use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\TacticLabel;
+use GreaterReach\Core\Priority\TitleTest;
+use GreaterReach\Core\Priority\Work;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use PHPUnit\Framework\TestCase;
@@ -29,8 +31,8 @@ final class TopicWeigherTest extends TestCase
         self::assertSame(
             ['ink', 3, 590, 6.0, 190.0, 52.0, 23.0],
             [
-                $topic->lead->keyword, $topic->keywords, $topic->volume, $topic->visitsNow, $topic->potential, $topic->gain,
-                $topic->expectedGain,
+                $topic->lead->keyword, $topic->keywords, $topic->volume, $topic->visitsNow, $topic->potential,
+                $topic->work->gain, $topic->work->expectedGain,
             ],
         );
         self::assertSame(23.0 / 1.0, $topic->worth);
@@ -87,13 +89,13 @@ final class TopicWeigherTest extends TestCase
 
     public function test_a_quick_win_counts_what_the_whole_page_gains(): void
     {
-        $small = ['gain' => 6.0, 'position' => 9, 'difficulty' => 20.0, 'horizon' => Horizon::LongTerm];
+        $small = ['gain' => 6.0, 'position' => 9, 'difficulty' => 20.0, 'reach' => .1];
         $one = self::keyword('a', ...$small);
         self::assertSame(Horizon::LongTerm, $this->weigh('a', [$one])->horizon);
         self::assertSame(Horizon::QuickWin, $this->weigh('a', [$one, self::keyword('b', gain: 6.0)])->horizon);
         $hard = self::keyword('a', ...[...$small, 'difficulty' => 31.0]);
         self::assertSame(Horizon::LongTerm, $this->weigh('a', [$hard, self::keyword('b', gain: 60.0)])->horizon, 'Beyond comfort.');
-        $unknown = self::keyword('a', ...[...$small, 'difficulty' => null, 'horizon' => null]);
+        $unknown = self::keyword('a', ...[...$small, 'difficulty' => null, 'reach' => null]);
         self::assertNull($this->weigh('a', [$unknown, self::keyword('b', gain: 60.0)])->horizon);
     }
 
@@ -104,7 +106,44 @@ final class TopicWeigherTest extends TestCase
             self::keyword('a', expected: 6.0, tactic: $links, links: 4),
             self::keyword('b', expected: 4.0, tactic: TacticLabel::of(Tactic::NewPage, true), links: 30),
         ]);
-        self::assertSame([2.0, 5.0], [$topic->effortDays, $topic->worth]);
+        self::assertSame(['improve page + links', 1.0, 10.0], [(string) $topic->work->tactic, $topic->effortDays, $topic->worth]);
+    }
+
+    public function test_every_ten_keywords_more_take_half_a_day_up_to_two(): void
+    {
+        $days = fn(int $count): float => $this->weigh('k 1', array_map(
+            static fn(int $number): OpenKeyword => self::keyword("k {$number}"),
+            range(1, $count),
+        ))->effortDays;
+        self::assertSame([1.0, 1.5, 1.5, 2.0, 3.0, 3.0], array_map($days, [10, 11, 20, 21, 60, 80]));
+    }
+
+    /** Both sums run over all open keywords; what is measured counts, whether its own ratio calls for a test or not. */
+    public function test_titles_are_tested_where_a_day_of_that_is_worth_more(): void
+    {
+        $called = new TitleTest(40.0, 20.0, true);
+        $open = [
+            self::keyword('a', position: 4, expected: 3.0, title: $called, reachNow: .6),
+            self::keyword('b', position: 6, expected: 2.0, title: new TitleTest(5.0, 2.5, false)),
+            self::keyword('c', expected: 1.0),
+        ];
+        $topic = $this->weigh('a', $open);
+        self::assertSame(
+            ['test title', 4, 45.0, .5, 22.5, .6],
+            [
+                (string) $topic->work->tactic, $topic->work->target, $topic->work->gain, $topic->work->winChance,
+                $topic->work->expectedGain, $topic->work->reach,
+            ],
+        );
+        $open[] = self::keyword('d', expected: 60.0);
+        self::assertSame(
+            ['improve page', 66.0],
+            [(string) $this->weigh('a', $open)->work->tactic, $this->weigh('a', $open)->work->expectedGain],
+        );
+        $uncalled = [self::keyword('a', position: 4, expected: .1, title: new TitleTest(40.0, 20.0, false)), $open[1]];
+        self::assertSame('improve page', (string) $this->weigh('a', $uncalled)->work->tactic, 'Only the lead calls for one.');
+        $unknown = [self::keyword('a', position: 4, expected: null, title: $called)];
+        self::assertSame('test title', (string) $this->weigh('a', $unknown)->work->tactic, 'What is unknown counts as nothing.');
     }
 
     public function test_a_page_fits_as_well_as_the_keyword_that_fits_best(): void
@@ -133,9 +172,7 @@ final class TopicWeigherTest extends TestCase
     /** @param list<OpenKeyword> $open */
     private function weigh(string $primary, array $open): WeighedTopic
     {
-        $rulebook = Rulebook::standard();
-
-        return (new TopicWeigher($rulebook->weighing(), ComfortDifficulty::fromDifficulties([]), $rulebook->effort()))
+        return (new TopicWeigher(Rulebook::standard()->weighing(), ComfortDifficulty::fromDifficulties([])))
             ->weigh('the topic', $primary, $open, null);
     }
 
@@ -149,8 +186,10 @@ final class TopicWeigherTest extends TestCase
         ?float $cpc = null,
         ?float $difficulty = 40.0,
         ?int $position = 30,
-        ?Horizon $horizon = Horizon::LongTerm,
+        ?float $reach = .1,
         ?TacticLabel $tactic = null,
+        ?TitleTest $title = null,
+        ?float $reachNow = null,
         ?int $links = 0,
         Intent $intent = Intent::Open,
         ?float $fit = null,
@@ -158,17 +197,14 @@ final class TopicWeigherTest extends TestCase
         return new OpenKeyword(
             $keyword,
             $position,
-            3,
             $volume,
             $difficulty,
             $cpc,
             $visits,
             $potential,
-            $gain,
-            .2,
-            $expected,
-            $horizon,
-            $tactic ?? TacticLabel::of(Tactic::ImprovePage, false),
+            new Work($tactic ?? TacticLabel::of(Tactic::ImprovePage, false), 3, $gain, .2, $expected, $reach),
+            $title,
+            $reachNow,
             $links,
             $intent,
             $fit,

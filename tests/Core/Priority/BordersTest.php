@@ -93,9 +93,9 @@ final class BordersTest extends TestCase
     {
         self::assertSame(
             [
-                'reach' => 'expected:2 ease:1 gain:1',
+                'reach' => 'worth:4 expected:2 intent:1',
                 'plain' => 'volume:1 ease:1 gain:1',
-                'even' => 'expected:1 volume:1 ease:1 gain:1 value:1 intent:1 fit:1',
+                'even' => 'expected:1 volume:1 ease:1 gain:1 worth:1 value:1 intent:1 fit:1',
                 'business' => 'ease:1 gain:1 value:1 intent:2 fit:3',
                 'sales' => 'ease:1 gain:1 value:2 intent:2',
                 'swift' => 'volume:1 ease:3 gain:1',

@@ -28,11 +28,12 @@ use GreaterReach\Core\Priority\ScoreStyle;
 use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\TacticRule;
+use GreaterReach\Core\Priority\TitleTest;
 use GreaterReach\Core\Priority\Weigher;
 use GreaterReach\Core\Priority\Weights;
+use GreaterReach\Core\Priority\Work;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\Ground;
-use GreaterReach\Core\Winning\Prospect;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -204,43 +205,77 @@ final class PriorityTest extends TestCase
     /** @return iterable<string, array{Candidate, Tactic}> */
     public static function tactics(): iterable
     {
-        $two = [new Ranking('k', 8, 'https://a.example/x'), new Ranking('k', 50, 'https://a.example/y')];
-        yield 'two pages in the way of each other' => [self::candidate(8, rankings: $two), Tactic::MergePages];
-        yield 'the second beyond 50' => [
-            self::candidate(8, rankings: [$two[0], new Ranking('k', 51, 'https://a.example/y')]),
-            Tactic::ImprovePage,
-        ];
-        yield 'absent' => [self::candidate(null), Tactic::NewPage];
-        yield 'beyond 50' => [self::candidate(51), Tactic::NewPage];
-        yield 'absent, a page of ours serves the topic' => [self::candidate(null, topicHasOwnPage: true), Tactic::ExtendPage];
-        yield 'clicked too little' => [self::candidate(5, measured: new MeasuredClicks(4, 100)), Tactic::TestTitle];
-        yield 'clicked enough' => [self::candidate(5, measured: new MeasuredClicks(5, 100)), Tactic::ImprovePage];
-        yield 'seen too rarely to tell' => [self::candidate(5, measured: new MeasuredClicks(0, 99)), Tactic::ImprovePage];
-        yield 'clicked too little on page two' => [self::candidate(11, measured: new MeasuredClicks(0, 1000)), Tactic::ImprovePage];
-        yield 'slipped by three' => [self::candidate(12, previous: 9), Tactic::RefreshPage];
-        yield 'slipped by two' => [self::candidate(12, previous: 10), Tactic::ImprovePage];
-        yield 'entered' => [self::candidate(12, previous: null), Tactic::ImprovePage];
+        yield 'no page for the topic, though one of ours ranks' => [self::candidate(8), Tactic::NewPage];
+        yield 'no page, and two that rank' => [self::candidate(8, hasPageConflict: true), Tactic::NewPage];
+        yield 'two pages in the way of each other' => [self::candidate(8, hasPage: true, hasPageConflict: true), Tactic::MergePages];
+        yield 'absent with a page' => [self::candidate(null, hasPage: true), Tactic::ExtendPage];
+        yield 'beyond 50 with a page' => [self::candidate(51, hasPage: true), Tactic::ExtendPage];
+        yield 'slipped by three' => [self::candidate(50, previous: 47, hasPage: true), Tactic::RefreshPage];
+        yield 'slipped by two' => [self::candidate(12, previous: 10, hasPage: true), Tactic::ImprovePage];
+        yield 'entered' => [self::candidate(12, previous: null, hasPage: true), Tactic::ImprovePage];
     }
 
     #[DataProvider('tactics')]
     public function test_the_first_tactic_that_holds_is_chosen(Candidate $candidate, Tactic $tactic): void
     {
-        self::assertSame($tactic, (new TacticRule(CtrCurve::default()))->of($candidate));
+        self::assertSame($tactic, (new TacticRule())->of($candidate));
+    }
+
+    public function test_two_pages_of_ours_within_50_conflict(): void
+    {
+        $of = static fn(int $position): bool => TacticRule::hasPageConflict(self::candidate(8, rankings: [
+            new Ranking('k', 8, 'https://a.example/x'),
+            new Ranking('k', $position, 'https://a.example/y'),
+        ])->row);
+        self::assertSame([true, false], [$of(50), $of(51)]);
+    }
+
+    /** φ · ctr(5) = .0476; a test is called for below .7 of it, from 100 impressions on, and wins Σ of half the shrunk gap. */
+    public function test_a_title_is_tested_where_a_day_of_that_is_worth_more(): void
+    {
+        $tactic = fn(int $position, int $clicks, int $impressions, ?float $difficulty = 95.0): string => (string) $this->weigh(
+            self::candidate($position, new Metrics(1000, $difficulty), measured: new MeasuredClicks($clicks, $impressions), hasPage: true),
+        )->work->tactic;
+        self::assertSame('test title', $tactic(5, 10, 1000));
+        self::assertSame('improve page + links', $tactic(5, 60, 1000), 'Clicked enough.');
+        self::assertSame('improve page + links', $tactic(5, 0, 99), 'Seen too rarely to tell.');
+        self::assertSame('improve page + links', $tactic(11, 0, 1000), 'Nobody looks at titles on page two.');
+        $weighed = $this->weigh(
+            self::candidate(5, new Metrics(1000, 95.0), measured: new MeasuredClicks(10, 1000), hasPage: true),
+        );
+        $rate = CtrCurve::default()->at(5);
+        $gain = 1000 * ($rate - (10 + 200 * $rate) / 1200);
+        self::assertEqualsWithDelta(
+            [$gain, .5 * $gain, .5, 5],
+            [$weighed->work->gain, $weighed->work->expectedGain, $weighed->work->winChance, $weighed->work->target],
+            1e-9,
+        );
+        self::assertSame(Tactic::ImprovePage, $weighed->pageWork->tactic->tactic, 'What it brings to its topic.');
+    }
+
+    public function test_features_of_the_results_page_lower_what_a_title_is_held_against(): void
+    {
+        $isCalledFor = static fn(float $rate): ?bool => TitleTest::of(5, 1000, new MeasuredClicks(3, 100), $rate, .5, .7)?->isCalledFor;
+        self::assertSame([true, false], [$isCalledFor(.05), $isCalledFor(.04)]);
+        self::assertNull(TitleTest::of(11, 1000, new MeasuredClicks(3, 100), .05, .5, .7));
+        self::assertNull(TitleTest::of(5, null, new MeasuredClicks(3, 100), .05, .5, .7));
+        self::assertNull(TitleTest::of(5, 1000, new MeasuredClicks(0, 0), .05, .5, .7));
     }
 
     public function test_links_stand_beside_the_tactic_when_the_page_is_known_not_to_reach_far(): void
     {
-        $rule = new TacticRule(CtrCurve::default());
-        self::assertSame(
-            [true, false, false, false],
-            [
-                $rule->needsLinks(1, 0.24),
-                $rule->needsLinks(1, 0.25),
-                $rule->needsLinks(0, 0.1),
-                $rule->needsLinks(1, null),
-            ],
-        );
-        self::assertSame('new page + links', $this->weigh($this->candidate(null, new Metrics(100, 80.0)))->tacticLabel()->__toString());
+        $rule = new TacticRule();
+        $has = static fn(Tactic $tactic, ?int $links, ?float $reach): bool => $rule->label($tactic, $links, $reach)->withLinks;
+        self::assertSame([true, false, false, false, false], [
+            $has(Tactic::NewPage, 1, .24),
+            $has(Tactic::NewPage, 1, .25),
+            $has(Tactic::NewPage, 0, .1),
+            $has(Tactic::NewPage, null, .1),
+            $has(Tactic::NewPage, 1, null),
+        ]);
+        self::assertSame([true, true, false, false, false], array_map(static fn(Tactic $one): bool => $has($one, 1, .1), [
+            Tactic::ExtendPage, Tactic::ImprovePage, Tactic::RefreshPage, Tactic::MergePages, Tactic::TestTitle,
+        ]));
     }
 
     public function test_what_is_first_unclaimed_or_a_competitors_brand_is_not_listed(): void
@@ -276,12 +311,12 @@ final class PriorityTest extends TestCase
                 $whole->clicks->visitsNow,
                 $whole->clicks->potential,
                 $whole->clicks->gain,
-                $whole->prospect->expectedGain,
+                $whole->work->expectedGain,
             ]),
-            [$less->clicks->visitsNow, $less->clicks->potential, $less->clicks->gain, $less->prospect->expectedGain],
+            [$less->clicks->visitsNow, $less->clicks->potential, $less->clicks->gain, $less->work->expectedGain],
             1e-12,
         );
-        self::assertSame($whole->prospect->winChance, $less->prospect->winChance);
+        self::assertSame($whole->work->winChance, $less->work->winChance);
     }
 
     public function test_features_are_read_trimmed_in_lower_case_and_each_once(): void
@@ -331,18 +366,20 @@ final class PriorityTest extends TestCase
         $with = static fn(Scores $scores): Opportunity => new Opportunity(
             $base->candidate,
             $base->clicks,
-            $base->prospect,
+            $base->work,
+            $base->pageWork,
+            null,
+            null,
             $base->linksToEarn,
             $base->intent,
             $base->horizon,
-            $base->tactic,
-            $base->withLinks,
+            $base->worth,
             $scores,
             0,
             true,
         );
         $shares = Steadiness::of(
-            [$with(self::scores(0, 5, 0, 0, 0, 0, 0)), $with(self::scores(0, 0, 0, 5, 0, 0, 0))],
+            [$with(self::scores(0, 5, 0, 0, 0, 0, 0, 0)), $with(self::scores(0, 0, 0, 5, 0, 0, 0, 0))],
             Weights::preset('even'),
             4000,
             1,
@@ -372,15 +409,19 @@ final class PriorityTest extends TestCase
                 $hasTies => (float) mt_rand(1, 3),
                 default => mt_rand(0, 5000) / 1000,
             };
+            $expected = mt_rand(0, 8) === 0 ? null : $weighed->work->expectedGain;
+            $work = new Work($base->work->tactic, 3, $weighed->work->gain, null, $expected, null);
             $list[] = new Opportunity(
                 $weighed->candidate,
                 $weighed->clicks,
-                new Prospect(null, null, mt_rand(0, 8) === 0 ? null : $weighed->prospect->expectedGain),
+                $work,
+                $work,
+                null,
+                null,
                 null,
                 $base->intent,
                 null,
-                $base->tactic,
-                false,
+                null,
                 Scores::inOrder(...array_map($score, Criterion::names())),
                 0,
                 true,
@@ -428,7 +469,8 @@ final class PriorityTest extends TestCase
         ?array $rankings = null,
         ?int $previous = null,
         ?MeasuredClicks $measured = null,
-        bool $topicHasOwnPage = false,
+        bool $hasPage = false,
+        bool $hasPageConflict = false,
         Judgement $judgement = new Judgement(),
         string $keyword = 'k',
         Standing $standing = Standing::Behind,
@@ -449,21 +491,21 @@ final class PriorityTest extends TestCase
             Movement::between($previous, $position),
         );
 
-        return new Candidate($row, $metrics, $judgement, Ground::none(), null, 0, $measured, $topicHasOwnPage, features: $features);
+        return new Candidate(
+            $row,
+            $metrics,
+            $judgement,
+            Ground::none(),
+            measured: $measured,
+            hasPage: $hasPage,
+            hasPageConflict: $hasPageConflict,
+            features: $features,
+        );
     }
 
     /** The first scores in the order of `Criterion`; those that are not named are unknown. */
     private static function scores(?float ...$first): Scores
     {
         return Scores::inOrder(...array_pad(array_values($first), \count(Criterion::cases()), null));
-    }
-
-    public function test_features_of_the_results_page_lower_what_a_title_is_held_against(): void
-    {
-        $rule = new TacticRule(CtrCurve::default());
-        $few = new MeasuredClicks(4, 100);
-        self::assertSame(Tactic::TestTitle, $rule->of($this->candidate(5, measured: $few)));
-        self::assertSame(Tactic::ImprovePage, $rule->of($this->candidate(5, measured: $few), .9));
-        self::assertSame(Tactic::TestTitle, $rule->of($this->candidate(5, measured: new MeasuredClicks(3, 100)), .9));
     }
 }

@@ -15,7 +15,7 @@ final class ScoringTest extends TestCase
     public function test_an_intent_has_its_score_and_what_is_unknown_has_none(): void
     {
         $scoring = new Scoring(Rulebook::standard()->weighing());
-        $scores = static fn(Intent $intent): array => $scoring->of(null, null, null, null, null, $intent, null)->toArray();
+        $scores = static fn(Intent $intent): array => $scoring->of(null, null, null, null, null, null, $intent, null)->toArray();
         self::assertSame(
             ['buy' => 5.0, 'compare' => 4.0, 'learn' => 2.0, 'open' => 2.0],
             array_map(floatval(...), array_combine(
@@ -27,6 +27,6 @@ final class ScoringTest extends TestCase
             )),
         );
         self::assertSame(['intent'], array_keys(array_filter($scores(Intent::Buy), static fn(mixed $one): bool => $one !== null)));
-        self::assertEquals(4, $scoring->of(null, null, null, null, null, Intent::Open, 4)->toArray()['fit']);
+        self::assertEquals(4, $scoring->of(null, null, null, null, null, null, Intent::Open, 4)->toArray()['fit']);
     }
 }

@@ -35,18 +35,22 @@ final class RulebookTest extends TestCase
         yield 'a position counts up to' => ['within', '100'];
         yield 'striking distance from' => ['striking_from', '6'];
         yield 'striking distance to' => ['striking_to', '20'];
-        yield 'the curve' => ['curve', 'default'];
+        yield 'the curve' => ['curve', 'auto'];
         yield 'impressions of the default curve in a fitted one' => ['curve_prior', '500'];
         yield 'target' => ['target', '3'];
         yield 'conversion rate' => ['conversion_rate', '0.02'];
         yield 'volume of comfort' => ['comfort_volume', '100'];
         yield 'comparable authority' => ['peer_band', '5'];
         yield 'penalty of the position model' => ['model_lambda', '1'];
-        yield 'effect of work' => ['effect', '0.5'];
+        yield 'pages that move when worked on' => ['moving_share', '0.35'];
+        yield 'title tests that succeed' => ['title_success', '0.5'];
+        yield 'daily jitter' => ['movement_noise', '0.2'];
+        yield 'target in striking distance' => ['target_near', '5'];
+        yield 'days for more keywords' => ['effort_keywords', '0.5'];
         yield 'effect learnt' => ['effect_learnt', 'yes'];
         yield 'scores' => ['scores', 'smooth'];
         yield 'bands of expected gain' => ['expected_bands', '2,10,40,150,600'];
-        yield 'weights' => ['weights', 'expected:2,ease:1,gain:1'];
+        yield 'weights' => ['weights', 'worth:4,expected:2,intent:1'];
         yield 'gain of a quick win' => ['quick_win_gain', '10'];
         yield 'features that take clicks' => ['feature_clicks', ''];
         yield 'conversion rates' => ['conversion_rates', ''];
@@ -65,7 +69,7 @@ final class RulebookTest extends TestCase
         yield 'days to refresh' => ['effort_refresh', '1.5'];
         yield 'days to merge' => ['effort_merge', '1'];
         yield 'days for a title' => ['effort_title', '0.5'];
-        yield 'days for a link' => ['effort_link', '0.25'];
+        yield 'days for a link' => ['effort_link', '1'];
         yield 'months until a new page pays' => ['ramp_new', '4'];
         yield 'until an extended one pays' => ['ramp_extend', '3'];
         yield 'until an improved one pays' => ['ramp_improve', '2'];
@@ -217,12 +221,12 @@ final class RulebookTest extends TestCase
     public function test_numbers_are_read_as_people_write_them_and_no_longer_than_they_mean_anything(): void
     {
         $read = static fn(string $key, string $text): mixed => Rulebook::fromTexts([$key => $text])->value($key);
-        $effects = array_map(static fn(string $text): mixed => $read('effect', $text), ['.5', ' 25% ', '12.5 %', '1']);
+        $effects = array_map(static fn(string $text): mixed => $read('moving_share', $text), ['.5', ' 25% ', '12.5 %', '1']);
         self::assertSame([.5, .25, .125, 1.0], $effects);
         self::assertSame([7, 100], [$read('target', ' 7 '), $read('target', '0000000100')]);
-        self::assertSame(.12345678901234568, $read('effect', '0.12345678901234567890'));
+        self::assertSame(.12345678901234568, $read('moving_share', '0.12345678901234567890'));
         $wrong = [
-            'effect' => ['', '-1', '+.5', '0.', '1 2', '.'.str_repeat('1', 21), '50 % %'],
+            'moving_share' => ['', '-1', '+.5', '0.', '1 2', '.'.str_repeat('1', 21), '50 % %'],
             'target' => ['', '7.0', '00000000007', '7%', '-7'],
         ];
         foreach ($wrong as $key => $texts) {

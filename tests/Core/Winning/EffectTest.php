@@ -44,7 +44,8 @@ final class EffectTest extends TestCase
             $failure = $none->taughtBy(self::item($kind, null));
             self::assertGreaterThan($none->of($kind)->mean(), $success->of($kind)->mean());
             self::assertLessThan($none->of($kind)->mean(), $failure->of($kind)->mean());
-            self::assertSame([1, 0], [$success->of($kind)->items, $success->of($kind === PageKind::New ? PageKind::Existing : PageKind::New)->items]);
+            $other = $kind === PageKind::New ? PageKind::Existing : PageKind::New;
+            self::assertSame([1, 0], [$success->of($kind)->items, $success->of($other)->items]);
         }
     }
 

@@ -26,7 +26,7 @@ final class EvidenceTest extends TestCase
     {
         $weaker = static fn(float $authority, ?int $position): bool => \in_array('weaker_site', array_column(
             (new Evidence(ComfortDifficulty::fromDifficulties([]), 53.0))
-                ->of('k', 60.0, Ground::none(), null, ['small.example' => ['position' => $position, 'authority' => $authority]], []),
+                ->of('k', 60.0, Ground::none(), [], ['small.example' => ['position' => $position, 'authority' => $authority]], []),
             'code',
         ), true);
         self::assertSame(
@@ -52,15 +52,15 @@ final class EvidenceTest extends TestCase
                 'p90' => null,
             ]),
             53.0,
-        ))->of('ink bottles', 28.04, Ground::held(5, 9), 'https://peer.example/guide', self::COMPETITORS, $pageOne);
+        ))->of('ink bottles', 28.04, Ground::held(5, 9), ['bottl', 'ink'], self::COMPETITORS, $pageOne);
         self::assertSame(
             [
                 'peers' => '1 of 2 competitors of comparable authority (53 ± 5) are in the top 10.',
                 'weaker_site' => 'small.example, with an authority of 12 against our 53, is at position 10.',
                 'difficulty' => 'A difficulty of 28 is within our comfort of 34.',
-                'ground' => 'We stand within 20 for 5 of the 9 other keywords of the page that leads here, https://peer.example/guide.',
-                'pages_without_links' => '1 of 3 pages on page one have no referring domains.',
-                'weak_pages' => '1 of 3 pages on page one have a strength of 20 or less.',
+                'ground' => 'We rank in the top 20 for 5 of 9 keywords in related topics (bottl, ink).',
+                'pages_without_links' => '1 of the 2 pages on page one with a known figure have no referring domains.',
+                'weak_pages' => '1 of the 2 pages on page one with a known figure have a strength of 20 or less.',
                 'off_topic_titles' => '1 of the 2 known titles on page one lack a word of the keyword.',
             ],
             array_column(array_map(static fn(EvidenceFact $fact): array => [$fact->code, $fact->sentence], $facts), 1, 0),
@@ -83,8 +83,8 @@ final class EvidenceTest extends TestCase
     public function test_what_is_not_known_is_not_said(): void
     {
         $unknown = new Evidence(ComfortDifficulty::fromDifficulties([]), null);
-        self::assertSame([], $unknown->of('k', null, Ground::none(), null, self::COMPETITORS, []));
-        $facts = (new Evidence(ComfortDifficulty::fromDifficulties([]), 53.0))->of('k', 60.0, Ground::held(0, 0), null, [], []);
+        self::assertSame([], $unknown->of('k', null, Ground::none(), [], self::COMPETITORS, []));
+        $facts = (new Evidence(ComfortDifficulty::fromDifficulties([]), 53.0))->of('k', 60.0, Ground::held(0, 0), [], [], []);
         self::assertSame(
             ['A difficulty of 60 is beyond our comfort of 30 (assumed).'],
             array_map(static fn(EvidenceFact $fact): string => $fact->sentence, $facts),
@@ -94,7 +94,7 @@ final class EvidenceTest extends TestCase
     public function test_ground_encourages_from_half_of_it_on(): void
     {
         $says = static fn(int $held, int $of): bool => (new Evidence(ComfortDifficulty::fromDifficulties([]), null))
-            ->of('k', null, Ground::held($held, $of), 'https://a.example/x', [], [])[0]->isEncouraging;
+            ->of('k', null, Ground::held($held, $of), ['ink'], [], [])[0]->isEncouraging;
         self::assertSame([false, true, true, false], [$says(2, 5), $says(3, 5), $says(2, 4), $says(1, 3)]);
     }
 

@@ -145,7 +145,8 @@ final class GroundTest extends TestCase
             $keywords[$primaries[$topic]] = $name;
         }
         $primaryOf = array_map(static fn(int $topic): int => $primaries[$topic], $topicOf);
-        $book->settle(new Topics($keywords, $primaryOf, array_values($primaries), StemSets::of($keywords, $stemmer)), array_values($topicOf));
+        $topics = new Topics($keywords, $primaryOf, array_values($primaries), StemSets::of($keywords, $stemmer));
+        $book->settle($topics, array_values($topicOf));
 
         return $book;
     }

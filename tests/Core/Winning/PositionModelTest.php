@@ -274,7 +274,8 @@ final class PositionModelTest extends TestCase
         $groups = new PositionGroups($difficulties, $authorities, true);
         for ($row = 0; $row < $rows; ++$row) {
             [$difficulty, $authority, $ground, $halves] = [mt_rand(0, 25), mt_rand(0, 6), mt_rand(2, 90), mt_rand(0, 16)];
-            $eta = $betas['volume'] * $halves / 2 + $betas['difficulty'] * $difficulties[$difficulty] + $betas['authority'] * $authorities[$authority]
+            $eta = $betas['volume'] * $halves / 2
+                + $betas['difficulty'] * $difficulties[$difficulty] + $betas['authority'] * $authorities[$authority]
                 + $betas['ground'] * Ground::logOdds($ground);
             $drawn = mt_rand(1, 999_999) / 1_000_000;
             $class = 0;

@@ -124,7 +124,8 @@ final class HardeningTest extends TestCase
     {
         $study = $this->makeStudy();
         $at = "/api/v1/studies/{$study->slug}/rulebook";
-        $this->actingAs($this->makeEditor($study))->patchJson($at, ['settings' => ['target' => '4'], 'seen' => ['target' => '3']])->assertOk();
+        $sent = ['settings' => ['target' => '4'], 'seen' => ['target' => '3']];
+        $this->actingAs($this->makeEditor($study))->patchJson($at, $sent)->assertOk();
         $other = $this->actingAs($this->makeEditor($study));
         $other->patchJson($at, ['settings' => ['target' => '5'], 'seen' => ['target' => '3']])->assertStatus(409)
             ->assertJsonPath('detail', 'Someone else changed "target" to 4. Reload to see it, then try again.');

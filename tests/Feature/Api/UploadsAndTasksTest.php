@@ -26,7 +26,10 @@ final class UploadsAndTasksTest extends TestCase
         $study = $this->makeStudy();
         $this->actingAs($this->makeEditor($study));
         self::assertSame(
-            ['kind' => 'rankings', 'domain' => 'nibhouse.example', 'date' => '2026-10-01', 'channel' => 'paid', 'leave_out' => false, 'skip_bad_rows' => false],
+            [
+                'kind' => 'rankings', 'domain' => 'nibhouse.example', 'date' => '2026-10-01', 'channel' => 'paid',
+                'leave_out' => false, 'skip_bad_rows' => false,
+            ],
             $this->upload($study, "keyword,rank\npen,3\n", 'paid-nibhouse.example-2026-10-01.csv')['proposal'],
         );
         self::assertSame(
@@ -69,7 +72,10 @@ final class UploadsAndTasksTest extends TestCase
         ])->assertStatus(202);
         $next = $this->upload($study, "keyword,position\npen,4\n", 'theirs-2026-11.csv');
         self::assertSame(
-            ['kind' => 'rankings', 'domain' => 'inkmoor.example', 'date' => '2026-11-01', 'channel' => 'paid', 'leave_out' => false, 'skip_bad_rows' => false],
+            [
+                'kind' => 'rankings', 'domain' => 'inkmoor.example', 'date' => '2026-11-01', 'channel' => 'paid',
+                'leave_out' => false, 'skip_bad_rows' => false,
+            ],
             $next['proposal'],
         );
         self::assertStringContainsString('Taken as "theirs-2026-10.csv" was.', implode(' ', $next['notes']));

@@ -125,12 +125,16 @@ final class IndependentCalculationTest extends TestCase
         }
         [$code, $said] = $this->command('reach:rulebook', [
             'slug' => $study->slug,
-            '--set' => ['feature_clicks=answer:.6,video:.8', 'scores=stepped', 'moving_share=.5', 'title_success=.4', 'movement_noise=.1', 'model_lambda=10'],
+            '--set' => [
+                'feature_clicks=answer:.6,video:.8', 'scores=stepped', 'moving_share=.5', 'title_success=.4', 'movement_noise=.1',
+                'model_lambda=10',
+            ],
         ]);
         self::assertSame(0, $code, $said);
 
         return [
-            'feature_clicks' => ['answer' => .6, 'video' => .8], 'scores' => 'stepped', 'moving_share' => .5, 'title_success' => .4, 'movement_noise' => .1, 'model_lambda' => 10.0,
+            'feature_clicks' => ['answer' => .6, 'video' => .8], 'scores' => 'stepped', 'moving_share' => .5, 'title_success' => .4,
+            'movement_noise' => .1, 'model_lambda' => 10.0,
         ];
     }
 
@@ -225,7 +229,10 @@ final class IndependentCalculationTest extends TestCase
             ['query', 'clicks', 'impressions', 'position'],
             array_map(
                 static fn(string $keyword): array => [
-                    $keyword, mt_rand(0, $seed % 4 === 0 ? 60 : 6), mt_rand($seed % 4 === 0 ? 100 : 20, 400), mt_rand(10, $seed % 4 === 0 ? 120 : 400) / 10,
+                    $keyword,
+                    mt_rand(0, $seed % 4 === 0 ? 60 : 6),
+                    mt_rand($seed % 4 === 0 ? 100 : 20, 400),
+                    mt_rand(10, $seed % 4 === 0 ? 120 : 400) / 10,
                 ],
                 self::some($keywords, 150),
             ),

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Support\Database;
+namespace App\Actions\Backup;
 
-use App\Actions\Backup\PostgresTools;
 use PgSql\Connection;
 
 /** Asks the database a question on a connection of its own and waits only so long, so that a hanging server is noticed. */
