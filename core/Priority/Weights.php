@@ -16,7 +16,7 @@ final readonly class Weights
      *     practice)
      */
     public const PRESETS = [
-        'reach' => ['worth' => 4.0, 'expected' => 2.0, 'intent' => 1.0],
+        'reach' => ['expected' => 2.0, 'worth' => 4.0, 'intent' => 1.0],
         'plain' => ['volume' => 1.0, 'ease' => 1.0, 'gain' => 1.0],
         'even' => [
             'expected' => 1.0, 'volume' => 1.0, 'ease' => 1.0, 'gain' => 1.0, 'worth' => 1.0, 'value' => 1.0, 'intent' => 1.0, 'fit' => 1.0,

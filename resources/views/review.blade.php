@@ -64,13 +64,13 @@
     @if ($items === [])
         <p>Nothing on the roadmap is done yet.</p>
     @else
-        @if ($track['calibration'] !== null)
-            <p>Of {{ $counted($track['calibration']['items'], 'item') }} that had full time, {{ $percent($track['calibration']['happened']) }} are at their target where {{ $percent($track['calibration']['said']) }} was said; {{ $percent($track['calibration']['inside']) }} lie inside their band, where eight of ten should.</p>
-        @endif
+        @foreach ($track['calibration'] as $kind)
+            <p>{{ $counted($kind['items'], ['new' => 'new page', 'existing' => 'existing page', 'title' => 'title test'][$kind['kind']]) }} past the ramp: @if ($kind['kind'] !== 'title'){{ $kind['reached'] }} reached the target, {{ $number($kind['said']) }} were expected; @endif{{ $number($kind['net']) }} net visits a month against {{ $number($kind['expected']) }} expected; {{ $kind['inside'] }} of {{ $kind['items'] }} inside the forecast range.</p>
+        @endforeach
         <table>
-            <tr><th>Item</th><th>Done</th><th class="n">Position</th><th class="n">Visits added</th><th class="n">Band, 10 to 90</th><th>Outcome</th></tr>
+            <tr><th>Item</th><th>Done</th><th class="n">Position</th><th class="n">Net visits</th><th class="n">Forecast, 10 to 90</th><th>Outcome</th></tr>
             @foreach ($items as $item)
-                <tr><td>{{ $item['name'] }}<br><span class="muted">{{ $item['tactic'] }}</span></td><td>{{ $item['done_month'] }}</td><td class="n">{{ $place($item['position_then']) }} → {{ $place($item['position_now']) }}</td><td class="n">{{ $number($item['added']) }}</td><td class="n">{{ $number($item['p10']) }} to {{ $number($item['p90']) }}</td><td>{{ $item['outcome'] ?? 'no rankings yet' }}@if ($item['is_reached'] !== null), target {{ $item['is_reached'] ? 'reached' : 'not reached' }}@endif</td></tr>
+                <tr><td>{{ $item['name'] }}<br><span class="muted">{{ $item['tactic'] }}</span></td><td>{{ $item['done_month'] }}</td><td class="n">{{ $place($item['position_then']) }} → {{ $place($item['position_now']) }}</td><td class="n">{{ $number($item['net']) }}</td><td class="n">{{ $number($item['p10']) }} to {{ $number($item['p90']) }}</td><td>{{ $item['outcome'] ?? 'no rankings yet' }}@if ($item['is_reached'] !== null), target {{ $item['is_reached'] ? 'reached' : 'not reached' }}@endif</td></tr>
             @endforeach
         </table>
     @endif

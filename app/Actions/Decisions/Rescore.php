@@ -25,6 +25,9 @@ final readonly class Rescore
     private const CHUNK = 1000;
     private const FOLLOWED = ['fit', 'intent', 'target', 'topic'];
 
+    /** Chance, horizon, links and tactic depend on the difficulty, and on which topics we have a page for: the comparison is made anew. */
+    private const ANEW = ['difficulty', 'topic'];
+
     /** What changes the figures of the topics of the keywords. */
     private const OF_TOPICS = ['mark', ...self::FOLLOWED];
 
@@ -62,8 +65,7 @@ final readonly class Rescore
     private function follow(Study $study, array $keywords, array $columns): void
     {
         $comparison = $study->comparison;
-        if (\in_array('difficulty', $columns, true)) {
-            // Chance, horizon, links and tactic hang on it: the comparison is made anew.
+        if (array_intersect(self::ANEW, $columns) !== []) {
             $study->touchData();
         }
         if ($comparison !== null && \in_array('topic', $columns, true)) {

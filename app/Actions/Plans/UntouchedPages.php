@@ -49,7 +49,7 @@ final class UntouchedPages
         if ($then === null || $now === null || $this->study->comparison === null) {
             return $drift;
         }
-        $rows = [...$this->rows($then, $now)];
+        $rows = DB::transaction(fn(): array => [...$this->rows($then, $now)]);
         $pages = [];
         foreach ($rows as [$keyword, $url]) {
             $pages[$url] = ($pages[$url] ?? false) || isset($this->touched[$keyword]);

@@ -12,6 +12,9 @@ use Illuminate\Http\Resources\Json\JsonResource;
 /** @property Comparison $resource */
 final class ComparisonResource extends JsonResource
 {
+    /** What only the weighing needs. */
+    private const INNER = ['effects' => true, 'common_stems' => true];
+
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
@@ -21,7 +24,7 @@ final class ComparisonResource extends JsonResource
             'within' => $this->resource->within,
             'as_of' => $this->resource->as_of?->toDateString(),
             'domains' => $this->resource->domains,
-            'summary' => $this->resource->summary->toArray(),
+            'summary' => array_diff_key($this->resource->summary->toArray(), self::INNER),
             'model_steps' => $this->modelSteps(),
             'made_at' => $this->resource->created_at->toIso8601ZuluString(),
         ];

@@ -93,7 +93,7 @@ final class BordersTest extends TestCase
     {
         self::assertSame(
             [
-                'reach' => 'worth:4 expected:2 intent:1',
+                'reach' => 'expected:2 worth:4 intent:1',
                 'plain' => 'volume:1 ease:1 gain:1',
                 'even' => 'expected:1 volume:1 ease:1 gain:1 worth:1 value:1 intent:1 fit:1',
                 'business' => 'ease:1 gain:1 value:1 intent:2 fit:3',

@@ -50,7 +50,7 @@ final class RulebookTest extends TestCase
         yield 'effect learnt' => ['effect_learnt', 'yes'];
         yield 'scores' => ['scores', 'smooth'];
         yield 'bands of expected gain' => ['expected_bands', '2,10,40,150,600'];
-        yield 'weights' => ['weights', 'worth:4,expected:2,intent:1'];
+        yield 'weights' => ['weights', 'expected:2,worth:4,intent:1'];
         yield 'gain of a quick win' => ['quick_win_gain', '10'];
         yield 'features that take clicks' => ['feature_clicks', ''];
         yield 'conversion rates' => ['conversion_rates', ''];

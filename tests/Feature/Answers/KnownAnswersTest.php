@@ -146,7 +146,7 @@ final class KnownAnswersTest extends AnswersCase
             ]));
         }
         $this->study->refresh();
-        $this->tell('PATCH', 'rulebook', ['settings' => ['effect' => '.4']]);
+        $this->tell('PATCH', 'rulebook', ['settings' => ['moving_share' => '.4']]);
         $this->decide();
         $this->plan();
         $this->command('reach:compare', ['slug' => $this->study->slug]);

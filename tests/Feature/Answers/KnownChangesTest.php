@@ -131,7 +131,7 @@ final class KnownChangesTest extends AnswersCase
         $this->compare();
         $this->begin('change-rules');
         foreach ([
-            ['effect' => '.3'], ['effect' => '2'], ['luck' => '1'], ['w_gain' => '3', 'w_ease' => '0'], ['win_horizon' => '12'],
+            ['moving_share' => '.3'], ['moving_share' => '2'], ['luck' => '1'], ['w_gain' => '3', 'w_ease' => '0'], ['win_horizon' => '12'],
             ['scores' => 'stepped'], ['scores' => 'odd'], ['feature_clicks' => 'answer:.5'], ['feature_clicks' => 'answer'],
             ['weights' => 'gain:2,ease:1'], ['model_lambda' => '5'], ['negatives' => "cheap\nused"],
         ] as $settings) {

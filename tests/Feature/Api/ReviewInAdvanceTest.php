@@ -14,6 +14,7 @@ use GreaterReach\Core\Plan\ForecastItem;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\PlaceGains;
 use GreaterReach\Core\Plan\Season;
+use GreaterReach\Core\Winning\Shifts;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
@@ -96,13 +97,13 @@ final class ReviewInAdvanceTest extends TestCase
     public function test_of_a_plan_only_what_promises_something_else_is_drawn_anew(): void
     {
         $study = $this->makeStudy();
-        $item = static fn(string $name, float $effect): ForecastItem
-            => new ForecastItem($name, PlaceGains::allOrNothing(80.0, .5), $effect, Season::steady(), Month::parse('2026-12'), 3);
+        $item = static fn(string $name, float $success): ForecastItem
+            => new ForecastItem($name, PlaceGains::title(80.0, $success), Season::steady(), Month::parse('2026-12'), 3);
         $drawn = [];
         $draw = static function (ForecastItem $item) use (&$drawn): array {
             $drawn[] = $item->name;
 
-            return [$item->effect, 1 / 3];
+            return [$item->gains->mean(new Shifts(0.0, 0.0)) / 80, 1 / 3];
         };
         $told = RememberedDraws::of($study)->drawn([$item('a', .25), $item('7', .5)], $draw);
         self::assertSame(['a' => [.25, 1 / 3], 7 => [.5, 1 / 3]], $told);

@@ -25,6 +25,8 @@ use GreaterReach\Core\Priority\Steadiness;
 use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\Ground;
+use GreaterReach\Core\Winning\PageKind;
+use GreaterReach\Core\Winning\PlacesAfterWork;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
@@ -187,8 +189,9 @@ final class WeighViewsTest extends TestCase
         $models = $comparison->models();
         self::assertNotNull($models);
         foreach ($map['contours'] as $contour) {
-            $reached = $models->positions->chances((float) $contour['difficulty'], Ground::none())->upTo(3);
-            self::assertEqualsWithDelta($contour['chance'], $models->effect->share * $reached, 1e-9);
+            $chances = $models->positions->chances((float) $contour['difficulty'], Ground::none(), $contour['volume'] ?? null);
+            $reached = PlacesAfterWork::of(PageKind::New, $chances, null, .35, $models->effects->new->mean())->upTo(3);
+            self::assertEqualsWithDelta($contour['chance'], $reached, 1e-9);
         }
     }
 
@@ -275,7 +278,8 @@ final class WeighViewsTest extends TestCase
         self::assertEqualsWithDelta($fit?->betas['difficulty'], $told['position_model']['fit']['betas']['difficulty'], 1e-12);
         self::assertSame($fit?->rows, array_sum($told['position_model']['classes']));
         self::assertSame([3, 10, 20], array_column($told['position_model']['calibration'], 'bound'));
-        self::assertSame(['share' => 0.5, 'items' => 0, 'learnt' => false], $told['effect']);
+        $effect = $this->getJson("/api/v1/studies/{$study->slug}/effect")->assertOk()->json();
+        self::assertSame([0, 0, 0], [$effect['market_pages'], $effect['new']['items'], $effect['existing']['items']]);
     }
 
     public function test_a_preview_of_the_rulebook_comes_to_what_the_saved_one_does(): void
@@ -289,7 +293,7 @@ final class WeighViewsTest extends TestCase
             'curve' => '2006',
             'ease_bands' => '5,10,15,20,25',
             'weights' => 'ease:3,gain:1,fit:2',
-            'effect' => '0.8',
+            'moving_share' => '0.8',
             'scores' => 'stepped',
             'quick_win_gain' => '40',
             'feature_clicks' => 'map:.5',

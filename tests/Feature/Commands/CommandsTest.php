@@ -123,8 +123,8 @@ final class CommandsTest extends TestCase
     {
         [, $json] = $this->command('reach:rulebook', ['slug' => $this->makeStudy()->slug, '--json' => true]);
         $settings = json_decode($json, true, 8, JSON_THROW_ON_ERROR);
-        self::assertSame(.5, $settings['effect']['value']);
-        self::assertSame(['expected' => 2, 'ease' => 1, 'gain' => 1], $settings['weights']['value']);
+        self::assertSame(.35, $settings['moving_share']['value']);
+        self::assertSame(['expected' => 2, 'worth' => 4, 'intent' => 1], $settings['weights']['value']);
         self::assertNotEmpty($settings['weights']['bounds']);
         self::assertNotEmpty($settings['weights']['meaning']);
     }

@@ -102,11 +102,11 @@ final class ExportsByHandTest extends TestCase
             'visits_now' => 1100 * 0.008,
             'potential' => 1100 * 0.325,
             'gain' => 1100 * (0.114 - 0.008),
-            // A dozen rows are too few for a model: the assumed line around the assumed comfort of 30, and the assumed effect of one half.
-            'win_chance' => 0.5 * self::upTo(3, 20) / self::upTo(12, 20),
-            'expected_gain' => $expected = 0.5 * 1100 * self::ratesWon(12, 20),
-            // Expected between 40 and 150: 3 and a part; ease at 20: 4; gain 116.6 between 75 and 250: 3 and a part.
-            'priority' => (2 * (3 + log($expected / 40) / log(150 / 40)) + 4 + 3 + log(116.6 / 75) / log(250 / 75)) / 4,
+            // A dozen rows are too few for a model: the assumed line around the assumed comfort of 30; .35 of pages move.
+            'win_chance' => 0.35 * self::upTo(3, 20) / self::upTo(12, 20),
+            'expected_gain' => $expected = 0.35 * 1100 * self::ratesWon(12, 20),
+            // A day of work. Expected and worth between 40 and 150: 3 and a part; an open intent: 2.
+            'priority' => (6 * (3 + log($expected / 40) / log(150 / 40)) + 2) / 7,
             'horizon' => 'quick win',
             // Two pages of ours within 50 stand in each other's way. Links: e^(.06 · 20) − 1 = 2.32, rounded up.
             'tactic' => 'merge pages',
@@ -121,15 +121,15 @@ final class ExportsByHandTest extends TestCase
             'target' => 3,
             'volume' => 250,
             'difficulty' => 60,
-            // Nobody else ranks with nibhouse's page, of which it is the only keyword: (0 + 1) ÷ (0 + 4).
+            // No other topic shares a word with it: (0 + 1) ÷ (0 + 4).
             'ground' => 0.25,
             'visits_now' => 0,
             'potential' => 81.25,
             'gain' => 28.5,
-            'win_chance' => 0.5 * self::upTo(3, 60),
-            'expected_gain' => $expected = 0.5 * 250 * self::ratesWon(null, 60),
-            // Expected below 2; ease halfway between 50 and 70; gain between 20 and 75.
-            'priority' => (2 * $expected / 2 + 1.5 + 2 + log(28.5 / 20) / log(75 / 20)) / 4,
+            'win_chance' => self::upTo(3, 60),
+            'expected_gain' => $expected = 250 * self::ratesWon(null, 60),
+            // Three days for a new page. Both below the first bounds; an open intent: 2.
+            'priority' => (2 * $expected / 2 + 4 * ($expected / 3) / 2 + 2) / 7,
             'horizon' => 'long term',
             'tactic' => 'new page + links',
             'links_to_earn' => 36,
@@ -148,7 +148,7 @@ final class ExportsByHandTest extends TestCase
             'gain' => 33.2,
             'win_chance' => '',
             'expected_gain' => '',
-            'priority' => 2 + log(33.2 / 20) / log(75 / 20),
+            'priority' => 2,
             'horizon' => '',
             'tactic' => 'improve page',
             'links_to_earn' => '',

@@ -16,10 +16,10 @@ final class OddDataTest extends TestCase
     {
         $many = static fn(\Closure $row): string => "keyword,position,volume,difficulty\n".
             implode('', array_map(static fn(int $number): string => $row($number)."\n", range(1, 110)));
-        yield 'nobody on page one' => [
+        yield 'nobody within the top 20, and no URLs, so that nobody is known to have a page' => [
             $many(static fn(int $number): string => "k{$number},50,100,".($number % 100)),
             $many(static fn(int $number): string => "k{$number},60,100,".($number % 100)),
-            false,
+            true,
         ];
         yield 'everybody on page one' => [
             $many(static fn(int $number): string => "k{$number},2,100,".($number % 100)),
@@ -76,12 +76,12 @@ final class OddDataTest extends TestCase
     }
 
     #[DataProvider('effects')]
-    public function test_an_effect_of_nothing_and_of_everything_are_defined(string $effect, float $share): void
+    public function test_no_page_that_moves_and_every_page_are_defined(string $moving, float $share): void
     {
         $study = $this->makeStudy(['inkmoor.example']);
         $this->import($study, "keyword,position,volume,difficulty\npen,12,100,20\n", options: ['--domain' => 'quillfair.example']);
         $this->import($study, "keyword,position\npen,3\nnib,2\n", options: ['--domain' => 'inkmoor.example']);
-        $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ["effect={$effect}"]]);
+        $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ["moving_share={$moving}"]]);
         [, $csv] = $this->command('reach:weigh', ['slug' => $study->slug]);
         $row = self::readCsv($csv)[0];
         // The assumed line at a difficulty of 20: F(3) ÷ F(12).
@@ -89,7 +89,7 @@ final class OddDataTest extends TestCase
         $reach = $upTo(-1.7) / ($upTo(0.0) + .2 * ($upTo(.95) - $upTo(0.0)));
         self::assertEqualsWithDelta($share * $reach, (float) $row['win_chance'], 1e-12);
         self::assertSame($share > 0, (float) $row['expected_gain'] > 0);
-        self::assertSame('quick win', $row['horizon'], 'The horizon goes by the reach, whatever the effect.');
+        self::assertSame('quick win', $row['horizon'], 'The horizon goes by the reach, whatever the share that moves.');
     }
 
     public function test_one_domain_alone_is_a_study_too(): void

@@ -153,12 +153,12 @@ final class PlanAndTopicsTest extends TestCase
             'results',
             ['--date' => '2026-11-01'],
         );
-        $this->import($study, "query,clicks,impressions,position\nBee  Suit,1,100,4\n", 'performance');
+        $this->import($study, "query,clicks,impressions,position\nBee  Suit,1,10000,4\n", 'performance');
         [, $csv] = $this->command('reach:weigh', ['slug' => $study->slug]);
         $rows = array_column(self::readCsv($csv), null, 'keyword');
         // The median of 10 and 21 is 15.5, rounded up 16, less the five of our page; the result without a figure is left out.
         self::assertSame('11', $rows['bee hive']['links_to_earn']);
-        // One click of a hundred where the curve has .081: less than seven tenths of it.
+        // One click of ten thousand where the curve has .081: a day on the title is worth more than one on the page.
         self::assertSame('test title', $rows['bee suit']['tactic']);
     }
 }

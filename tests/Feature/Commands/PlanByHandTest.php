@@ -33,7 +33,6 @@ final class PlanByHandTest extends TestCase
         'merge pages' => 2,
         'test title' => 1,
     ];
-    private const DAYS_PER_LINK = 0.25;
 
     private string $by = 'topic';
 
@@ -166,9 +165,9 @@ final class PlanByHandTest extends TestCase
     /** @param array<string, string> $row of the weighing */
     private static function days(array $row): float
     {
-        $tactic = str_replace(' + links', '', $row['tactic']);
+        $steps = intdiv(max(0, (int) ($row['keywords'] ?? 1) - 1), 10);
 
-        return self::DAYS[$tactic] + ($tactic === $row['tactic'] ? 0.0 : self::DAYS_PER_LINK * (int) $row['links_to_earn']);
+        return self::DAYS[str_replace(' + links', '', $row['tactic'])] + ($row['tactic'] === 'test title' ? 0.0 : min(2.0, .5 * $steps));
     }
 
     /** @param array<string, string> $row */

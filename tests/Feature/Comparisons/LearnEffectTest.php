@@ -7,7 +7,8 @@ namespace Tests\Feature\Comparisons;
 use App\Actions\Comparisons\LearnEffect;
 use App\Models\PlanItem;
 use App\Models\Study;
-use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\Effects;
+use GreaterReach\Core\Winning\FinishedItem;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
@@ -17,54 +18,50 @@ final class LearnEffectTest extends TestCase
     public function test_finished_items_past_their_ramp_teach_the_effect(): void
     {
         $study = $this->planned();
-        self::assertEquals(Effect::assumed(.5), app(LearnEffect::class)->execute($study));
+        self::assertSame([], $this->taughtBy($study));
         $this->finish($study, '2026-07');
-        $learnt = app(LearnEffect::class)->execute($study->refresh()->load('domains'));
-        self::assertTrue($learnt->isLearnt);
-        self::assertSame(6, $learnt->items);
-        // Three of six are at their target, and what was said of each is kept.
-        $items = PlanItem::of($study)->orderBy('name')->get();
-        $said = $items->map(static fn(PlanItem $item): array => [
-            'reach' => $item->said->reach ?? 0.0,
-            'reached' => \in_array($item->name, ['pen 1', 'pen 2', 'pen 3'], true),
-        ]);
-        self::assertEqualsWithDelta(Effect::learn(array_values($said->all()), .5)->share, $learnt->share, 1e-12);
+        $finished = $this->taughtBy($study);
+        self::assertCount(6, $finished);
+        $said = PlanItem::of($study)->orderBy('name')->firstOrFail()->said;
+        self::assertEquals($said?->finished(3), $finished[0], 'What was said of each is kept.');
 
+        $learnt = Effects::learn(0, 0.0, $finished);
+        $study->touchData();
         [, $model] = $this->command('reach:model', ['slug' => $study->slug]);
         $figures = array_column(self::readCsv($model), 'value', 'name');
-        self::assertSame('6', $figures['effect_items']);
-        self::assertEqualsWithDelta($learnt->share, (float) $figures['effect'], 1e-12);
+        self::assertSame(['6', '0'], [$figures['effect_existing_items'], $figures['effect_new_items']]);
+        self::assertEqualsWithDelta($learnt->existing->mean(), (float) $figures['effect_existing'], 1e-12);
 
         $this->actingAs($this->makeEditor($study));
         $told = $this->getJson("/api/v1/studies/{$study->slug}/effect")->assertOk()->json();
-        self::assertSame([6, true], [$told['items'], $told['learnt']]);
-        self::assertSame(3, array_sum(array_map(intval(...), array_column($told['finished'], 'reached'))));
+        self::assertSame([6, 0], [$told['existing']['items'], $told['new']['items']]);
+        self::assertEqualsWithDelta($learnt->existing->mean(), $told['existing']['mean'], 1e-12);
+        self::assertSame(3, array_sum(array_map(intval(...), array_column($told['finished'], 'reached'))), 'Three of six.');
     }
 
-    public function test_the_rulebook_can_keep_to_the_assumption_and_the_count_is_told_all_the_same(): void
+    public function test_the_rulebook_can_keep_to_the_assumption(): void
     {
         $study = $this->planned();
         $this->finish($study, '2026-07');
-        $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['effect_learnt=no', 'effect=.2']]);
-        self::assertEquals(Effect::assumed(.2, 6), app(LearnEffect::class)->execute($study->refresh()->load('domains')));
+        $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['effect_learnt=no']]);
+        self::assertSame([], $this->taughtBy($study->refresh()));
     }
 
     public function test_what_is_not_past_its_ramp_teaches_nothing(): void
     {
         $study = $this->planned();
         $this->finish($study, '2026-10');
-        self::assertSame(0, app(LearnEffect::class)->execute($study->refresh()->load('domains'))->items);
+        self::assertSame([], $this->taughtBy($study));
     }
 
     public function test_another_rulebook_is_asked_with_its_own_ramps(): void
     {
         $study = $this->planned();
         $this->finish($study, '2026-07');
-        $study->refresh()->load('domains');
         $ramps = ['ramp_new', 'ramp_extend', 'ramp_improve', 'ramp_refresh', 'ramp_merge'];
-        $longer = $study->rulebook()->with(array_fill_keys($ramps, '12'));
-        self::assertSame(0, app(LearnEffect::class)->by($study, $longer)->items);
-        self::assertSame(6, app(LearnEffect::class)->by($study, $study->rulebook())->items);
+        $longer = $study->refresh()->rulebook()->with(array_fill_keys($ramps, '12'));
+        self::assertSame([], app(LearnEffect::class)->finished($study->load('domains'), $longer));
+        self::assertCount(6, $this->taughtBy($study));
     }
 
     public function test_a_finished_item_makes_the_comparison_anew_once_it_changes_the_effect(): void
@@ -82,6 +79,12 @@ final class LearnEffectTest extends TestCase
             'status' => 'published',
         ])->assertOk();
         self::assertSame($version + 1, $study->refresh()->data_version);
+    }
+
+    /** @return list<FinishedItem> */
+    private function taughtBy(Study $study): array
+    {
+        return app(LearnEffect::class)->finished($study->refresh()->load('domains'), $study->rulebook());
     }
 
     /** Six keywords on the roadmap, of which three come to the third place later. */

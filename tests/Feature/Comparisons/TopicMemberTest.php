@@ -10,8 +10,9 @@ use App\Actions\Comparisons\TopicMember;
 use App\Support\Database\KeyRange;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Plan\OpenKeyword;
-use GreaterReach\Core\Priority\Horizon;
 use GreaterReach\Core\Priority\TacticLabel;
+use GreaterReach\Core\Priority\TitleTest;
+use GreaterReach\Core\Priority\Work;
 use Illuminate\Support\Facades\File;
 use Tests\TestCase;
 
@@ -21,9 +22,11 @@ final class TopicMemberTest extends TestCase
     public function test_every_figure_comes_back_to_the_last_digit(): void
     {
         $tactic = TacticLabel::parse('improve page + links');
-        $figures = [900, 100 / 3, 0.1 + 0.2, 1e-7, 2.0, 1.5, 0.25, 0.0];
-        $open = new OpenKeyword('1984', 7, 3, ...$figures, ...[Horizon::QuickWin, $tactic, 4, Intent::Open, 3.5]);
-        $none = new OpenKeyword('1984', null, 3, null, null, null, null, null, null, null, null, null, $tactic, null, Intent::Open, null);
+        $work = new Work($tactic, 3, 1.5, 0.25, 0.0, 1 / 7);
+        $title = new TitleTest(2 / 3, 1 / 3, true);
+        $open = new OpenKeyword('1984', 7, 900, 100 / 3, 0.1 + 0.2, 1e-7, 2.0, $work, $title, 1 / 9, 4, Intent::Open, 3.5);
+        $unknown = new Work($tactic, 3, null, null, null, null);
+        $none = new OpenKeyword('1984', null, null, null, null, null, null, $unknown, null, null, null, Intent::Open, null);
         foreach ([$open, $none, null] as $keyword) {
             foreach ([[], ['https://a.example/é' => 3, '7' => 100]] as $pages) {
                 $topic = "a \"topic\" \\ with\ttab\u{2028}";

@@ -44,7 +44,8 @@ export function BatchRow({ study, row, day, isMapped, onChange, onMap }: Props) 
     onChange({ state: isLeftOut ? 'left out' : 'open' });
     if (order !== null) {
       const path = { slug: study.slug, upload: order.upload };
-      void api.PATCH('/studies/{slug}/uploads/{upload}', { params: { path }, body: { leave_out: isLeftOut } });
+      // Only so that the next batch proposes the same: where it cannot be kept nothing is lost.
+      api.PATCH('/studies/{slug}/uploads/{upload}', { params: { path }, body: { leave_out: isLeftOut } }).catch(() => undefined);
     }
   };
   return (

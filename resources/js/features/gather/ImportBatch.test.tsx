@@ -35,7 +35,7 @@ const upload = (date: string, notes: string[] = []) => {
       file: 'list.csv',
       bytes: 9,
       notes,
-      proposal: { kind: 'rankings', domain: 'ours.example', date, channel: 'organic' },
+      proposal: { kind: 'rankings', domain: 'ours.example', date, channel: 'organic', leave_out: false, skip_bad_rows: false },
     },
     201,
   );
@@ -46,6 +46,7 @@ const usual = {
   'POST /studies/bees/imports/preview': () => json({ id: 1, status: 'waiting' }, 202),
   'GET /studies/bees/tasks/1': () => finished(fine),
   'POST /studies/bees/imports': () => json({ id: 9, status: 'waiting' }, 202),
+  'PATCH /studies/bees/uploads/upload-2': () => json(null),
   'DELETE /studies/bees/uploads/upload-1': () => json(null),
   'DELETE /studies/bees/uploads/upload-2': () => json(null),
 };
@@ -78,6 +79,7 @@ describe('a batch of files', () => {
         channel: 'organic',
         mapping: {},
         allow_errors: 0,
+        header_line: 1,
       })),
     );
   });
@@ -108,7 +110,7 @@ describe('a batch of files', () => {
     open('one.csv');
     expect(await screen.findByText('2 bad rows')).toBeDefined();
     expect((await button('Import 0 files')).disabled).toBe(true);
-    await userEvent.click(await button('Leave bad rows out'));
+    await userEvent.click(await button('Skip bad rows'));
     await userEvent.click(await button('Import one file'));
     await waitFor(() => expect(sent()[0]?.body).toMatchObject({ allow_errors: 2 }));
   });
@@ -119,7 +121,8 @@ describe('a batch of files', () => {
     const [, , second] = screen.getAllByRole('row');
     await userEvent.click(within(second ?? document.body).getByRole('button', { name: 'Leave out' }));
     expect(screen.getByRole('status').textContent).toBe('1 ready, 1 left out');
-    await userEvent.click(await button('Take in again'));
+    await waitFor(() => expect(asked.filter(({ method }) => method === 'PATCH').map(({ body }) => body)).toEqual([{ leave_out: true }]));
+    await userEvent.click(await button('Include'));
     expect(await button('Import 2 files')).toBeDefined();
   });
 

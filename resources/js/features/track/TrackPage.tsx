@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
+import { effectQuery } from '../effect';
 import { trackQuery } from './queries';
-import { counted, percent } from '../../shared/format';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { OtherSides } from '../keyword/OtherSides';
 import { useStudy } from '../study';
@@ -10,19 +10,20 @@ import { FinishedItems } from './FinishedItems';
 import { ShareChart } from './ShareChart';
 import { SincePart } from './SincePart';
 import { TotalsChart } from './TotalsChart';
-import { effectWords } from './track.logic';
+import { calibrationWords, effectWords } from './track.logic';
 
 /** What came of it: every finished item against what was said, and how the share of clicks moved. */
 export function TrackPage() {
   const study = useStudy();
   const track = useQuery(trackQuery(study.slug));
+  const effect = useQuery(effectQuery(study.slug)).data;
   if (track.isPending) {
     return <Waiting what="Reading what came of it" />;
   }
   if (track.isError) {
     return <Failed error={track.error} onRetry={() => void track.refetch()} />;
   }
-  const { items, months, effect, calibration, shares, published, newest, since } = track.data;
+  const { items, months, calibration, shares, published, newest, since } = track.data;
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 4 }}>
       <OtherSides items={track.data.elsewhere} domain={study.domain} />
@@ -46,11 +47,9 @@ export function TrackPage() {
       ) : (
         <>
           <Typography sx={{ mb: 1 }}>
-            {calibration === null
-              ? `Measured against the rankings of ${newest ?? 'no day yet'}. Nothing has had its full time yet.`
-              : `Of ${counted(calibration.items, 'item')} that had full time, ${percent(calibration.happened)} are at their target; ` +
-                `${percent(calibration.said)} was said. ${percent(calibration.inside)} lie inside their band; eight of ten should, if ` +
-                `the model is right.`}
+            {calibration.length === 0
+              ? `Compared with the rankings of ${newest ?? 'no day yet'}. No finished item is past its ramp yet.`
+              : calibration.map(calibrationWords).join(' ')}
           </Typography>
           <Typography sx={{ mb: 1 }}>{effectWords(effect)}</Typography>
           <TotalsChart months={months} />

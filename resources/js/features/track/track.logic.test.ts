@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { effectWords, outcomeWords, targetWords, totalWords } from './track.logic';
+import { calibrationWords, effectWords, outcomeWords, targetWords, totalWords } from './track.logic';
 
 describe('words of what came of it', () => {
   it('never praises what did nothing', () => {
@@ -13,9 +13,22 @@ describe('words of what came of it', () => {
     expect([true, false, null].map(targetWords)).toEqual(['target reached', 'target not reached', 'no target was said']);
   });
 
-  it('says where the effect comes from', () => {
-    expect(effectWords({ share: 0.5, items: 1, is_learnt: false })).toContain('1 finished item count');
-    expect(effectWords({ share: 0.42, items: 12, is_learnt: true })).toContain('learnt from 12 finished items');
+  it('says what taught the win chances', () => {
+    const none = { items: 0 };
+    expect(effectWords(undefined)).toBe('');
+    expect(effectWords({ market_pages: 1, new: none, existing: none })).toContain('1 new page of this market; none of our');
+    expect(effectWords({ market_pages: 12, new: { items: 1 }, existing: { items: 2 } })).toBe(
+      'Win chances go by 12 new pages of this market and 3 finished items of ours.',
+    );
+  });
+
+  it('holds results against the forecast, kind by kind', () => {
+    const kind = { items: 5, reached: 2, said: 1.2, inside: 4, net: 90, expected: 70 };
+    expect(calibrationWords({ ...kind, kind: 'new' })).toBe(
+      '2 of 5 new pages reached their targets; the forecast expected 1.2. They brought 90 net visits a month against 70 expected, ' +
+        'and 4 of 5 are inside the forecast range; eight in ten should be.',
+    );
+    expect(calibrationWords({ ...kind, kind: 'title' })).toMatch(/^5 title tests: they brought 90 net/);
   });
 
   it('says the newest total, and nothing before there is one', () => {

@@ -1,5 +1,8 @@
 import type { Track, TrackItem } from '../../api/schema';
-import { counted, estimate, percent } from '../../shared/format';
+import { counted, estimate } from '../../shared/format';
+
+type Taught = { items: number };
+type EffectOf = { market_pages: number; new: Taught; existing: Taught };
 
 /** What came of an item, in a word or two; what did nothing is told so, however wide its band. */
 export function outcomeWords(item: Pick<TrackItem, 'outcome' | 'is_moved'>): string {
@@ -14,12 +17,33 @@ export function targetWords(isReached: boolean | null): string {
   return isReached === null ? 'no target was said' : isReached ? 'target reached' : 'target not reached';
 }
 
-/** The share of pages that move when worked on, and where it comes from. */
-export function effectWords({ share, items, is_learnt }: Track['effect']): string {
-  const counted = `${items} finished ${items === 1 ? 'item' : 'items'}`;
-  return is_learnt
-    ? `Effect: ${percent(share)} of pages that are worked on move, learnt from ${counted}; the chances use it.`
-    : `Effect: ${percent(share)} of pages that are worked on are assumed to move; ${counted} count so far, from 5 on they teach it.`;
+type Calibration = Track['calibration'][number];
+
+const kinds: Record<Calibration['kind'], string> = { new: 'new page', existing: 'existing page', title: 'title test' };
+
+/** Forecast against result for finished items of one kind, past their ramp. */
+export function calibrationWords({ kind, items, reached, said, inside, net, expected }: Calibration): string {
+  const things = counted(items, kinds[kind]);
+  const reaching =
+    kind === 'title'
+      ? ''
+      : `${reached} of ${things} reached ${items === 1 ? 'its target' : 'their targets'}; the forecast expected ${estimate(said)}. `;
+  return (
+    `${reaching}${kind === 'title' ? things + ': t' : 'T'}hey brought ${estimate(net)} net visits a month against ${estimate(expected)} expected, ` +
+    `and ${inside} of ${items} ${inside === 1 ? 'is' : 'are'} inside the forecast range; eight in ten should be.`
+  );
+}
+
+/** What work brings by now, in a word for each kind of page. */
+export function effectWords(effect: EffectOf | undefined): string {
+  if (effect === undefined) {
+    return '';
+  }
+  const taught = effect.new.items + effect.existing.items;
+  const market = `${counted(effect.market_pages, 'new page')} of this market`;
+  return taught === 0
+    ? `Win chances go by ${market}; none of our finished items is past its ramp yet.`
+    : `Win chances go by ${market} and ${counted(taught, 'finished item')} of ours.`;
 }
 
 /** All that was said against all that was achieved, in the newest month. */

@@ -7,8 +7,8 @@ import { Empty } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 import { about, sources } from '../../shared/abouts';
 import { CalibrationPart } from './CalibrationPart';
-import { doubts, featureWords, places, scoreWords } from './model.logic';
-import { effectQuery } from './queries';
+import { doubts, effectSentences, featureWords, places, scoreWords } from './model.logic';
+import { effectQuery } from '../effect';
 import { measures, texts } from '../../theme/measures';
 import { RowBar } from '../../shared/chart';
 
@@ -25,18 +25,16 @@ export function ModelView({ study, comparison }: { study: Study; comparison: Com
       </Typography>
       <Typography sx={{ maxWidth: texts.page }}>
         {model.fit.assumed
-          ? `There is too little to learn from: ${whole(model.fit.rows)} pairs of keyword and domain with a known difficulty, and two ` +
-            `hundred are needed that do not all stand alike. An assumed line stands in: one half for page one at the comfort difficulty, ` +
-            `less as the difficulty rises.`
-          : `Learnt from ${whole(model.fit.rows)} pairs of keyword and domain of this study: who stands where, at which difficulty, with ` +
-            `which authority, and with how much ground. What a page of ours can come to is read from it, given that we lose nothing of ` +
-            `what we have.`}
+          ? `Only ${whole(model.fit.rows)} positions of pages with a known difficulty are known; the model needs two hundred in at least two ` +
+            `places. Until then we assume that half of pages reach page one at the comfort difficulty, and fewer as it rises.`
+          : `Fitted to ${whole(model.fit.rows)} positions of pages that exist in this study, by difficulty, authority, ground and volume. ` +
+            `Domains without a page for a topic do not count: they have not tried.`}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 5, rowGap: 1, mt: 1 }}>
         <Box sx={{ flex: `1 1 ${measures.part}` }}>
           <Learnt comparison={comparison} model={model} />
           <Doubts comparison={comparison} model={model} />
-          <EffectPart study={study} comparison={comparison} />
+          <EffectPart study={study} />
         </Box>
         <Box sx={{ flex: `1 1 ${measures.widePart}` }}>
           <Standing model={model} />
@@ -133,32 +131,29 @@ function Standing({ model }: { model: PositionModel }) {
   );
 }
 
-/** The share of pages that move at all when they are worked on, and the items that teach it. */
-function EffectPart({ study, comparison }: { study: Study; comparison: Comparison }) {
-  const effect = comparison.summary.effect;
-  const finished = useQuery(effectQuery(study.slug)).data?.finished ?? [];
+/** What work brings, for new and for existing pages, and the items that teach it. */
+function EffectPart({ study }: { study: Study }) {
+  const effect = useQuery(effectQuery(study.slug)).data;
+  const finished = effect?.finished ?? [];
   return (
     <>
       <Typography variant="h3" sx={{ mt: 2 }}>
-        The effect of work
+        What work brings
       </Typography>
-      <Typography variant="body2">
-        {effect === undefined
-          ? unknown
-          : effect.learnt
-            ? `${percent(effect.share)} of the pages that are worked on move at all, learnt from ${whole(effect.items)} finished items.`
-            : `${percent(effect.share)} of the pages that are worked on move at all, as assumed: ${whole(effect.items)} finished items ` +
-              `count so far, and five past their ramp are needed.`}
-      </Typography>
+      {(effect === undefined ? [] : effectSentences(effect)).map((sentence) => (
+        <Typography key={sentence} variant="body2">
+          {sentence}
+        </Typography>
+      ))}
       {finished.length > 0 && (
         <PlainTable
           label="Finished items"
           headings={[
             { name: 'Keyword', about: about('Lead of the finished item.', '', sources.people) },
             { name: 'Done', about: about('When it was finished.', '', sources.people) },
-            { name: 'Aim', about: about('The target of then.', 'position', sources.rules) },
+            { name: 'Target', about: about('The target when it was planned.', 'position', sources.rules) },
             { name: 'Now', about: about('Our position now.', 'position', sources.rankings) },
-            { name: 'Said', about: about('What was said when it was planned.', 'chance', 'worked out with the position model') },
+            { name: 'Win chance', about: about('The win chance when it was planned.', 'chance', 'worked out with the position model') },
             '',
           ]}
           numbers={[2, 3, 4]}
@@ -169,7 +164,7 @@ function EffectPart({ study, comparison }: { study: Study; comparison: Compariso
               <td>{item.done_month}</td>
               <td>{item.target}</td>
               <td>{item.position ?? 'absent'}</td>
-              <td>{percent(item.reach)}</td>
+              <td>{item.win_chance === null ? unknown : percent(item.win_chance)}</td>
               <td>{scoreWords(item.reached)}</td>
             </tr>
           ))}

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import type { PositionModel } from '../../api/schema';
-import { doubts, featureWords } from './model.logic';
+import { doubts, effectSentences, featureWords } from './model.logic';
 
 const model = (fit: Partial<PositionModel['fit']>, calibration: PositionModel['calibration'] = []): PositionModel => ({
   fit: {
     alphas: [-3, -2, -1, 0, 1, 2, 3],
-    betas: { difficulty: -0.05, authority: null, ground: null },
+    betas: { difficulty: -0.05, authority: null, ground: null, volume: null },
     rows: 5000,
     assumed: false,
     odd: [],
@@ -51,5 +51,31 @@ describe('when not to trust it', () => {
 
   it('says that nothing was learnt', () => {
     expect(doubts(model({ assumed: true, ranges: [] }), 2)[0]).toContain('Nothing was learnt');
+  });
+});
+
+describe('what work brings, in words', () => {
+  const none = { mean: 0, items: 0 };
+
+  it('says what is not known yet', () => {
+    expect(effectSentences({ market_pages: 0, market_shift: 0, new: none, existing: none })).toEqual([
+      'No new page of this market can be followed yet, so new pages count like pages in general.',
+      'None of our own new pages is past its ramp yet.',
+      'None of our improved pages is past its ramp yet.',
+    ]);
+  });
+
+  it('compares new pages with pages like them, and improved pages with what was assumed', () => {
+    const told = effectSentences({
+      market_pages: 12,
+      market_shift: -0.5,
+      new: { mean: 0, items: 1 },
+      existing: { mean: -0.2, items: 4 },
+    });
+    expect(told).toEqual([
+      '12 new pages in this market rank worse than pages like them.',
+      'With 1 finished new page of our own, we expect that ours rank like pages like them.',
+      '4 finished existing pages came to less than assumed.',
+    ]);
   });
 });

@@ -1,5 +1,5 @@
 import type { Comparison, PositionModel } from '../../api/schema';
-import { decimal, whole } from '../../shared/format';
+import { counted, decimal, whole } from '../../shared/format';
 
 /** The classes of places, the best first. */
 export const places = ['1', '2–3', '4–5', '6–10', '11–20', '21–50', '51–100', 'absent'];
@@ -25,7 +25,8 @@ export function featureWords(model: PositionModel, step: Step): string {
 const whyLeftOut: Record<Step['feature'], string> = {
   difficulty: 'left out: it is all alike',
   authority: 'left out: it is all alike, or not every compared domain has one',
-  ground: 'left out: it is all alike, or too few rankings bear a page',
+  ground: 'left out: it is all alike',
+  volume: 'left out: it is all alike',
 };
 
 /** What of these data asks for caution. */
@@ -50,9 +51,39 @@ export function doubts(model: PositionModel, domains: number): string[] {
 const oddities: Record<string, string> = {
   difficulty: 'harder keywords are held better',
   authority: 'domains of less authority stand better',
-  ground: 'who holds less of a page’s keywords stands better',
+  ground: 'domains that hold less of the related topics rank better',
+  volume: 'pages rank better where more is searched',
 };
 
-export function scoreWords(isReached: boolean): string {
-  return isReached ? 'reached' : 'not reached';
+export function scoreWords(isReached: boolean | null): string {
+  return isReached === null ? '' : isReached ? 'reached' : 'not reached';
+}
+
+type Taught = { mean: number; items: number };
+
+const shifts: [number, string][] = [
+  [-1, 'rank much worse than'],
+  [-0.4, 'rank worse than'],
+  [-0.1, 'rank a little worse than'],
+  [0.1, 'rank like'],
+  [0.4, 'rank a little better than'],
+];
+
+function shiftWords(shift: number): string {
+  return shifts.find(([bound]) => shift <= bound)?.[1] ?? 'rank better than';
+}
+
+/** What new pages of the market and finished items of ours teach, a sentence each. */
+export function effectSentences(effect: { market_pages: number; market_shift: number; new: Taught; existing: Taught }): string[] {
+  return [
+    effect.market_pages === 0
+      ? 'No new page of this market can be followed yet, so new pages count like pages in general.'
+      : `${counted(effect.market_pages, 'new page')} in this market ${shiftWords(effect.market_shift)} pages like them.`,
+    effect.new.items === 0
+      ? 'None of our own new pages is past its ramp yet.'
+      : `With ${counted(effect.new.items, 'finished new page')} of our own, we expect that ours ${shiftWords(effect.new.mean)} pages like them.`,
+    effect.existing.items === 0
+      ? 'None of our improved pages is past its ramp yet.'
+      : `${counted(effect.existing.items, 'finished existing page')} came to ${effect.existing.mean >= 0 ? 'more' : 'less'} than assumed.`,
+  ];
 }

@@ -72,12 +72,6 @@ export const weightPresetsQuery = (slug: string) =>
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/weight-presets', { params: { path: { slug } }, signal })),
   });
 
-export const effectQuery = (slug: string) =>
-  queryOptions({
-    queryKey: keys.part(slug, 'effect'),
-    queryFn: ({ signal }) => told(api.GET('/studies/{slug}/effect', { params: { path: { slug } }, signal })),
-  });
-
 export const ourPagesQuery = (slug: string, comparison: number, show: string) =>
   queryOptions({
     queryKey: keys.part(slug, 'our-pages', comparison, show),
