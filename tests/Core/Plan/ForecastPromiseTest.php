@@ -37,6 +37,9 @@ final class ForecastPromiseTest extends TestCase
     private const ASKED = '2027-08';
     private const MOVING_SHARE = .35;
 
+    /** Of each class of places, the last before it and its own last. */
+    private const BOUNDS = [[0, 1], [1, 3], [3, 5], [5, 10], [10, 20], [20, 50], [50, 100], [100, 100]];
+
     public function test_about_eight_of_ten_outcomes_lie_inside_the_band(): void
     {
         mt_srand(20_261_123);
@@ -113,15 +116,13 @@ final class ForecastPromiseTest extends TestCase
     {
         $shifted = static fn(float $chance): float => $chance <= 0.0 ? 0.0 : 1 / (1 + (1 / $chance - 1) * exp(-$shift));
         $now = $keyword->position === null ? 1.0 : $keyword->chances->upTo($keyword->position);
-        $bounds = [0, 1, 3, 5, 10, 20, 50, 100];
         for ($place = 1; $place < ($keyword->position ?? 101); ++$place) {
             if ($keyword->kind === PageKind::Existing) {
                 $chance = $shifted(self::MOVING_SHARE * $keyword->chances->upTo($place) / $now);
             } else {
-                $class = self::classOf($place) + 1;
-                $below = $shifted($keyword->chances->upTo($bounds[$class - 1]));
-                $share = ($place - $bounds[$class - 1]) / ($bounds[$class] - $bounds[$class - 1]);
-                $chance = $below + $share * ($shifted($keyword->chances->upTo($bounds[$class])) - $below);
+                [$from, $to] = self::BOUNDS[self::classOf($place)];
+                $below = $shifted($keyword->chances->upTo($from));
+                $chance = $below + ($place - $from) / max(1, $to - $from) * ($shifted($keyword->chances->upTo($to)) - $below);
             }
             if ($chance >= $luck) {
                 return $place;

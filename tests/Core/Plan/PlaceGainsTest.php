@@ -122,13 +122,12 @@ final class PlaceGainsTest extends TestCase
 
             return $shifted(self::MOVING_SHARE * $keyword->chances->upTo($place) / $now, $shifts->existing);
         }
-        $bounds = [0, 1, 3, 5, 10, 20, 50, 100];
-        foreach ($bounds as $class => $bound) {
-            if ($place <= $bound) {
-                $below = $class === 1 ? 0.0 : $shifted($keyword->chances->upTo($bounds[$class - 1]), $shifts->new);
-                $upTo = $shifted($keyword->chances->upTo($bound), $shifts->new);
+        foreach ([[0, 1], [1, 3], [3, 5], [5, 10], [10, 20], [20, 50], [50, 100]] as [$from, $to]) {
+            if ($place <= $to) {
+                $below = $from === 0 ? 0.0 : $shifted($keyword->chances->upTo($from), $shifts->new);
+                $upTo = $shifted($keyword->chances->upTo($to), $shifts->new);
 
-                return $below + ($upTo - $below) * ($place - $bounds[$class - 1]) / ($bound - $bounds[$class - 1]);
+                return $below + ($upTo - $below) * ($place - $from) / max(1, $to - $from);
             }
         }
 

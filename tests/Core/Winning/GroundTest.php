@@ -145,6 +145,7 @@ final class GroundTest extends TestCase
             $keywords[$primaries[$topic]] = $name;
         }
         $primaryOf = array_map(static fn(int $topic): int => $primaries[$topic], $topicOf);
+        $keywords = array_values($keywords);
         $topics = new Topics($keywords, $primaryOf, array_values($primaries), StemSets::of($keywords, $stemmer));
         $book->settle($topics, array_values($topicOf));
 
