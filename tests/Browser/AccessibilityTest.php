@@ -21,7 +21,7 @@ final class AccessibilityTest extends BrowserTestCase
         'columns' => ['compare', 'Who holds what', '[aria-label="Columns"]', 'Rows closer together'],
         'commands' => ['compare', 'Who holds what', ':', 'Weigh: Map'],
         'keys' => ['compare', 'Who holds what', '?', 'move in leaps'],
-        'a reason' => ['weigh?view=list', 'fountain pen', 'js', 'Enter goes on'],
+        'a reason' => ['weigh?view=list', 'fountain pen', 'js', 'Enter saves it'],
         'a page judged' => ['weigh?view=pages', 'fountain pen', 'je', 'Whatever is said here'],
         'the auto-plan' => ['plan', 'By ', 'a', 'What the auto-plan would do'],
         'the goal' => ['plan', 'By ', 'o', 'What a goal takes'],

@@ -46,7 +46,7 @@ final class FirstRoundTest extends BrowserTestCase
             null,
             'The keyword was not shortlisted.',
         );
-        $this->see('Enter goes on');
+        $this->see('Enter saves it');
         $this->press(WebDriverKeys::ESCAPE);
         $this->press(WebDriverKeys::ENTER);
         $this->see('On the shortlist');

@@ -99,7 +99,7 @@ final class MonthlyRoundTest extends BrowserTestCase
         $this->hit('j');
         foreach (array_keys($pages) as $number) {
             $this->hit('s');
-            $this->see('Enter goes on');
+            $this->see('Enter saves it');
             $this->type("reason number {$number}");
             $this->hit(WebDriverKeys::ENTER);
             $reasons[] = "reason number {$number}";

@@ -13,7 +13,7 @@ const keys: [string, string][] = [
   ['Page Down, Page Up, Home, End', 'move in leaps'],
   ['Enter', 'open the dossier of the keyword'],
   ['Esc', 'close the dossier'],
-  ['s', 'shortlist the keyword, or take it off; then why, if you like: Enter goes on'],
+  ['s', 'shortlist the keyword, or take it off; then a reason, if you like; Enter saves it'],
   ['x', 'set the keyword aside, or bring it back; then why'],
   ['v', 'choose the keyword, to decide about many at once'],
   ['b', 'decide about all that is chosen'],

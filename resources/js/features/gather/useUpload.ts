@@ -24,7 +24,8 @@ export function useUpload(slug: string, file: File) {
     mutate();
     return () => {
       if (received.current !== undefined) {
-        void api.DELETE('/studies/{slug}/uploads/{upload}', { params: { path: { slug, upload: received.current } } });
+        // One that was imported meanwhile is gone already.
+        api.DELETE('/studies/{slug}/uploads/{upload}', { params: { path: { slug, upload: received.current } } }).catch(() => undefined);
       }
     };
   }, [mutate, slug]);

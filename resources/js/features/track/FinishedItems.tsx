@@ -14,7 +14,7 @@ import { chanceWords, shortChance } from '../keyword/chance';
 import { MeasuredClicks } from './MeasuredClicks';
 import { OutcomeBand } from './OutcomeBand';
 import { PositionLine } from './PositionLine';
-import { outcomeWords, targetWords } from './track.logic';
+import { driftWords, outcomeWords, targetWords } from './track.logic';
 import { fields, focusRing, measures } from '../../theme/measures';
 
 const outcomes = ['above', 'inside', 'below', 'too early'];
@@ -25,9 +25,9 @@ const values: Record<string, (item: TrackItem) => string | number | null> = {
   done: (item) => item.done_month,
   lead: (item) => item.position_now,
   chance: (item) => item.win_chance,
-  added: (item) => item.added,
+  net: (item) => item.net,
   clicks: (item) => item.clicks_since,
-  band: (item) => (item.added === null || item.p50 === null ? null : item.added - item.p50),
+  band: (item) => (item.net === null || item.p50 === null ? null : item.net - item.p50),
   outcome: (item) => (item.outcome === null ? null : -outcomes.indexOf(item.outcome)),
 };
 
@@ -41,20 +41,24 @@ const headings = [
   {
     name: 'Win chance',
     sort: 'chance',
-    about: about('What was said when it was planned.', 'chance of its target', 'worked out with the position model'),
+    about: about('The win chance when it was planned.', 'chance of its target', 'worked out with the position model'),
   },
   {
-    name: 'Visits added',
-    sort: 'added',
-    about: about('What its positions bring more than then.', 'visits a month', 'worked out with the curve and the searches of then'),
+    name: 'Net visits',
+    sort: 'net',
+    about: about(
+      'Visits now less what would have come without the work.',
+      'visits a month',
+      'worked out with the curve and the searches of then, and what pages nobody worked on did meanwhile',
+    ),
   },
   { name: 'Measured clicks', sort: 'clicks', about: about('Before it was done, and since.', 'clicks', 'our measured clicks') },
   {
-    name: 'Against the band',
+    name: 'Against the forecast',
     sort: 'band',
-    about: about('What it added against the band that was said; it goes by the distance to the middle.', 'visits a month', forecast),
+    about: about('Net visits against the forecast range; sorted by the distance to its middle.', 'visits a month', forecast),
   },
-  { name: 'Outcome', sort: 'outcome', about: about('Whether that is above, inside or below the band.', '', forecast) },
+  { name: 'Outcome', sort: 'outcome', about: about('Whether net visits are above, inside or below the forecast range.', '', forecast) },
 ];
 
 /** Every finished item against what was said of it; a line opens into its keywords. */
@@ -118,14 +122,14 @@ function Line({ item, mayEdit, onRedate }: LineProps) {
           />
         </td>
         <td>
-          {position(item.position_then)} → {position(item.position_now)}, aim {position(item.target)}
+          {position(item.position_then)} → {position(item.position_now)}, target {position(item.target)}
           <Box sx={{ typography: 'small', fontWeight: item.is_reached === true ? 700 : 400 }}>{targetWords(item.is_reached)}</Box>
         </td>
         <td>
           <PositionLine history={item.history} done={item.done_month} />
         </td>
         <td title={chanceWords(item.win_chance, item.target)}>{shortChance(item.win_chance, item.target)}</td>
-        <td>{decimal(item.added, 1)}</td>
+        <td title={driftWords(item.drift)}>{decimal(item.net, 1)}</td>
         <td>
           <MeasuredClicks item={item} />
         </td>

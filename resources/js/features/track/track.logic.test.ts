@@ -1,12 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { calibrationWords, effectWords, outcomeWords, targetWords, totalWords } from './track.logic';
+import { calibrationWords, driftWords, effectWords, outcomeWords, targetWords, totalWords } from './track.logic';
 
 describe('words of what came of it', () => {
-  it('never praises what did nothing', () => {
-    expect(outcomeWords({ outcome: 'inside', is_moved: false })).toBe('inside, nothing came of it');
-    expect(outcomeWords({ outcome: 'inside', is_moved: true })).toBe('inside');
-    expect(outcomeWords({ outcome: 'too early', is_moved: false })).toBe('too early');
-    expect(outcomeWords({ outcome: null, is_moved: false })).toBe('no rankings yet');
+  it('names what did not clearly change', () => {
+    expect(outcomeWords({ outcome: 'inside', is_moved: false, is_unclear: true })).toBe('inside, no clear change');
+    expect(outcomeWords({ outcome: 'below', is_moved: false, is_unclear: false })).toBe('below');
+    expect(outcomeWords({ outcome: 'inside', is_moved: true, is_unclear: true })).toBe('inside');
+    expect(outcomeWords({ outcome: 'too early', is_moved: false, is_unclear: true })).toBe('too early');
+    expect(outcomeWords({ outcome: null, is_moved: false, is_unclear: false })).toBe('no rankings yet');
+    expect(driftWords(null)).toBe('');
+    expect(driftWords(1.1)).toContain('of their visits then');
   });
 
   it('tells a target that was not said from one not reached', () => {

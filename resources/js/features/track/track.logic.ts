@@ -1,15 +1,20 @@
 import type { Track, TrackItem } from '../../api/schema';
-import { counted, estimate } from '../../shared/format';
+import { counted, estimate, percent } from '../../shared/format';
 
 type Taught = { items: number };
 type EffectOf = { market_pages: number; new: Taught; existing: Taught };
 
-/** What came of an item, in a word or two; what did nothing is told so, however wide its band. */
-export function outcomeWords(item: Pick<TrackItem, 'outcome' | 'is_moved'>): string {
+/** What pages nobody worked on did meanwhile. */
+export function driftWords(drift: number | null): string {
+  return drift === null ? '' : `Pages nobody worked on now bring ${percent(drift)} of their visits then.`;
+}
+
+/** What came of an item, in a word or two; no clear change is named so, however wide its forecast range. */
+export function outcomeWords(item: Pick<TrackItem, 'outcome' | 'is_moved' | 'is_unclear'>): string {
   if (item.outcome === null) {
     return 'no rankings yet';
   }
-  return item.outcome === 'too early' || item.is_moved ? item.outcome : `${item.outcome}, nothing came of it`;
+  return item.outcome === 'too early' || item.is_moved || !item.is_unclear ? item.outcome : `${item.outcome}, no clear change`;
 }
 
 /** Whether the target was reached. */
