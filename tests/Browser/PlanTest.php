@@ -56,7 +56,7 @@ final class PlanTest extends BrowserTestCase
         $this->visit("/studies/{$study->slug}/track");
         $this->see('12 → 1');
         $this->clickText('above', 'button');
-        $this->see('visits were added');
+        $this->see('net visits against');
     }
 
     public function test_a_draft_is_tried_beside_the_plan_agreed_on_and_undone(): void

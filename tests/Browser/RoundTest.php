@@ -77,7 +77,7 @@ final class RoundTest extends BrowserTestCase
         $this->see('12 → 3');
         $this->see('1 gap opened');
         $this->see('1 gap closed');
-        $this->see('Of 1 item that had full time');
+        $this->see('1 of 1 existing page reached its target');
         $this->see('target reached');
         $this->see('1 done item has added');
         $this->clickText('1 new gap waits for a decision', 'a');
