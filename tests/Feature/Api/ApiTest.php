@@ -360,8 +360,8 @@ final class ApiTest extends TestCase
             (string) $dossier->json('why.gain.steps.2'),
         );
         self::assertStringContainsString(
-            '= '.Explanation::percent($dossier->json('win_chance')).';',
-            (string) $dossier->json('why.win_chance.steps.2'),
+            'when they are worked on: '.Explanation::percent($dossier->json('win_chance')).'.',
+            (string) $dossier->json('why.win_chance.steps.3'),
         );
         self::assertEqualsWithDelta(1.0, array_sum(array_column($dossier->json('places.classes'), 'chance')), 1e-9);
         self::assertSame(1, array_sum(array_map(intval(...), array_column($dossier->json('places.classes'), 'holds_us'))));

@@ -89,7 +89,7 @@ final class FindingsTest extends TestCase
         $shown->assertJsonPath('stages.weigh.quick_wins', null)->assertJsonPath('finding.code', 'no_competitors');
         $rows = $this->getJson($this->at($study, 'opportunities'))->assertOk()->json('rows');
         self::assertSame(['big pen', 'blue ink'], array_column($rows, 'keyword'));
-        foreach (['volume', 'difficulty', 'visits_now', 'gain', 'win_chance', 'expected_gain', 'priority'] as $unknown) {
+        foreach (['volume', 'difficulty', 'visits_now', 'gain', 'win_chance', 'expected_gain', 'worth'] as $unknown) {
             self::assertSame([null, null], array_column($rows, $unknown), $unknown);
         }
     }

@@ -140,8 +140,8 @@ final class PlanApiTest extends TestCase
         self::assertSame(
             [1, $happened],
             [
-                $this->getJson($this->at($study, 'track'))->json('calibration.items'),
-                $this->getJson($this->at($study, 'track'))->json('calibration.happened'),
+                $this->getJson($this->at($study, 'track'))->json('calibration.0.items'),
+                $this->getJson($this->at($study, 'track'))->json('calibration.0.reached'),
             ],
         );
         Carbon::setTestNow();
@@ -270,7 +270,7 @@ final class PlanApiTest extends TestCase
             self::assertStringContainsString($expected, $review);
         }
         self::assertSame(2, substr_count($review, 'class="sheet"'));
-        self::assertSame(1, $track['calibration']['items']);
+        self::assertSame(1, $track['calibration'][0]['items']);
         self::assertCount(2, $track['shares']);
         Carbon::setTestNow();
     }

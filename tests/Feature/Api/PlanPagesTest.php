@@ -125,7 +125,7 @@ final class PlanPagesTest extends TestCase
             [false, false, '2026-11'],
             [$nothing['items'][0]['is_reached'], $nothing['items'][0]['is_moved'], $nothing['items'][0]['planned_month']],
         );
-        self::assertStringContainsString('nothing came of the work', implode(' ', $nothing['items'][0]['why']['steps']));
+        self::assertStringContainsString('No clear change', implode(' ', $nothing['items'][0]['why']['steps']));
 
         $this->newMonth('2027-04-01', 3, 2);
         $track = $this->getJson($this->at('track'))->assertOk()->json();

@@ -33,7 +33,10 @@ final class UploadsAndTasksTest extends TestCase
             $this->upload($study, "keyword,rank\npen,3\n", 'paid-nibhouse.example-2026-10-01.csv')['proposal'],
         );
         self::assertSame(
-            ['kind' => 'rankings', 'domain' => 'inkmoor.example', 'date' => '', 'channel' => 'organic'],
+            [
+                'kind' => 'rankings', 'domain' => 'inkmoor.example', 'date' => '', 'channel' => 'organic',
+                'leave_out' => false, 'skip_bad_rows' => false,
+            ],
             $this->upload($study, "keyword,rank,url\npen,3,https://www.inkmoor.example/a\n", 'export.csv')['proposal'],
         );
         self::assertSame('performance', $this->upload($study, "query,clicks,impressions,position\npen,3,9,2.5\n")['proposal']['kind']);

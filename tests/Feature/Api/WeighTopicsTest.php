@@ -79,10 +79,14 @@ final class WeighTopicsTest extends TestCase
         $named = array_column($this->getJson($this->path)->json('rows'), null, 'topic');
         self::assertSame(['fountain pen', 2], [$named['writing']['lead'], $named['writing']['keywords']], 'The most volume leads.');
         self::assertArrayNotHasKey('fountain pen', $named);
-        $corrected = $this->getJson($this->path)->json('rows');
-        $this->study->refresh()->touchData();
+        // Whether we have a page for a topic hangs on all keywords of our pages: the comparison is made anew.
+        $stays = ['topic' => 1, 'lead' => 1, 'keywords' => 1, 'volume' => 1, 'visits_now' => 1, 'potential' => 1, 'gain' => 1];
+        $corrected = array_map(static fn(array $row): array => array_intersect_key($row, $stays), $named);
+        $version = $this->study->comparison_id;
         $this->command('reach:weigh', ['slug' => $this->study->slug]);
-        self::assertEquals($corrected, $this->getJson($this->path)->json('rows'), 'Made anew it comes to the same.');
+        self::assertNotSame($version, $this->study->refresh()->comparison_id);
+        $anew = array_column($this->getJson($this->path)->json('rows'), null, 'topic');
+        self::assertEquals($corrected, array_map(static fn(array $row): array => array_intersect_key($row, $stays), $anew));
     }
 
     public function test_topics_weighed_again_are_those_weighed_with_the_comparison(): void
