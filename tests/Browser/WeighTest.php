@@ -165,18 +165,18 @@ final class WeighTest extends BrowserTestCase
             'The topics were not joined.',
         );
         $this->clickText('by tactic', 'button');
-        $this->clickText('new page', 'button');
+        $this->clickText('extend page', 'button');
         $this->await(fn(): ?bool => $this->keywords() === ['dear nib'] ?: null, 'The group did not open into its rows.');
     }
 
     public function test_the_model_says_when_not_to_trust_it(): void
     {
         $this->opened('weigh?view=model');
-        $this->see('too little to learn from');
+        $this->see('the model needs two hundred');
         $this->see('When not to trust it');
         $this->see('Does it keep its promise?');
         $this->clickText('Top 3', 'button');
-        $this->see('of the pages that are worked on move at all, as assumed');
+        $this->see('None of our improved pages is past its ramp yet.');
     }
 
     public function test_the_dossier_tells_the_places_and_why_the_chance_is_what_it_is_and_headings_sort(): void
@@ -185,7 +185,7 @@ final class WeighTest extends BrowserTestCase
         $this->see('Where we could stand');
         $this->see('for position 3 or better');
         $this->click('[aria-label="Why Win chance?"]');
-        $this->see('From where we are: we stand at 12');
+        $this->see('We are at 12 already');
         $this->find('[aria-label^="Chance of every class of places"][aria-label*=", where we are;"]');
         $this->click('[aria-label="Why Priority, 0–5?"]');
         $this->see('The weighted mean of the scores that are known.');
