@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { effectQuery } from '../effect';
+import { effectQuery } from '../study/effect';
 import { trackQuery } from './queries';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { OtherSides } from '../keyword/OtherSides';

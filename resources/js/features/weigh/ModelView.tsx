@@ -8,7 +8,7 @@ import { PlainTable } from '../../shared/PlainTable';
 import { about, sources } from '../../shared/abouts';
 import { CalibrationPart } from './CalibrationPart';
 import { doubts, effectSentences, featureWords, places, scoreWords } from './model.logic';
-import { effectQuery } from '../effect';
+import { effectQuery } from '../study/effect';
 import { measures, texts } from '../../theme/measures';
 import { RowBar } from '../../shared/chart';
 
