@@ -129,7 +129,7 @@ final class MonthlyRoundTest extends BrowserTestCase
         $this->find('#commands');
         $this->type('roadmap csv');
         $this->await(
-            fn(): ?bool => $this->browser->executeScript(self::FIRST_COMMAND) === 'Roadmap as CSV' ?: null,
+            fn(): ?bool => $this->browser->executeScript(self::FIRST_COMMAND) === 'Export: Roadmap as CSV' ?: null,
             'The command box does not know the roadmap.',
         );
         $this->hit(WebDriverKeys::ENTER);
