@@ -75,7 +75,13 @@ final class GroundBook
             }
         }
         foreach ($topics->stems() as $topic => $stems) {
-            $related = array_values(array_intersect_key($sums, array_flip($stems)));
+            // By the few stems of the topic: an intersection would go through all that there are.
+            $related = [];
+            foreach ($stems as $stem) {
+                if (isset($sums[$stem])) {
+                    $related[] = $sums[$stem];
+                }
+            }
             $this->addTopic($topic, $related, $sizes[$topic], $held);
         }
         $this->holders = '';

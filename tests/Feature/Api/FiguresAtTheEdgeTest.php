@@ -57,7 +57,8 @@ final class FiguresAtTheEdgeTest extends TestCase
         $study = $this->makeStudy();
         $this->actingAs($this->makeEditor($study));
         foreach (range(0, 100) as $number) {
-            $this->patchJson($this->at($study, 'rulebook'), ['settings' => ['moving_share' => (string) (($number + 1) / 1000)]])->assertOk();
+            $settings = ['moving_share' => (string) (($number + 1) / 1000)];
+            $this->patchJson($this->at($study, 'rulebook'), ['settings' => $settings])->assertOk();
         }
         $told = array_column(array_column($this->getJson($this->at($study, 'rulebook/history'))->assertOk()->json(), 'settings'), 0);
         self::assertSame([100, '0.101', '0.002'], [\count($told), $told[0]['to'], $told[99]['to']]);

@@ -34,7 +34,8 @@ export function calibrationWords({ kind, items, reached, said, inside, net, expe
       ? ''
       : `${reached} of ${things} reached ${items === 1 ? 'its target' : 'their targets'}; the forecast expected ${estimate(said)}. `;
   return (
-    `${reaching}${kind === 'title' ? things + ': t' : 'T'}hey brought ${estimate(net)} net visits a month against ${estimate(expected)} expected, ` +
+    `${reaching}${kind === 'title' ? things + ': t' : 'T'}hey brought ${estimate(net)} net visits a month ` +
+    `against ${estimate(expected)} expected, ` +
     `and ${inside} of ${items} ${inside === 1 ? 'is' : 'are'} inside the forecast range; eight in ten should be.`
   );
 }

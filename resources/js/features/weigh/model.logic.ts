@@ -81,7 +81,8 @@ export function effectSentences(effect: { market_pages: number; market_shift: nu
       : `${counted(effect.market_pages, 'new page')} in this market ${shiftWords(effect.market_shift)} pages like them.`,
     effect.new.items === 0
       ? 'None of our own new pages is past its ramp yet.'
-      : `With ${counted(effect.new.items, 'finished new page')} of our own, we expect that ours ${shiftWords(effect.new.mean)} pages like them.`,
+      : `With ${counted(effect.new.items, 'finished new page')} of our own, we expect that ` +
+        `ours ${shiftWords(effect.new.mean)} pages like them.`,
     effect.existing.items === 0
       ? 'None of our improved pages is past its ramp yet.'
       : `${counted(effect.existing.items, 'finished existing page')} came to ${effect.existing.mean >= 0 ? 'more' : 'less'} than assumed.`,
