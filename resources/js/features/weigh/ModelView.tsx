@@ -26,7 +26,8 @@ export function ModelView({ study, comparison }: { study: Study; comparison: Com
       <Typography sx={{ maxWidth: texts.page }}>
         {model.fit.assumed
           ? `Only ${whole(model.fit.rows)} positions of pages with a known difficulty are known; the model needs two hundred ` +
-            `in at least two places. Until then we assume that half of pages reach page one at the comfort difficulty, and fewer as it rises.`
+            `in at least two places. Until then we assume that half of pages reach page one at the comfort difficulty, ` +
+            `and fewer as it rises.`
           : `Fitted to ${whole(model.fit.rows)} positions of pages that exist in this study, by difficulty, authority, ground ` +
             `and volume. Domains without a page for a topic do not count: they have not tried.`}
       </Typography>
