@@ -25,7 +25,7 @@ final readonly class Rescore
     private const CHUNK = 1000;
     private const FOLLOWED = ['fit', 'intent', 'target', 'topic'];
 
-    /** Chance, horizon, links and tactic depend on the difficulty, and on which topics we have a page for: the comparison is made anew. */
+    /** Difficulty and topics decide win chance, horizon, links and tactic, so these changes recompute the whole comparison. */
     private const ANEW = ['difficulty', 'topic'];
 
     /** What changes the figures of the topics of the keywords. */

@@ -52,7 +52,7 @@ final readonly class MovementSql
         return "({$array}[1] IS NULL AND ".self::someCompetitor($array, $competitors).')';
     }
 
-    /** Opened: now a gap and not before. Closed: a gap before, and we rank now. Gone: a gap before, and nobody ranks any more. */
+    /** Opened: a new gap. Closed: a former gap where we rank now. Gone: a former gap where no compared domain ranks now. */
     public static function gapChange(int $competitors): string
     {
         $now = self::gap('positions', $competitors);
