@@ -26,8 +26,11 @@ final readonly class RecordActs
     /** Attribute of a request: who was signed in before it signed out. */
     public const LEAVING = 'leaving';
 
-    /** Letters of what was asked. */
+    /** Bytes kept of what was asked. */
     private const LONGEST = 4000;
+
+    /** Bytes kept of a page that was asked for and refused: anybody with an account can repeat that. */
+    private const LONGEST_REFUSED = 200;
 
     public function __construct(private WriteAudit $write, private Before $before)
     {
@@ -109,7 +112,8 @@ final readonly class RecordActs
         $parameters = $route instanceof Route ? $route->originalParameters() : [];
         $asked = array_diff_key([...$parameters, ...(array) $request->input()], array_flip([...self::SECRET, 'study']));
         $text = (string) json_encode($asked, JSON_INVALID_UTF8_SUBSTITUTE | JSON_PARTIAL_OUTPUT_ON_ERROR);
-        $detail = \strlen($text) <= self::LONGEST ? ['asked' => (object) $asked] : ['asked' => mb_strcut($text, 0, self::LONGEST).' …'];
+        $longest = $request->isMethodSafe() && $response->getStatusCode() >= 400 ? self::LONGEST_REFUSED : self::LONGEST;
+        $detail = \strlen($text) <= $longest ? ['asked' => (object) $asked] : ['asked' => mb_strcut($text, 0, $longest).' …'];
         $told = $response instanceof JsonResponse ? $response->getData(true) : null;
         if (\is_array($told)) {
             // Under this number stands what was before.

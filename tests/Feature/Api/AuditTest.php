@@ -100,6 +100,14 @@ final class AuditTest extends TestCase
         self::assertSame('GET /studies/{slug}/exports/{export}', $this->lines()[0]->action);
     }
 
+    public function test_a_refused_page_leaves_a_short_row(): void
+    {
+        $study = $this->makeStudy();
+        $this->actingAs($this->makeEditor($study, 'reader'));
+        $this->getJson('/api/v1/studies/'.$this->makeStudy()->slug.'?q='.str_repeat('a', 5000))->assertNotFound();
+        self::assertLessThan(300, \strlen($this->lines()[0]->detail));
+    }
+
     public function test_nobody_fills_the_record_from_outside(): void
     {
         foreach (['GET', 'POST', 'DELETE'] as $method) {
@@ -124,16 +132,18 @@ final class AuditTest extends TestCase
     {
         DB::table('audit')->insert(['action' => 'old', 'status' => 0, 'origin' => 'command', 'at' => now()->subDays(401)]);
         DB::table('audit')->insert(['action' => 'new', 'status' => 0, 'origin' => 'command', 'at' => now()->subDays(399)]);
-        foreach (['UPDATE audit SET person = NULL', 'DELETE FROM audit', 'TRUNCATE audit'] as $sql) {
+        $recent = "DELETE FROM audit WHERE action = 'newest'";
+        DB::table('audit')->insert(['action' => 'newest', 'status' => 0, 'origin' => 'command', 'at' => now()->subDays(29)]);
+        foreach (['UPDATE audit SET person = NULL', $recent, 'DELETE FROM audit', 'TRUNCATE audit'] as $sql) {
             try {
-                DB::transaction(static fn(): bool => DB::statement($sql));
+                DB::transaction(static fn(): bool => DB::statement("SET LOCAL reach.audit_retention = 'on'") && DB::statement($sql));
                 self::fail($sql);
             } catch (QueryException $error) {
                 self::assertStringContainsString('added to and never changed', $error->getMessage());
             }
         }
         app(WriteAudit::class)->sweep();
-        self::assertSame(['new'], array_column($this->lines(), 'action'));
+        self::assertSame(['new', 'newest'], array_column($this->lines(), 'action'));
     }
 
     public function test_administrators_narrow_it_and_page_through_it(): void
