@@ -70,6 +70,6 @@ final class ReadHidden
         return "CASE WHEN NOT fits_mark THEN '".self::HIDING['mark']."' WHEN NOT fits_roadmap THEN '".self::HIDING['roadmap']."' "
             ."WHEN is_brand THEN 'brands' "
             ."WHEN NOT is_listed AND own_position = 1 THEN 'where we are first' WHEN NOT is_listed THEN 'where nobody stands' "
-            ."WHEN NOT fits_gate THEN 'below the fit that is asked'{$noise} ELSE 'shown' END";
+            ."WHEN NOT fits_gate THEN 'below the minimum fit'{$noise} ELSE 'shown' END";
     }
 }

@@ -84,6 +84,8 @@ final class EvidenceTest extends TestCase
     {
         $unknown = new Evidence(ComfortDifficulty::fromDifficulties([]), null);
         self::assertSame([], $unknown->of('k', null, Ground::none(), [], self::COMPETITORS, []));
+        $bare = array_map(static fn(int $place): PageOneResult => new PageOneResult($place, "https://a{$place}.example/"), range(1, 10));
+        self::assertSame([], $unknown->of('k', null, Ground::none(), [], [], $bare), 'Ten pages of which nothing is known.');
         $facts = (new Evidence(ComfortDifficulty::fromDifficulties([]), 53.0))->of('k', 60.0, Ground::held(0, 0), [], [], []);
         self::assertSame(
             ['A difficulty of 60 is beyond our comfort of 30 (assumed).'],
