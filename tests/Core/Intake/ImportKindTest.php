@@ -22,6 +22,7 @@ final class ImportKindTest extends TestCase
             'page-one.csv',
             ImportKind::Results,
         ];
+        yield 'queries with a rank' => [['Query', 'Rank'], 'export.csv', ImportKind::Rankings];
         yield 'clicks' => [['query', 'clicks', 'impressions', 'position', 'page'], 'export.csv', ImportKind::Performance];
         yield 'domains' => [['domain', 'authority'], 'export.csv', ImportKind::Domains];
         yield 'nothing fits: the name' => [['what', 'ever'], 'keyword-ideas.csv', ImportKind::Keywords];

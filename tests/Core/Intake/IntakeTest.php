@@ -132,6 +132,9 @@ final class IntakeTest extends TestCase
         yield 'an exponent' => [['bee', '3', '', '', '', '1e3', ''], 'cpc', 'must be a number'];
         yield 'a day that is none' => [['bee', '3', '', '', '', '', '2026-02-30'], 'date', 'YYYY-MM-DD'];
         yield 'a path for a URL' => [['bee', '3', '/x', '', '', '', ''], 'url', 'full web address'];
+        yield 'an abbreviated volume' => [['bee', '3', '', '1.3K', '', '', ''], 'volume', 'write it out (1.3K as 1300)'];
+        yield 'a range of volumes' => [['bee', '3', '', '10-100', '', '', ''], 'volume', 'is a range: replace it with one number'];
+        yield 'a bound of volumes' => [['bee', '3', '', '<10', '', '', ''], 'volume', 'is a bound: replace it with one number'];
         yield 'a cell too few' => [['bee', '3'], '', 'has 2 cells'];
         yield 'a cell too many' => [[...$good, 'x'], '', 'has 8 cells'];
     }

@@ -119,6 +119,42 @@ final class UploadsAndTasksTest extends TestCase
         self::assertSame(['pen', 'pencil'], $this->ownKeywords($study));
     }
 
+    public function test_a_mapping_with_a_column_missing_keeps_the_columns_that_were_chosen(): void
+    {
+        $study = $this->makeStudy();
+        $this->actingAs($this->makeEditor($study));
+        $content = "Begriff;Platz;Suchvolumen\npen;3;90\n";
+        $preview = fn(array $mapping): array => $this->order($study, 'imports/preview', $content, ['mapping' => $mapping])['result']['preview'];
+        self::assertSame(['volume' => 'Suchvolumen'], $preview(['volume' => 'Suchvolumen'])['mapping']);
+        $two = ['volume' => 'Suchvolumen', 'keyword' => 'Begriff'];
+        self::assertEquals($two, $preview($two)['mapping']);
+        self::assertNull($preview([...$two, 'position' => 'Platz'])['problem']);
+    }
+
+    public function test_the_header_row_can_lie_below_a_title(): void
+    {
+        $study = $this->makeStudy();
+        $this->actingAs($this->makeEditor($study));
+        $content = "Export of November;;\n;;\nkeyword;position;volume\npen;3;90\n";
+        self::assertSame('failed', $this->order($study, 'imports', $content)['status']);
+        self::assertSame('done', $this->order($study, 'imports', $content, ['header_line' => 3])['status']);
+        self::assertSame(['pen'], $this->ownKeywords($study));
+    }
+
+    public function test_a_file_left_out_and_skipped_bad_rows_are_remembered_for_the_next_month(): void
+    {
+        $study = $this->makeStudy();
+        $this->actingAs($this->makeEditor($study));
+        $first = $this->upload($study, "keyword,position\npen,x\nnib,3\n", 'lost-2026-10.csv');
+        $this->patchJson("/api/v1/studies/{$study->slug}/uploads/{$first['id']}", ['leave_out' => true])->assertOk();
+        $this->postJson("/api/v1/studies/{$study->slug}/imports", [
+            'upload' => $first['id'], 'kind' => 'rankings', 'domain' => 'inkmoor.example', 'date' => '2026-10-01', 'allow_errors' => 1,
+        ])->assertStatus(202);
+        $next = $this->upload($study, "keyword,position\npen,3\n", 'lost-2026-11.csv')['proposal'];
+        self::assertSame([true, true], [$next['leave_out'], $next['skip_bad_rows']]);
+        self::assertFalse($this->upload($study, "keyword,position\npen,3\n", 'other-2026-11.csv')['proposal']['leave_out']);
+    }
+
     public function test_an_import_makes_the_comparison_anew_and_throws_the_upload_away(): void
     {
         $study = $this->compared();
