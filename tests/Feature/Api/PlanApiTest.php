@@ -78,6 +78,19 @@ final class PlanApiTest extends TestCase
         $this->postJson($this->at($study, 'plan/undo'), ['change' => $change])->assertStatus(422);
     }
 
+    public function test_a_card_that_a_proposal_moved_has_a_new_version(): void
+    {
+        $study = $this->weighed();
+        $item = $this->planned($study, 'big pen');
+        $seen = $item->version;
+        $changes = [['item' => $item->id, 'to' => '2026-12']];
+        $this->postJson($this->at($study, 'plan/apply'), ['changes' => $changes])->assertOk();
+        $move = fn(int $version) => $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => $version, 'month' => null]);
+        $move($seen)->assertStatus(409);
+        self::assertSame('2026-12', $item->refresh()->month);
+        $move($item->version)->assertOk();
+    }
+
     public function test_undoing_a_proposal_leaves_what_was_done_meanwhile(): void
     {
         $study = $this->weighed();

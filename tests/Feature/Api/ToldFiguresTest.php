@@ -115,6 +115,29 @@ final class ToldFiguresTest extends TestCase
         $undo($fit)->assertExactJson(['keywords' => 1, 'left' => 0]);
     }
 
+    public function test_undoing_a_tag_leaves_the_other_tags_of_the_keyword(): void
+    {
+        $study = $this->compared();
+        $decide = fn(array $order): int => $this
+            ->postJson($this->at($study, 'decisions'), ['keywords' => ['red pen'], ...$order])->assertOk()->json('change');
+        $decide(['tag' => 'spring']);
+        $change = $decide(['tag' => 'summer']);
+        $this->postJson($this->at($study, 'decisions/undo'), ['change' => $change])->assertOk();
+        self::assertSame(['spring'], DB::table('tags')->where('study_id', $study->id)->pluck('tag')->all());
+    }
+
+    public function test_a_keyword_set_aside_leaves_the_counts_of_the_study_at_once(): void
+    {
+        $study = $this->compared();
+        $gaps = fn(): int => $study->refresh()->comparison->shown_gaps ?? -1;
+        $before = $gaps();
+        self::assertGreaterThan(0, $before);
+        $change = $this->postJson($this->at($study, 'decisions'), ['keywords' => ['ink'], 'mark' => 'set aside'])->assertOk()->json('change');
+        self::assertSame($before - 1, $gaps());
+        $this->postJson($this->at($study, 'decisions/undo'), ['change' => $change])->assertOk();
+        self::assertSame($before, $gaps());
+    }
+
     public function test_people_are_told_with_when_they_were_last_seen_and_until_when_their_link_holds(): void
     {
         $administrator = $this->makeUser(true);

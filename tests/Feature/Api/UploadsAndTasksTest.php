@@ -124,7 +124,9 @@ final class UploadsAndTasksTest extends TestCase
         $study = $this->makeStudy();
         $this->actingAs($this->makeEditor($study));
         $content = "Begriff;Platz;Suchvolumen\npen;3;90\n";
-        $preview = fn(array $mapping): array => $this->order($study, 'imports/preview', $content, ['mapping' => $mapping])['result']['preview'];
+        $preview = function (array $mapping) use ($study, $content): array {
+            return $this->order($study, 'imports/preview', $content, ['mapping' => $mapping])['result']['preview'];
+        };
         self::assertSame(['volume' => 'Suchvolumen'], $preview(['volume' => 'Suchvolumen'])['mapping']);
         $two = ['volume' => 'Suchvolumen', 'keyword' => 'Begriff'];
         self::assertEquals($two, $preview($two)['mapping']);

@@ -62,7 +62,8 @@ final class VisitFiguresTest extends TestCase
     {
         $study = $this->makeStudy(['inkmoor.example']);
         $this->rank($study, 'quillfair.example', '2026-11-01', "pen case,8,90,,https://quillfair.example/cases\n");
-        $this->rank($study, 'inkmoor.example', '2026-11-01', "ink,3,900,,https://inkmoor.example/ink\npen case,2,90,,https://inkmoor.example/cases\n");
+        $theirs = "ink,3,900,,https://inkmoor.example/ink\npen case,2,90,,https://inkmoor.example/cases\n";
+        $this->rank($study, 'inkmoor.example', '2026-11-01', $theirs);
         $this->compare($study);
         $page = fn(string $topic): array => array_column($this->ask($study, 'opportunities/topics')['rows'], null, 'topic')[$topic];
         self::assertEquals(['new page', 3], [$page('ink')['tactic'], $page('ink')['effort_days']]);
