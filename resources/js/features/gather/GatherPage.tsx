@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState, type DragEvent } from 'react';
 import { importsQuery } from './queries';
-import { ledgerQuery } from '../study/queries';
+import { ledgerQuery, sourcesQuery, tasksQuery } from '../study/queries';
 import { sideBySide } from '../../shared/layout';
 import { Failed, Waiting } from '../../shared/Notice';
 import { useUrlState } from '../sentence/useUrlState';
@@ -30,6 +30,10 @@ export function GatherPage() {
   const study = useStudy();
   const ledger = useQuery(ledgerQuery(study.slug));
   const imports = useQuery(importsQuery(study.slug));
+  const tasks = useQuery(tasksQuery(study.slug));
+  const sources = useQuery(sourcesQuery());
+  // Drawn together, so that nothing moves under the pointer while one part after the other arrives.
+  const isWaiting = [ledger, imports, tasks, sources].some(({ isPending }) => isPending);
   const [params, change] = useUrlState();
   const [files, setFiles] = useState<File[]>([]);
   const [isOver, setOver] = useState(false);
@@ -106,14 +110,14 @@ export function GatherPage() {
             }}
           />
         </Box>
-        {isNew(study) && (
+        {isWaiting && <Waiting what="Loading domains" />}
+        {!isWaiting && isNew(study) && (
           <FirstSteps study={study} onFind={() => change({ panel: 'competitors' }, true)} onFiles={() => input.current?.click()} />
         )}
-        <TaskStrip study={study} />
-        {ledger.isPending && <Waiting what="Reading the ledger" />}
+        {!isWaiting && <TaskStrip study={study} />}
         {ledger.isError && <Failed error={ledger.error} onRetry={() => void ledger.refetch()} />}
-        {ledger.data !== undefined && <Ledger study={study} rows={ledger.data} isNarrow={panel !== null} />}
-        {imports.data !== undefined && <ImportList study={study} imports={imports.data} />}
+        {!isWaiting && ledger.data !== undefined && <Ledger study={study} rows={ledger.data} isNarrow={panel !== null} />}
+        {!isWaiting && imports.data !== undefined && <ImportList study={study} imports={imports.data} />}
       </Box>
       {isPanel(panel) && <Panel name={panel} onClose={close} />}
       {file !== undefined && (

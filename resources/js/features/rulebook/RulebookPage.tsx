@@ -20,8 +20,9 @@ export function RulebookPage() {
   const rulebook = useQuery(rulebookQuery(study.slug));
   const curve = useQuery(curveQuery(study.slug));
   const [begun, setBegun] = useState<Partial<Record<string, string>>>({});
-  if (rulebook.isPending) {
-    return <Waiting what="Reading the rulebook" />;
+  // The curve stands above the settings: shown later, it would push them down.
+  if (rulebook.isPending || curve.isPending) {
+    return <Waiting what="Loading the rulebook" />;
   }
   if (rulebook.isError) {
     return <Failed error={rulebook.error} onRetry={() => void rulebook.refetch()} />;
