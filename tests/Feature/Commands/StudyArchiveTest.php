@@ -8,6 +8,7 @@ use App\Actions\Archive\StudyTables;
 use App\Models\Study;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
 /** A study that is given on is the same there to the last byte of every export, and what refers to what still does. */
@@ -65,6 +66,42 @@ final class StudyArchiveTest extends TestCase
         }
         self::assertSame(0, DB::table('study_members')->where('study_id', $taken->id)->count(), 'Nobody has a role by an archive.');
         self::assertSame([], DB::select("SELECT nspname FROM pg_namespace WHERE nspname LIKE 'taken%'"), 'Nothing is left lying.');
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function oddTexts(): iterable
+    {
+        yield 'the end of a COPY' => ['\\.'];
+        yield 'quotes, line breaks and four bytes a character' => ["say \"ah\", 'oh'; then\n\\.\nlast\r\ntwo\rthree\tfour 𝛑 🐝"];
+        yield 'null as COPY writes it' => ['\\N'];
+    }
+
+    #[DataProvider('oddTexts')]
+    public function test_every_text_a_person_enters_survives_the_archive_the_backup_and_the_exports(string $text): void
+    {
+        $at = "/api/v1/studies/{$this->study->slug}";
+        $order = ['keywords' => ['paper'], 'mark' => 'shortlisted', 'reason' => $text, 'note' => $text, 'topic' => $text, 'tag' => $text];
+        $this->postJson($at.'/decisions', $order)->assertOk();
+        $item = DB::table('plan_items')->where('study_id', $this->study->id)->first(['id', 'version']);
+        $this->patchJson("{$at}/plan/items/{$item?->id}", ['version' => $item?->version, 'owner' => $text, 'brief' => ['angle' => $text]])->assertOk();
+        $this->postJson($at.'/plan/drafts', ['name' => $text])->assertSuccessful();
+        $texts = static fn(Study $of): array => [
+            DB::table('decisions')->where('study_id', $of->id)->where('keyword', 'paper')->get(['reason', 'note', 'topic'])->all(),
+            DB::table('tags')->where('study_id', $of->id)->orderBy('tag')->pluck('tag')->all(),
+            DB::table('plan_items')->where('study_id', $of->id)->get(['owner', 'brief', 'writer_note'])->all(),
+            DB::table('plan_drafts')->where('study_id', $of->id)->orderBy('name')->pluck('name')->all(),
+        ];
+        $entered = $texts($this->study);
+        self::assertEquals($entered, $texts($this->give('study.tar')));
+        foreach (['compare.csv', 'weigh.json', 'plan.xlsx', 'roadmap.csv', 'roadmap.json', 'roadmap.ics', 'review.html'] as $export) {
+            $this->get("{$at}/exports/{$export}")->assertOk();
+        }
+        $backup = $this->folder.'/backup.tar';
+        self::assertSame(0, $this->command('reach:backup', ['file' => $backup])[0]);
+        DB::table('plan_items')->where('study_id', $this->study->id)->update(['owner' => 'changed']);
+        [$code, $told] = $this->command('reach:restore', ['file' => $backup, '--keep' => $this->folder.'/before.tar']);
+        self::assertSame(0, $code, $told);
+        self::assertEquals($entered, $texts($this->study));
     }
 
     public function test_what_names_another_row_names_the_one_of_here(): void
