@@ -23,6 +23,10 @@ final class Market
     private const SERVES_SHARE = .9;
     private const LAST_PLACE = 100;
 
+    /** Share of the competitors' pages that are published after the first month, and the months in which they are. */
+    private const PUBLISHED_SHARE = .15;
+    private const PUBLISHING_MONTHS = 24;
+
     /** A brand's own page leads; a quarter of the others stand somewhere below it. */
     private const BRAND_RIVAL_SHARE = .25;
 
@@ -115,14 +119,8 @@ final class Market
     public function worked(): WorkedPages
     {
         if ($this->worked === null) {
-            $atFirst = new PageStrength($this->noise);
-            $this->worked = WorkedPages::choose(
-                $this->keywords(),
-                self::OURS,
-                fn(MarketKeyword $keyword): float => $this->placeBy($atFirst, self::ours(), $keyword, 0),
-                fn(MarketKeyword $keyword): bool => $this->hasPage(self::ours(), $keyword, 0, null),
-                $this->noise,
-            );
+            $isThere = fn(MarketKeyword $keyword): bool => $this->hasPage(self::ours(), $keyword, 0, null);
+            $this->worked = WorkedPages::of(WorkedPages::chosen(), $this->keywords(), self::OURS, $isThere, $this->noise);
         }
 
         return $this->worked;
@@ -211,6 +209,14 @@ final class Market
         );
     }
 
+    /** Competitors publish every month; what we publish is in the works. */
+    private function publishedIn(MarketDomain $domain, string $page): int
+    {
+        $draw = $this->noise->uniform("published {$page}");
+
+        return $domain->host === self::OURS ? 0 : (int) max(0, ceil(self::PUBLISHING_MONTHS * (1 - $draw / self::PUBLISHED_SHARE)));
+    }
+
     private function hasPage(MarketDomain $domain, MarketKeyword $keyword, int $month, ?WorkedPages $worked): bool
     {
         $page = "{$domain->host} {$keyword->pageKey()}";
@@ -219,6 +225,7 @@ final class Market
             $coverage *= 1 - $domain->withoutShop;
         }
 
-        return $worked?->isThere($domain->host, $keyword->pageKey(), $month) ?? $this->noise->uniform("has {$page}") <= $coverage;
+        return $worked?->isThere($domain->host, $keyword->pageKey(), $month)
+            ?? ($this->noise->uniform("has {$page}") <= $coverage && $month >= $this->publishedIn($domain, $page));
     }
 }

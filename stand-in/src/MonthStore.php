@@ -72,7 +72,7 @@ final readonly class MonthStore
                     '',
                     array_map(
                         static fn(string $path): string => (string) hash_file('xxh64', $path),
-                        glob(__DIR__.'/{'.self::DRAWN_BY.'}.php', GLOB_BRACE) ?: [],
+                        [...(glob(__DIR__.'/{'.self::DRAWN_BY.'}.php', GLOB_BRACE) ?: []), WorkedPages::CHOSEN],
                     ),
                 ),
             ),

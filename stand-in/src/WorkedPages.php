@@ -6,7 +6,8 @@ namespace StandIn;
 
 /**
  * Which pages of our shop are written or improved in which month, and by how much that moves them: some climb, some stay where they are.
- * The effect is hidden from whoever only sees rankings.
+ * The pages are those that the ranked list of the time put forward, with the errors a team makes; the effect is hidden from whoever only
+ * sees rankings.
  *
  * @phpstan-type Work array{month: int, kind: string, page: string, keyword: string, url: string}
  */
@@ -15,8 +16,8 @@ final readonly class WorkedPages
     public const WRITTEN = 'written';
     public const IMPROVED = 'improved';
 
-    private const FIRST_MONTH = 2;
-    private const PER_MONTH = [3, 2];
+    /** Month and leading keyword of each page, chosen by stand-in/choose.php. */
+    public const CHOSEN = __DIR__.'/../data/worked.json';
 
     /** Chance that a page climbs, and how far those do: mean and standard deviation; and that it falls, and how far. */
     private const CLIMBING_SHARE = .55;
@@ -28,60 +29,41 @@ final readonly class WorkedPages
     /** Months until it is there in full. */
     private const RAMP = 3;
 
-    /** What is worked on stands between these places at first, or would where a page is written. */
-    private const FROM_PLACE = 4;
-    private const TO_PLACE = 80;
-    private const FEWEST_SEARCHES = 100;
-
-    /** @param array<string, Work> $works host and page → what is done for it */
+    /** @param array<string, Work> $works host and page → what is done for it, the earliest first */
     private function __construct(private array $works, private Noise $noise)
     {
     }
 
     /**
-     * @param list<MarketKeyword>             $keywords
-     * @param \Closure(MarketKeyword): float $place    of our page at first, or of one that we wrote
-     * @param \Closure(MarketKeyword): bool  $isThere  whether we have that page at first
+     * @param list<array{month: int, keyword: string}> $chosen
+     * @param list<MarketKeyword>                      $keywords
+     * @param \Closure(MarketKeyword): bool            $isThere  whether we have its page at first
      */
-    public static function choose(array $keywords, string $host, \Closure $place, \Closure $isThere, Noise $noise): self
+    public static function of(array $chosen, array $keywords, string $host, \Closure $isThere, Noise $noise): self
     {
-        $leads = [];
-        foreach ($keywords as $keyword) {
-            $lead = $leads[$keyword->pageKey()] ?? null;
-            if ($keyword->brandOf === '' && ($lead === null || $keyword->volume > $lead->volume)) {
-                $leads[$keyword->pageKey()] = $keyword;
-            }
-        }
-        $worth = [];
-        foreach ($leads as $page => $lead) {
-            $at = $place($lead);
-            if ($lead->volume >= self::FEWEST_SEARCHES && $at >= self::FROM_PLACE && $at <= self::TO_PLACE) {
-                $worth[$page] = log($lead->volume) - 1.3 * log($at) + .8 * $noise->normal("worked on {$page}");
-            }
-        }
-        arsort($worth);
+        $byText = array_combine(array_map(static fn(MarketKeyword $one): string => $one->text, $keywords), $keywords);
         $works = [];
-        [$month, $left] = [self::FIRST_MONTH, self::PER_MONTH[0]];
-        foreach (array_keys($worth) as $page) {
-            $works["{$host} {$page}"] = [
-                'month' => $month,
-                'kind' => $isThere($leads[$page]) ? self::IMPROVED : self::WRITTEN,
-                'page' => $page,
-                'keyword' => $leads[$page]->text,
-                'url' => Market::url($host, $leads[$page]),
-            ];
-            if (--$left === 0) {
-                ++$month;
-                $left = self::PER_MONTH[$month % \count(self::PER_MONTH)];
+        foreach ($chosen as ['month' => $month, 'keyword' => $text]) {
+            $keyword = $byText[$text] ?? null;
+            if ($keyword !== null) {
+                $works["{$host} {$keyword->pageKey()}"] ??= [
+                    'month' => $month,
+                    'kind' => $isThere($keyword) ? self::IMPROVED : self::WRITTEN,
+                    'page' => $keyword->pageKey(),
+                    'keyword' => $text,
+                    'url' => Market::url($host, $keyword),
+                ];
             }
         }
 
         return new self($works, $noise);
     }
 
-    public static function none(Noise $noise): self
+    /** @return list<array{month: int, keyword: string}> */
+    public static function chosen(): array
     {
-        return new self([], $noise);
+        /** @var list<array{month: int, keyword: string}> */
+        return json_decode((string) file_get_contents(self::CHOSEN), true, 4, JSON_THROW_ON_ERROR);
     }
 
     /** @return list<Work> up to a month, the earliest first */

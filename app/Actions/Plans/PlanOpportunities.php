@@ -40,7 +40,8 @@ final readonly class PlanOpportunities
         array $without = [],
     ): ProposedPlan {
         $units = new PlanUnits($study, $comparison, $isByTopic);
-        $work = self::candidates($units, $without);
+        $finished = RoadmapStatus::of($study, $comparison)->finished($isByTopic);
+        $work = self::candidates($units, [...$without, ...$finished]);
         $plan = new AutoPlan($months, $capacity);
         $placements = $plan->place($work);
 
@@ -64,7 +65,9 @@ final readonly class PlanOpportunities
         $units = new PlanUnits($study, $comparison, $isByTopic, false);
         $roadmap = LaidPlan::of($study, PlanFrame::agreed($study));
         $there = array_filter($roadmap->items, static fn(PlanItem $item): bool => $item->isAlive());
-        $work = self::candidates($units, array_values(array_map(static fn(PlanItem $item): string => $item->name, $there)));
+        $names = array_values(array_map(static fn(PlanItem $item): string => $item->name, $there));
+        $finished = RoadmapStatus::of($study, $comparison)->finished($isByTopic);
+        $work = self::candidates($units, [...$names, ...$finished]);
         $promises = new UnitPromises($study, $units, new Promises($study, $models), $start);
         $months = $start->until($goal->until) + 1;
         // Nearly all that smaller capacities place, looked up at once.

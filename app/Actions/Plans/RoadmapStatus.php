@@ -8,6 +8,7 @@ use App\Models\Comparison;
 use App\Models\PlanItem;
 use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
+use GreaterReach\Core\Plan\ItemStatus;
 use GreaterReach\Core\Plan\Unit;
 
 /** Which topics and keywords of a comparison are on the roadmap, and how far their items are; dropped items hold nothing. */
@@ -19,6 +20,14 @@ final readonly class RoadmapStatus
      */
     private function __construct(public array $topics, public array $keywords)
     {
+    }
+
+    /** @return list<string> topics, or keywords, that are finished and so no candidates of a plan */
+    public function finished(bool $isByTopic): array
+    {
+        $done = array_keys($isByTopic ? $this->topics : $this->keywords, ItemStatus::Done->value, true);
+
+        return array_map(strval(...), $done);
     }
 
     public static function of(Study $study, Comparison $comparison): self

@@ -132,7 +132,8 @@ final class ToldFiguresTest extends TestCase
         $gaps = fn(): int => $study->refresh()->comparison->shown_gaps ?? -1;
         $before = $gaps();
         self::assertGreaterThan(0, $before);
-        $change = $this->postJson($this->at($study, 'decisions'), ['keywords' => ['ink'], 'mark' => 'set aside'])->assertOk()->json('change');
+        $order = ['keywords' => ['ink'], 'mark' => 'set aside'];
+        $change = $this->postJson($this->at($study, 'decisions'), $order)->assertOk()->json('change');
         self::assertSame($before - 1, $gaps());
         $this->postJson($this->at($study, 'decisions/undo'), ['change' => $change])->assertOk();
         self::assertSame($before, $gaps());

@@ -83,7 +83,8 @@ final class StudyArchiveTest extends TestCase
         $order = ['keywords' => ['paper'], 'mark' => 'shortlisted', 'reason' => $text, 'note' => $text, 'topic' => $text, 'tag' => $text];
         $this->postJson($at.'/decisions', $order)->assertOk();
         $item = DB::table('plan_items')->where('study_id', $this->study->id)->first(['id', 'version']);
-        $this->patchJson("{$at}/plan/items/{$item?->id}", ['version' => $item?->version, 'owner' => $text, 'brief' => ['angle' => $text]])->assertOk();
+        $changes = ['version' => $item?->version, 'owner' => $text, 'brief' => ['angle' => $text]];
+        $this->patchJson("{$at}/plan/items/{$item?->id}", $changes)->assertOk();
         $this->postJson($at.'/plan/drafts', ['name' => $text])->assertSuccessful();
         $texts = static fn(Study $of): array => [
             DB::table('decisions')->where('study_id', $of->id)->where('keyword', 'paper')->get(['reason', 'note', 'topic'])->all(),
