@@ -160,6 +160,22 @@ final class PlanApiTest extends TestCase
         Carbon::setTestNow();
     }
 
+    public function test_a_finished_page_is_not_planned_again(): void
+    {
+        $study = $this->weighed();
+        $planned = fn(string $by): array => array_column(
+            self::readCsv($this->command('reach:plan', ['slug' => $study->slug, '--by' => $by])[1]),
+            'item',
+        );
+        $item = $this->planned($study, 'big pen');
+        self::assertContains('big pen', $planned('topic'), 'A planned page is still to be placed.');
+        $this->patchJson($this->at($study, "plan/items/{$item->id}"), ['version' => 1, 'status' => 'done'])->assertOk();
+        foreach (['topic', 'keyword'] as $by) {
+            self::assertNotContains('big pen', $planned($by));
+            self::assertContains('dear nib', $planned($by));
+        }
+    }
+
     public function test_a_proposal_is_what_the_command_says(): void
     {
         $study = $this->weighed();
