@@ -109,7 +109,7 @@ final readonly class ReadTrack
             ++$kinds[$kind]['items'];
             $kinds[$kind]['reached'] += $outcome['is_reached'] === true ? 1 : 0;
             $kinds[$kind]['said'] += $said->winChance ?? 0.0;
-            $kinds[$kind]['inside'] += $outcome['outcome'] === Outcome::Inside->value ? 1 : 0;
+            $kinds[$kind]['inside'] += $said->band?->holds($outcome['net'] ?? 0.0, $outcome['is_unclear']) === true ? 1 : 0;
             $kinds[$kind]['net'] += $outcome['net'] ?? 0.0;
             $kinds[$kind]['expected'] += $said->expectedGain ?? 0.0;
         }

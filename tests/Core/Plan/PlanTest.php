@@ -267,6 +267,17 @@ final class PlanTest extends TestCase
         self::assertNotEquals($alone, (new Forecast(200, 0.3, 8, self::effects()))->totals([$one], $month), 'Another seed draws others.');
     }
 
+    public function test_a_result_without_a_clear_change_counts_as_none(): void
+    {
+        $band = new Band(0, 4, 90, 20);
+        self::assertSame(
+            [true, true, false, true, false],
+            [$band->holds(5, false), $band->holds(-3, true), $band->holds(-3, false), $band->holds(90, false), $band->holds(91, false)],
+        );
+        self::assertFalse((new Band(10, 50, 90, 50))->holds(-3, true), 'The forecast was sure of more than nothing.');
+        self::assertTrue((new Band(10, 50, 90, 50))->holds(11, true));
+    }
+
     public function test_an_outcome_waits_for_the_ramp(): void
     {
         $band = new Band(10, 50, 90, 50);
