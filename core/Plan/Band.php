@@ -13,13 +13,13 @@ final readonly class Band
 
     /**
      * Whether a net result lies in it. One that cannot be told from no change at all counts as none: pages move a little by themselves, and
-     * where most pages stay as they are the band begins at exactly 0.
+     * where most pages stay as they are the band begins at exactly 0. For the same reason whole visits are compared.
      */
     public function holds(float $net, bool $isUnclear): bool
     {
-        $result = $isUnclear ? 0.0 : $net;
+        $isInside = fn(float $visits): bool => round($visits) >= floor($this->p10) && round($visits) <= ceil($this->p90);
 
-        return ($result >= $this->p10 && $result <= $this->p90) || ($net >= $this->p10 && $net <= $this->p90);
+        return $isInside($net) || ($isUnclear && $isInside(0.0));
     }
 
     /** A share of it, as in a month before it pays in full. */

@@ -23,7 +23,7 @@ final readonly class WorkedPages
     private const CLIMBING_SHARE = .55;
     private const EFFECT = 1.1;
     private const EFFECT_DEVIATION = .4;
-    private const FALLING_SHARE = .1;
+    private const FALLING_SHARE = .05;
     private const FALL = -.5;
 
     /** Months until it is there in full. */

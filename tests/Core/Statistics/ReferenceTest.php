@@ -12,11 +12,15 @@ use GreaterReach\Core\Statistics\OddsTable;
 use GreaterReach\Core\Statistics\ProportionalOdds;
 use GreaterReach\Core\Statistics\Quantile;
 use GreaterReach\Core\Statistics\Scale;
+use GreaterReach\Core\Winning\Effect;
+use GreaterReach\Core\Winning\FinishedItem;
+use GreaterReach\Core\Winning\PageKind;
+use GreaterReach\Core\Winning\PlaceChances;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /**
- * Source: R's isoreg(), quantile(), glm(), lm(), optim() and, of package MASS, polr() on data sets that R ships; reference.R made
+ * Source: R's isoreg(), quantile(), glm(), lm(), optim(), integrate() and, of package MASS, polr() on data sets that R ships; reference.R made
  * reference.json.
  */
 final class ReferenceTest extends TestCase
@@ -175,6 +179,32 @@ final class ReferenceTest extends TestCase
     {
         $this->expectException(Misuse::class);
         Quantile::median([]);
+    }
+
+    /** polr() of package MASS with an offset on the housing data: its classes are those of thresholds that are all shifted by it. */
+    public function test_a_shift_of_the_thresholds_agrees_with_polr_and_an_offset(): void
+    {
+        $reference = self::reference('shifted');
+        $tables = self::tables('housing');
+        $fit = ProportionalOdds::fit(self::table(array_map(null, $tables['x'], $tables['counts'])), 0.0);
+        $shifted = array_map(static fn(float $threshold): float => $threshold + .7, $fit['thresholds']);
+        self::assertEqualsWithDelta($reference['fit'], $shifted, 1e-4);
+    }
+
+    /** integrate() over the shift, for three finished items of each kind: the grid comes to the same mean and standard deviation. */
+    public function test_the_posterior_of_an_effect_agrees_with_integrate(): void
+    {
+        $reference = self::reference('effects');
+        $chances = new PlaceChances($reference['upTo']);
+        $item = static fn(PageKind $kind, ?int $then, ?int $now): FinishedItem => new FinishedItem($kind, $chances, $then, 3, .35, $now);
+        $new = Effect::prior(.2, .7)->learning([
+            $item(PageKind::New, null, 8), $item(PageKind::New, null, null), $item(PageKind::New, 50, 20),
+        ]);
+        self::assertEqualsWithDelta($reference['new'], [$new->mean(), $new->posterior->deviation()], 1e-4);
+        $existing = Effect::prior(0.0, .7)->learning([
+            $item(PageKind::Existing, 10, 3), $item(PageKind::Existing, 20, 4), $item(PageKind::Existing, null, null),
+        ]);
+        self::assertEqualsWithDelta($reference['existing'], [$existing->mean(), $existing->posterior->deviation()], 1e-4);
     }
 
     /** @param list<array{list<float>, list<int>}> $rows */

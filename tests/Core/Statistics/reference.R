@@ -50,10 +50,30 @@ random <- polr(y ~ a + b, weights = n, data = long[long$n > 0, ], control = list
 randomly <- c(random$zeta, -coef(random))
 rows <- function(m) paste0("[", paste(apply(m, 1, function(r) num(as.vector(r))), collapse = ","), "]")
 
+# polr() with an offset: the same classes as a shift of all thresholds by it.
+shifted <- polr(Sat ~ Infl + Type + Cont + offset(rep(.7, nrow(housing))), weights = Freq, data = housing, control = list(reltol = 1e-16, maxit = 1000))
+stopifnot(max(abs(fitted(shifted) - fitted(fit))) < 1e-6)
+
+# What three finished items of a kind teach, by integrate() over the shift instead of a grid. Chances of the places 1, 3, 5, 10, 20, 50 and
+# 100 or better; a new page by the class of its place now, an existing one by whether it reached its target.
+upTo <- c(.01, .04, .08, .2, .34, .6, .8)
+new <- function(d, now, classes = 7) { G <- plogis(qlogis(upTo[1:classes]) + d); if (is.na(now)) 1 - G[classes] else diff(c(0, G))[now] }
+existing <- function(d, reach, reached) { G <- plogis(qlogis(.35 * reach) + d); if (reached) G else 1 - G }
+posterior <- function(likelihood, mean) {
+  weight <- function(d) sapply(d, function(one) dnorm(one, mean, .7) * likelihood(one))
+  moment <- function(k) integrate(function(d) d^k * weight(d), -4, 4, rel.tol = 1e-10)$value
+  m <- moment(1) / moment(0)
+  c(m, sqrt(moment(2) / moment(0) - m^2))
+}
+ofNew <- posterior(function(d) new(d, 4) * new(d, NA) * new(d, 5, 5), .2)
+ofExisting <- posterior(function(d) existing(d, upTo[2] / upTo[4], TRUE) * existing(d, upTo[2] / upTo[5], FALSE) * existing(d, upTo[2], FALSE), 0)
+
 cat(sprintf('{"isotonic":{"source":"isoreg(), airquality$Wind[1:60]","values":%s,"fit":%s},', num(values), num(unweighted)))
 cat(sprintf('"quantiles":{"source":"quantile(type = 7), faithful$eruptions","values":%s,"shares":[0.1,0.25,0.5,0.75,0.9],"fit":%s},', num(faithful$eruptions), num(quantile(faithful$eruptions, c(.1, .25, .5, .75, .9), type = 7))))
 cat(sprintf('"oring":{"source":"glm(binomial), O-ring data of Dalal, Fowlkes and Hoadley 1989","x":%s,"y":%s,"fit":%s},', num(orings$temperature), num(orings$distress), num(coef(oring))))
 cat(sprintf('"mtcars":{"source":"glm(binomial), mtcars am ~ wt + hp","x1":%s,"x2":%s,"y":%s,"fit":%s},', num(mtcars$wt), num(mtcars$hp), num(mtcars$am), num(coef(cars))))
 cat(sprintf('"line":{"source":"lm(), cars dist ~ speed","x":%s,"y":%s,"fit":%s},', num(datasets::cars$speed), num(datasets::cars$dist), num(coef(line))))
 cat(sprintf('"housing":{"source":"polr(Sat ~ Infl + Type + Cont, weights = Freq), MASS housing","x":%s,"counts":%s,"fit":%s,"penalised":%s},', rows(X), rows(counts), num(housed), num(penalised(X, counts, 1, housed))))
-cat(sprintf('"grouped":{"source":"polr(y ~ a + b, weights = n), drawn","x":%s,"counts":%s,"fit":%s,"penalised":%s}}\n', rows(R), rows(drawn), num(randomly), num(penalised(R, drawn, 1, randomly))))
+cat(sprintf('"grouped":{"source":"polr(y ~ a + b, weights = n), drawn","x":%s,"counts":%s,"fit":%s,"penalised":%s},', rows(R), rows(drawn), num(randomly), num(penalised(R, drawn, 1, randomly))))
+cat(sprintf('"shifted":{"source":"polr(… + offset(.7)), MASS housing","shift":0.7,"fit":%s},', num(shifted$zeta)))
+cat(sprintf('"effects":{"source":"integrate()","upTo":%s,"new":%s,"existing":%s}}\n', num(upTo), num(ofNew), num(ofExisting)))
