@@ -13,7 +13,11 @@ use Illuminate\Support\Facades\DB;
 final class StudyState
 {
     private const SQL = <<<'SQL'
-        SELECT concat_ws(' ', coalesce(max(id), 0), count(undone_at), (SELECT data_version FROM studies WHERE id = ?)) AS state
+        SELECT concat_ws(
+            ' ', coalesce(max(id), 0), count(undone_at), (SELECT data_version FROM studies WHERE id = ?),
+            -- What is on the roadmap is hidden from lists, and its status shown in them.
+            (SELECT md5(string_agg(id || status, ' ' ORDER BY id)) FROM plan_items WHERE study_id = ?)
+        ) AS state
         FROM changes WHERE study_id = ?
         SQL;
 
@@ -37,7 +41,7 @@ final class StudyState
     private static function read(int $study, string $sql): string
     {
         /** @var object{state: string} $row */
-        $row = DB::selectOne($sql, [$study, $study]);
+        $row = DB::selectOne($sql, [$study, $study, $study]);
 
         return "{$study} {$row->state}";
     }

@@ -10,13 +10,18 @@ use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\RankedRow;
 use App\Support\Rows\RankedRows;
 use App\Support\Rows\RowOrder;
+use App\Support\Sentence\RoadmapKeywords;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Weights;
 
 /** One page of the ranked list, what is pinned first, then ordered by the weights given, with the parts of every priority. */
-final class ReadOpportunities implements RankedList
+final readonly class ReadOpportunities implements RankedList
 {
+    public function __construct(private RoadmapKeywords $roadmap)
+    {
+    }
+
     /**
      * @param string $sort the priority, or what an order of the bench is called
      *
@@ -42,6 +47,7 @@ final class ReadOpportunities implements RankedList
         $total = $list->count();
         $page = $list->page($weights, $offset, $limit, $order, $descending);
         $ranked = [];
+        $planned = $this->roadmap->keywords($comparison);
         $rows = array_map(static fn(RankedRow $row): WeighedRow => $row->row, $page);
         foreach ((new ComparisonRows($comparison))->presentAll($rows) as $number => $presented) {
             $ranked[] = [
@@ -49,6 +55,7 @@ final class ReadOpportunities implements RankedList
                 ...$presented,
                 'priority' => $page[$number]->priority,
                 'scores' => $page[$number]->row->scores?->toArray(),
+                'roadmap' => $planned[$page[$number]->row->keyword] ?? null,
             ];
         }
 

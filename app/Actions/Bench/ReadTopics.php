@@ -8,13 +8,18 @@ use App\Exceptions\Refused;
 use App\Models\Comparison;
 use App\Support\Database\Figures;
 use App\Support\Rows\RankedTopics;
+use App\Support\Sentence\RoadmapKeywords;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Weights;
 
 /** One page of the ranked list of topics: the pages to make or to improve. */
-final class ReadTopics implements RankedList
+final readonly class ReadTopics implements RankedList
 {
+    public function __construct(private RoadmapKeywords $roadmap)
+    {
+    }
+
     /**
      * @param string $sort the priority, or one of the orders of the list
      *
@@ -35,8 +40,9 @@ final class ReadTopics implements RankedList
         $list = new RankedTopics($comparison, $sentence, $gate);
         $total = $list->count();
         $rows = [];
+        $planned = $this->roadmap->topics($comparison);
         foreach ($list->page($weights, $offset, $limit, self::column($sort), $descending) as $number => $topic) {
-            $rows[] = ['rank' => $offset + $number + 1, ...self::told($topic)];
+            $rows[] = ['rank' => $offset + $number + 1, ...self::told($topic), 'roadmap' => $planned[(string) Figures::text($topic->topic)] ?? null];
         }
 
         return ['rows' => $rows, 'next' => $offset + $limit < $total ? (string) ($offset + $limit) : null, 'total' => $total];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Comparisons;
 
 use App\Models\Comparison;
+use App\Models\Study;
 use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\RankedRows;
 use App\Support\Sentence\Sentence;
@@ -13,6 +14,14 @@ use GreaterReach\Core\Rulebook\Rulebook;
 /** Counts what Compare and Weigh show from the start, kept with the comparison so that a list of studies need not count anew. */
 final class CountShown
 {
+    /** After a change of the roadmap or of a decision, which hides rows or brings them back. */
+    public function ofStudy(Study $study): void
+    {
+        if ($study->comparison !== null) {
+            $this->execute($study->comparison, $study->rulebook());
+        }
+    }
+
     public function execute(Comparison $comparison, Rulebook $rulebook): void
     {
         $comparison->update([

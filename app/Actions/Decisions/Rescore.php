@@ -53,8 +53,8 @@ final readonly class Rescore
             $joined = \in_array('topic', $columns, true) ? self::topicsOf($comparison, $keywords) : [];
             $this->topics->again($study, $comparison, array_values(array_unique([...$topics, ...$joined])));
         }
-        if ($study->comparison !== null && array_intersect($columns, self::COUNTED) !== []) {
-            $this->count->execute($study->comparison, $study->rulebook());
+        if (array_intersect($columns, self::COUNTED) !== []) {
+            $this->count->ofStudy($study);
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plans;
 
+use App\Actions\Comparisons\CountShown;
 use App\Exceptions\Refused;
 use App\Models\PlanItem;
 use App\Models\Study;
@@ -18,6 +19,10 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class AddToPlan
 {
+    public function __construct(private CountShown $count)
+    {
+    }
+
     /** Adds the pages of what is shortlisted and weighed; the rest of the shortlist waits until it is. */
     public function shortlist(Study $study, int $user): int
     {
@@ -103,6 +108,7 @@ final readonly class AddToPlan
                     self::refuse($item, $ofItem, array_map($facts->at(...), $there));
                 }
             }
+            $this->count->ofStudy($study);
 
             return $added;
         });

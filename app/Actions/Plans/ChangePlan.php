@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plans;
 
+use App\Actions\Comparisons\CountShown;
 use App\Actions\Comparisons\LearnEffect;
 use App\Exceptions\Refused;
 use App\Models\PlanItem;
@@ -21,8 +22,12 @@ final readonly class ChangePlan
     /** What a status of done holds fast. */
     private const FIXED_WHEN_DONE = ['month', 'tactic', 'effort_days'];
 
-    public function __construct(private LearnEffect $effect, private AddToPlan $add, private PublicSuffixList $suffixes)
-    {
+    public function __construct(
+        private LearnEffect $effect,
+        private AddToPlan $add,
+        private PublicSuffixList $suffixes,
+        private CountShown $count,
+    ) {
     }
 
     /**
@@ -60,6 +65,9 @@ final readonly class ChangePlan
             // Finished work teaches what work brings, and that every chance.
             if ($this->effect->finished($study, $study->rulebook()) != $before) {
                 $study->touchData();
+            }
+            if ($item->wasChanged('status')) {
+                $this->count->ofStudy($study);
             }
 
             return $item;
@@ -189,6 +197,15 @@ final readonly class ChangePlan
             DB::table('changes')
                 ->where('id', $change)
                 ->update(['undone_at' => now()]);
+            $this->count->ofStudy($study);
+        });
+    }
+
+    public function remove(Study $study, PlanItem $item): void
+    {
+        DB::transaction(function () use ($study, $item): void {
+            $item->delete();
+            $this->count->ofStudy($study);
         });
     }
 

@@ -11,8 +11,19 @@ use App\Support\Sentence\RoadmapKeywords;
 final readonly class ReadRoadmapKeywords implements RoadmapKeywords
 {
     #[\Override]
-    public function of(Study $study, Comparison $comparison): array
+    public function keywords(Comparison $comparison): array
     {
-        return array_map(strval(...), array_keys(RoadmapStatus::of($study, $comparison)->keywords));
+        return self::status($comparison)->keywords;
+    }
+
+    #[\Override]
+    public function topics(Comparison $comparison): array
+    {
+        return self::status($comparison)->topics;
+    }
+
+    private static function status(Comparison $comparison): RoadmapStatus
+    {
+        return RoadmapStatus::of(Study::query()->with('domains')->findOrFail($comparison->study_id), $comparison);
     }
 }

@@ -69,9 +69,9 @@ final class PlanController extends Controller
         return new JsonResponse(['id' => $changed->id, 'version' => $changed->version]);
     }
 
-    public function remove(Study $study, int $item): JsonResponse
+    public function remove(Study $study, int $item, ChangePlan $change): JsonResponse
     {
-        $this->item($study, $item)->delete();
+        $change->remove($study, $this->item($study, $item));
 
         return new JsonResponse(['gone' => $item]);
     }

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Support\Sentence;
 
 use App\Models\Comparison;
-use App\Models\Study;
 
-/** Which keywords of a comparison are on the roadmap, for the clause that shows or hides them. */
+/** What of a comparison is on the roadmap, and how far it is: for the clause that shows or hides it, and for the lists. */
 interface RoadmapKeywords
 {
-    /** @return list<string> */
-    public function of(Study $study, Comparison $comparison): array;
+    /** @return array<string, string> keyword → status of the item that holds it */
+    public function keywords(Comparison $comparison): array;
+
+    /** @return array<string, string> topic → the same */
+    public function topics(Comparison $comparison): array;
 }

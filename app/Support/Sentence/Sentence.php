@@ -14,7 +14,7 @@ final readonly class Sentence
     public const START = 'brands=hide;mark=kept';
 
     /** What Weigh begins with, where competitors' brands are never listed. */
-    public const START_WEIGHING = 'mark=kept';
+    public const START_WEIGHING = 'mark=kept;roadmap=hide';
 
     private const MOST_CLAUSES = 40;
     private const MAX_LENGTH = 4000;

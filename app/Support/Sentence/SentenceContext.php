@@ -31,7 +31,7 @@ final readonly class SentenceContext
     /** @return list<string> keywords of the comparison that are on the roadmap */
     public function onRoadmap(): array
     {
-        return app(RoadmapKeywords::class)->of($this->studyOf(), $this->comparison);
+        return array_map(strval(...), array_keys(app(RoadmapKeywords::class)->keywords($this->comparison)));
     }
 
     private function studyOf(): Study

@@ -42,6 +42,9 @@ export type StudyPart =
   | 'track'
   | 'weight-presets';
 
+/** What shows or hides what is on the roadmap. */
+export const onRoadmap: StudyPart[] = ['itself', 'opportunities', 'topics', 'groups', 'map', 'hidden', 'steadiness'];
+
 export const keys = {
   session: ['session'] as const,
   tokens: ['tokens'] as const,

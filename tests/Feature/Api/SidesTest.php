@@ -85,8 +85,19 @@ final class SidesTest extends TestCase
         $shown = $this->getJson($this->at($study, 'bench/summary?show=brands=hide;mark=kept'))->json('standings.gap') ?? 0;
         self::assertSame(0, $shown, 'One is a brand, the other was set aside.');
         $this->getJson($this->at($study, ''))->assertOk()->assertJsonPath('stages.compare.gaps', $shown);
-        $wins = $this->getJson($this->at($study, 'opportunities?show=mark=kept;horizon=quick win'))->json('total');
-        $this->getJson($this->at($study, ''))->assertOk()->assertJsonPath('stages.weigh.quick_wins', $wins);
+        $wins = fn(): int => $this->getJson($this->at($study, 'opportunities?show=mark=kept;roadmap=hide;horizon=quick win'))->json('total');
+        $isCounted = fn() => $this->getJson($this->at($study, ''))->assertOk()->assertJsonPath('stages.weigh.quick_wins', $wins());
+        $isCounted();
+        $win = $this->getJson($this->at($study, 'opportunities?show=horizon=quick win'))->json('rows.0.keyword');
+        self::assertIsString($win);
+        $before = $wins();
+        $this->postJson($this->at($study, 'plan/items'), ['keywords' => [$win]])->assertSuccessful();
+        self::assertLessThan($before, $wins(), 'What is on the roadmap is no open question.');
+        $isCounted();
+        $item = $this->getJson($this->at($study, 'plan'))->json('items.0.id');
+        $this->deleteJson($this->at($study, "plan/items/{$item}"))->assertOk();
+        self::assertSame($before, $wins());
+        $isCounted();
     }
 
     public function test_a_study_without_lists_shows_no_comparison_and_waits_for_none(): void

@@ -1,8 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, told } from '../../api/client';
-import { keys, type StudyPart } from '../../api/keys';
+import { keys, onRoadmap, type StudyPart } from '../../api/keys';
 
-const touched: StudyPart[] = ['plan', 'proposal', 'itself', 'our-pages'];
+const touched: StudyPart[] = [...onRoadmap, 'plan', 'proposal', 'our-pages'];
 
 /** Puts pages, by their topics, straight onto the roadmap, or keywords by themselves. */
 export function usePutOnRoadmap(slug: string) {

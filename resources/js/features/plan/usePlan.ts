@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { api, told } from '../../api/client';
-import { keys, type StudyPart } from '../../api/keys';
+import { keys, onRoadmap, type StudyPart } from '../../api/keys';
 import type { PlanProposal, RoadmapItem, Study } from '../../api/schema';
 import { useShownPlan } from './useShownPlan';
 
@@ -14,7 +14,7 @@ interface Frame {
   capacity: number;
 }
 
-const touched: StudyPart[] = ['plan', 'proposal', 'itself', 'brief', 'track'];
+const touched: StudyPart[] = [...onRoadmap, 'plan', 'proposal', 'brief', 'track'];
 
 /**
  * Changes the roadmap, or the draft that is shown. A card moves at once; the server's answer settles it. Where it is refused, as when

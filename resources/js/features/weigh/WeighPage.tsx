@@ -41,7 +41,7 @@ import { ShortlistView } from './ShortlistView';
 import { viewOf, views } from './views';
 import { spellWeights, type Weights } from './weights.logic';
 
-const startSentence = 'mark=kept';
+const startSentence = 'mark=kept;roadmap=hide';
 const none: Weights = {};
 
 /** Views whose rows the server writes whole; the map shows those of the list. */

@@ -4,6 +4,7 @@ import { decimal, estimate, percent, position, whole } from '../../shared/format
 import { chanceWords, shortChance } from '../keyword/chance';
 import { ChooseBox } from '../decisions/ChooseBox';
 import { markColumn } from '../decisions/markColumn';
+import { tacticWords } from './pages.logic';
 import { PriorityBar } from './PriorityBar';
 import { SteadySign } from './SteadySign';
 import type { Weights } from './weights.logic';
@@ -84,7 +85,7 @@ export function opportunityColumns(weights: Weights, steadiness: Steadiness | Ta
       cell: (row) => <span title="Share of all our visits that it brings now">{percent(row.visits_share)}</span>,
     },
     { key: 'horizon', sort: 'horizon', startsAscending: true, heading: 'Horizon', track: '84px', cell: (row) => row.horizon ?? '·' },
-    { key: 'tactic', sort: 'tactic', startsAscending: true, heading: 'Tactic', track: '148px', cell: (row) => row.tactic ?? '·' },
+    { key: 'tactic', sort: 'tactic', startsAscending: true, heading: 'Tactic', track: '148px', cell: tacticWords },
   ];
   return all.map((column) => (dearest.includes(column.key) ? { ...column, rank: dearest.indexOf(column.key) } : column));
 }

@@ -4,7 +4,7 @@ import { decimal, estimate, position, whole } from '../../shared/format';
 import { ChooseBox } from '../decisions/ChooseBox';
 import { MarkSign } from '../decisions/MarkSign';
 import { chanceWords, shortChance } from '../keyword/chance';
-import { countWords, ownPageWords, shortCount, type PageLine } from './pages.logic';
+import { countWords, ownPageWords, shortCount, tacticWords, type PageLine } from './pages.logic';
 import { PriorityBar } from './PriorityBar';
 import { SteadySign } from './SteadySign';
 import type { Weights } from './weights.logic';
@@ -39,6 +39,7 @@ interface Figures {
   expected: number | null;
   horizon: string | null;
   tactic: string | null;
+  roadmap: string | null;
 }
 
 /** What a page and a keyword both have. */
@@ -56,6 +57,7 @@ function figuresOf(line: PageLine): Figures {
     expected: it.expected_gain,
     horizon: it.horizon,
     tactic: it.tactic,
+    roadmap: it.roadmap,
   };
 }
 
@@ -183,7 +185,7 @@ export function pageColumns(weights: Weights, opened: string | null, steadiness:
       cell: figure((it) => decimal(it.difficulty)),
     },
     { key: 'horizon', sort: 'horizon', startsAscending: true, heading: 'Horizon', track: '84px', cell: figure((it) => it.horizon ?? '·') },
-    { key: 'tactic', sort: 'tactic', startsAscending: true, heading: 'Tactic', track: '142px', cell: figure((it) => it.tactic ?? '·') },
+    { key: 'tactic', sort: 'tactic', startsAscending: true, heading: 'Tactic', track: '142px', cell: figure(tacticWords) },
     { key: 'links', sort: 'links', heading: 'Links', track: '50px', isNumber: true, cell: ofPage((page) => whole(page.links_to_earn)) },
   ];
   const rank = (key: string) => (dearest.includes(key) ? dearest.indexOf(key) : dearest.length);

@@ -1,7 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import type { Opportunity, RankedTopic } from '../../api/schema';
 import { parseSentence } from '../sentence/sentence.logic';
-import { aboutPage, countWords, lineKey, linesOf, ownPageWords, roadmapWords, sharedJudgement, shortCount } from './pages.logic';
+import {
+  aboutPage,
+  countWords,
+  lineKey,
+  linesOf,
+  ownPageWords,
+  roadmapWords,
+  sharedJudgement,
+  shortCount,
+  tacticWords,
+} from './pages.logic';
 
 const page = (topic: string, more: Partial<RankedTopic> = {}): RankedTopic => ({
   rank: 1,
@@ -28,6 +38,7 @@ const page = (topic: string, more: Partial<RankedTopic> = {}): RankedTopic => ({
   intent: 'open',
   effort_days: 3,
   worth: 1,
+  roadmap: null,
   priority: 2,
   scores: {},
   ...more,
@@ -69,6 +80,11 @@ describe('the lines of the list of pages', () => {
 });
 
 describe('what is said of a page', () => {
+  it('says how far it is when it is on the roadmap', () => {
+    expect(tacticWords({ tactic: 'new page', roadmap: null })).toBe('new page');
+    expect(tacticWords({ tactic: 'new page', roadmap: 'writing' })).toBe('writing: new page');
+  });
+
   it('is told once it is on the roadmap', () => {
     expect([roadmapWords(0), roadmapWords(1)].map((words) => words.includes('already'))).toEqual([true, false]);
   });

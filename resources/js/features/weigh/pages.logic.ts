@@ -67,6 +67,11 @@ export function markOf(line: PageLine, mark: Mark): Mark | null {
   return mark === 'shortlisted' && line.page.shortlisted === line.page.keywords ? mark : null;
 }
 
+/** What to do, and how far it is when it is on the roadmap already. */
+export function tacticWords({ tactic, roadmap }: { tactic: string | null; roadmap: string | null }): string {
+  return roadmap === null ? (tactic ?? '·') : `${roadmap}: ${tactic ?? 'on the roadmap'}`;
+}
+
 /** What became of putting something on the roadmap. */
 export function roadmapWords(added: number): string {
   return added === 0 ? 'It is on the roadmap already.' : 'It is on the roadmap, and waits for a month.';
