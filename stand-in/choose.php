@@ -18,6 +18,7 @@ use StandIn\WorkedPages;
  * MONTH counts from 0, December 2025. What was chosen for that month and later is replaced.
  */
 require __DIR__.'/../vendor/autoload.php';
+/** @var \Illuminate\Foundation\Application $app */
 $app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 

@@ -9,6 +9,7 @@ use Carbon\CarbonImmutable;
 use GreaterReach\Core\Plan\ItemStatus;
 use GreaterReach\Core\Plan\Said;
 use GreaterReach\Core\Plan\Unit;
+use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\TacticLabel;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -42,6 +43,9 @@ use Illuminate\Database\Eloquent\Model;
 final class PlanItem extends Model
 {
     public const CREATED_AT = null;
+
+    /** What stands in the place of a tactic where links are earned. */
+    public const EARN_LINKS = 'earn links';
 
     protected $fillable = [
         'study_id',
@@ -144,9 +148,16 @@ final class PlanItem extends Model
         return $this->unit === Unit::Topic ? $this->name : $this->key();
     }
 
-    public function tacticLabel(): TacticLabel
+    /** Whether it is links to earn for a page: days of work without keywords, chances or a forecast. */
+    public function isLinks(): bool
     {
-        return TacticLabel::parse($this->tactic);
+        return $this->unit === Unit::Links;
+    }
+
+    /** Null of links, which no tactic brings about. */
+    public function tacticOfPage(): ?Tactic
+    {
+        return $this->isLinks() ? null : TacticLabel::parse($this->tactic)->tactic;
     }
 
     /** Counts in capacity and forecast. */

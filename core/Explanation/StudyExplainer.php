@@ -126,6 +126,21 @@ final class StudyExplainer
         );
     }
 
+    public static function effortOfLinks(Effort $effort, int $links): Explanation
+    {
+        return new Explanation(
+            'effort',
+            'Earning links takes the same number of days for each link. No visits are forecast for it.',
+            [new Input('links', $links)],
+            [sprintf(
+                '%d links · %s days = %s days.',
+                $links,
+                Explanation::number($effort->perLink),
+                Explanation::number($effort->forLinks($links)),
+            )],
+        );
+    }
+
     /** @param int $keywords that are open */
     public static function effort(Effort $effort, Tactic $tactic, int $keywords): Explanation
     {

@@ -25,7 +25,7 @@ final class ItemKeywords
             $item = $items[$number];
             if ($item['unit'] === Unit::Keyword) {
                 $alone[$item['name']] ??= $number;
-            } elseif ($item['topic'] !== null) {
+            } elseif ($item['unit'] === Unit::Topic && $item['topic'] !== null) {
                 $claims[$item['topic']][] = $number;
             }
         }

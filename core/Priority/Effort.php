@@ -46,6 +46,12 @@ final readonly class Effort
         return $this->days[$tactic->value] + min(self::MOST_FOR_KEYWORDS, $steps * $this->perTenKeywords);
     }
 
+    /** Days of earning so many links. */
+    public function forLinks(int $links): float
+    {
+        return $links * $this->perLink;
+    }
+
     /** Months until an item of this tactic pays in full. */
     public function ramp(Tactic $tactic): int
     {

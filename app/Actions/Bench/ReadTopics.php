@@ -42,7 +42,8 @@ final readonly class ReadTopics implements RankedList
         $rows = [];
         $planned = $this->roadmap->topics($comparison);
         foreach ($list->page($weights, $offset, $limit, self::column($sort), $descending) as $number => $topic) {
-            $rows[] = ['rank' => $offset + $number + 1, ...self::told($topic), 'roadmap' => $planned[(string) Figures::text($topic->topic)] ?? null];
+            $status = $planned[(string) Figures::text($topic->topic)] ?? null;
+            $rows[] = ['rank' => $offset + $number + 1, ...self::told($topic), 'roadmap' => $status];
         }
 
         return ['rows' => $rows, 'next' => $offset + $limit < $total ? (string) ($offset + $limit) : null, 'total' => $total];

@@ -71,8 +71,8 @@ final class LearnEffect
         $items = PlanItem::of($study)->where('status', 'done')->orderBy('id')->get()->all();
         $ripe = array_values(array_filter(
             $items,
-            static fn(PlanItem $item): bool => $item->said !== null && $item->done_month !== null
-                && Outcome::isRipe(Month::parse($item->done_month), $now, $effort->ramp($item->tacticLabel()->tactic)),
+            static fn(PlanItem $item): bool => $item->said !== null && $item->done_month !== null && $item->tacticOfPage() !== null
+                && Outcome::isRipe(Month::parse($item->done_month), $now, $effort->ramp($item->tacticOfPage())),
         ));
         $positions = self::positions($study, $newest, array_map(static fn(PlanItem $item): string => (string) $item->said?->lead, $ripe));
 

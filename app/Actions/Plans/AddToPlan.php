@@ -80,6 +80,22 @@ final readonly class AddToPlan
         return $this->topics($study, array_values(array_unique(array_values(array_diff_key($topics, $planned)))), $user);
     }
 
+    /** Adds the links to earn for the page of a topic as an item of its own. */
+    public function links(Study $study, string $topic, int $links, int $user): int
+    {
+        $lead = $study->comparison?->topicTable()->query()->where('topic', $topic)->value('lead')
+            ?? throw Refused::because('links.topic', sprintf('There is no page for "%s" in the current comparison.', $topic));
+        $item = PlanItem::draft($study, Unit::Links, $topic)->fill([
+            'lead' => $lead,
+            'tactic' => PlanItem::EARN_LINKS,
+            'effort_days' => $study->rulebook()->effort()->forLinks($links),
+            'links_to_earn' => $links,
+            'updated_by' => $user,
+        ]);
+
+        return PlanItem::of($study)->where('unit', Unit::Links)->where('name', $topic)->exists() ? 0 : (int) $item->save();
+    }
+
     /**
      * @param list<PlanItem> $wanted
      * @param bool           $isStrict refuses what nothing can be planned for, rather than leave it out

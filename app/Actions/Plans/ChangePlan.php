@@ -90,9 +90,9 @@ final readonly class ChangePlan
             throw Refused::because('done_month', 'What is done was not done in a month to come.');
         }
         $models = $study->comparison?->models();
-        if (! $wasDone && $item->said === null && $models !== null) {
+        $tactic = $item->tacticOfPage();
+        if (! $wasDone && $item->said === null && $models !== null && $tactic !== null) {
             $facts = PlanFacts::about($study, $item);
-            $tactic = $item->tacticLabel()->tactic;
             $item->said = (new SayWhatIsPlanned($study, $models))
                 ->of($item->drawsAs(), $facts->at($item), $tactic, $facts->effort()->ramp($tactic));
         }

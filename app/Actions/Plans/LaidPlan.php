@@ -46,7 +46,7 @@ final readonly class LaidPlan
     {
         $planned = array_filter(
             $this->items,
-            static fn(PlanItem $item): bool => $item->id !== $without && $item->isAlive() && $item->month !== null,
+            static fn(PlanItem $item): bool => $item->id !== $without && $item->isAlive() && $item->month !== null && ! $item->isLinks(),
         );
 
         return array_values(array_map($this->promise(...), $planned));
@@ -60,14 +60,9 @@ final readonly class LaidPlan
             return $item->said->promise($item->drawsAs(), $done, $this->counted);
         }
         $facts = $this->facts->at($item);
+        $tactic = $item->tacticOfPage() ?? throw new \LogicException('Links have no forecast.');
 
-        return new ForecastItem(
-            $item->drawsAs(),
-            $facts->gains($item->tacticLabel()->tactic),
-            $facts->season(),
-            $done,
-            $this->facts->effort()->ramp($item->tacticLabel()->tactic),
-        );
+        return new ForecastItem($item->drawsAs(), $facts->gains($tactic), $facts->season(), $done, $this->facts->effort()->ramp($tactic));
     }
 
     /** The month of our newest snapshot, whose visits hold what finished work has brought. */

@@ -62,7 +62,7 @@ final readonly class PlanFacts
         foreach ($items as $number => $item) {
             $topic = $rows->topics[$number];
             $weighed = self::weigh($weigher, $stored, $rows, $item, $topic, $open[$number]);
-            $setAside = $open[$number] === [] ? $rows->setAside($item, $topic) : null;
+            $setAside = $open[$number] === [] && ! $item->isLinks() ? $rows->setAside($item, $topic) : null;
             $facts[$item->key()] = new ItemFacts($topic, $weighed, $open[$number], $years, $setAside, $promises);
         }
 

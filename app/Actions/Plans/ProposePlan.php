@@ -11,6 +11,7 @@ use App\Models\PlanItem;
 use App\Models\Study;
 use GreaterReach\Core\Plan\AutoPlan;
 use GreaterReach\Core\Plan\ItemStatus;
+use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Unit;
 use GreaterReach\Core\Plan\WorkItem as Work;
 
@@ -42,7 +43,27 @@ final readonly class ProposePlan
 
         return $items === [] && $draft === null
             ? ['changes' => $this->filled($study, $comparison, $frame, $all), 'unchanged' => 0, 'left_out' => 0]
-            : self::placed($items, self::work($items, $facts), $frame);
+            : self::placed($items, self::work($items, $facts), $frame, self::taken($all, $frame));
+    }
+
+    /**
+     * Links stay in the month that a person gave them, and take its days.
+     *
+     * @param list<PlanItem> $all
+     *
+     * @return array<int, float> number of a month → days
+     */
+    private static function taken(array $all, PlanFrame $frame): array
+    {
+        $taken = [];
+        foreach ($all as $item) {
+            if ($item->isLinks() && $item->month !== null && ItemStatus::from($item->status)->isOpen()) {
+                $month = $frame->start->until(Month::parse($item->month));
+                $taken[$month] = ($taken[$month] ?? 0.0) + $item->effort_days;
+            }
+        }
+
+        return $taken;
     }
 
     /**
@@ -54,7 +75,8 @@ final readonly class ProposePlan
     {
         $items = array_values(array_filter(
             $all,
-            static fn(PlanItem $item): bool => ItemStatus::from($item->status)->isOpen() && $facts->at($item)->setAside === null,
+            static fn(PlanItem $item): bool => ItemStatus::from($item->status)->isOpen() && ! $item->isLinks()
+                && $facts->at($item)->setAside === null,
         ));
         usort($items, static fn(PlanItem $a, PlanItem $b): int => $a->id <=> $b->id);
 
@@ -105,14 +127,15 @@ final readonly class ProposePlan
 
     /**
      * @param list<PlanItem> $items
-     * @param list<Work>     $work  of each
+     * @param list<Work>        $work  of each
+     * @param array<int, float> $taken number of a month → days of other work
      *
      * @return array{changes: list<ProposedChange>, unchanged: int, left_out: int}
      */
-    private static function placed(array $items, array $work, PlanFrame $frame): array
+    private static function placed(array $items, array $work, PlanFrame $frame, array $taken): array
     {
         $months = [];
-        foreach ((new AutoPlan($frame->months, $frame->capacity))->place($work) as $placement) {
+        foreach ((new AutoPlan($frame->months, $frame->capacity, $taken))->place($work) as $placement) {
             $months[$placement->item->name] = (string) $frame->start->plus($placement->begins);
         }
         $changes = [];

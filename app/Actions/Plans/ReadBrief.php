@@ -49,6 +49,7 @@ final readonly class ReadBrief
         $comparison = $study->comparison;
         $facts = PlanFacts::about($study, $item);
         $ofItem = $facts->at($item);
+        $tactic = $item->tacticOfPage();
         $weighed = $ofItem->weighed;
         $lead = $weighed->lead->keyword ?? $item->lead;
         $results = $comparison === null ? [] : $this->pageOne->ofKeyword($comparison, $lead);
@@ -71,10 +72,9 @@ final readonly class ReadBrief
                 ? []
                 : $this->prospects($study, $comparison, $ofItem->topic, array_column($results, 'url')),
             'questions' => $this->others->questions($study, $lead),
-            'publish_by' => $ofItem
-                ->season()
-                ->publishBy(PlanFrame::agreed($study)->start, $facts->effort()->ramp($item->tacticLabel()->tactic))
-                ?->__toString(),
+            'publish_by' => $tactic === null
+                ? null
+                : $ofItem->season()->publishBy(PlanFrame::agreed($study)->start, $facts->effort()->ramp($tactic))?->__toString(),
             'written' => (object) $item->brief,
         ];
     }

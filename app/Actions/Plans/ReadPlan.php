@@ -158,14 +158,17 @@ final class ReadPlan
         [$facts, $work] = [$plan->facts, $plan->work];
         $ofItem = $facts->at($item);
         $season = $ofItem->season();
-        $publishBy = $season->publishBy($plan->frame->start, $facts->effort()->ramp($item->tacticLabel()->tactic))?->__toString();
+        $tactic = $item->tacticOfPage();
+        $publishBy = $tactic === null ? null : $season->publishBy($plan->frame->start, $facts->effort()->ramp($tactic))?->__toString();
         $ends = $work->endOf($item->id)?->__toString() ?? $item->month;
 
         return [
             ...self::kept($item),
             ...self::weighed($ofItem),
             'why' => [
-                'effort' => StudyExplainer::effort($facts->effort(), $item->tacticLabel()->tactic, max(1, \count($ofItem->open))),
+                'effort' => $tactic === null
+                    ? StudyExplainer::effortOfLinks($facts->effort(), $item->links_to_earn ?? 0)
+                    : StudyExplainer::effort($facts->effort(), $tactic, max(1, \count($ofItem->open))),
                 'season' => StudyExplainer::season($season),
             ],
             'publish_by' => $publishBy,

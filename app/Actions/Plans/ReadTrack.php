@@ -10,6 +10,7 @@ use GreaterReach\Core\Plan\ForecastItem;
 use GreaterReach\Core\Plan\Month;
 use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\SaidKeyword;
+use GreaterReach\Core\Plan\Unit;
 
 /**
  * What came of finished items: visits now against what was said, all of them together by month, and the share of clicks.
@@ -33,7 +34,8 @@ final readonly class ReadTrack
     public function execute(Study $study): array
     {
         /** @var list<PlanItem> $items */
-        $items = PlanItem::of($study)->where('status', 'done')->orderBy('done_month')->orderBy('id')->get()->all();
+        $items = PlanItem::of($study)->where('status', 'done')->where('unit', '!=', Unit::Links)->orderBy('done_month')->orderBy('id')
+            ->get()->all();
         $keywords = array_map(
             static fn(PlanItem $item): array => [
                 $item->lead,

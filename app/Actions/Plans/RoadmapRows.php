@@ -110,7 +110,7 @@ final class RoadmapRows
     {
         return array_values(array_map(static fn(PlanItem $item): string => $item->name, array_filter(
             $this->items,
-            static fn(PlanItem $item): bool => $item->unit === Unit::Topic,
+            static fn(PlanItem $item): bool => $item->unit !== Unit::Keyword,
         )));
     }
 
@@ -135,7 +135,7 @@ final class RoadmapRows
         }
 
         return array_map(
-            static fn(PlanItem $item, string $lead): ?string => $item->unit === Unit::Topic && isset($known[$item->name])
+            static fn(PlanItem $item, string $lead): ?string => $item->unit !== Unit::Keyword && isset($known[$item->name])
                 ? $item->name
                 : $ofKeyword[$lead] ?? null,
             $this->items,

@@ -22,6 +22,9 @@ final class PlanAddRequest extends FormRequest
             'keywords' => ['sometimes', 'array', 'max:500'],
             'keywords.*' => ['string', 'max:2000'],
             'alone' => ['sometimes', 'boolean'],
+            'links' => ['sometimes', 'array:topic,count'],
+            'links.topic' => ['required_with:links', 'string', 'max:2000'],
+            'links.count' => ['required_with:links', 'integer', 'between:1,1000'],
         ];
     }
 
@@ -29,6 +32,9 @@ final class PlanAddRequest extends FormRequest
     public function added(AddToPlan $add, Study $study): int
     {
         $user = (int) $this->user()?->id;
+        if ($this->has('links')) {
+            return $add->links($study, $this->string('links.topic')->value(), $this->integer('links.count'), $user);
+        }
         if ($this->has('topics')) {
             return $add->topics($study, Texts::list($this->array('topics')), $user);
         }

@@ -20,8 +20,8 @@ use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /**
- * Source: R's isoreg(), quantile(), glm(), lm(), optim(), integrate() and, of package MASS, polr() on data sets that R ships; reference.R made
- * reference.json.
+ * Source: R's isoreg(), quantile(), glm(), lm(), optim(), integrate() and, of package MASS, polr() on data sets that R ships;
+ * reference.R made reference.json.
  */
 final class ReferenceTest extends TestCase
 {

@@ -160,6 +160,38 @@ final class PlanApiTest extends TestCase
         Carbon::setTestNow();
     }
 
+    public function test_links_are_an_item_of_their_own_with_days_and_no_forecast(): void
+    {
+        $study = $this->weighed();
+        $page = $this->planned($study, 'big pen');
+        $this->patchJson($this->at($study, "plan/items/{$page->id}"), ['version' => 1, 'month' => '2026-12'])->assertOk();
+        $forecast = $this->getJson($this->at($study, 'plan'))->json('forecast');
+        $links = ['links' => ['topic' => 'big pen', 'count' => 6]];
+        $this->postJson($this->at($study, 'plan/items'), $links)->assertJsonPath('added', 1);
+        $this->postJson($this->at($study, 'plan/items'), $links)->assertJsonPath('added', 0);
+        $item = PlanItem::of($study)->where('unit', 'links')->firstOrFail();
+        self::assertEquals([6, 6, 'earn links'], [$item->links_to_earn, $item->effort_days, $item->tactic]);
+        $at = $this->at($study, "plan/items/{$item->id}");
+        $this->patchJson($at, ['version' => 1, 'month' => '2026-12'])->assertOk();
+
+        $plan = $this->getJson($this->at($study, 'plan'))->assertOk()->json();
+        self::assertEquals($forecast, $plan['forecast'], 'The chance of the page does not count on them.');
+        self::assertEquals(6 + $page->effort_days, $plan['loads']['2026-12']);
+        $told = array_column($plan['items'], null, 'unit')['links'];
+        self::assertSame([[], null, null], [$told['keywords'], $told['expected_gain'], $told['set_aside']]);
+        self::assertSame('6 links · 1 days = 6 days.', $told['why']['effort']['steps'][0]);
+        self::assertNotContains($item->id, array_column($this->getJson($this->at($study, 'plan/proposal'))->json('changes'), 'item'));
+        $this->getJson($at.'/brief')->assertOk();
+        foreach (['csv', 'json', 'xlsx', 'ics'] as $format) {
+            $this->get($this->at($study, "exports/roadmap.{$format}"))->assertOk();
+        }
+
+        $this->patchJson($at, ['version' => 2, 'status' => 'done'])->assertOk();
+        self::assertSame([], $this->getJson($this->at($study, 'track'))->assertOk()->json('items'), 'There is no forecast to hold it to.');
+        $this->postJson($this->at($study, 'plan/items'), ['links' => ['topic' => 'no such page', 'count' => 6]])->assertStatus(422);
+        $this->postJson($this->at($study, 'plan/items'), ['links' => ['topic' => 'big pen', 'count' => 0]])->assertStatus(422);
+    }
+
     public function test_a_finished_page_is_not_planned_again(): void
     {
         $study = $this->weighed();

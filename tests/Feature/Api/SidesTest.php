@@ -85,7 +85,8 @@ final class SidesTest extends TestCase
         $shown = $this->getJson($this->at($study, 'bench/summary?show=brands=hide;mark=kept'))->json('standings.gap') ?? 0;
         self::assertSame(0, $shown, 'One is a brand, the other was set aside.');
         $this->getJson($this->at($study, ''))->assertOk()->assertJsonPath('stages.compare.gaps', $shown);
-        $wins = fn(): int => $this->getJson($this->at($study, 'opportunities?show=mark=kept;roadmap=hide;horizon=quick win'))->json('total');
+        $open = 'opportunities?show=mark=kept;roadmap=hide;horizon=quick win';
+        $wins = fn(): int => $this->getJson($this->at($study, $open))->json('total');
         $isCounted = fn() => $this->getJson($this->at($study, ''))->assertOk()->assertJsonPath('stages.weigh.quick_wins', $wins());
         $isCounted();
         $win = $this->getJson($this->at($study, 'opportunities?show=horizon=quick win'))->json('rows.0.keyword');

@@ -6,9 +6,11 @@ import { decimal, estimate, position, whole } from '../../shared/format';
 import { KeptText } from '../../shared/KeptText';
 import { PlainTable } from '../../shared/PlainTable';
 import { about, sources } from '../../shared/abouts';
+import { LinkWork } from './LinkWork';
 import { monthName } from './months.logic';
 
 interface Props {
+  slug: string;
   brief: Brief;
   item: RoadmapItem;
   mayEdit: boolean;
@@ -23,7 +25,7 @@ const fields = [
 ] as const;
 
 /** What a writer needs to know: what to win, with which words, against whom, and what to answer. */
-export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
+export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
   return (
     <>
       <Box
@@ -111,9 +113,9 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
       ))}
       {brief.prospects.length > 0 && (
         <>
-          <Heading>Whom to ask for a link</Heading>
+          <Heading>Link prospects</Heading>
           <PlainTable
-            label="Whom to ask for a link"
+            label="Link prospects"
             headings={[
               { name: 'Site', about: about('Links to competitors and not to us.', '', 'the lists of links') },
               { name: 'Authority', about: about('Of the linking site.', '0–100', 'the lists of links') },
@@ -129,6 +131,9 @@ export function BriefView({ brief, item, mayEdit, onWrite }: Props) {
               </tr>
             ))}
           </PlainTable>
+          {mayEdit && item.unit !== 'links' && brief.topic !== null && (
+            <LinkWork slug={slug} topic={brief.topic} toEarn={item.links_to_earn} />
+          )}
         </>
       )}
       {brief.page_one.length > 0 && (

@@ -100,7 +100,13 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
       {brief.isPending && <Waiting what="Gathering the brief" />}
       {brief.isError && <Failed error={brief.error} onRetry={() => void brief.refetch()} />}
       {brief.data !== undefined && (
-        <BriefView brief={brief.data} item={item} mayEdit={study.may_edit} onWrite={(written) => onChange({ brief: written })} />
+        <BriefView
+          slug={study.slug}
+          brief={brief.data}
+          item={item}
+          mayEdit={study.may_edit}
+          onWrite={(written) => onChange({ brief: written })}
+        />
       )}
       {study.may_edit && <ShareBrief slug={study.slug} item={item.id} />}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mt: 2, '& > *': { whiteSpace: 'nowrap' } }} className="no-print">

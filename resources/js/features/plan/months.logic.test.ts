@@ -80,5 +80,7 @@ describe('what a card stands for', () => {
     expect(servesWords({ ...page, keywords: ['pen', 'pens'], topic: 'pens' })).toBe('2 keywords; now called “pens”');
     expect(servesWords({ ...page, topic: null })).toBe('no topic of the comparison any more');
     expect(servesWords({ ...page, unit: 'keyword' })).toBe('one keyword by itself');
+    expect(servesWords({ ...page, unit: 'links', links_to_earn: 1 })).toBe('1 link for this page');
+    expect(servesWords({ ...page, unit: 'links', links_to_earn: 12 })).toBe('12 links for this page');
   });
 });
