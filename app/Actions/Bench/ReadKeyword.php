@@ -13,6 +13,7 @@ use App\Support\Rows\ComparisonRows;
 use GreaterReach\Core\Pages\PageGraph;
 use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Weights;
+use GreaterReach\Core\Winning\EvidenceFact;
 use GreaterReach\Core\Winning\PageOneResult;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -33,7 +34,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class ReadKeyword
 {
-    public function __construct(private ExplainKeyword $explain, private ReadDomainFigures $figures)
+    public function __construct(private ExplainKeyword $explain, private ReadDomainFigures $figures, private ReadBaseRate $baseRate)
     {
     }
 
@@ -72,8 +73,18 @@ final readonly class ReadKeyword
             'page_one' => $pageOne,
             'leading_page' => $leadingPage,
             ...$this->explain->figures($comparison, $row, $sources, $weights),
-            'evidence' => $this->explain->evidence($comparison, $row, $pageOne),
+            'evidence' => [...$this->explain->evidence($comparison, $row, $pageOne), ...$this->baseRate($comparison, $row)],
         ];
+    }
+
+    /** @return list<EvidenceFact> what became of keywords that stood where this one stands; none where it has no target */
+    private function baseRate(Comparison $comparison, WeighedRow $row): array
+    {
+        $fact = $row->target === null
+            ? null
+            : $this->baseRate->execute($comparison)->of($row->ownPosition, $row->target, $row->winChance);
+
+        return $fact === null ? [] : [$fact];
     }
 
     /**

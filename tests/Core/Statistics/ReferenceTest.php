@@ -186,7 +186,12 @@ final class ReferenceTest extends TestCase
     {
         $reference = self::reference('shifted');
         $tables = self::tables('housing');
-        $fit = ProportionalOdds::fit(self::table(array_map(null, $tables['x'], $tables['counts'])), 0.0);
+        $rows = array_map(
+            static fn(array $x, array $counts): array => [$x, array_map(intval(...), $counts)],
+            $tables['x'],
+            $tables['counts'],
+        );
+        $fit = ProportionalOdds::fit(self::table($rows), 0.0);
         $shifted = array_map(static fn(float $threshold): float => $threshold + .7, $fit['thresholds']);
         self::assertEqualsWithDelta($reference['fit'], $shifted, 1e-4);
     }

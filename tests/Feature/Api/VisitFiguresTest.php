@@ -29,6 +29,20 @@ final class VisitFiguresTest extends TestCase
         self::assertEqualsWithDelta(500 * $first, $this->ask($study, 'bench/pages?domain=0')[0]['visits'], 1e-6);
     }
 
+    public function test_the_dossier_says_what_became_of_keywords_that_stood_where_this_one_does(): void
+    {
+        $study = $this->makeStudy(['inkmoor.example']);
+        $this->rank($study, 'quillfair.example', '2026-08-01', "pen,12,100,,\nink,15,100,,\nnib,2,100,,\n");
+        $this->rank($study, 'quillfair.example', '2026-11-01', "pen,14,100,,\nink,3,100,,\nnib,2,100,,\n");
+        $this->rank($study, 'inkmoor.example', '2026-11-01', "pen,1,100,,\n");
+        $this->compare($study);
+        $facts = array_column($this->ask($study, 'keyword?keyword=pen')['evidence'], null, 'code');
+        self::assertSame(
+            'Of 2 keywords of all domains at 11–20 on 1 Aug 2026, 50% are at 3 or better now (ours: 1 of 2).',
+            $facts['base_rate']['sentence'],
+        );
+    }
+
     public function test_shares_of_a_day_take_each_domains_newest_snapshot_on_or_before_it(): void
     {
         $study = $this->makeStudy(['inkmoor.example']);

@@ -24,7 +24,8 @@ final class DemoTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        self::$standIn ??= StandIn::start();
+        // Pages about extraction are among those that were worked on in the months of this day.
+        self::$standIn ??= StandIn::start(subjects: 'smokers,extraction');
         self::$standIn->connect();
         Study::withTrashed()->where('slug', 'thornfield')->forceDelete();
         User::query()->where('email', 'like', '%@thornfield-apiary.example')->delete();

@@ -16,7 +16,8 @@ final class StandIn
     {
     }
 
-    public static function start(string $today = '2026-11-15', int $perSecond = 1000): self
+    /** @param string $subjects of the market, separated by commas: a part of it is drawn sooner than the whole */
+    public static function start(string $today = '2026-11-15', int $perSecond = 1000, string $subjects = 'smokers'): self
     {
         $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new \RuntimeException('No free port.');
         $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
@@ -29,7 +30,7 @@ final class StandIn
                 'STAND_IN_KEY' => self::KEY,
                 'STAND_IN_FOLDER' => $folder,
                 'STAND_IN_TODAY' => $today,
-                'STAND_IN_SUBJECTS' => 'smokers',
+                'STAND_IN_SUBJECTS' => $subjects,
                 'STAND_IN_PER_SECOND' => (string) $perSecond,
             ],
             null,
