@@ -27,7 +27,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property list<ComparedDomain> $domains      ours first
  * @property ComparisonSummary    $summary
  * @property bool                 $has_own_rows large enough for a table of its own
- * @property float                $own_visits   that all our positions bring in a month
+ * @property float                $own_visits   that all our positions import a month
  * @property int                  $shown_gaps   gaps that Compare shows from the start
  * @property ?int                 $shown_quick_wins those that Weigh shows from the start; null where no chance is known
  * @property ?Finding             $finding      what stands out most of what can be acted on, when it was last asked for

@@ -9,7 +9,7 @@ use GreaterReach\Core\Intake\ImportKind;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * One file that was brought in.
+ * One file that was imported.
  *
  * @property int                   $id
  * @property int                   $study_id

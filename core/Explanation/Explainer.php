@@ -131,7 +131,7 @@ final readonly class Explainer
         $result = $facts->links->toEarn($facts->pageOneMedian, $facts->difficulty, $facts->ownPageLinks);
         $assumptions =
             $facts->pageOneMedian === null && $facts->links->isAssumed && $needed !== null
-                ? ['The line from difficulty to links is assumed; bring in page-one results to measure it.']
+                ? ['The line from difficulty to links is assumed; import page-one results to measure it.']
                 : [];
 
         return new Explanation(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Findings;
 
-/** What stands out in a study, most worth first. */
+/** Findings in a study, most worth first. */
 final class Findings
 {
     /** More than a minute can hold is not told. */

@@ -15,7 +15,7 @@ final class Lacks
             'no_comparison',
             [],
             'Nothing has been compared yet.',
-            'Bring in rankings of our domain and of a competitor; a list of each is enough.',
+            'Import rankings of our domain and of a competitor; a list of each is enough.',
         );
     }
 
@@ -24,21 +24,21 @@ final class Lacks
         return $competitors > 0 ? null : self::that(
             'no_competitors',
             [],
-            'Our domain is compared with nobody, so that no gap can be seen.',
-            'Find competitors, and bring in a list of each.',
+            'There are no competitors yet, so no gaps can be found.',
+            'Find competitors and import rankings for each.',
         );
     }
 
     public static function volumes(int $unknown, int $all): ?Finding
     {
-        $next = 'Bring in a keyword list with volumes: without them nothing is worth visits.';
+        $next = 'Import a keyword list with volumes to see visits.';
 
         return self::unknown('no_volumes', 'volume', $unknown, $all, $next);
     }
 
     public static function difficulties(int $unknown, int $all): ?Finding
     {
-        return self::unknown('no_difficulties', 'difficulty', $unknown, $all, 'Bring in difficulties: without them no chance can be told.');
+        return self::unknown('no_difficulties', 'difficulty', $unknown, $all, 'Import difficulties to see win chances.');
     }
 
     /** @param list<string> $domains whose rankings name no pages */
@@ -47,8 +47,8 @@ final class Lacks
         return $domains === [] ? null : self::that(
             'no_urls',
             ['domains' => \count($domains)],
-            sprintf('The rankings of %s name no pages, so that topics rest on words alone there.', implode(', ', $domains)),
-            'Bring in rankings with the page of each keyword.',
+            sprintf('The rankings of %s have no URLs, so topics there rely on wording alone.', implode(', ', $domains)),
+            'Import rankings with the URL of each keyword.',
         );
     }
 
@@ -57,8 +57,8 @@ final class Lacks
         return $hasClicks ? null : self::that(
             'no_clicks',
             [],
-            'No clicks of our own are known, so that visits go by an assumed curve.',
-            'Bring in our performance data: the curve is then fitted to it, and titles can be judged.',
+            'We have no clicks of our own yet, so visits use an assumed CTR curve.',
+            'Import our performance data to fit the curve and find weak titles.',
         );
     }
 
@@ -69,7 +69,7 @@ final class Lacks
             'stale',
             ['domains' => \count($domains), 'days' => $days],
             sprintf('The newest rankings of %s are older than %d days.', implode(', ', $domains), $days),
-            'Bring in newer ones.',
+            'Import newer ones.',
         );
     }
 

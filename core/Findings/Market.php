@@ -22,7 +22,7 @@ final class Market
      * @param ?float  $before the same at an earlier day; null where there is none
      * @param ?string $since  YYYY-MM of that day
      * @param ?string $leader who holds most, if not we
-     * @param float   $visits that all our positions bring in a month
+     * @param float   $visits that all our positions import a month
      */
     public static function share(
         float $now,
@@ -40,14 +40,14 @@ final class Market
             $since,
         );
         $most = $leader === null
-            ? 'nobody holds more'
-            : sprintf('%s holds most with %s', $leader, Explanation::percent(round((float) $theirs, 3)));
+            ? 'No competitor gets more'
+            : sprintf('%s gets the most, %s', $leader, Explanation::percent(round((float) $theirs, 3)));
 
         return new Finding(
             self::SHARE,
             ['share' => $now, 'before' => $before, 'leader_share' => $theirs, 'visits' => $visits],
-            sprintf('We hold %s of the clicks%s; %s.', Explanation::percent(round($now, 3)), $trend, $most),
-            'Look at how the share of each domain moved.',
+            sprintf('We get %s of the clicks%s. %s.', Explanation::percent(round($now, 3)), $trend, $most),
+            'See how the share of each domain moved.',
             Stage::Track,
             null,
             $visits,
@@ -61,7 +61,7 @@ final class Market
             'slipped',
             ['keywords' => $slipped->keywords, 'visits' => $lost],
             sprintf(
-                'We slipped for %s worth something, and lost %s with that.',
+                'We dropped on %s and lost about %s.',
                 Words::keywords($slipped->keywords),
                 Words::visits($lost),
             ),
@@ -99,7 +99,7 @@ final class Market
             'too_large',
             ['authority' => $authority, 'own_authority' => $ours],
             sprintf(
-                '%s has an authority of %s beside ours of %s: what it holds says little about what we can win.',
+                '%s is much stronger than us (authority %s, ours %s), so its rankings say little about what we can win.',
                 $domain,
                 Explanation::number($authority),
                 Explanation::number($ours),

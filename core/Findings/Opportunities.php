@@ -20,12 +20,12 @@ final class Opportunities
         }
         $few = self::few($topics);
         $where = match (true) {
-            $gaps->expectedGain === null => '; what they would bring is unknown.',
+            $gaps->expectedGain === null => '. What they would bring is unknown.',
             $gaps->expectedGain > 0.0 => sprintf(
-                '; half of the %s to expect of them lies in %s of %s topics.',
-                Words::visits($gaps->expectedGain),
+                '. %s of %s topics hold half of the %s we could win there.',
                 Explanation::number($few),
                 Explanation::number(\count($topics)),
+                Words::visits($gaps->expectedGain),
             ),
             default => '.',
         };
@@ -33,8 +33,8 @@ final class Opportunities
         return new Finding(
             'gap',
             ['keywords' => $gaps->keywords, 'visits' => $gaps->expectedGain, 'few' => $few, 'topics' => \count($topics)],
-            sprintf('Others stand and we do not for %s%s', Words::keywords($gaps->keywords), $where),
-            'Open the gaps, and begin with the topics that hold most.',
+            sprintf('Competitors rank for %s where we don’t%s', Words::keywords($gaps->keywords), $where),
+            'Open the gaps and start with the topics that hold most.',
             Stage::Compare,
             $gaps->show,
             $gaps->expectedGain,
@@ -43,7 +43,7 @@ final class Opportunities
 
     public static function quickWins(Counted $wins): ?Finding
     {
-        return self::of('quick_wins', $wins, 'Quick wins: %s, with %s to expect.', 'Weigh them, and shortlist '
+        return self::of('quick_wins', $wins, 'Quick wins: %s, worth %s.', 'Weigh them and shortlist '
             .'those that serve the business.', Stage::Weigh);
     }
 
@@ -54,12 +54,12 @@ final class Opportunities
             'weaker',
             $held,
             sprintf(
-                '%s, whose authority is %s beside ours of %s, stands within 20 for %%s where we are absent: %%s to expect.',
+                '%s (authority %s, ours %s) is in the top 20 for %%s where we don’t rank: %%s to win.',
                 self::plain($domain),
                 Explanation::number($authority),
                 Explanation::number($ours),
             ),
-            'Take these first: who holds them is no stronger than we are.',
+            'Start with these: a weaker site holds them.',
             Stage::Compare,
             ['authority' => $authority, 'own_authority' => $ours],
         );
@@ -70,8 +70,8 @@ final class Opportunities
         return self::of(
             'conflicts',
             $conflicts,
-            'Two of our own pages stand in each other’s way for %s: %s to expect of one page for each.',
-            'Merge what serves the same search.',
+            'On %s, two of our own pages compete with each other. One page for each could add %s.',
+            'Merge pages that serve the same search.',
             Stage::Compare,
         );
     }
@@ -81,8 +81,8 @@ final class Opportunities
         return self::of(
             'titles',
             $titles,
-            'Our result earns fewer clicks than its place should for %s: %s to expect of better titles.',
-            'Test other titles; it takes half a day each.',
+            'Our result gets fewer clicks than its position should for %s. Better titles could add %s.',
+            'Test other titles. Each takes half a day.',
             Stage::Weigh,
         );
     }
@@ -98,8 +98,8 @@ final class Opportunities
         return self::of(
             'publish_by',
             $seasonal,
-            "A new page must be out by {$until} to pay at the peak in {$peak}: we have none for %s, with %s to expect.",
-            'Plan these pages now, or leave them to the next year.',
+            "We have no page for %s that peak in {$peak}, worth %s. Publish by {$until} to be ready.",
+            'Plan these pages now, or leave them for next year.',
             Stage::Weigh,
         );
     }
@@ -115,7 +115,7 @@ final class Opportunities
     public static function funnel(string $stage, int $all, int $ours, int $best, string $domain, Counted $beyond): ?Finding
     {
         $words = sprintf(
-            'Of %s at the %s of the funnel we have %s on page one, %s has %s. Beyond page one lie %%s, with %%s to expect.',
+            'Of %s at the %s of the funnel we have %s on page one and %s has %s. Beyond page one: %%s, worth %%s.',
             Words::keywords($all),
             $stage,
             Explanation::number($ours),
@@ -139,7 +139,7 @@ final class Opportunities
         return $counted->keywords === 0 ? null : new Finding(
             $code,
             ['keywords' => $counted->keywords, 'visits' => $counted->expectedGain, ...$more],
-            sprintf($words, Words::keywords($counted->keywords), Words::visits($counted->expectedGain)),
+            sprintf($words, Words::keywords($counted->keywords), Words::about($counted->expectedGain)),
             $next,
             $stage,
             $counted->show,

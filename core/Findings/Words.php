@@ -18,6 +18,12 @@ final class Words
     }
 
     /** @param ?float $visits a month; null where they are unknown */
+    public static function about(?float $visits): string
+    {
+        return ($visits === null ? '' : 'about ').self::visits($visits);
+    }
+
+    /** @param ?float $visits a month; null where they are unknown */
     public static function visits(?float $visits): string
     {
         if ($visits === null) {

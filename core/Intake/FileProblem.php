@@ -133,7 +133,7 @@ final class FileProblem extends \RuntimeException implements ReachException
             'unpacks_too_large',
             'The file is packed and would unpack to more than '.
                 number_format($bytes).
-                ' bytes, which no list does. Unpack it yourself and bring in the part that is needed.',
+                ' bytes, which no list does. Unpack it yourself and import the part that is needed.',
         );
     }
 

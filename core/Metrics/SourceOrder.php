@@ -6,7 +6,7 @@ namespace GreaterReach\Core\Metrics;
 
 /**
  * Which source is asked first: its kind by the rulebook's order, then the newest day, then our domain's file before the
- * competitors' as listed. What is left undecided goes by channel, then to the one brought in last.
+ * competitors' as listed. What is left undecided goes by channel, then to the one imported last.
  */
 final class SourceOrder
 {

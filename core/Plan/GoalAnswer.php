@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Plan;
 
-/** What a goal takes: the plan that reaches it or, where none does, the plan of the largest capacity that was tried. */
+/** Plan for a goal: the plan that reaches it or, where none does, the plan of the largest capacity that was tried. */
 final readonly class GoalAnswer
 {
     /** @param list<Placement> $placements */

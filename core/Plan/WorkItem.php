@@ -24,7 +24,7 @@ final readonly class WorkItem
         );
     }
 
-    /** Visits a month to expect for a day of work. */
+    /** Expected visits a month per day of work. */
     public function worth(): float
     {
         return $this->effort > 0.0 ? $this->expectedGain / $this->effort : INF;

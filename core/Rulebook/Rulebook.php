@@ -189,7 +189,7 @@ final readonly class Rulebook
         return FitGate::from($this->int('min_fit'));
     }
 
-    /** What counts how much, where nothing else is asked for. */
+    /** Weights how much, where nothing else is asked for. */
     public function priorities(): Weights
     {
         return Weights::of($this->weights());

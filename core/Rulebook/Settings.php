@@ -246,7 +246,7 @@ final class Settings
                 'authority_sources',
                 [],
                 self::DOMAIN_SOURCES,
-                'Which source of authority and referring domains wins, best first: lists brought in, or pulls; empty for the newest.',
+                'Which source of authority and referring domains wins, best first: lists imported, or pulls; empty for the newest.',
             ),
         ];
     }

@@ -11,7 +11,7 @@ enum Peer: string
     /** So far above us that its gap is every keyword there is. */
     case Giant = 'giant';
     case Stronger = 'stronger';
-    /** What it holds can be taken quickly. */
+    /** Kind of file can be taken quickly. */
     case Weaker = 'weaker';
 
     /** From this many bands above ours a domain is a giant (our own choice: five times the comparable band). */

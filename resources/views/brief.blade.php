@@ -40,7 +40,7 @@
         </ul>
     @endforeach
     @if ($prospects !== [])
-        <h2>Whom to ask for a link</h2>
+        <h2>Link prospects</h2>
         <ul>
             @foreach ($prospects as $prospect)
                 <li>{{ $prospect }}</li>

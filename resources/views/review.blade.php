@@ -14,7 +14,7 @@
     <h1>{{ $study->name }}: the month in review</h1>
     <p class="muted">{{ $comparison->domains[0]['entry'] }} against {{ implode(', ', $comparison->competitors()) }}. Rankings of {{ $track['newest'] ?? 'no day yet' }}.</p>
     @if ($findings !== [])
-        <h2>What stands out</h2>
+        <h2>Findings</h2>
         <ol>
             @foreach ($findings as $finding)
                 <li>{{ $finding->words }}</li>
@@ -60,7 +60,7 @@
     @endif
 </section>
 <section class="sheet">
-    <h2>Said and happened</h2>
+    <h2>Forecast vs actual</h2>
     @if ($items === [])
         <p>Nothing on the roadmap is done yet.</p>
     @else

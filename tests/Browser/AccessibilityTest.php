@@ -13,20 +13,20 @@ final class AccessibilityTest extends BrowserTestCase
 
     /** What opens on a view: where, what is waited for, by which keys or on which element, and what it shows then. */
     private const OPENED = [
-        'clauses to add' => ['compare', 'Who holds what', 'f', 'Words per keyword'],
-        'a clause' => ['compare', 'Who holds what', '[data-clause="volume"]', 'Take out'],
-        'lenses' => ['compare', 'Who holds what', 'l', 'All of them rank, we do not'],
-        'noise' => ['compare', 'Who holds what', 'n', 'What could go'],
-        'what is taken along' => ['compare', 'Who holds what', '#export-menu', 'The sentence as the first line'],
-        'columns' => ['compare', 'Who holds what', '[aria-label="Columns"]', 'Rows closer together'],
-        'commands' => ['compare', 'Who holds what', ':', 'Weigh: Map'],
-        'keys' => ['compare', 'Who holds what', '?', 'move in leaps'],
+        'clauses to add' => ['compare', 'Keyword overlap', 'f', 'Words per keyword'],
+        'a clause' => ['compare', 'Keyword overlap', '[data-clause="volume"]', 'Remove'],
+        'lenses' => ['compare', 'Keyword overlap', 'l', 'All of them rank, we do not'],
+        'noise' => ['compare', 'Keyword overlap', 'n', 'Noise to hide'],
+        'what is taken along' => ['compare', 'Keyword overlap', '#export-menu', 'The sentence as the first line'],
+        'columns' => ['compare', 'Keyword overlap', '[aria-label="Columns"]', 'Rows closer together'],
+        'commands' => ['compare', 'Keyword overlap', ':', 'Weigh: Map'],
+        'keys' => ['compare', 'Keyword overlap', '?', 'move in leaps'],
         'a reason' => ['weigh?view=list', 'fountain pen', 'js', 'Enter saves it'],
-        'a page judged' => ['weigh?view=pages', 'fountain pen', 'je', 'Whatever is said here'],
-        'the auto-plan' => ['plan', 'By ', 'a', 'What the auto-plan would do'],
-        'the goal' => ['plan', 'By ', 'o', 'What a goal takes'],
+        'a page judged' => ['weigh?view=pages', 'fountain pen', 'je', 'This applies to'],
+        'the auto-plan' => ['plan', 'By ', 'a', 'Proposed plan'],
+        'the goal' => ['plan', 'By ', 'o', 'Plan for a goal'],
         'an item' => ['plan', 'fountain pen', 'j', 'For a writer without an account'],
-        'the person' => ['compare', 'Who holds what', 'header [aria-haspopup]', 'Sign out'],
+        'the person' => ['compare', 'Keyword overlap', 'header [aria-haspopup]', 'Sign out'],
     ];
 
     /** @var array<string, list<string>> view → rules broken */
@@ -44,16 +44,16 @@ final class AccessibilityTest extends BrowserTestCase
         $this->signIn($this->makeUser(true)->email, 'correct horse');
         $views = [
             '' => 'Studies and what waits',
-            '/people' => 'Invite somebody',
+            '/people' => 'Invite a person',
             '/audit' => 'What',
             '/style' => 'Drawings',
-            'gather' => 'What was brought in',
-            'compare?keyword=fountain+pen' => 'Who holds what',
+            'gather' => 'Imports',
+            'compare?keyword=fountain+pen' => 'Keyword overlap',
             'compare?keyword=fountain+pen&dossier=open' => 'Where the figures come from',
-            'weigh' => 'What counts',
-            'findings' => 'Others stand and we do not',
+            'weigh' => 'Weights',
+            'findings' => 'Competitors rank for',
             'plan' => 'The roadmap is empty',
-            'track' => 'Said and happened',
+            'track' => 'Forecast vs actual',
             'rulebook' => 'Visits and value',
             'gather?panel=competitors' => 'Look',
             'gather?panel=clicks' => 'Visits are computed with',
@@ -83,8 +83,8 @@ final class AccessibilityTest extends BrowserTestCase
         $this->visit("/studies/{$study->slug}/plan");
         $this->see('The roadmap is empty');
         $this->press('a');
-        $this->see('What the auto-plan would do');
-        $this->clickText('Do it', 'button');
+        $this->see('Proposed plan');
+        $this->clickText('Apply plan', 'button');
         $this->see('visits a month');
         foreach (self::OPENED as $name => [$view, $shows, $opens, $opened]) {
             $this->browser->executeScript('localStorage.setItem("mui-mode", "light")');

@@ -7,7 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\WebDriverKeys;
 use Illuminate\Support\Facades\DB;
 
-/** The main job, as a newcomer does it: sign in, bring in two files, compare, narrow, shortlist, export. */
+/** The main job, as a newcomer does it: sign in, import two files, compare, narrow, shortlist, export. */
 final class FirstRoundTest extends BrowserTestCase
 {
     private const OURS = "What we track;rank;url;search volume;kd\nfountain pen;12;https://quillfair.example/pens;1000;20\nink "
@@ -22,7 +22,7 @@ final class FirstRoundTest extends BrowserTestCase
         $editor = $this->makeEditor($study);
         $this->signIn($editor->email, 'correct horse');
         $this->clickText('Pens', 'a');
-        $this->see('Bring in files');
+        $this->see('Import files');
 
         $this->bringIn('rankings-quillfair.example-2026-11-01.csv', self::OURS, 'keyword', 'What we track');
         $this->bringIn('rankings-inkmoor.example-2026-11-01.csv', self::THEIRS);
@@ -100,7 +100,7 @@ final class FirstRoundTest extends BrowserTestCase
         $study = $this->makeStudy(['inkmoor.example']);
         $this->signIn($this->makeEditor($study)->email, 'correct horse');
         $this->visit("/studies/{$study->slug}/gather");
-        $this->see('Bring in files');
+        $this->see('Import files');
         $this->press('?');
         $this->see('undo the last decision');
         $this->clickText('Close', 'button');

@@ -29,9 +29,9 @@ final class KeyboardRoundTest extends BrowserTestCase
         $study = $this->demo();
         $this->signIn($this->makeEditor($study)->email, 'correct horse');
         $this->visit("/studies/{$study->slug}/gather");
-        $this->see('What was brought in');
+        $this->see('Imports');
         $this->press('2');
-        $this->see('Who holds what');
+        $this->see('Keyword overlap');
         $this->addClause('Our position', null);
         $this->see('at 6 to 20');
         $this->press('z');
@@ -82,7 +82,7 @@ final class KeyboardRoundTest extends BrowserTestCase
     {
         $this->press('f');
         $this->choose($title);
-        $this->see('Take out');
+        $this->see('Remove');
         if ($bound !== null) {
             $field = str_starts_with($title, 'Position') ? 'Up to' : 'From';
             for ($tab = 0; $tab < 6 && $this->label() !== $field; ++$tab) {

@@ -14,15 +14,15 @@ final class LayoutShiftTest extends BrowserTestCase
 
     /** View → what it shows once it has its data. */
     private const VIEWS = [
-        'gather' => 'What was brought in',
+        'gather' => 'Imports',
         'rulebook' => 'Visits and value',
         'compare' => 'fountain pen',
         'weigh' => 'Page for',
         'weigh?view=list' => 'fountain pen',
         'weigh?view=model' => 'When not to trust it',
-        'findings' => 'Others stand and we do not',
+        'findings' => 'Competitors rank for',
         'plan' => 'The roadmap is empty',
-        'track' => 'Said and happened',
+        'track' => 'Forecast vs actual',
     ];
 
     /** Milliseconds for which nothing more is requested before the shifts are counted. */

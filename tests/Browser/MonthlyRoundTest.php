@@ -38,7 +38,7 @@ final class MonthlyRoundTest extends BrowserTestCase
         $this->see('Your first study');
         $this->type('thornfield-apiary.example');
         $this->hit(WebDriverKeys::ENTER);
-        $this->see('What was brought in');
+        $this->see('Imports');
         $study = Study::query()->where('name', 'Thornfield apiary')->latest('id')->firstOrFail();
         $this->tabTo('Or type them, one a line');
         $this->type(implode("\n", \array_slice(array_map(static fn($domain): string => $domain->host, Market::domains()), 1, 5)));
@@ -60,7 +60,7 @@ final class MonthlyRoundTest extends BrowserTestCase
     private function bringIn(array $files, int $count): void
     {
         $this->hit('1');
-        $this->see('What was brought in');
+        $this->see('Imports');
         // The window in which files are chosen is the system's own: one press opens it, and another chooses.
         $this->presses += 2;
         $this->find('[data-testid="file"]')->sendKeys(implode("\n", $files));
@@ -68,22 +68,22 @@ final class MonthlyRoundTest extends BrowserTestCase
         $this->hit(WebDriverKeys::ENTER);
         $this->await(
             fn(): ?bool => $this->browser->executeScript('return document.querySelector("[role=dialog]") === null') ?: null,
-            'The files were not brought in.',
+            'The files were not imported.',
         );
     }
 
     private function hideNoise(Study $study): void
     {
         $this->hit('2');
-        $this->see('Who holds what');
+        $this->see('Keyword overlap');
         $this->hit('n');
-        $this->see('What could go');
+        $this->see('Noise to hide');
         $this->seeNot('Looking for noise');
         $this->tabTo('Hide');
         $this->hit(WebDriverKeys::ENTER);
         $this->await(fn(): ?bool => str_contains($this->browser->getCurrentURL(), 'navigational') ?: null, 'The noise is still there.');
         $this->hit('3');
-        $this->see('What counts');
+        $this->see('Weights');
         self::assertStringContainsString('navigational', $this->browser->getCurrentURL(), 'The sentence goes along.');
         $study->refresh();
     }
@@ -116,9 +116,9 @@ final class MonthlyRoundTest extends BrowserTestCase
         $this->hit('4');
         $this->see('The roadmap is empty');
         $this->hit('a');
-        $this->see('What the auto-plan would do');
+        $this->see('Proposed plan');
         $this->seeNot('Planning');
-        $this->tabTo('Do it');
+        $this->tabTo('Apply plan');
         $this->hit(WebDriverKeys::ENTER);
         $this->await(static fn(): ?bool => PlanItem::query()->where('study_id', $study->id)->exists() ?: null, 'Nothing was planned.');
         $this->await(

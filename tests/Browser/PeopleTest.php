@@ -25,7 +25,7 @@ final class PeopleTest extends BrowserTestCase
         $this->find('input[type=password]')->sendKeys(self::PASSWORD.WebDriverKeys::ENTER);
         $this->see('Your password is set.');
         $this->signIn($email, self::PASSWORD);
-        $this->see('You are in no study yet');
+        $this->see('No studies yet');
 
         $totp = $this->setUpFactor();
         $this->signOut();
@@ -36,7 +36,7 @@ final class PeopleTest extends BrowserTestCase
         $this->see('does not hold now');
         // The code that confirmed it was taken; the next one holds already.
         $this->find('[name="code"]')->clear()->sendKeys($totp->at(time() + Totp::PERIOD).WebDriverKeys::ENTER);
-        $this->see('You are in no study yet');
+        $this->see('No studies yet');
 
         $this->visit('/people');
         $this->see('look after accounts, nobody else');
@@ -45,11 +45,11 @@ final class PeopleTest extends BrowserTestCase
     private function invite(string $email): string
     {
         $this->visit('/people');
-        $this->clickText('Invite somebody');
+        $this->clickText('Invite a person');
         $this->find('[role=dialog] input')->sendKeys('Wren Sedge');
         $this->find('[role=dialog] input[type=email]')->sendKeys($email);
-        $this->clickText('May make studies');
-        $this->clickText('Make the link');
+        $this->clickText('Can create studies');
+        $this->clickText('Create link');
         $link = $this->find('[role=dialog] code')->getText();
         $this->clickText('Close');
         $this->see($email);
@@ -60,13 +60,13 @@ final class PeopleTest extends BrowserTestCase
     private function setUpFactor(): Totp
     {
         $this->click('button[aria-haspopup="menu"]');
-        $this->clickText('How you get in');
+        $this->clickText('Sign-in and security');
         $this->clickText('Set up an authenticator');
         $totp = Totp::ofSecret(str_replace(' ', '', $this->find('[role=dialog] code')->getText()));
         $this->find('[autocomplete="one-time-code"]')->sendKeys($totp->at(time()).WebDriverKeys::ENTER);
         $this->see('they are not shown again');
         self::assertCount(10, $this->browser->findElements(WebDriverBy::cssSelector('[role=dialog] ul li')));
-        $this->clickText('I have kept them');
+        $this->clickText('I saved them');
         $this->see('To do without, type your password');
         $this->clickText('Close');
 

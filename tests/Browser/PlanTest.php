@@ -23,7 +23,7 @@ final class PlanTest extends BrowserTestCase
         $this->see('The roadmap is empty');
         $this->press('a');
         $this->see('moves,');
-        $this->clickText('Do it', 'button');
+        $this->clickText('Apply plan', 'button');
         $item = $this->await(
             static fn(): ?PlanItem => PlanItem::query()->where('study_id', $study->id)->where('name', 'big pen')->first(),
             'Nothing was planned.',
@@ -88,7 +88,7 @@ final class PlanTest extends BrowserTestCase
         );
         $this->press(WebDriverKeys::ESCAPE);
         $this->clickText('Draft: spring push', 'button');
-        $this->clickText('Agree on it', 'button');
+        $this->clickText('Make it the roadmap', 'button');
         $this->await(static fn(): ?bool => $month() === $draft->placements[$id] ?: null, 'The draft was not agreed on.');
         $this->see('Drafts (1)');
         $this->press('u');
@@ -111,7 +111,7 @@ final class PlanTest extends BrowserTestCase
         $this->see('Default: 0.02.');
         self::assertSame(.05, $study->refresh()->rulebook()->float('conversion_rate'));
         $this->see('conversion rate: default → 0.05');
-        $this->clickText('Back to before this', 'button');
+        $this->clickText('Undo this change', 'button');
         $this->see('conversion rate: 0.05 → 0.02');
         self::assertSame(.02, $study->refresh()->rulebook()->float('conversion_rate'));
     }

@@ -33,7 +33,7 @@ final class QuickHandsTest extends BrowserTestCase
     public function test_every_key_acts_on_the_row_it_was_meant_for(): void
     {
         $study = $this->opened();
-        foreach (['compare' => 'Who holds what', 'weigh?view=list' => 'What counts'] as $stage => $shows) {
+        foreach (['compare' => 'Keyword overlap', 'weigh?view=list' => 'Weights'] as $stage => $shows) {
             DB::table('decisions')->where('study_id', $study->id)->delete();
             $this->visit("/studies/{$study->slug}/{$stage}");
             $this->see($shows);
@@ -131,7 +131,7 @@ final class QuickHandsTest extends BrowserTestCase
     {
         $study = $this->opened();
         $this->visit("/studies/{$study->slug}/compare");
-        $this->see('Who holds what');
+        $this->see('Keyword overlap');
         $this->press('z');
         $this->click('[data-clause="volume"]');
         $this->await(
@@ -156,7 +156,7 @@ final class QuickHandsTest extends BrowserTestCase
     {
         $study = $this->opened();
         $this->visit("/studies/{$study->slug}/compare?show=mark%3Dopen");
-        $this->see('Who holds what');
+        $this->see('Keyword overlap');
         $this->await(fn(): ?bool => \count($this->keywords()) >= self::ROWS ?: null, 'Too few rows.');
         $this->press('jvjv');
         $this->see('2 chosen');

@@ -39,7 +39,7 @@ final class RoundTest extends BrowserTestCase
         $this->visit("/studies/{$study->slug}/plan");
         $this->see('2 keywords');
         $this->press('a');
-        $this->clickText('Do it', 'button');
+        $this->clickText('Apply plan', 'button');
         $item = $this->await(
             static fn(): ?PlanItem => PlanItem::query()->where('study_id', $study->id)->where('name', 'big pen')->first(),
             'Nothing was planned.',
@@ -103,7 +103,7 @@ final class RoundTest extends BrowserTestCase
 
     private function theWriterPublishesIt(Study $study): void
     {
-        $this->clickText('Make a link for two weeks', 'button');
+        $this->clickText('Create a link for two weeks', 'button');
         $url = (string) $this->find('aside input[readonly]')->getAttribute('value');
         $board = $this->browser->getCurrentURL();
         $this->visit((string) strstr($url, '/brief/'));

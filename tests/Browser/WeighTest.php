@@ -150,7 +150,7 @@ final class WeighTest extends BrowserTestCase
     {
         $study = $this->opened('weigh?view=groups');
         $this->clickText('by stage', 'button');
-        $this->see('The thin stage is');
+        $this->see('The stage with the fewest opportunities is');
         $this->clickText('by topic', 'button');
         $this->click('[aria-label="Rename dear nib or join it with another"]');
         $field = $this->find('[aria-label="Name of the topic"]');
@@ -182,7 +182,7 @@ final class WeighTest extends BrowserTestCase
     public function test_the_dossier_tells_the_places_and_why_the_chance_is_what_it_is_and_headings_sort(): void
     {
         $this->opened('weigh?view=list&keyword=big+pen&dossier=open');
-        $this->see('Where we could stand');
+        $this->see('Chances by position');
         $this->see('for position 3 or better');
         $this->click('[aria-label="Why Win chance?"]');
         $this->see('We are at 12 already');

@@ -77,7 +77,7 @@ final class BriefMarkdown
         }
         if ($brief['prospects'] !== []) {
             $asked = array_map(static fn(string $line): string => '- '.self::plain($line), BriefText::prospects($brief));
-            array_push($lines, '', '## Whom to ask for a link', '', ...$asked);
+            array_push($lines, '', '## Link prospects', '', ...$asked);
         }
         if ($brief['page_one'] !== []) {
             $heading = '| place | page | strength | referring domains | opening |';

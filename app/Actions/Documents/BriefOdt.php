@@ -68,7 +68,7 @@ final class BriefOdt
             array_map($this->paragraph(...), $rival['headings']);
         }
         if ($brief['prospects'] !== []) {
-            $this->heading(2, 'Whom to ask for a link');
+            $this->heading(2, 'Link prospects');
             array_map($this->paragraph(...), BriefText::prospects($brief));
         }
         if ($brief['page_one'] !== []) {

@@ -9,7 +9,7 @@ use App\Models\Study;
 use App\Support\Tabular\Table;
 use GreaterReach\Core\Findings\Finding;
 
-/** What stands out in a study, a row per finding. */
+/** Findings in a study, a row per finding. */
 final readonly class FindingsExport
 {
     private const HEADINGS = ['code', 'worth', 'finding', 'next', 'stage', 'show'];

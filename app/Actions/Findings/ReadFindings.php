@@ -13,7 +13,7 @@ use GreaterReach\Core\Findings\Findings;
 use GreaterReach\Core\Findings\Lacks;
 use Illuminate\Support\Facades\Cache;
 
-/** What stands out in a study, remembered until a figure changes. */
+/** Findings in a study, remembered until a figure changes. */
 final readonly class ReadFindings
 {
     private const REMEMBERED_SECONDS = 86_400;

@@ -19,7 +19,7 @@ final readonly class UndoImport
     {
     }
 
-    /** @throws Refused when figures about domains have been brought in since */
+    /** @throws Refused when figures about domains have been imported since */
     public function execute(Study $study, Import $import): void
     {
         DB::transaction(function () use ($study, $import): void {
@@ -36,7 +36,7 @@ final readonly class UndoImport
     private function restoreDomains(Study $study, Import $import): void
     {
         if (Import::query()->where('study_id', $study->id)->where('kind', ImportKind::Domains)->where('id', '>', $import->id)->exists()) {
-            throw Refused::because('import', 'Figures about domains were brought in since; undo the newer file first.');
+            throw Refused::because('import', 'Figures about domains were imported since; undo the newer file first.');
         }
         foreach ($import->before ?? [] as $id => $before) {
             $domain = Domain::query()->where('study_id', $study->id)->find((int) $id);

@@ -83,7 +83,7 @@ final readonly class AddKeywords
                 'keywords',
                 $unique === []
                     ? 'There is no keyword in it; write one on each line.'
-                    : 'At most 20,000 keywords at once; bring in more as a file.',
+                    : 'At most 20,000 keywords at once; import more as a file.',
             );
         }
 

@@ -16,7 +16,7 @@ use GreaterReach\Core\Plan\Unit;
 use GreaterReach\Core\Plan\WorkItem as Work;
 
 /**
- * What the auto-plan would do with the roadmap: which item into which month, against where it stands now. Items that are done or dropped
+ * Proposed plan with the roadmap: which item into which month, against where it stands now. Items that are done or dropped
  * stay as they are; pinned ones keep their place in the order. An empty roadmap is filled as `reach:plan` would fill it.
  *
  * @phpstan-type ProposedChange array{item: ?int, topic: ?string, name: string, unit: string, from: ?string, to: ?string,
@@ -35,7 +35,7 @@ final readonly class ProposePlan
      */
     public function execute(Study $study, ?PlanDraft $draft = null): array
     {
-        $comparison = $study->comparison ?? throw Refused::because('comparison', 'Nothing has been compared yet; bring in rankings first.');
+        $comparison = $study->comparison ?? throw Refused::because('comparison', 'Nothing has been compared yet; import rankings first.');
         $frame = $draft === null ? PlanFrame::agreed($study) : PlanFrame::ofDraft($draft);
         $all = $frame->items($study);
         $facts = PlanFacts::of($study, $comparison, $all);

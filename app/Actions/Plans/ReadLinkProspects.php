@@ -17,7 +17,7 @@ use GreaterReach\Core\Winning\LinkProspect;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** Whom to ask for a link to the page of a topic: who links to the pages that lead there, by the newest links import of each page. */
+/** Link prospects to the page of a topic: who links to the pages that lead there, by the newest links import of each page. */
 final readonly class ReadLinkProspects
 {
     public function __construct(private PublicSuffixList $suffixes)

@@ -18,7 +18,7 @@ final class ImportCommand extends ReachCommand implements RecordsActs
 {
     protected $signature = 'reach:import {slug : Short name of the study} {file : The file to read}
         {--kind= : rankings, keywords, results, performance, domains or links}
-        {--domain= : Domain of rows that name none}
+        {--domain= : Domain for rows without one}
         {--date= : Day of rows that have none, YYYY-MM-DD; today when left out}
         {--channel=organic : organic or paid, for rows that say neither}
         {--map=* : field=Header, once for each field that the headers leave open}

@@ -17,7 +17,7 @@ abstract class Controller
 {
     protected function shown(Study $study): Comparison
     {
-        return $study->comparison ?? throw Refused::because('comparison', 'Nothing has been compared yet; bring in rankings first.');
+        return $study->comparison ?? throw Refused::because('comparison', 'Nothing has been compared yet; import rankings first.');
     }
 
     protected function sentence(Request $request): Sentence

@@ -8,7 +8,7 @@ use App\Actions\Findings\ReadFindings;
 use App\Models\Study;
 use Illuminate\Http\JsonResponse;
 
-/** What stands out in a study. */
+/** Findings in a study. */
 final class FindingController extends Controller
 {
     public function index(Study $study, ReadFindings $read): JsonResponse

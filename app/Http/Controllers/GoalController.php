@@ -9,7 +9,7 @@ use App\Http\Requests\GoalRequest;
 use App\Models\Study;
 use Illuminate\Http\JsonResponse;
 
-/** What a goal takes, and the plan that reaches it. */
+/** Plan for a goal, and the plan that reaches it. */
 final class GoalController extends Controller
 {
     public function show(GoalRequest $request, Study $study, DraftGoal $goals): JsonResponse

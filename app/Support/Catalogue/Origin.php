@@ -9,7 +9,7 @@ enum Origin: string
 {
     case Rankings = 'the ranking lists of the compared days';
     case Figures = 'keyword figures, by the order of sources in the rulebook';
-    case PageOne = 'page one as it was brought in, and the features that rankings tell';
+    case PageOne = 'page one as it was imported, and the features that rankings tell';
     case Words = 'worked out from the words, by the rulebook';
     case Curve = 'worked out with the CTR curve';
     case Chances = 'worked out with the position model';

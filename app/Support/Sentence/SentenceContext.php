@@ -61,7 +61,7 @@ final readonly class SentenceContext
         return array_map(static fn(int $id): int => $newest[$id] ?? 0, $ids);
     }
 
-    /** What all our positions bring in a month. */
+    /** What all our positions import a month. */
     public function ownVisits(): float
     {
         return $this->comparison->own_visits;

@@ -127,7 +127,7 @@ final class FiguresExplainedTest extends TestCase
         self::assertSame([], $measured->assumptions);
         $assumed = $this->why(['ownPageLinks' => 9])['links_to_earn'];
         self::assertSame('To earn: 0.', $assumed->steps[1]);
-        self::assertSame(['The line from difficulty to links is assumed; bring in page-one results to measure it.'], $assumed->assumptions);
+        self::assertSame(['The line from difficulty to links is assumed; import page-one results to measure it.'], $assumed->assumptions);
         $unknown = $this->why(['difficulty' => null])['links_to_earn'];
         self::assertSame(['Neither page one nor the difficulty is known.', 'To earn: unknown.'], $unknown->steps);
         self::assertSame([], $unknown->assumptions);

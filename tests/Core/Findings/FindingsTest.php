@@ -16,7 +16,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Golden;
 
-/** What stands out is said in words with their numbers, most worth first, and nothing is said where there is nothing. */
+/** Findings is said in words with their numbers, most worth first, and nothing is said where there is nothing. */
 final class FindingsTest extends TestCase
 {
     public function test_the_gap_says_how_few_topics_hold_half_of_it(): void
@@ -24,7 +24,7 @@ final class FindingsTest extends TestCase
         $gap = Opportunities::gap(new Counted('standing=gap', 40, 100.0), [5.0, 45.0, 10.0, 40.0]);
         self::assertSame(['keywords' => 40, 'visits' => 100.0, 'few' => 2, 'topics' => 4], $gap?->numbers);
         self::assertSame(
-            'Others stand and we do not for 40 keywords; half of the 100 visits a month to expect of them lies in 2 of 4 topics.',
+            'Competitors rank for 40 keywords where we don’t. 2 of 4 topics hold half of the 100 visits a month we could win there.',
             $gap->words,
         );
         $half = Opportunities::gap(new Counted('standing=gap', 2, 90.0), [45.0, 45.0]);
@@ -33,7 +33,7 @@ final class FindingsTest extends TestCase
             => Opportunities::gap(new Counted('standing=gap', 9, array_sum($topics)), array_values($topics))?->numbers['few'];
         self::assertSame([2, 2, 3], [$few(9.5, 1.0, 9.5), $few(10.0, 10.0, 10.0, 10.0), $few(1.0, 1.0, 1.0, 1.0, 1.0)]);
         self::assertStringContainsString('half of the 0.5 visits', (string) Opportunities::gap(new Counted('', 2, .5), [.5])?->words);
-        self::assertSame('Others stand and we do not for 1 keyword.', Opportunities::gap(new Counted('', 1, 0.0), [0.0])?->words);
+        self::assertSame('Competitors rank for 1 keyword where we don’t.', Opportunities::gap(new Counted('', 1, 0.0), [0.0])?->words);
         self::assertNull(Opportunities::gap(new Counted('standing=gap', 0, 0.0), []));
     }
 
@@ -42,12 +42,12 @@ final class FindingsTest extends TestCase
         $some = new Counted('conflict=yes', 1, 2.34);
         $found = Opportunities::conflicts($some);
         self::assertSame(['conflicts', 'conflict=yes', 2.34], [$found?->code, $found?->show, $found?->worth]);
-        self::assertStringContainsString('for 1 keyword: 2.3 visits a month', (string) $found?->words);
+        self::assertStringContainsString('On 1 keyword, two of our own pages compete with each other. One page for each could add about 2.3 visits a month.', (string) $found?->words);
         $none = new Counted('x', 0, 0.0);
         self::assertNull(Opportunities::conflicts($none) ?? Opportunities::titles($none) ?? Opportunities::quickWins($none));
         self::assertNull(Opportunities::publishBy('March', '2026-12', $none) ?? Opportunities::weaker('a.example', 9, 20, $none));
         $weaker = Opportunities::weaker('100%.example', 9, 20.5, new Counted('p1<=20', 1234, 567.8));
-        self::assertStringStartsWith('100%.example, whose authority is 9 beside ours of 20.5, stands', (string) $weaker?->words);
+        self::assertStringStartsWith('100%.example (authority 9, ours 20.5) is in the top 20', (string) $weaker?->words);
         self::assertStringContainsString('568 visits a month', (string) $weaker?->words);
     }
 
@@ -57,17 +57,17 @@ final class FindingsTest extends TestCase
         self::assertNull(Opportunities::funnel('bottom', 50, 20, 20, 'inkmoor.example', $beyond));
         $thin = Opportunities::funnel('bottom', 50, 20, 21, 'inkmoor.example', $beyond);
         self::assertSame(['keywords' => 30, 'visits' => 12.0, 'all' => 50, 'ours' => 20, 'best' => 21], $thin?->numbers);
-        self::assertStringContainsString('we have 20 on page one, inkmoor.example has 21', (string) $thin->words);
+        self::assertStringContainsString('we have 20 on page one and inkmoor.example has 21', (string) $thin->words);
     }
 
     public function test_the_share_tells_its_trend_and_who_leads(): void
     {
         self::assertSame(
-            'We hold 15.6 % of the clicks, 2.6 points more than in 2025-12; big.example holds most with 39.8 %.',
+            'We get 15.6 % of the clicks, 2.6 points more than in 2025-12. big.example gets the most, 39.8 %.',
             Market::share(.1559, .13, '2025-12', 'big.example', .3983, 900)->words,
         );
         self::assertStringContainsString(', 40 points more', Market::share(.9, .5, '2026-01', null, null, 1)->words);
-        self::assertSame('We hold 50 % of the clicks; nobody holds more.', Market::share(.5, null, null, null, null, 1)->words);
+        self::assertSame('We get 50 % of the clicks. No competitor gets more.', Market::share(.5, null, null, null, null, 1)->words);
         self::assertStringContainsString(', 1 point less', Market::share(.5, .51, '2026-01', null, null, 1)->words);
     }
 
@@ -113,9 +113,9 @@ final class FindingsTest extends TestCase
     {
         $unknown = new Counted('standing=gap', 3, null);
         $gap = Opportunities::gap($unknown, [0.0]);
-        self::assertSame('Others stand and we do not for 3 keywords; what they would bring is unknown.', $gap?->words);
+        self::assertSame('Competitors rank for 3 keywords where we don’t. What they would bring is unknown.', $gap?->words);
         $thin = Opportunities::funnel('top', 9, 1, 4, 'inkmoor.example', $unknown);
-        self::assertStringEndsWith('lie 3 keywords, with an unknown number of visits a month to expect.', (string) $thin?->words);
+        self::assertStringEndsWith('3 keywords, worth an unknown number of visits a month.', (string) $thin?->words);
         self::assertSame([null, false, true], [$gap->worth, $gap->isLack(), Lacks::clicks(false)?->isLack()]);
         $none = Opportunities::conflicts(new Counted('conflict=yes', 2, 0.0));
         $order = array_map(static fn(Finding $one): string => $one->code, Findings::order([Lacks::clicks(false), $gap, $none]));

@@ -12,7 +12,7 @@ use App\Models\Study;
 use Illuminate\Support\Carbon;
 use Tests\TestCase;
 
-/** What stands out in a small study, counted by hand, and each finding leads to just the rows it counts. */
+/** Findings in a small study, counted by hand, and each finding leads to just the rows it counts. */
 final class FindingsTest extends TestCase
 {
     protected function tearDown(): void
@@ -30,7 +30,7 @@ final class FindingsTest extends TestCase
         self::assertSame(3, $findings['gap']['numbers']['keywords']);
         self::assertSame(1, $findings['slipped']['numbers']['keywords']);
         self::assertSame(1, $findings['conflicts']['numbers']['keywords']);
-        self::assertSame('inkmoor.example', strtok($findings['weaker']['words'], ','));
+        self::assertSame('inkmoor.example', strtok($findings['weaker']['words'], ' '));
         self::assertSame(2, $findings['weaker']['numbers']['keywords']);
         self::assertSame(30, $findings['weaker']['numbers']['own_authority']);
         self::assertSame('nibhouse.example', strtok($findings['too_large']['words'], ' '));
@@ -103,7 +103,7 @@ final class FindingsTest extends TestCase
         $this->command('reach:weigh', ['slug' => $study->slug]);
         $findings = array_column($this->findings($study->refresh()), null, 'code');
         self::assertNull($findings['gap']['worth']);
-        self::assertStringEndsWith('what they would bring is unknown.', $findings['gap']['words']);
+        self::assertStringEndsWith('What they would bring is unknown.', $findings['gap']['words']);
         $rows = $this->getJson($this->at($study, 'opportunities'))->assertOk()->json('rows');
         self::assertSame(['best pen', 'big pen'], array_column($rows, 'keyword'), 'By the gain, which volumes tell.');
         self::assertSame([null, null], array_column($rows, 'win_chance'));

@@ -9,7 +9,7 @@ use App\Models\PlanItem;
 use App\Models\Study;
 use Tests\TestCase;
 
-/** A domain that is written anew with another scope keeps what was brought in for it. */
+/** A domain that is written anew with another scope keeps what was imported for it. */
 final class ScopeChangeTest extends TestCase
 {
     private const LISTS = <<<'CSV'

@@ -206,13 +206,13 @@ final class ToldFiguresTest extends TestCase
         $this->import($study, "domain,authority\nquillfair.example,20\ninkmoor.example,60\nnibhouse.example,90\n", 'domains');
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         $words = array_column($this->getJson($this->at($study, 'findings'))->assertOk()->json('findings'), 'words', 'code');
-        self::assertSame('We hold 10.2 % of the clicks; nibhouse.example holds most with 52.5 %.', $words['share']);
-        self::assertStringStartsWith('nibhouse.example has an authority of 90 beside ours of 20', $words['too_large']);
+        self::assertSame('We get 10.2 % of the clicks. nibhouse.example gets the most, 52.5 %.', $words['share']);
+        self::assertStringStartsWith('nibhouse.example is much stronger than us (authority 90, ours 20)', $words['too_large']);
         self::assertSame('The volume of 1 of 5 keywords is unknown.', $words['no_volumes']);
-        self::assertStringStartsWith('Others stand and we do not for 2 keywords', $words['gap']);
+        self::assertStringStartsWith('Competitors rank for 2 keywords where we don’t', $words['gap']);
         $this->postJson($this->at($study, 'decisions'), ['keywords' => ['ink'], 'mark' => 'set aside'])->assertOk();
         $words = array_column($this->getJson($this->at($study, 'findings'))->assertOk()->json('findings'), 'words', 'code');
-        self::assertStringStartsWith('Others stand and we do not for 1 keyword', $words['gap']);
+        self::assertStringStartsWith('Competitors rank for 1 keyword where we don’t', $words['gap']);
     }
 
     public function test_who_holds_most_is_not_told_of_another(): void
@@ -225,8 +225,8 @@ final class ToldFiguresTest extends TestCase
         app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
         $words = array_column($this->getJson($this->at($study, 'findings'))->assertOk()->json('findings'), 'words', 'code');
-        self::assertStringEndsWith('% of the clicks; nobody holds more.', $words['share']);
-        self::assertStringStartsWith('We hold 9', $words['share']);
+        self::assertStringEndsWith('% of the clicks. No competitor gets more.', $words['share']);
+        self::assertStringStartsWith('We get 9', $words['share']);
     }
 
     public function test_pages_are_worth_what_the_curve_of_the_study_says(): void
@@ -291,7 +291,7 @@ final class ToldFiguresTest extends TestCase
                 'Since 2026-10-01 We climbed for 0 keywords, slipped for 2, entered for 1 and left 1. 2 gaps opened and 0 closed; 2 of',
                 'Gaps that opened Volume We Best ink 1 000 absent 11 wax · absent 40',
                 'quillfair.example 100 % 10 % inkmoor.example 0 % 37 % nibhouse.example 0 % 53 %',
-                'We slipped for 2 keywords worth something, and lost 122 visits a month with that.',
+                'We dropped on 2 keywords and lost about 122 visits a month.',
                 'Nothing on the roadmap is done yet.',
                 '2027-02 red pen refresh page Rowan planned 2.5',
             ] as $words
@@ -317,7 +317,7 @@ final class ToldFiguresTest extends TestCase
         $this->actingAs($this->makeEditor($study));
         $findings = array_column($this->getJson($this->at($study, 'findings'))->assertOk()->json('findings'), null, 'code');
         self::assertStringStartsWith(
-            'Of 3 keywords at the bottom of the funnel we have 0 on page one, nibhouse.example has 3. Beyond page one lie 3 keywords',
+            'Of 3 keywords at the bottom of the funnel we have 0 on page one and nibhouse.example has 3. Beyond page one: 3 keywords',
             $findings['funnel']['words'],
         );
     }

@@ -83,7 +83,7 @@ final class UploadsAndTasksTest extends TestCase
         );
         self::assertStringContainsString('Taken as "theirs-2026-10.csv" was.', implode(' ', $next['notes']));
         $other = $this->upload($study, "query,clicks,impressions,position\npen,3,9,2.5\n", 'theirs-2026-12.csv');
-        self::assertSame('performance', $other['proposal']['kind'], 'What it holds decides where it fits no more.');
+        self::assertSame('performance', $other['proposal']['kind'], 'Kind of file decides where it fits no more.');
     }
 
     public function test_a_header_that_is_nearly_a_field_is_not_dropped_without_a_word(): void

@@ -66,7 +66,7 @@ export function AuditPage() {
             <MenuItem value="refused">refused</MenuItem>
           </TextField>
         </Box>
-        {list.isPending && <Waiting what="Reading the record" />}
+        {list.isPending && <Waiting what="Loading the record" />}
         {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
         {list.isSuccess && lines.length === 0 && <Empty title="Nothing of that kind">Take something out of the fields above.</Empty>}
         {lines.length > 0 && (

@@ -48,8 +48,8 @@ export function AdvertisingView({ study, comparison, show, onKeyword, onClause }
       {advertised === 0 ? (
         <Empty title={empty.length === domains.length ? 'No paid lists yet' : 'Nobody advertises for these keywords'}>
           {empty.length === domains.length
-            ? 'The paid channel is empty; bring in lists of paid positions under Gather.'
-            : 'Take a clause out of the sentence above.'}
+            ? 'The paid channel is empty; import lists of paid positions under Gather.'
+            : 'Remove a clause from the sentence above.'}
         </Empty>
       ) : (
         <PlainTable

@@ -70,7 +70,7 @@ export function KeywordList({ study, comparison, show, summary, domains, decisio
   const columns = useMemo(() => allColumns(domains, spoken ?? []), [domains, spoken]);
   const shown = useMemo(() => shownColumns(columns, chosenColumns, pinned), [columns, chosenColumns, pinned]);
   if (bench.isPending || vocabulary.isPending) {
-    return <Waiting what="Reading the keywords" />;
+    return <Waiting what="Loading the keywords" />;
   }
   if (bench.isError) {
     return <Failed error={bench.error} onRetry={() => void bench.refetch()} />;

@@ -94,7 +94,7 @@ export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
       {moved.isPending && <Waiting what="Reading what moved" />}
       {moved.isError && <Failed error={moved.error} onRetry={() => void moved.refetch()} />}
       {moved.data !== undefined && moved.data.from === null && (
-        <Empty title="Nothing to compare with">This domain has only one snapshot; bring in another day.</Empty>
+        <Empty title="Nothing to compare with">This domain has only one snapshot; import another day.</Empty>
       )}
       {moved.data !== undefined && moved.data.from !== null && (
         <>

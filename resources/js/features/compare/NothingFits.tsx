@@ -19,7 +19,7 @@ export function NothingFits({ steps }: { steps: BenchSummary['steps'] }) {
           )}
         </div>
       ))}
-      Take a clause out of the sentence above, or press z to go back to what it was.
+      Remove a clause from the sentence above, or press z to go back to what it was.
     </Empty>
   );
 }

@@ -26,7 +26,7 @@ export function OverlapTable({ combinations, domains, similarity, chosen, onChoo
       <Box sx={{ px: 1.5, pt: 1 }}>
         <Box sx={{ display: 'flex', alignItems: 'center' }}>
           <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
-            Who holds what
+            Keyword overlap
           </Typography>
           <PictureButtons name="overlap" drawing={<OverlapPicture combinations={combinations} domains={domains} />} />
         </Box>
@@ -88,7 +88,7 @@ export function OverlapTable({ combinations, domains, similarity, chosen, onChoo
         })}
         <Similarity domains={domains} similarity={similarity} />
         {combinations.length === 0 && (
-          <Box sx={{ p: 2, typography: 'note', color: 'text.secondary' }}>Nobody ranks for what the sentence lets through.</Box>
+          <Box sx={{ p: 2, typography: 'note', color: 'text.secondary' }}>No domain ranks for these keywords.</Box>
         )}
       </Box>
     </Box>

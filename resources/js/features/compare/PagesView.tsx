@@ -61,7 +61,7 @@ export function PagesView({ study, comparison, show, domain, onDomain, onPage, o
           </MenuItem>
         ))}
       </TextField>
-      {pages.isPending && <Waiting what="Reading the pages" />}
+      {pages.isPending && <Waiting what="Loading the pages" />}
       {pages.isError && <Failed error={pages.error} onRetry={() => void pages.refetch()} />}
       {pages.data?.length === 0 && <Empty title="No pages">The rankings of these domains name no pages for what the sentence shows.</Empty>}
       {pages.data !== undefined && pages.data.length > 0 && (

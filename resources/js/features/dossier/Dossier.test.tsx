@@ -91,7 +91,7 @@ describe('the dossier', () => {
     const slow = later();
     serve({ [path]: () => slow.answer });
     show(part('bee hive'));
-    expect(await screen.findByText('Reading the dossier')).toBeDefined();
+    expect(await screen.findByText('Loading the dossier')).toBeDefined();
     slow.come(problem(503, 'The database starts.'));
     expect(await screen.findByText('The database starts.')).toBeDefined();
     serve({ [path]: () => json(told) });

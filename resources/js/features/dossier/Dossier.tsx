@@ -50,7 +50,7 @@ export function Dossier({ study, comparison, keyword, weights = '', onClose, dec
           <CloseIcon fontSize="small" />
         </IconButton>
       </Box>
-      {dossier.isPending && <Waiting what="Reading the dossier" />}
+      {dossier.isPending && <Waiting what="Loading the dossier" />}
       {dossier.isError && <Failed error={dossier.error} onRetry={() => void dossier.refetch()} />}
       {dossier.data !== undefined && (
         <>
@@ -331,7 +331,7 @@ function Sources({ dossier, comparison }: { dossier: KeywordDossier; comparison:
           <span>CPC {decimal(source.cpc, 2)}</span>
         </Box>
       ))}
-      {dossier.sources.length === 0 && <Typography variant="body2">No source says anything about it; bring in a keyword list.</Typography>}
+      {dossier.sources.length === 0 && <Typography variant="body2">No source says anything about it; import a keyword list.</Typography>}
       {dossier.disputed_authority.map((domain) => (
         <Box key={domain.domain} sx={{ mt: 0.75 }}>
           <Typography variant="body2">

@@ -141,7 +141,7 @@ function OwnDifficulty({
   const isRight = text === '' || (number >= 0 && number <= 100);
   return (
     <TextField
-      label="Difficulty of our own"
+      label="Our own difficulty"
       disabled={!mayEdit}
       value={text}
       error={!isRight}

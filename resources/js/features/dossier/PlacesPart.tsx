@@ -9,14 +9,14 @@ type Places = NonNullable<KeywordDossier['places']>;
 const usual: Frame = { width: 366, height: 124, left: 0, right: 0, top: 16, bottom: 36 };
 const gap = 4;
 
-/** Where we could stand, wherever we stand now: the chance of every class of places as a bar, ours marked. */
+/** Chances by position, wherever we stand now: the chance of every class of places as a bar, ours marked. */
 export function PlacesPart({ dossier }: { dossier: KeywordDossier }) {
   const { places } = dossier;
   if (places === null) {
     return null;
   }
   return (
-    <Part title="Where we could stand">
+    <Part title="Chances by position">
       <Picture classes={places.classes} />
       <Box sx={{ typography: 'note', color: 'text.secondary', mt: 0.5 }}>
         {dossier.leading_page === null

@@ -13,12 +13,12 @@ import { lengthOf } from './findings.logic';
 import { marks, measures, texts } from '../../theme/measures';
 import { RowBar } from '../../shared/chart';
 
-/** What stands out, to be read in a minute: each finding with what it is worth and the step that follows from it. */
+/** Findings, to be read in a minute: each finding with what it is worth and the step that follows from it. */
 export function FindingsPage() {
   const study = useStudy();
   const findings = useQuery(findingsQuery(study.slug));
   if (findings.isPending) {
-    return <Waiting what="Looking for what stands out" />;
+    return <Waiting what="Loading findings" />;
   }
   if (findings.isError) {
     return <Failed error={findings.error} onRetry={() => void findings.refetch()} />;
@@ -29,13 +29,13 @@ export function FindingsPage() {
       <Box sx={{ maxWidth: texts.sheet }}>
         <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 1.5, mb: 0.5 }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
-            What stands out
+            Findings
           </Typography>
           <Button className="no-print" onClick={() => window.print()}>
             Print
           </Button>
         </Box>
-        <Box component="ol" aria-label="What stands out" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        <Box component="ol" aria-label="Findings" sx={{ listStyle: 'none', m: 0, p: 0 }}>
           {all.map((finding) => (
             <Line key={finding.code} finding={finding} all={all} slug={study.slug} />
           ))}

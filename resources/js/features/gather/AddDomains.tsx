@@ -58,7 +58,7 @@ export function AddDomains({ study }: { study: Study }) {
       <Button type="submit" variant="contained" loading={add.isPending}>
         Keep as candidates
       </Button>
-      <Button onClick={() => setText(null)}>Leave it</Button>
+      <Button onClick={() => setText(null)}>Cancel</Button>
     </Box>
   );
 }

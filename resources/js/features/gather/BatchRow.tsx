@@ -16,7 +16,7 @@ import { useUpload } from './useUpload';
 interface Props {
   study: Study;
   row: BatchFile;
-  /** Day of those that name none; empty while nobody has said. */
+  /** Date for files without one; empty while nobody has said. */
   day: string;
   isMapped: boolean;
   onChange: (changes: Partial<BatchFile>) => void;
@@ -144,7 +144,7 @@ function Choices({ study, order, day, isOpen, onChange }: ChoicesProps) {
           {...plain}
           select
           value={order.kind}
-          slotProps={{ htmlInput: { 'aria-label': 'What it holds' } }}
+          slotProps={{ htmlInput: { 'aria-label': 'Kind of file' } }}
           onChange={(event) => onChange({ kind: kinds.find(({ name }) => name === event.target.value)?.name ?? order.kind, mapping: {} })}
         >
           {kinds.map(({ name }) => (
@@ -160,7 +160,7 @@ function Choices({ study, order, day, isOpen, onChange }: ChoicesProps) {
             {...plain}
             select
             value={order.domain}
-            slotProps={{ select: { displayEmpty: true }, htmlInput: { 'aria-label': 'Domain of rows that name none' } }}
+            slotProps={{ select: { displayEmpty: true }, htmlInput: { 'aria-label': 'Domain for rows without one' } }}
             onChange={(event) => onChange({ domain: event.target.value })}
           >
             <MenuItem value="">as the file says</MenuItem>

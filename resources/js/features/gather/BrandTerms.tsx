@@ -59,7 +59,7 @@ export function BrandTerms({ study, row }: { study: Study; row: LedgerRow }) {
       <Button type="submit" loading={save.isPending}>
         Save
       </Button>
-      <Button onClick={() => setText(null)}>Leave it</Button>
+      <Button onClick={() => setText(null)}>Cancel</Button>
     </Box>
   );
 }

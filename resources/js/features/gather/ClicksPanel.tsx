@@ -23,13 +23,13 @@ export function ClicksPanel({ study, title, onClose }: Props) {
   const impressions = curve.data?.bins.reduce((sum, bin) => sum + bin.impressions, 0) ?? 0;
   return (
     <SidePanel title={title} onClose={onClose} width={parts.xl}>
-      {curve.isPending && <Waiting what="Reading our clicks" />}
+      {curve.isPending && <Waiting what="Loading our clicks" />}
       {curve.isError && <Failed error={curve.error} onRetry={() => void curve.refetch()} />}
       {curve.data !== undefined && (
         <>
           <Typography variant="body2" sx={{ mb: 1 }}>
             {impressions === 0
-              ? 'None yet. Bring in a file with query, clicks, impressions and position; until then the default curve stands in.'
+              ? 'None yet. Import a file with query, clicks, impressions and position; until then the default curve stands in.'
               : `${whole(impressions)} impressions at positions 1 to 20, searches for our own name left out. The dots are what was ` +
                 `measured; the fitted curve leans on the default where there is little.`}
           </Typography>

@@ -69,7 +69,7 @@ export function CompetitorPanel({ study, title, onClose }: Props) {
       {domains.error !== null && <Alert severity="warning">{domains.error.message}</Alert>}
       {found.isPending && <Waiting what="Looking for competitors" />}
       {found.isError && <Failed error={found.error} onRetry={() => void found.refetch()} />}
-      {found.data?.length === 0 && <p>Nobody was found. Bring in page-one results, or connect a source that knows our domain.</p>}
+      {found.data?.length === 0 && <p>Nobody was found. Import page-one results, or connect a source that knows our domain.</p>}
       {found.data !== undefined && found.data.length > 0 && (
         <Box
           component="table"

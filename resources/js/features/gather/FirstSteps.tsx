@@ -60,7 +60,7 @@ export function FirstSteps({ study, onFind, onFiles }: Props) {
             </Button>
           )}
           <Button variant={source === undefined && states.rankings === 'next' ? 'contained' : 'text'} onClick={onFiles}>
-            Bring in files
+            Import files
           </Button>
         </Box>
         {pull.isError && <Alert severity="warning">{pull.error.message}</Alert>}

@@ -95,7 +95,7 @@ export function GatherPage() {
             </Button>
           ))}
           <Button variant="contained" disabled={!study.may_edit} onClick={() => input.current?.click()}>
-            Bring in files
+            Import files
           </Button>
           <input
             ref={input}
@@ -103,7 +103,7 @@ export function GatherPage() {
             hidden
             multiple
             data-testid="file"
-            aria-label="Files to bring in"
+            aria-label="Files to import"
             onChange={(event) => {
               add(event.target.files);
               event.target.value = '';

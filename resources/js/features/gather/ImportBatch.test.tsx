@@ -89,7 +89,7 @@ describe('a batch of files', () => {
     open('one.csv', 'two.csv');
     await waitFor(() => expect(screen.getByRole('status').textContent).toBe('2 need a day'));
     expect((await button('Import 0 files')).disabled).toBe(true);
-    const day = screen.getByLabelText('Day of those that name none');
+    const day = screen.getByLabelText('Date for files without one');
     await userEvent.type(day, '2026-10-31');
     await userEvent.click(await button('Import 2 files'));
     await waitFor(() => expect(sent()).toHaveLength(2));
@@ -145,7 +145,7 @@ describe('a batch of files', () => {
     expect(screen.getByRole('status').textContent).toBe('1 has a problem');
   });
 
-  it('stays open where an import is refused, with what was brought in before it', async () => {
+  it('stays open where an import is refused, with what was imported before it', async () => {
     let asked = 0;
     serve({
       ...usual,
@@ -157,7 +157,7 @@ describe('a batch of files', () => {
     open('one.csv', 'two.csv');
     await userEvent.click(await button('Import 2 files'));
     expect(await screen.findByText('Another import is under way.')).toBeDefined();
-    expect(screen.getByRole('status').textContent).toBe('1 brought in, 1 ready');
+    expect(screen.getByRole('status').textContent).toBe('1 imported, 1 ready');
     expect(onClose).not.toHaveBeenCalled();
     expect(await button('Close')).toBeDefined();
   });

@@ -91,7 +91,7 @@ export function ImportBatch({ study, files, onClose }: Props) {
         }}
         sx={{ display: 'contents' }}
       >
-        <DialogTitle id="batch-title">Bring in {files.length} files</DialogTitle>
+        <DialogTitle id="batch-title">Import {files.length} files</DialogTitle>
         <DialogContent>
           <Box role="status" sx={{ mb: 1 }}>
             {batchWords(states)}
@@ -99,7 +99,7 @@ export function ImportBatch({ study, files, onClose }: Props) {
           {isDayless && (
             <TextField
               type="date"
-              label="Day of those that name none"
+              label="Date for files without one"
               value={day}
               onChange={(event) => setDay(event.target.value)}
               slotProps={{ inputLabel: { shrink: true } }}
@@ -143,7 +143,7 @@ function Table({ children }: { children: React.ReactNode }) {
   return (
     <Box
       component="table"
-      aria-label="Files to bring in"
+      aria-label="Files to import"
       sx={{
         width: '100%',
         borderCollapse: 'collapse',
@@ -163,6 +163,6 @@ const headings = [
   { name: 'Domain', about: about('Whose rows they are.', '', 'told from its name, or chosen here') },
   { name: 'Day', about: about('The day the figures are of.', 'day or month', 'told from its name, or chosen here') },
   { name: 'Channel', about: about('Organic results, advertising, or one of your own.', '', 'told from its name, or chosen here') },
-  { name: 'Rows', about: about('Rows that can be brought in.', 'rows', 'counted in the file') },
+  { name: 'Rows', about: about('Rows that can be imported.', 'rows', 'counted in the file') },
   { name: 'State', about: about('What is lacking, or that it is ready.', '', 'found while reading the file') },
 ];

@@ -24,7 +24,7 @@ export function ImportChoices({
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1.6fr 1fr 1fr', gap: 1.5, py: 1 }}>
       <TextField
         select
-        label="What it holds"
+        label="Kind of file"
         value={order.kind}
         onChange={(event) => onChange({ kind: kinds.find(({ name }) => name === event.target.value)?.name ?? order.kind, mapping: {} })}
       >
@@ -37,7 +37,7 @@ export function ImportChoices({
       {mayLeaveOut('domain') && (
         <TextField
           select
-          label="Domain of rows that name none"
+          label="Domain for rows without one"
           value={order.domain}
           onChange={(event) => onChange({ domain: event.target.value })}
         >

@@ -30,7 +30,7 @@ export function ImportDialog({ study, file, remaining, onClose }: Props) {
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="import-title">
       <DialogTitle id="import-title">
-        Bring in {file.name} {remaining > 0 && `(${remaining} more after it)`}
+        Import {file.name} {remaining > 0 && `(${remaining} more after it)`}
       </DialogTitle>
       {upload.data === undefined ? (
         <>
@@ -69,7 +69,7 @@ function Uploaded({ study, upload, remaining, onClose }: { study: Study; upload:
           <p key={note}>{note}</p>
         ))}
         <ImportChoices study={study} order={order} onChange={set} />
-        {(isLooking || send.isPending) && <LinearProgress aria-label={send.isPending ? 'Importing' : 'Reading the file'} sx={{ my: 1 }} />}
+        {(isLooking || send.isPending) && <LinearProgress aria-label={send.isPending ? 'Importing' : 'Loading the file'} sx={{ my: 1 }} />}
         {isLooking && progress !== '' && <p>{progress}</p>}
         {error !== null && <Alert severity="error">{error}</Alert>}
         {preview?.problem != null && <Alert severity="warning">{preview.problem}</Alert>}

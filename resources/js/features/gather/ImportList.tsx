@@ -18,7 +18,7 @@ import { HeadingWords } from '../../shared/Heading';
 
 const shownAtFirst = 12;
 
-/** What was brought in, the newest first; each can be taken back. */
+/** Imports, the newest first; each can be taken back. */
 export function ImportList({ study, imports }: { study: Study; imports: ImportEntry[] }) {
   const client = useQueryClient();
   const [isWhole, setWhole] = useState(false);
@@ -33,11 +33,11 @@ export function ImportList({ study, imports }: { study: Study; imports: ImportEn
   });
   return (
     <Box sx={{ px: 2, pt: 3, pb: 4 }}>
-      <Typography variant="h2">What was brought in</Typography>
+      <Typography variant="h2">Imports</Typography>
       {undo.isError && <Alert severity="warning">{undo.error.message}</Alert>}
       {imports.length === 0 && (
         <Typography color="text.secondary" sx={{ mt: 1 }}>
-          Nothing yet. Begin with your own rankings: a table with a keyword and a position in each row.
+          No imports yet. Start with your own rankings: a table with a keyword and a position in each row.
         </Typography>
       )}
       {imports.length > 0 && (
@@ -90,8 +90,8 @@ export function ImportList({ study, imports }: { study: Study; imports: ImportEn
 
 const headings = [
   { name: 'File', about: about('Its name, as it was chosen.', '', 'your machine'), isNumber: false },
-  { name: 'Kind', about: about('Which kind of table it was taken for.', '', 'chosen when it was brought in'), isNumber: false },
-  { name: 'Day', about: about('The day the figures are of.', 'day', 'chosen when it was brought in'), isNumber: false },
+  { name: 'Kind', about: about('Which kind of table it was taken for.', '', 'chosen when it was imported'), isNumber: false },
+  { name: 'Day', about: about('The day the figures are of.', 'day', 'chosen when it was imported'), isNumber: false },
   { name: 'Rows kept', about: about('Rows that count.', 'rows', 'counted while reading'), isNumber: true },
   { name: 'Dropped', about: about('Position over 100, or URL outside the domain.', 'rows', 'counted while reading'), isNumber: true },
   { name: 'Bad', about: about('Rows that could not be read.', 'rows', 'counted while reading'), isNumber: true },

@@ -30,7 +30,7 @@ export function PullPanel({ study, title, onClose }: Props) {
   if (sources.data?.length === 0) {
     return (
       <SidePanel title={title} onClose={onClose}>
-        <Typography>No source is connected on this server. Bring in files instead, or have an administrator set one up.</Typography>
+        <Typography>No source is connected on this server. Import files instead, or have an administrator set one up.</Typography>
       </SidePanel>
     );
   }
@@ -84,9 +84,7 @@ export function PullPanel({ study, title, onClose }: Props) {
           Pull
         </Button>
         {pull.isError && <Alert severity="warning">{pull.error.message}</Alert>}
-        {pull.isSuccess && (
-          <Alert severity="success">It goes on above, also when you leave this page. Nothing is kept before all of it has arrived.</Alert>
-        )}
+        {pull.isSuccess && <Alert severity="success">The pull runs in the background. You can leave this page.</Alert>}
       </Box>
     </SidePanel>
   );

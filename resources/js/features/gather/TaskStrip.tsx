@@ -29,7 +29,7 @@ export function TaskStrip({ study }: { study: Study }) {
     active.current = running;
   }, [client, running, study.slug]);
   return (
-    <Box role="status" aria-label="Work going on" sx={{ px: 2 }}>
+    <Box role="status" aria-label="Running tasks" sx={{ px: 2 }}>
       {shown.map((task) => (
         <TaskLine key={task.id} study={study} task={task} onHide={() => setHidden((before) => [...before, task.id])} />
       ))}
@@ -70,7 +70,7 @@ function TaskLine({ study, task, onHide }: { study: Study; task: Task; onHide: (
         <strong>{task.title}</strong> — {progress.words}{' '}
         {task.result?.bad_rows !== undefined && (
           <Link href={address(`studies/${study.slug}/tasks/${task.id}/bad-rows.csv`)} download>
-            The bad rows as a file
+            Download bad rows
           </Link>
         )}
       </Box>
@@ -88,7 +88,7 @@ function TaskLine({ study, task, onHide }: { study: Study; task: Task; onHide: (
           Cancel
         </Button>
       ) : (
-        <Button onClick={onHide}>Put away</Button>
+        <Button onClick={onHide}>Dismiss</Button>
       )}
     </Box>
   );

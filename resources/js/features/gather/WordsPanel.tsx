@@ -42,7 +42,7 @@ export function WordsPanel({ study, title, onClose }: Props) {
   const keep = (keywords: string[], origin: string) => add.mutate({ keywords, origin });
   return (
     <SidePanel title={title} onClose={onClose}>
-      <Tabs value={way} onChange={(_, next: number) => setWay(next)} aria-label="Where the words come from" sx={{ mb: 1.5 }}>
+      <Tabs value={way} onChange={(_, next: number) => setWay(next)} aria-label="Source of the keywords" sx={{ mb: 1.5 }}>
         {ways.map((name) => (
           <Tab key={name} label={name} />
         ))}

@@ -75,7 +75,7 @@ describe('a file of a batch', () => {
 
   it('is counted with the others', () => {
     expect(batchWords(['ready', 'ready', 'needs a day', 'problem', 'sending', 'sent', 'left out'])).toBe(
-      '1 brought in, 2 ready, 1 being read, 1 needs a day, 1 has a problem, 1 left out',
+      '1 imported, 2 ready, 1 being read, 1 needs a day, 1 has a problem, 1 left out',
     );
     expect(batchWords([])).toBe('');
   });

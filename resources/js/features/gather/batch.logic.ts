@@ -10,7 +10,7 @@ export interface BatchFile {
   notes: string[];
   /** What the server saw in it, by the order that it has now; undefined while it looks. */
   preview: ImportPreview | undefined;
-  /** Why it cannot be brought in at all. */
+  /** Why it cannot be imported at all. */
   failure: string | null;
   state: 'open' | 'left out' | 'sent';
 }
@@ -61,7 +61,7 @@ export function alike(files: BatchFile[], place: number): number[] {
 export function batchWords(states: FileState[]): string {
   const count = (state: FileState) => states.filter((one) => one === state).length;
   const parts: [number, string][] = [
-    [count('sent'), 'brought in'],
+    [count('sent'), 'imported'],
     [count('ready'), 'ready'],
     [count('sending') + count('looking'), 'being read'],
     [count('needs a day'), count('needs a day') === 1 ? 'needs a day' : 'need a day'],

@@ -9,7 +9,7 @@ const remarks = {
 
 /** What a domain's authority against ours means, in words. */
 export function peerRemark(peer: LedgerRow['peer']): string {
-  return peer === null ? 'authority unknown; bring in figures about domains' : remarks[peer];
+  return peer === null ? 'authority unknown; import figures about domains' : remarks[peer];
 }
 
 /** Whether sources that know the authority tell it differently. */

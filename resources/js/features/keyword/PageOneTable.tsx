@@ -28,9 +28,9 @@ export function PageOneTable({ study, comparison, show, onKeyword }: Props) {
         Each place of page one with its page strength and referring domains. Ringed: strength of 20 or less, or no referring domain. The
         first hundred keywords of the order.
       </Box>
-      {rows.isPending && <Waiting what="Reading page one" />}
+      {rows.isPending && <Waiting what="Loading page one" />}
       {rows.isError && <Failed error={rows.error} onRetry={() => void rows.refetch()} />}
-      {rows.data?.length === 0 && <Empty title="No keyword fits this sentence">Take a clause out of the sentence above.</Empty>}
+      {rows.data?.length === 0 && <Empty title="No keyword fits this sentence">Remove a clause from the sentence above.</Empty>}
       {rows.data !== undefined && rows.data.length > 0 && (
         <PlainTable
           label="Page one of all"

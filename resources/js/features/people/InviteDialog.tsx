@@ -33,7 +33,7 @@ export function InviteDialog({ onClose }: { onClose: () => void }) {
           invite.mutate();
         }}
       >
-        <DialogTitle id="invite-title">Invite somebody</DialogTitle>
+        <DialogTitle id="invite-title">Invite a person</DialogTitle>
         <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 1 }}>
           {invite.data !== undefined ? (
             <OneTimeLink link={invite.data} name={name} />
@@ -44,7 +44,7 @@ export function InviteDialog({ onClose }: { onClose: () => void }) {
               <TextField label="Email" type="email" value={email} onChange={(event) => setEmail(event.target.value)} required />
               <FormControlLabel
                 control={<Checkbox checked={mayMake} onChange={(event) => setMayMake(event.target.checked)} />}
-                label="May make studies"
+                label="Can create studies"
               />
               <FormControlLabel
                 control={<Checkbox checked={isAdministrator} onChange={(event) => setAdministrator(event.target.checked)} />}
@@ -57,7 +57,7 @@ export function InviteDialog({ onClose }: { onClose: () => void }) {
           <Button onClick={onClose}>Close</Button>
           {invite.data === undefined && (
             <Button type="submit" variant="contained" loading={invite.isPending} disabled={name === '' || email === ''}>
-              Make the link
+              Create link
             </Button>
           )}
         </DialogActions>

@@ -59,13 +59,13 @@ export function PeoplePage() {
           <Box sx={{ flex: 1 }} />
           {list.isSuccess && (
             <Button variant="contained" onClick={() => setInviting(true)}>
-              Invite somebody
+              Invite a person
             </Button>
           )}
         </Box>
-        {list.isPending && <Waiting what="Reading the accounts" />}
+        {list.isPending && <Waiting what="Loading the accounts" />}
         {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
-        {list.isSuccess && people.length === 0 && <Empty title="Nobody of that name">Only a part of it is needed.</Empty>}
+        {list.isSuccess && people.length === 0 && <Empty title="No person of that name">Only a part of it is needed.</Empty>}
         {people.length > 0 && (
           <PlainTable label="People" headings={headings} sorting={sorting} numbers={[3]}>
             {people.map((one) => (

@@ -47,9 +47,9 @@ export function PersonDialog({ person, onClose }: Props) {
             isSet={person.is_administrator}
             onChange={(is) => change.mutate({ is_administrator: is })}
           />
-          <Flag label="May make studies" isSet={person.may_make_studies} onChange={(may) => change.mutate({ may_make_studies: may })} />
+          <Flag label="Can create studies" isSet={person.may_make_studies} onChange={(may) => change.mutate({ may_make_studies: may })} />
           <Flag
-            label="Shut out: cannot sign in; what is signed in ends, tokens too"
+            label="Disabled: cannot sign in; sessions and tokens end"
             isSet={person.is_disabled}
             onChange={(is) => change.mutate({ is_disabled: is })}
           />
@@ -78,7 +78,7 @@ function LostThings({ person, onSettled }: { person: Account; onSettled: () => P
   const error = reset.error ?? signOut.error ?? factor.error;
   return (
     <Box component="section" sx={{ mt: 2 }}>
-      <Typography variant="h3">When something is lost</Typography>
+      <Typography variant="h3">Account recovery</Typography>
       {error !== null && <Failed error={error} />}
       {reset.data !== undefined && <OneTimeLink link={reset.data} name={person.name} />}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}>
@@ -94,7 +94,7 @@ function LostThings({ person, onSettled }: { person: Account; onSettled: () => P
           {person.tokens === 0 ? 'Sign out everywhere' : `Sign out everywhere, end ${person.tokens} tokens`}
         </Button>
         <Button variant="outlined" disabled={!person.has_second_factor} loading={factor.isPending} onClick={() => factor.mutate()}>
-          Take the second factor away
+          Remove the second factor
         </Button>
       </Box>
     </Box>

@@ -57,7 +57,7 @@ export function StudyRoles({ person, onChange }: Props) {
             onChange(study.slug, 'reader');
           }
         }}
-        renderInput={(params) => <TextField {...params} label="Let into another study" />}
+        renderInput={(params) => <TextField {...params} label="Add to another study" />}
         sx={{ mt: 1 }}
       />
     </Box>

@@ -74,9 +74,9 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
         onClose={() => setAnchor(null)}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
       >
-        <Box role="dialog" aria-label="Plans beside each other" sx={{ p: 2, maxWidth: texts.page }}>
+        <Box role="dialog" aria-label="Plans compared" sx={{ p: 2, maxWidth: texts.page }}>
           <PlainTable
-            label="Plans beside each other"
+            label="Plans compared"
             headings={[
               { name: 'Plan', about: about('The agreed plan and the drafts beside it.', '', sources.people) },
               { name: 'Items', about: about('Items with a month.', 'items', sources.people) },
@@ -114,7 +114,7 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
                         onClick={() => one.id !== null && agree.mutate(one.id)}
                         sx={{ py: 0 }}
                       >
-                        Agree on it
+                        Make it the roadmap
                       </Button>
                       <Button
                         color="warning"
@@ -122,7 +122,7 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
                         onClick={() => one.id !== null && discard.mutate(one.id)}
                         sx={{ py: 0 }}
                       >
-                        Throw away
+                        Delete draft
                       </Button>
                     </Box>
                   )}
@@ -141,7 +141,7 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
               sx={{ display: 'flex', gap: 1, mt: 1.5, alignItems: 'center' }}
             >
               <TextField
-                label="A new draft, called"
+                label="Name of the new draft"
                 value={name}
                 onChange={(event) => setName(event.target.value)}
                 slotProps={{ htmlInput: { maxLength: 60 } }}

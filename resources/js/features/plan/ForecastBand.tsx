@@ -70,7 +70,7 @@ export function ForecastBand({ plan, currency, without }: Props) {
             )}
             <Box component="details">
               <Box component="summary" sx={{ cursor: 'pointer', minHeight: measures.target }}>
-                What is assumed
+                Assumptions
               </Box>
               {plan.assumptions.map((assumption) => (
                 <div key={assumption}>{assumption}</div>

@@ -49,7 +49,7 @@ export function GoalDialog({ study, plan, onDrafted, onClose }: Props) {
   const ask = () => setAsked({ goal: Number(written.goal), until: written.until, odds: Number(written.odds) / 100 });
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="goal-title">
-      <DialogTitle id="goal-title">What a goal takes</DialogTitle>
+      <DialogTitle id="goal-title">Plan for a goal</DialogTitle>
       <DialogContent>
         <Box
           component="form"
@@ -90,7 +90,7 @@ export function GoalDialog({ study, plan, onDrafted, onClose }: Props) {
           <>
             <p>{goalWords(asked, answer.data)}</p>
             <PlainTable
-              label="The plan that does it"
+              label="Plan that reaches the goal"
               headings={[
                 { name: 'Page', about: about('Topic that the page serves.', '', sources.rules) },
                 { name: 'Tactic', about: about('What is to be done.', '', sources.rules) },
@@ -122,7 +122,7 @@ export function GoalDialog({ study, plan, onDrafted, onClose }: Props) {
             loading={draft.isPending}
             onClick={() => asked !== null && draft.mutate(asked)}
           >
-            Make it a draft
+            Save as draft
           </Button>
         )}
       </DialogActions>

@@ -121,7 +121,7 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
         <Box sx={{ flex: 1 }} />
         {study.may_edit && item.status !== 'done' && (
           <Button color="warning" onClick={onRemove}>
-            Take off the roadmap
+            Remove from roadmap
           </Button>
         )}
       </Box>

@@ -36,12 +36,12 @@ export function PlanPage() {
   if (study.comparison === null) {
     return (
       <Empty title="Nothing to plan yet">
-        A plan is made of opportunities, and these come from a comparison: bring in rankings in Gather first.
+        A plan is made of opportunities, and these come from a comparison: import rankings in Gather first.
       </Empty>
     );
   }
   if (plan.isPending) {
-    return <Waiting what="Reading the roadmap" />;
+    return <Waiting what="Loading the roadmap" />;
   }
   if (plan.isError) {
     return <Failed error={plan.error} onRetry={() => void plan.refetch()} />;

@@ -20,13 +20,13 @@ interface Props {
   onClose: () => void;
 }
 
-/** What the auto-plan would do, against what stands; nothing moves before a person agrees. */
+/** Proposed plan, against what stands; nothing moves before a person agrees. */
 export function ProposalDialog({ study, draft, isApplying, onApply, onClose }: Props) {
   const proposal = useQuery(proposalQuery(study.slug, draft));
   const changes = proposal.data?.changes ?? [];
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="proposal-title">
-      <DialogTitle id="proposal-title">What the auto-plan would do</DialogTitle>
+      <DialogTitle id="proposal-title">Proposed plan</DialogTitle>
       <DialogContent>
         <p>
           Month by month it takes the items that together bring the most expected gain within the days there are; pinned ones first. What is
@@ -35,9 +35,7 @@ export function ProposalDialog({ study, draft, isApplying, onApply, onClose }: P
         {proposal.isPending && <Waiting what="Planning" />}
         {proposal.isError && <Failed error={proposal.error} />}
         {proposal.data !== undefined && changes.length === 0 && (
-          <p>
-            Nothing would change{proposal.data.unchanged === 0 ? ': there is nothing with an expected gain that fits the capacity.' : '.'}
-          </p>
+          <p>No changes{proposal.data.unchanged === 0 ? ': there is nothing with an expected gain that fits the capacity.' : '.'}</p>
         )}
         {proposal.data !== undefined && changes.length > 0 && (
           <>
@@ -72,9 +70,9 @@ export function ProposalDialog({ study, draft, isApplying, onApply, onClose }: P
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Leave it as it is</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button variant="contained" disabled={changes.length === 0} loading={isApplying} onClick={() => onApply(changes)}>
-          Do it
+          Apply plan
         </Button>
       </DialogActions>
     </Dialog>

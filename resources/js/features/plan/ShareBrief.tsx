@@ -45,12 +45,12 @@ export function ShareBrief({ slug, item }: { slug: string; item: number }) {
             sx={{ flex: 1 }}
           />
           <Button color="warning" loading={revoke.isPending && revoke.variables === link.id} onClick={() => revoke.mutate(link.id)}>
-            Take back
+            Revoke link
           </Button>
         </Box>
       ))}
       <Button loading={make.isPending} onClick={() => make.mutate()}>
-        Make a link for two weeks
+        Create a link for two weeks
       </Button>
     </Box>
   );

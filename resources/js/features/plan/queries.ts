@@ -40,7 +40,7 @@ export const briefLinksQuery = (slug: string, item: number) =>
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/plan/items/{item}/links', { params: { path: { slug, item } }, signal })),
   });
 
-/** What a goal takes; nothing is asked before there is one. */
+/** Plan for a goal; nothing is asked before there is one. */
 export const goalQuery = (slug: string, goal: AskedGoal | null) =>
   queryOptions({
     queryKey: keys.part(slug, 'proposal', 'goal', goal),

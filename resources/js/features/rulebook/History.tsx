@@ -31,9 +31,9 @@ export function History({ study }: { study: Study }) {
   }
   return (
     <Box component="section" sx={{ mt: 3 }}>
-      <Typography variant="h2">What was changed</Typography>
+      <Typography variant="h2">Changes</Typography>
       {revert.isError && <Failed error={revert.error} />}
-      <PlainTable label="What was changed" headings={headings} numbers={[]}>
+      <PlainTable label="Changes" headings={headings} numbers={[]}>
         {history.data.map((change) => (
           <tr key={change.change}>
             <td>{change.when.slice(0, 16).replace('T', ' ')}</td>
@@ -52,7 +52,7 @@ export function History({ study }: { study: Study }) {
                   onClick={() => revert.mutate(change.change)}
                   sx={{ py: 0 }}
                 >
-                  Back to before this
+                  Undo this change
                 </Button>
               )}
             </td>

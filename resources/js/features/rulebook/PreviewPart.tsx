@@ -13,7 +13,7 @@ export function PreviewPart({ preview }: { preview: RulebookPreview }) {
   const moved = preview.horizons.reduce((sum, change) => sum + change.keywords, 0);
   const isAlike = preview.before.join() === preview.after.join();
   return (
-    <Box role="status" aria-label="What would move" sx={{ bgcolor: 'ink.wash', px: 2, py: 1, mt: 0.5, typography: 'dense' }}>
+    <Box role="status" aria-label="Effect of this change" sx={{ bgcolor: 'ink.wash', px: 2, py: 1, mt: 0.5, typography: 'dense' }}>
       <div>
         {moved === 0
           ? `No horizon changes among ${whole(preview.keywords)} opportunities.`

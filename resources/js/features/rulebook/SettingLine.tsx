@@ -81,7 +81,7 @@ export function SettingLine({ study, setting, begun, onSaved }: Props) {
               loading={save.isPending || preview.isPending}
               sx={{ whiteSpace: 'nowrap', flexShrink: 0 }}
             >
-              {isSeen || !mayPreview ? 'Save' : 'What moves?'}
+              {isSeen || !mayPreview ? 'Save' : 'Preview effect'}
             </Button>
           )}
           {isChanged && <Button onClick={() => edit(spelt(setting.value))}>Back</Button>}

@@ -27,10 +27,10 @@ export function SideBySide({ study, settings }: { study: Study; settings: Settin
   return (
     <Box component="section" sx={{ mt: 3 }}>
       <Typography variant="h2">Side by side</Typography>
-      <Typography color="text.secondary">This rulebook now, and another then, on the same data. Nothing is saved by looking.</Typography>
+      <Typography color="text.secondary">Compare this rulebook with another one on the same data. Nothing is saved.</Typography>
       <TextField
         select
-        label="Hold it against"
+        label="Compare with"
         value={chosen}
         onChange={(event) => {
           setChosen(event.target.value);

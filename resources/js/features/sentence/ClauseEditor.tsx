@@ -62,7 +62,7 @@ export function ClauseEditor(props: Props) {
         <Fields {...props} />
       </div>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 2 }}>
-        <Button onClick={clear}>Take out</Button>
+        <Button onClick={clear}>Remove</Button>
         <Button type="submit" variant="contained">
           Done
         </Button>

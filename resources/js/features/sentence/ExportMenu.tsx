@@ -83,7 +83,7 @@ export function ExportMenu({ study, title, view, long }: Props) {
         transformOrigin={{ vertical: 'top', horizontal: 'right' }}
       >
         <Box role="dialog" aria-label="Export as shown" sx={{ p: 2, width: parts.s, typography: 'dense' }}>
-          <Typography variant="h3">What is shown, as a file</Typography>
+          <Typography variant="h3">Export this view</Typography>
           <Box component="p" sx={{ my: 0.75 }}>
             {long === null ? 'The table as it stands.' : `All rows, in this order, with the ${whole(columns.length)} columns on show.`}
           </Box>

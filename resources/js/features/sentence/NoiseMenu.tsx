@@ -54,10 +54,10 @@ export function NoiseMenu({ study, comparison, show, onClause }: Props) {
         transformOrigin={{ vertical: 'top', horizontal: 'right' }}
       >
         <Box role="dialog" aria-label="Noise" sx={{ p: 2, width: parts.l, typography: 'dense' }}>
-          <Typography variant="h3">What could go</Typography>
+          <Typography variant="h3">Noise to hide</Typography>
           {noise.isPending && <Waiting what="Looking for noise" />}
           {noise.isError && <Failed error={noise.error} onRetry={() => void noise.refetch()} />}
-          {noise.data?.clauses.length === 0 && <p>Nothing that looks like noise is on show.</p>}
+          {noise.data?.clauses.length === 0 && <p>Nothing here looks like noise.</p>}
           {noise.data?.clauses.map((proposal, index) => (
             <Box key={proposal.clause} sx={{ display: 'flex', alignItems: 'center' }}>
               <Box sx={{ flex: 1 }}>

@@ -72,7 +72,7 @@ describe('the sentence', () => {
     expect(said).toEqual(['']);
     expect(router.state.location.search).toBe('?off=standing%3Dgap');
     await userEvent.keyboard('{Escape}');
-    await userEvent.click(await screen.findByTitle(/^Switched off for a moment/));
+    await userEvent.click(await screen.findByTitle(/^Paused/));
     expect(said).toEqual(['', 'standing=gap']);
     expect(router.state.location.search).toBe('');
   });
@@ -87,7 +87,7 @@ describe('the editor of a clause', () => {
     await userEvent.click(within(form).getByRole('checkbox', { name: 'gap' }));
     await userEvent.click(within(form).getByRole('checkbox', { name: 'behind' }));
     expect(said).toEqual(['standing=gap', 'standing=gap,behind']);
-    await userEvent.click(within(form).getByRole('button', { name: 'Take out' }));
+    await userEvent.click(within(form).getByRole('button', { name: 'Remove' }));
     expect(said.at(-1)).toBe('');
     await waitFor(() => expect(screen.queryByRole('form')).toBeNull());
   });

@@ -78,7 +78,7 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
           <span key={`off ${spell([clause])}`}>
             {place > 0 ? ', ' : ' '}
             <Button
-              title="Switched off for a moment: press to switch it on"
+              title="Paused: press to apply it again"
               onClick={() => {
                 change([...clauses, clause]);
                 onOff(off.filter((other) => other !== clause));

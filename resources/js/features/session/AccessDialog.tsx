@@ -32,14 +32,14 @@ export function AccessDialog({ onClose }: { onClose: () => void }) {
   });
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="access-title">
-      <DialogTitle id="access-title">How you get in</DialogTitle>
+      <DialogTitle id="access-title">Sign-in and security</DialogTitle>
       <DialogContent>
         <Typography variant="h3">Second factor</Typography>
         <SecondFactor isThere={person?.has_second_factor === true} />
         <Typography variant="h3" sx={{ mt: 3 }}>
           Where you are signed in
         </Typography>
-        {sessions.isPending && <Waiting what="Reading your sessions" />}
+        {sessions.isPending && <Waiting what="Loading your sessions" />}
         {sessions.isError && <Failed error={sessions.error} onRetry={() => void sessions.refetch()} />}
         {end.error !== null && <Failed error={end.error} />}
         {sessions.data !== undefined && (

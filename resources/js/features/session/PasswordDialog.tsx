@@ -34,13 +34,13 @@ export function PasswordDialog({ onClose }: { onClose: () => void }) {
         <DialogTitle id="password-title">Change your password</DialogTitle>
         <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
           {change.isSuccess ? (
-            <Alert severity="success">It is changed. Whoever was signed in as you on another machine is so no longer.</Alert>
+            <Alert severity="success">Password changed. All your other sessions were signed out.</Alert>
           ) : (
             <>
               {change.error !== null && !isField && <Alert severity="error">{change.error.message}</Alert>}
               <TextField
                 type="password"
-                label="The one you have now"
+                label="Current password"
                 autoComplete="current-password"
                 value={password}
                 onChange={(event) => setPassword(event.target.value)}
@@ -51,7 +51,7 @@ export function PasswordDialog({ onClose }: { onClose: () => void }) {
               />
               <TextField
                 type="password"
-                label="The new one"
+                label="New password"
                 autoComplete="new-password"
                 value={fresh}
                 onChange={(event) => setFresh(event.target.value)}
@@ -60,7 +60,7 @@ export function PasswordDialog({ onClose }: { onClose: () => void }) {
               />
               <FormControlLabel
                 control={<Checkbox checked={endsTokens} onChange={(event) => setEndsTokens(event.target.checked)} />}
-                label="Take my tokens away, too: scripts need new ones then"
+                label="Revoke my tokens too: scripts will need new ones"
               />
             </>
           )}
@@ -69,7 +69,7 @@ export function PasswordDialog({ onClose }: { onClose: () => void }) {
           <Button onClick={onClose}>Close</Button>
           {!change.isSuccess && (
             <Button type="submit" variant="contained" disabled={password === '' || fresh.length < shortest} loading={change.isPending}>
-              Change it
+              Change password
             </Button>
           )}
         </DialogActions>

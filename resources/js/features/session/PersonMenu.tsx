@@ -57,7 +57,7 @@ export function PersonMenu({ onKeys }: Props) {
             setDialog('access');
           }}
         >
-          How you get in
+          Sign-in and security
         </MenuItem>
         <MenuItem
           onClick={() => {

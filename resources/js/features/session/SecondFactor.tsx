@@ -37,7 +37,7 @@ export function SecondFactor({ isThere, onDone }: Props) {
   if (begin.data === undefined) {
     return (
       <Box>
-        <p>Whoever learns your password still lacks the code that an authenticator on your own device shows.</p>
+        <p>Someone with your password still needs the code from your authenticator app.</p>
         {begin.error !== null && <Failed error={begin.error} />}
         <Button variant="contained" onClick={() => begin.mutate()} loading={begin.isPending}>
           Set up an authenticator
@@ -47,7 +47,7 @@ export function SecondFactor({ isThere, onDone }: Props) {
   }
   return (
     <Box>
-      <p>Let the authenticator read this picture, or type the secret into it. Then type the code it shows.</p>
+      <p>Scan this picture with your authenticator, or type in the secret. Then enter the code it shows.</p>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
         <Box sx={{ p: 1, bgcolor: 'common.white', lineHeight: 0 }}>
           <QRCodeSVG value={begin.data.address} size={148} title="The secret as a picture for an authenticator" />
@@ -90,16 +90,16 @@ function CodeForm({ isPending, onCode }: { isPending: boolean; onCode: (code: st
 function RecoveryCodes({ codes, onKept }: { codes: string[]; onKept: () => void }) {
   return (
     <Box>
-      <Alert severity="success">From now on you are asked for a code.</Alert>
+      <Alert severity="success">From now on you need a code to sign in.</Alert>
       <p>Keep these where the authenticator is not. Each lets you in once should you lose it; they are not shown again.</p>
-      <Box component="ul" sx={{ columns: 2, listStyle: 'none', p: 0, fontFamily: 'monospace' }} aria-label="Codes for when it is lost">
+      <Box component="ul" sx={{ columns: 2, listStyle: 'none', p: 0, fontFamily: 'monospace' }} aria-label="Recovery codes">
         {codes.map((code) => (
           <li key={code}>{code}</li>
         ))}
       </Box>
-      <Button onClick={() => void navigator.clipboard.writeText(codes.join('\n'))}>Copy them</Button>
+      <Button onClick={() => void navigator.clipboard.writeText(codes.join('\n'))}>Copy codes</Button>
       <Button variant="contained" onClick={onKept}>
-        I have kept them
+        I saved them
       </Button>
     </Box>
   );
@@ -119,7 +119,7 @@ function Removal({ onRemoved }: { onRemoved: () => Promise<void> }) {
         remove.mutate();
       }}
     >
-      <p>You are asked for a code when you sign in. To do without, type your password.</p>
+      <p>You need a code to sign in. To turn this off, enter your password.</p>
       {remove.error !== null && <Failed error={remove.error} />}
       <Box sx={{ display: 'flex', gap: 1 }}>
         <TextField
@@ -130,7 +130,7 @@ function Removal({ onRemoved }: { onRemoved: () => Promise<void> }) {
           onChange={(event) => setPassword(event.target.value)}
         />
         <Button type="submit" color="warning" loading={remove.isPending} disabled={password === ''}>
-          Do without it
+          Turn it off
         </Button>
       </Box>
     </Box>

@@ -68,7 +68,7 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
                     onClick={() => end.mutate(token.id)}
                     sx={{ py: 0 }}
                   >
-                    Take away
+                    Revoke
                   </Button>
                 </td>
               </tr>
@@ -118,7 +118,7 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
             loading={make.isPending}
             sx={{ whiteSpace: 'nowrap' }}
           >
-            Make a token
+            Create token
           </Button>
         </Box>
       </DialogContent>

@@ -60,7 +60,7 @@ export function WelcomePage() {
             autoFocus
           />
           <Button type="submit" variant="contained" disabled={password.length < 12} loading={take.isPending} sx={{ mt: 2 }}>
-            Set it
+            Set password
           </Button>
         </form>
       )}

@@ -9,7 +9,7 @@ import { vocabulary } from '../sentence/vocabulary.testing';
 import { DeleteDialog } from './DeleteDialog';
 
 const study = { slug: 'bees', name: 'Bees' } as Study;
-const remove = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Delete it' });
+const remove = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Delete study' });
 const withDays = (days: number) => ({ 'GET /vocabulary': () => json({ ...vocabulary, deleted_days: days }) });
 
 beforeEach(() => serve(withDays(30)));

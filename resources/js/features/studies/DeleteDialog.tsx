@@ -41,8 +41,8 @@ export function DeleteDialog({ study, onClose }: { study: Study; onClose: () => 
         <DialogTitle id="delete-title">Delete {study.name}</DialogTitle>
         <DialogContent>
           <p>
-            Nobody sees it any longer. {within(days)} you can take it back from the list of studies, as it is now; then its lists, decisions
-            and roadmap are gone for good.
+            Nobody can see it any more. {within(days)} you can take it back from the list of studies, as it is now; then its lists,
+            decisions and roadmap are gone for good.
           </p>
           {remove.error !== null && <Failed error={remove.error} />}
           <TextField
@@ -54,9 +54,9 @@ export function DeleteDialog({ study, onClose }: { study: Study; onClose: () => 
           />
         </DialogContent>
         <DialogActions>
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>Cancel</Button>
           <Button type="submit" color="warning" variant="contained" disabled={name.trim() !== study.name} loading={remove.isPending}>
-            Delete it
+            Delete study
           </Button>
         </DialogActions>
       </form>

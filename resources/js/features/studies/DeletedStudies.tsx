@@ -36,7 +36,7 @@ export function DeletedStudies() {
             loading={restore.isPending && restore.variables === study.slug}
             aria-label={`Take ${study.name} back`}
           >
-            Take it back
+            Restore
           </Button>
         </Box>
       ))}

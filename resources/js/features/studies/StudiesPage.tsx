@@ -52,7 +52,7 @@ export function StudiesPage() {
             </Button>
           )}
         </Box>
-        {list.isPending && <Waiting what="Reading the studies" />}
+        {list.isPending && <Waiting what="Loading the studies" />}
         {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
         {isNone && (isMany ? <Nothing wanted={wanted} /> : mayMake ? <FirstStudy /> : <NoStudy />)}
         {grouped(studies, group).map((part) => (
@@ -103,5 +103,5 @@ function Nothing({ wanted }: { wanted: string }) {
 }
 
 function NoStudy() {
-  return <Empty title="You are in no study yet">An administrator lets you into one, or lets you make studies.</Empty>;
+  return <Empty title="No studies yet">Ask an administrator to add you to a study, or to let you create one.</Empty>;
 }

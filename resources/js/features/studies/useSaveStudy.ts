@@ -4,7 +4,7 @@ import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 import type { Study, StudyDraft } from '../../api/schema';
 
-/** Makes a study, and goes to where its lists are brought in, or changes one. */
+/** Makes a study, and goes to where its lists are imported, or changes one. */
 export function useSaveStudy(study: Study | null, onSaved?: (saved: Study) => void) {
   const client = useQueryClient();
   const navigate = useNavigate();

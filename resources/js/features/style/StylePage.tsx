@@ -131,7 +131,7 @@ function StyleOfParts() {
       <Shelf title="States of a list">
         <Waiting what="Gathering" />
         <Failed error={new Error('The server cannot be reached.')} onRetry={() => undefined} />
-        <Empty title="Nothing fits">Take a clause out of the sentence.</Empty>
+        <Empty title="Nothing fits">Remove a clause from the sentence.</Empty>
         <PlainTable
           label="Figures"
           headings={[

@@ -18,7 +18,7 @@ export function TrackPage() {
   const track = useQuery(trackQuery(study.slug));
   const effect = useQuery(effectQuery(study.slug)).data;
   if (track.isPending) {
-    return <Waiting what="Reading what came of it" />;
+    return <Waiting what="Loading results" />;
   }
   if (track.isError) {
     return <Failed error={track.error} onRetry={() => void track.refetch()} />;
@@ -37,10 +37,10 @@ export function TrackPage() {
         </>
       )}
       <Typography variant="h2" sx={{ mt: 1.5 }}>
-        Said and happened
+        Forecast vs actual
       </Typography>
       {items.length === 0 ? (
-        <Empty title="Nothing is done yet">
+        <Empty title="No finished items yet">
           Set an item of the roadmap to done in Plan when its page is out. What was said of it when it was planned is kept, and the next
           rankings show what came of it.
         </Empty>

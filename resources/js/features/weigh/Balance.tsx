@@ -37,7 +37,7 @@ export function Balance({ study, weights, presets, onChange }: Props) {
   return (
     <Box component="aside" aria-label="Weights" sx={{ ...beforeList(232), px: 2, py: 1, overflowY: 'auto' }}>
       <Typography variant="h3" component="h2">
-        What counts
+        Weights
       </Typography>
       {Object.entries(shown).map(([name, weight], place) => (
         <Box key={name} sx={{ mt: 1 }}>

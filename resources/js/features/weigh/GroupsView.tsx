@@ -101,7 +101,7 @@ export function GroupsView({ study, comparison, show, onOpen, onTopic, decisions
   const thin = by === 'stage' && groups.data !== undefined ? thinStage(groups.data) : null;
   return (
     <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 2, pb: 3 }}>
-      <Box role="group" aria-label="Gathered by" sx={{ display: 'flex', gap: 0.5, my: 0.5, alignItems: 'center', flexWrap: 'wrap' }}>
+      <Box role="group" aria-label="Grouped by" sx={{ display: 'flex', gap: 0.5, my: 0.5, alignItems: 'center', flexWrap: 'wrap' }}>
         {groupings.map((grouping) => (
           <Button
             key={grouping}
@@ -116,12 +116,13 @@ export function GroupsView({ study, comparison, show, onOpen, onTopic, decisions
       </Box>
       {thin !== null && (
         <Box component="p" sx={{ my: 0.5, typography: 'plain' }}>
-          The thin stage is <strong>{thin.name}</strong>: {whole(thin.keywords)} of {whole(thin.of)} opportunities with a stage.
+          The stage with the fewest opportunities is <strong>{thin.name}</strong>: {whole(thin.keywords)} of {whole(thin.of)} opportunities
+          with a stage.
         </Box>
       )}
       {groups.isPending && <Waiting what="Gathering" />}
       {groups.isError && <Failed error={groups.error} onRetry={() => void groups.refetch()} />}
-      {groups.data?.length === 0 && <Empty title="No opportunity fits this sentence">Take a clause out of the sentence above.</Empty>}
+      {groups.data?.length === 0 && <Empty title="No opportunity fits this sentence">Remove a clause from the sentence above.</Empty>}
       {groups.data !== undefined && groups.data.length > 0 && (
         <GroupTable
           // Another trait has other groups, in an order of their own.

@@ -21,7 +21,7 @@ export function ModelView({ study, comparison }: { study: Study; comparison: Com
   return (
     <Box sx={{ flex: 1, minHeight: 0, overflowY: 'auto', px: 3, pb: 4, '& > *': { maxWidth: texts.sheet } }}>
       <Typography variant="h2" sx={{ mt: 1 }}>
-        Where could we stand?
+        Position model
       </Typography>
       <Typography sx={{ maxWidth: texts.page }}>
         {model.fit.assumed

@@ -39,7 +39,7 @@ export function OurPagesView({ study, comparison, show, onPage }: Props) {
   useShownTable(useCallback(() => tableOf(rows, columns), [rows]));
   useHotkeys({ t: () => plan(current) });
   if (ours.isPending) {
-    return <Waiting what="Reading our pages" />;
+    return <Waiting what="Loading our pages" />;
   }
   if (ours.isError) {
     return <Failed error={ours.error} onRetry={() => void ours.refetch()} />;
@@ -63,7 +63,7 @@ export function OurPagesView({ study, comparison, show, onPage }: Props) {
         </Box>
         {study.may_edit && (
           <Button disabled={current === undefined || current.topics.length === 0} loading={put.isPending} onClick={() => plan(current)}>
-            Onto the roadmap (t)
+            Add to roadmap (t)
           </Button>
         )}
       </Box>

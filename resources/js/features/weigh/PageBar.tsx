@@ -32,7 +32,7 @@ export function PageBar({ line, mayEdit, told, onShortlist, onSetAside, onRoadma
         [
           ['Shortlist (s)', onShortlist],
           ['Set aside (x)', onSetAside],
-          ['Onto the roadmap (t)', onRoadmap],
+          ['Add to roadmap (t)', onRoadmap],
         ] as const
       ).map(([name, act]) => (
         <Button key={name} disabled={disabled} onClick={act} sx={{ whiteSpace: 'nowrap', py: 0 }}>

@@ -29,7 +29,7 @@ export function PagePanel({ study, page, keywords, decisions, onClose }: Props) 
   return (
     <SidePanel title={page.topic} onClose={onClose} width={parts.m}>
       <Box sx={{ typography: 'dense', mb: 1 }}>
-        Whatever is said here is said of {page.keywords === 1 ? 'its open keyword' : `all its ${page.keywords} open keywords`}.
+        This applies to {page.keywords === 1 ? 'its open keyword' : `all its ${page.keywords} open keywords`}.
       </Box>
       <TextField
         fullWidth

@@ -134,7 +134,7 @@ export function PagesView({
     return <Failed error={list.error} onRetry={() => void list.refetch()} />;
   }
   if (pages.length === 0) {
-    return <Empty title="No page fits this sentence">Take a clause out of the sentence above, or press z to go back to what it was.</Empty>;
+    return <Empty title="No page fits this sentence">Remove a clause from the sentence above, or press z to go back to what it was.</Empty>;
   }
   const total = list.data.pages[0]?.total ?? pages.length;
   const judged = current?.kind === 'page' ? current.page : undefined;

@@ -65,7 +65,7 @@ export function ShortlistView({ study, comparison, weights, onKeyword, decisions
   const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
   const selection = useSelection(chosen, rows, ofRanked);
   if (list.isPending) {
-    return <Waiting what="Reading the shortlist" />;
+    return <Waiting what="Loading the shortlist" />;
   }
   if (list.isError) {
     return <Failed error={list.error} onRetry={() => void list.refetch()} />;

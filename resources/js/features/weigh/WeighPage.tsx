@@ -50,7 +50,7 @@ const longLists = ['pages', 'list', 'map'];
 export function WeighPage() {
   const study = useStudy();
   if (study.comparison === null) {
-    return <Empty title="Nothing to weigh yet">Opportunities come from the comparison: bring in rankings in Gather first.</Empty>;
+    return <Empty title="Nothing to weigh yet">Opportunities come from the comparison: import rankings in Gather first.</Empty>;
   }
   return <RankedList study={study} comparison={study.comparison} />;
 }
@@ -326,7 +326,7 @@ function KeywordsView(props: KeywordsProps) {
       {list.isPending && <Waiting what="Ranking the opportunities" />}
       {list.isSuccess && rows.length === 0 && (
         <Empty title="No opportunity fits this sentence">
-          Take a clause out of the sentence above, or press z to go back to what it was.
+          Remove a clause from the sentence above, or press z to go back to what it was.
         </Empty>
       )}
       <SelectionBar

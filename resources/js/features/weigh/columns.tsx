@@ -74,7 +74,7 @@ export function opportunityColumns(weights: Weights, steadiness: Steadiness | Ta
       heading: 'Expected',
       track: '74px',
       isNumber: true,
-      cell: (row) => <span title="Visits a month to expect, over all places it may come to">{estimate(row.expected_gain)}</span>,
+      cell: (row) => <span title="Expected visits a month, over all positions it may reach">{estimate(row.expected_gain)}</span>,
     },
     {
       key: 'share',

@@ -153,7 +153,7 @@ export function pageColumns(weights: Weights, opened: string | null, steadiness:
       heading: 'Worth',
       track: '60px',
       isNumber: true,
-      cell: ofPage((page) => <span title="Visits a month to expect for a day of work">{estimate(page.worth)}</span>),
+      cell: ofPage((page) => <span title="Expected visits a month per day of work">{estimate(page.worth)}</span>),
     },
     { key: 'days', sort: 'days', heading: 'Days', track: '60px', isNumber: true, cell: ofPage((page) => decimal(page.effort_days, 2)) },
     { key: 'gain', sort: 'gain', heading: 'Gain', track: '60px', isNumber: true, cell: figure((it) => estimate(it.gain)) },
