@@ -18,7 +18,7 @@ final class FindNoise
     private const CLAUSES = [
         'brands' => 'competitors’ brands',
         'codes' => 'codes and model numbers',
-        'navigational' => 'searches for a site or a desk',
+        'navigational' => 'navigational searches',
         'negatives' => 'words on the study’s list of negatives',
     ];
 

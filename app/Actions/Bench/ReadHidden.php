@@ -23,8 +23,8 @@ final class ReadHidden
         'mark' => Mark::SetAside->value,
         'roadmap' => 'on the roadmap',
         'codes' => 'codes',
-        'navigational' => 'for a site or a desk',
-        'negatives' => 'words not wanted',
+        'navigational' => 'navigational',
+        'negatives' => 'unwanted words',
     ];
     private const BRANDS = 'brands';
 
@@ -69,7 +69,7 @@ final class ReadHidden
 
         return "CASE WHEN NOT fits_mark THEN '".self::HIDING['mark']."' WHEN NOT fits_roadmap THEN '".self::HIDING['roadmap']."' "
             ."WHEN is_brand THEN 'brands' "
-            ."WHEN NOT is_listed AND own_position = 1 THEN 'where we are first' WHEN NOT is_listed THEN 'where nobody stands' "
+            ."WHEN NOT is_listed AND own_position = 1 THEN 'already first' WHEN NOT is_listed THEN 'unranked' "
             ."WHEN NOT fits_gate THEN 'below the minimum fit'{$noise} ELSE 'shown' END";
     }
 }

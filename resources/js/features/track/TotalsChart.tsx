@@ -73,7 +73,7 @@ export function TotalsChart({ months }: { months: Track['months'] }) {
       <Legend
         entries={[
           { name: 'achieved', shape: diamond },
-          { name: 'mean said', ink: inks.main, dash: dashes.long },
+          { name: 'forecast mean', ink: inks.main, dash: dashes.long },
         ]}
       />
     </>

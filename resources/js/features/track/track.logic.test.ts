@@ -13,15 +13,15 @@ describe('words of what came of it', () => {
   });
 
   it('tells a target that was not said from one not reached', () => {
-    expect([true, false, null].map(targetWords)).toEqual(['target reached', 'target not reached', 'no target was said']);
+    expect([true, false, null].map(targetWords)).toEqual(['target reached', 'target not reached', 'no target']);
   });
 
   it('says what taught the win chances', () => {
     const none = { items: 0 };
     expect(effectWords(undefined)).toBe('');
-    expect(effectWords({ market_pages: 1, new: none, existing: none })).toContain('1 new page of this market; none of our');
+    expect(effectWords({ market_pages: 1, new: none, existing: none })).toContain('1 new page in this market. None of our');
     expect(effectWords({ market_pages: 12, new: { items: 1 }, existing: { items: 2 } })).toBe(
-      'Win chances go by 12 new pages of this market and 3 finished items of ours.',
+      'Win chances are learnt from 12 new pages in this market and 3 finished items of ours.',
     );
   });
 

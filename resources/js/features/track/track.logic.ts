@@ -19,7 +19,7 @@ export function outcomeWords(item: Pick<TrackItem, 'outcome' | 'is_moved' | 'is_
 
 /** Whether the target was reached. */
 export function targetWords(isReached: boolean | null): string {
-  return isReached === null ? 'no target was said' : isReached ? 'target reached' : 'target not reached';
+  return isReached === null ? 'no target' : isReached ? 'target reached' : 'target not reached';
 }
 
 type Calibration = Track['calibration'][number];
@@ -46,10 +46,10 @@ export function effectWords(effect: EffectOf | undefined): string {
     return '';
   }
   const taught = effect.new.items + effect.existing.items;
-  const market = `${counted(effect.market_pages, 'new page')} of this market`;
+  const market = `${counted(effect.market_pages, 'new page')} in this market`;
   return taught === 0
-    ? `Win chances go by ${market}; none of our finished items is past its ramp yet.`
-    : `Win chances go by ${market} and ${counted(taught, 'finished item')} of ours.`;
+    ? `Win chances are learnt from ${market}. None of our finished items is past its ramp yet.`
+    : `Win chances are learnt from ${market} and ${counted(taught, 'finished item')} of ours.`;
 }
 
 /** All that was said against all that was achieved, in the newest month. */
@@ -57,7 +57,7 @@ export function totalWords(months: Track['months']): string | null {
   const last = months.at(-1);
   return last === undefined
     ? null
-    : `${last.day.slice(0, 7)}: ${counted(last.items, 'done item')} ` +
-        `${last.items === 1 ? 'has' : 'have'} added ${estimate(last.achieved)} visits a month; ` +
-        `${estimate(last.p10)} to ${estimate(last.p90)} were said, on average ${estimate(last.mean)}.`;
+    : `${last.day.slice(0, 7)}: ${counted(last.items, 'finished item')} ` +
+        `${last.items === 1 ? 'has' : 'have'} added ${estimate(last.achieved)} visits a month. ` +
+        `The forecast was ${estimate(last.p10)} to ${estimate(last.p90)}, on average ${estimate(last.mean)}.`;
 }

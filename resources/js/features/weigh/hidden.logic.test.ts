@@ -5,9 +5,9 @@ describe('what a list leaves out', () => {
   it('is told with its reasons, and not where it leaves out nothing', () => {
     const hidden = [
       { why: 'brands', keywords: 12 },
-      { why: 'where we are first', keywords: 8 },
+      { why: 'already first', keywords: 8 },
     ];
-    expect(hiddenWords({ of: 308, hidden })).toBe('20 of 308 keywords hidden: 12 brands, 8 where we are first');
+    expect(hiddenWords({ of: 308, hidden })).toBe('20 of 308 keywords hidden: 12 brands, 8 already first');
     expect([hiddenWords({ of: 9, hidden: [] }), hiddenWords(undefined)]).toEqual(['', '']);
   });
 });
