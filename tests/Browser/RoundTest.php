@@ -79,7 +79,7 @@ final class RoundTest extends BrowserTestCase
         $this->see('1 gap closed');
         $this->see('1 of 1 existing page reached its target');
         $this->see('target reached');
-        $this->see('1 done item has added');
+        $this->see('1 finished item has added');
         $this->clickText('1 new gap waits for a decision', 'a');
         $this->await(fn(): ?bool => $this->keywords() === ['wax seal'] ?: null, 'The new gap is not shown.');
         $this->press('j');

@@ -37,6 +37,6 @@ describe('words of what came of it', () => {
   it('says the newest total, and nothing before there is one', () => {
     expect(totalWords([])).toBeNull();
     const month = { day: '2026-11-01', p10: 10, p50: 40, p90: 90, mean: 45, achieved: 52, items: 3 };
-    expect(totalWords([{ ...month, achieved: 1 }, month])).toContain('3 done items have added 52');
+    expect(totalWords([{ ...month, achieved: 1 }, month])).toContain('3 finished items have added 52');
   });
 });
