@@ -12,29 +12,12 @@ namespace GreaterReach\Core\Winning;
  */
 final readonly class BaseRate
 {
-    /** Snapshots between then and now where there are so many, and days that must lie between them. */
-    public const SNAPSHOTS = 3;
-    public const DAYS = 60;
-
     /**
      * @param list<list<Moved>> $domains keywords of each domain by position then and now; ours first
-     * @param ?string           $since   day of the snapshots then, YYYY-MM-DD; null where no domain has a history
+     * @param ?string           $since   day of the snapshots then, as it is written in a sentence; null where no domain has a history
      */
     public function __construct(private array $domains, private ?string $since)
     {
-    }
-
-    /**
-     * @param list<string> $days of a domain's snapshots, the newest first
-     *
-     * @return ?string the day to compare with; null where the history is too short
-     */
-    public static function dayThen(array $days): ?string
-    {
-        $then = $days[min(self::SNAPSHOTS, \count($days) - 1)] ?? null;
-        $isLong = $then !== null && (new \DateTimeImmutable($then))->diff(new \DateTimeImmutable($days[0]))->days >= self::DAYS;
-
-        return $isLong ? $then : null;
     }
 
     /** @return ?EvidenceFact null where no keyword stood in that class */
@@ -58,7 +41,7 @@ final readonly class BaseRate
                 number_format($all['keywords']),
                 $all['keywords'] === 1 ? 'keyword' : 'keywords',
                 $where,
-                (new \DateTimeImmutable($this->since))->format('j M Y'),
+                $this->since,
                 preg_replace('/\.0$/D', '', number_format(100 * $share, 1)),
                 $all['keywords'] === 1 ? 'is' : 'are',
                 $target,

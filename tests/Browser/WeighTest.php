@@ -174,7 +174,7 @@ final class WeighTest extends BrowserTestCase
         $this->opened('weigh?view=model');
         $this->see('the model needs two hundred');
         $this->see('When not to trust it');
-        $this->see('Does it keep its promise?');
+        $this->see('Calibration');
         $this->clickText('Top 3', 'button');
         $this->see('None of our improved pages is past its ramp yet.');
     }

@@ -8,6 +8,7 @@ use App\Models\Comparison;
 use App\Models\Snapshot;
 use App\Support\Database\Figures;
 use App\Support\Release;
+use Carbon\CarbonImmutable;
 use GreaterReach\Core\Winning\BaseRate;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -20,6 +21,10 @@ use Illuminate\Support\Facades\DB;
 final class ReadBaseRate
 {
     private const SECONDS = 86_400;
+
+    /** Snapshots between then and now where there are so many, and days that must lie between them. */
+    private const SNAPSHOTS = 3;
+    private const DAYS = 60;
 
     public function execute(Comparison $comparison): BaseRate
     {
@@ -38,12 +43,24 @@ final class ReadBaseRate
         $since = null;
         foreach ($comparison->domains as $domain) {
             $snapshots = self::snapshots($comparison, $domain['id']);
-            $then = BaseRate::dayThen(array_keys($snapshots));
-            $since ??= $then;
+            $then = self::dayThen(array_keys($snapshots));
+            $since ??= $then === null ? null : CarbonImmutable::parse($then)->format('j M Y');
             $domains[] = $then === null ? [] : self::moved($comparison, $snapshots[$then], (int) reset($snapshots));
         }
 
         return [$domains, $since];
+    }
+
+    /**
+     * @param list<string> $days of a domain's snapshots, the newest first
+     *
+     * @return ?string the day to compare with; null where the history is too short
+     */
+    public static function dayThen(array $days): ?string
+    {
+        $then = $days[min(self::SNAPSHOTS, \count($days) - 1)] ?? null;
+
+        return $then !== null && CarbonImmutable::parse($then)->diffInDays($days[0]) >= self::DAYS ? $then : null;
     }
 
     /** @return array<string, int> day → snapshot, the newest first */
@@ -52,7 +69,7 @@ final class ReadBaseRate
         /** @var array<string, int> */
         return DB::table('live_snapshots')->where('domain_id', $domain)->where('channel', Snapshot::ORGANIC)
             ->when($comparison->as_of !== null, fn($query) => $query->where('day', '<=', $comparison->as_of?->toDateString()))
-            ->orderByDesc('day')->limit(BaseRate::SNAPSHOTS + 1)->pluck('id', 'day')->all();
+            ->orderByDesc('day')->limit(self::SNAPSHOTS + 1)->pluck('id', 'day')->all();
     }
 
     /** @return list<Moved> */

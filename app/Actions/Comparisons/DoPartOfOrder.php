@@ -31,6 +31,11 @@ final readonly class DoPartOfOrder
             $this->make($order, $part, $store);
         } catch (PartNotWanted) {
             // Somebody has it, or nobody wants it.
+        } catch (\Throwable $error) {
+            // What a comparison that has ended takes away is missing here in the middle of the work, and nobody needs to know.
+            if ($store->isOpen()) {
+                throw $error;
+            }
         } finally {
             $lock->release();
             File::deleteDirectory($folder);

@@ -14,7 +14,7 @@ final class BaseRateTest extends TestCase
         $moved = static fn(?int $then, ?int $now, int $keywords): array => ['then' => $then, 'now' => $now, 'keywords' => $keywords];
         $rate = new BaseRate(
             [[$moved(11, 3, 2), $moved(20, 4, 5), $moved(10, 1, 9)], [$moved(15, null, 13), $moved(null, 3, 1)]],
-            '2026-08-01',
+            '1 Aug 2026',
         );
         $fact = $rate->of(12, 3, .2);
         self::assertSame(
@@ -29,17 +29,5 @@ final class BaseRateTest extends TestCase
         );
         self::assertNull($rate->of(1, 1, null), 'Nobody was first.');
         self::assertNull((new BaseRate([], null))->of(5, 3, .5));
-    }
-
-    public function test_it_looks_three_snapshots_back_and_at_least_sixty_days(): void
-    {
-        $months = ['2026-11-01', '2026-10-01', '2026-09-01', '2026-08-01', '2026-07-01'];
-        self::assertSame('2026-08-01', BaseRate::dayThen($months));
-        self::assertSame('2026-09-01', BaseRate::dayThen(array_slice($months, 0, 3)));
-        self::assertNull(BaseRate::dayThen(array_slice($months, 0, 2)), 'A month is too short.');
-        self::assertSame('2026-09-02', BaseRate::dayThen(['2026-11-01', '2026-09-02']), 'Sixty days.');
-        self::assertNull(BaseRate::dayThen(['2026-11-01', '2026-09-03']));
-        self::assertNull(BaseRate::dayThen(['2026-11-01']));
-        self::assertNull(BaseRate::dayThen([]));
     }
 }

@@ -253,6 +253,8 @@ final class PlanPagesTest extends TestCase
     /** @return array<string, int> keyword → number, of items as they were when each was a keyword */
     private function keywordItemsOfBefore(): array
     {
+        // Items that there were none of then.
+        DB::table('plan_items')->where('unit', 'links')->delete();
         DB::statement(
             'ALTER TABLE plan_items DROP CONSTRAINT plan_items_study_id_domain_id_unit_name_key, DROP unit, DROP lead, DROP folded, '
                 .'ADD promise jsonb',

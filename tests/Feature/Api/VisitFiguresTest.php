@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
+use App\Actions\Bench\ReadBaseRate;
 use App\Actions\Comparisons\ComparisonOrder;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Study;
@@ -41,6 +42,18 @@ final class VisitFiguresTest extends TestCase
             'Of 2 keywords of all domains at 11–20 on 1 Aug 2026, 50% are at 3 or better now (ours: 1 of 2).',
             $facts['base_rate']['sentence'],
         );
+    }
+
+    public function test_it_looks_three_snapshots_back_and_at_least_sixty_days(): void
+    {
+        $months = ['2026-11-01', '2026-10-01', '2026-09-01', '2026-08-01', '2026-07-01'];
+        self::assertSame('2026-08-01', ReadBaseRate::dayThen($months));
+        self::assertSame('2026-09-01', ReadBaseRate::dayThen(array_slice($months, 0, 3)));
+        self::assertNull(ReadBaseRate::dayThen(array_slice($months, 0, 2)), 'A month is too short.');
+        self::assertSame('2026-09-02', ReadBaseRate::dayThen(['2026-11-01', '2026-09-02']), 'Sixty days.');
+        self::assertNull(ReadBaseRate::dayThen(['2026-11-01', '2026-09-03']));
+        self::assertNull(ReadBaseRate::dayThen(['2026-11-01']));
+        self::assertNull(ReadBaseRate::dayThen([]));
     }
 
     public function test_shares_of_a_day_take_each_domains_newest_snapshot_on_or_before_it(): void

@@ -22,7 +22,7 @@ export function CalibrationPart({ calibration }: { calibration: Bound[] }) {
     <>
       <Box sx={{ display: 'flex', alignItems: 'center', mt: 2 }}>
         <Typography variant="h3" sx={{ flex: 1 }}>
-          Does it keep its promise?
+          Calibration
         </Typography>
         <ViewSwitch views={views} view={bound} onChange={setBound} />
       </Box>
@@ -31,8 +31,8 @@ export function CalibrationPart({ calibration }: { calibration: Bound[] }) {
       ) : (
         <>
           <Typography variant="body2">
-            Each fifth of the keywords was told by what the other four taught. The mean squared error is {decimal(one.brier, 3)}; always
-            saying the share seen elsewhere would give {decimal(one.base, 3)}, and 0 is perfect.
+            Each fifth of the keywords is predicted from the other four. The mean squared error is {decimal(one.brier, 3)}. Always
+            predicting the overall share gives {decimal(one.base, 3)}; 0 is perfect.
           </Typography>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'flex-start', gap: 1 }}>
             <Picture bins={one.bins} />
@@ -40,10 +40,10 @@ export function CalibrationPart({ calibration }: { calibration: Bound[] }) {
               <PlainTable
                 label="Calibration"
                 headings={[
-                  { name: 'Said', about: about('Chances that were said, in steps.', 'chance', 'worked out with the position model') },
-                  { name: 'Rows', about: about('Rows that the model had not seen.', 'rows', sources.rankings) },
-                  { name: 'Mean said', about: about('Their mean chance.', 'chance', 'worked out with the position model') },
-                  { name: 'Seen', about: about('The share that is there.', 'share', sources.rankings) },
+                  { name: 'Predicted', about: about('Predicted chances, in steps.', 'chance', 'worked out with the position model') },
+                  { name: 'Rows', about: about('Rows that the model was not fitted to.', 'rows', sources.rankings) },
+                  { name: 'Mean predicted', about: about('Their mean chance.', 'chance', 'worked out with the position model') },
+                  { name: 'Observed', about: about('The share that is there.', 'share', sources.rankings) },
                 ]}
                 numbers={[1, 2, 3]}
               >
@@ -73,8 +73,8 @@ function Picture({ bins }: { bins: Bound['bins'] }) {
   );
   const ticks = (at: (share: number) => number) => [0, 0.5, 1].map((share) => ({ at: at(share), name: `${share * 100}%` }));
   return (
-    <Chart label="The chance that was said against the share that was seen" frame={frame}>
-      <YAxis frame={frame} ticks={ticks(y)} name="seen" />
+    <Chart label="Predicted chance against observed share" frame={frame}>
+      <YAxis frame={frame} ticks={ticks(y)} name="observed" />
       <XAxis frame={frame} ticks={ticks(x)} name="said" />
       <line x1={x(0)} y1={y(0)} x2={x(1)} y2={y(1)} stroke={inks.text} strokeDasharray={dashes.short} />
       <Line spots={filled} ink={inks.main} />

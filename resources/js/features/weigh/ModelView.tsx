@@ -55,7 +55,7 @@ function Learnt({ comparison, model }: { comparison: Comparison; model: Position
   return (
     <>
       <Typography variant="h3" sx={{ mt: 2 }}>
-        What it learnt
+        Fitted slopes
       </Typography>
       <PlainTable
         label="What the model learnt"
@@ -105,7 +105,7 @@ function Standing({ model }: { model: PositionModel }) {
   return (
     <>
       <Typography variant="h3" sx={{ mt: 2 }}>
-        Who stands where
+        Positions in this study
       </Typography>
       <PlainTable
         label="Rows by place"

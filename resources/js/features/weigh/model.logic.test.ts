@@ -20,7 +20,7 @@ const model = (fit: Partial<PositionModel['fit']>, calibration: PositionModel['c
 describe('what a model learnt, in words', () => {
   it('tells a slope by what a step does to the odds', () => {
     expect(featureWords(model({}), { feature: 'difficulty', words: 'each 10 points more', odds: 0.6065 })).toBe(
-      'each 10 points more multiplies the odds to stand better by 0.61',
+      'each 10 points more: odds of a better position × 0.61',
     );
   });
 

@@ -12,7 +12,7 @@ const few = 2000;
 /** What a feature does to the odds to stand better, or why it was left out. */
 export function featureWords(model: PositionModel, step: Step): string {
   if (step.odds !== null) {
-    return `${step.words} multiplies the odds to stand better by ${decimal(step.odds, 2)}`;
+    return `${step.words}: odds of a better position × ${decimal(step.odds, 2)}`;
   }
   if (model.fit.assumed) {
     return 'not looked at by the assumed line';
