@@ -10,6 +10,11 @@ use Illuminate\Support\Facades\Storage;
 /** A folder that nobody else may look into, for as long as some work lasts. */
 final class WorkFolder
 {
+    private const NAME = 'backup-';
+
+    /** ESRCH of POSIX. */
+    private const NO_SUCH_PROCESS = 3;
+
     /**
      * @template Result
      *
@@ -19,12 +24,24 @@ final class WorkFolder
      */
     public static function with(\Closure $work): mixed
     {
-        $folder = Storage::disk('local')->path('backup-'.bin2hex(random_bytes(8)));
+        self::removeLeft();
+        $folder = Storage::disk('local')->path(self::NAME.getmypid().'-'.bin2hex(random_bytes(8)));
         File::makeDirectory($folder, 0o700, true);
         try {
             return $work($folder);
         } finally {
             File::deleteDirectory($folder);
+        }
+    }
+
+    /** What killed work has left would take the room that the next one needs. */
+    private static function removeLeft(): void
+    {
+        foreach (File::glob(Storage::disk('local')->path(self::NAME.'*')) as $left) {
+            $process = (int) substr(basename((string) $left), \strlen(self::NAME));
+            if ($process > 0 && ! posix_kill($process, 0) && posix_get_last_error() === self::NO_SUCH_PROCESS) {
+                File::deleteDirectory((string) $left);
+            }
         }
     }
 }

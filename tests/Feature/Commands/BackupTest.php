@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Storage;
+use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
 /** What was written away comes back to the last byte of every export, and what is damaged replaces nothing. */
@@ -111,6 +112,22 @@ final class BackupTest extends TestCase
             default => file_put_contents($folder.'/'.$part, $content),
         };
         Process::run(['tar', '--create', '--file', $this->folder.'/altered.tar', '--directory', $folder, '.'])->throw();
+    }
+
+    public function test_what_a_killed_backup_left_is_removed_by_the_next_one(): void
+    {
+        $dead = new Process([PHP_BINARY, '-r', '']);
+        $dead->start();
+        $left = 'backup-'.$dead->getPid().'-0123';
+        $dead->wait();
+        $alive = 'backup-'.getmypid().'-0123';
+        foreach ([$left, $alive] as $folder) {
+            Storage::disk('local')->put($folder.'/dump', 'half');
+        }
+        self::assertSame(0, $this->command('reach:backup', ['file' => $this->folder.'/backup.tar'])[0]);
+        self::assertFalse(Storage::disk('local')->exists($left.'/dump'));
+        self::assertTrue(Storage::disk('local')->exists($alive.'/dump'), 'Somebody is still at it.');
+        Storage::disk('local')->deleteDirectory($alive);
     }
 
     public function test_health_tells_a_database_without_its_tables(): void
