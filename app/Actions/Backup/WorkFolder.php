@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Backup;
 
+use App\Support\Texts;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
 
@@ -37,10 +38,10 @@ final class WorkFolder
     /** What killed work has left would take the room that the next one needs. */
     private static function removeLeft(): void
     {
-        foreach (File::glob(Storage::disk('local')->path(self::NAME.'*')) as $left) {
-            $process = (int) substr(basename((string) $left), \strlen(self::NAME));
+        foreach (Texts::list(File::glob(Storage::disk('local')->path(self::NAME.'*'))) as $left) {
+            $process = (int) substr(basename($left), \strlen(self::NAME));
             if ($process > 0 && ! posix_kill($process, 0) && posix_get_last_error() === self::NO_SUCH_PROCESS) {
-                File::deleteDirectory((string) $left);
+                File::deleteDirectory($left);
             }
         }
     }
