@@ -11,7 +11,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Storage;
-use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
 /** What was written away comes back to the last byte of every export, and what is damaged replaces nothing. */
@@ -116,9 +115,8 @@ final class BackupTest extends TestCase
 
     public function test_what_a_killed_backup_left_is_removed_by_the_next_one(): void
     {
-        $dead = new Process([PHP_BINARY, '-r', '']);
-        $dead->start();
-        $left = 'backup-'.$dead->getPid().'-0123';
+        $dead = Process::start([PHP_BINARY, '-r', '']);
+        $left = 'backup-'.$dead->id().'-0123';
         $dead->wait();
         $alive = 'backup-'.getmypid().'-0123';
         foreach ([$left, $alive] as $folder) {
