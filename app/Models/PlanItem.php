@@ -44,7 +44,7 @@ final class PlanItem extends Model
 {
     public const CREATED_AT = null;
 
-    /** What stands in the place of a tactic where links are earned. */
+    /** Shown instead of a tactic for link work. */
     public const EARN_LINKS = 'earn links';
 
     protected $fillable = [

@@ -32,7 +32,7 @@ final readonly class DoPartOfOrder
         } catch (PartNotWanted) {
             // Somebody has it, or nobody wants it.
         } catch (\Throwable $error) {
-            // What a comparison that has ended takes away is missing here in the middle of the work, and nobody needs to know.
+            // The comparison ended and deleted its files, so this part is no longer needed.
             if ($store->isOpen()) {
                 throw $error;
             }
