@@ -67,7 +67,7 @@ final class PeopleTest extends BrowserTestCase
         $this->see('they are not shown again');
         self::assertCount(10, $this->browser->findElements(WebDriverBy::cssSelector('[role=dialog] ul li')));
         $this->clickText('I saved them');
-        $this->see('To do without, type your password');
+        $this->see('To turn this off, enter your password');
         $this->clickText('Close');
 
         return $totp;
