@@ -262,7 +262,7 @@ final class Vocabulary
             ClauseKind::choices(
                 'gaps',
                 'Our gaps since last time',
-                'Gaps that opened or closed since the previous snapshots; gone are those where nobody ranks any more.',
+                'Gaps that opened or closed since the previous snapshots; “gone” means that no domain ranks any more.',
                 'gaps',
                 ['opened' => 'opened', 'closed' => 'closed', 'gone' => 'gone'],
                 'opened',

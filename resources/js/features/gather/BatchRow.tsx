@@ -16,7 +16,7 @@ import { useUpload } from './useUpload';
 interface Props {
   study: Study;
   row: BatchFile;
-  /** Date for files without one; empty while nobody has said. */
+  /** Date for files without one; empty until one is entered. */
   day: string;
   isMapped: boolean;
   onChange: (changes: Partial<BatchFile>) => void;

@@ -29,7 +29,7 @@ export function ClicksPanel({ study, title, onClose }: Props) {
         <>
           <Typography variant="body2" sx={{ mb: 1 }}>
             {impressions === 0
-              ? 'None yet. Import a file with query, clicks, impressions and position; until then the default curve stands in.'
+              ? 'No clicks yet. Import a file with query, clicks, impressions and position. Until then the default curve is used.'
               : `${whole(impressions)} impressions at positions 1 to 20, searches for our own name left out. The dots are what was ` +
                 `measured; the fitted curve leans on the default where there is little.`}
           </Typography>
