@@ -18,26 +18,29 @@ final class PageMeaning
     public static function isMeantFor(string $keyword, string $url, string $title = ''): bool
     {
         $there = array_fill_keys(Words::of(mb_strtolower(rawurldecode(UrlKey::pathOf($url)).' '.$title, 'UTF-8')), true);
-        $wanted = array_filter(Words::of($keyword), static fn(string $word): bool => mb_strlen($word, 'UTF-8') >= self::SHORTEST);
-        foreach ($wanted as $word) {
-            if (array_intersect_key(array_flip(self::forms($word)), $there) === []) {
+        $isMeant = false;
+        foreach (Words::of($keyword) as $word) {
+            if (mb_strlen($word, 'UTF-8') < self::SHORTEST) {
+                continue;
+            }
+            if (! self::isAmong($word, $there)) {
                 return false;
             }
+            $isMeant = true;
         }
 
-        return $wanted !== [];
+        return $isMeant;
     }
 
-    /** @return list<string> the word, and what may be its singular or plural */
-    private static function forms(string $word): array
+    /**
+     * Whether a word is there, or what may be its singular or plural.
+     *
+     * @param array<array-key, true> $there
+     */
+    private static function isAmong(string $word, array $there): bool
     {
-        $forms = [$word, $word.'s', $word.'es'];
-        foreach (['s', 'es'] as $ending) {
-            if (str_ends_with($word, $ending)) {
-                $forms[] = substr($word, 0, -\strlen($ending));
-            }
-        }
-
-        return $forms;
+        return isset($there[$word]) || isset($there[$word.'s']) || isset($there[$word.'es'])
+            || (str_ends_with($word, 's') && isset($there[substr($word, 0, -1)]))
+            || (str_ends_with($word, 'es') && isset($there[substr($word, 0, -2)]));
     }
 }

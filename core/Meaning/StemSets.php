@@ -15,6 +15,7 @@ final class StemSets
 {
     private const HASH = 'xxh3';
     private const BYTES = 8;
+    private const NUMBERS = 'J*';
 
     /** Keywords whose words are stemmed at a time, so that their vocabulary stays small. */
     private const STEMMED_AT_ONCE = 50_000;
@@ -32,7 +33,11 @@ final class StemSets
             $words = array_map(self::words(...), \array_slice($keywords, $from, self::STEMMED_AT_ONCE));
             $hashes = self::hashes($words, $stemmer);
             foreach ($words as $ofKeyword) {
-                $sets->add(array_unique(array_map(static fn(string $word): string => $hashes[$word], $ofKeyword)));
+                $set = [];
+                foreach ($ofKeyword as $word) {
+                    $set[$hashes[$word]] = $hashes[$word];
+                }
+                $sets->add($set);
             }
         }
 
@@ -55,7 +60,7 @@ final class StemSets
         if ($here === '' || $there === '') {
             return false;
         }
-        $shared = \count(array_intersect(str_split($here, self::BYTES), str_split($there, self::BYTES)));
+        $shared = self::shared($this->stemsOf($one), $this->stemsOf($other));
         $all = intdiv(\strlen($here) + \strlen($there), self::BYTES) - $shared;
 
         return 2 * $shared >= $all;
@@ -67,31 +72,52 @@ final class StemSets
         return intdiv($this->ends[$number] - ($this->ends[$number - 1] ?? 0), self::BYTES);
     }
 
-    /** @return list<string> hashes of the stems of a keyword */
+    /** @return list<int> hashes of the stems of a keyword */
     public function stemsOf(int $number): array
     {
-        $set = $this->at($number);
+        /** @var array<int, int> $stems */
+        $stems = unpack(self::NUMBERS, $this->at($number));
 
-        return $set === '' ? [] : str_split($set, self::BYTES);
+        return array_values($stems);
     }
 
-    /** As StemSets knows a stem. */
-    public static function hash(string $stem): string
+    /** The hash of a stem in hexadecimal. */
+    public static function hex(string $stem): string
     {
-        return hash(self::HASH, $stem, true);
+        return hash(self::HASH, $stem);
+    }
+
+    /** The same of a hash as stemsOf() gives it. */
+    public static function asHex(int $hash): string
+    {
+        return bin2hex(pack(self::NUMBERS, $hash));
     }
 
     /** Whether all stems of one are among those of the other, or they share at least half of all. */
     public function areRelated(int $one, int $other): bool
     {
         [$here, $there] = [$this->stemsOf($one), $this->stemsOf($other)];
-        $shared = \count(array_intersect($here, $there));
+        $shared = self::shared($here, $there);
         $fewer = min(\count($here), \count($there));
 
         return $shared > 0 && ($shared === $fewer || 2 * $shared >= \count($here) + \count($there) - $shared);
     }
 
-    /** @param array<int, string> $hashes each once */
+    /**
+     * @param list<int> $here
+     * @param list<int> $there
+     */
+    private static function shared(array $here, array $there): int
+    {
+        $shared = 0;
+        foreach ($here as $stem) {
+            $shared += \in_array($stem, $there, true) ? 1 : 0;
+        }
+
+        return $shared;
+    }
+
+    /** @param array<array-key, string> $hashes each once */
     private function add(array $hashes): void
     {
         sort($hashes, SORT_STRING);
@@ -120,7 +146,7 @@ final class StemSets
         }
 
         return array_map(
-            self::hash(...),
+            static fn(string $stem): string => hash(self::HASH, $stem, true),
             $stemmer->stems(array_map(strval(...), array_keys($vocabulary))),
         );
     }

@@ -34,7 +34,7 @@ final readonly class Topics
         return array_map(fn(int $primary): string => $this->keywords[$primary], $this->primaries);
     }
 
-    /** @return \Generator<int, list<string>> the stems of each topic's name, as StemSets knows them, in taking order */
+    /** @return \Generator<int, list<int>> the stems of each topic's name, as StemSets knows them, in taking order */
     public function stems(): \Generator
     {
         foreach ($this->primaries as $primary) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Metrics;
 
-use GreaterReach\Core\Exception\Bounds;
 use GreaterReach\Core\Exception\Misuse;
 
 /** What is known of a keyword's market. Null means unknown, which is never 0. */
@@ -26,10 +25,12 @@ final readonly class Metrics
         /** The volume is the rounded mean of twelve monthly ones, not a source's own figure. */
         public bool $volumeIsDerived = false,
     ) {
-        Misuse::unless(
-            Bounds::hold(0, 100, $difficulty) && Bounds::hold(0, INF, $volume, $cpc, $advertiserCompetition),
-            'Metrics are no less than 0, and a difficulty no more than 100.',
-        );
+        // Written out, as this runs several times a keyword.
+        if (
+            ($difficulty ?? 0) < 0 || ($difficulty ?? 0) > 100 || ($volume ?? 0) < 0 || ($cpc ?? 0) < 0 || ($advertiserCompetition ?? 0) < 0
+        ) {
+            throw Misuse::because('Metrics are no less than 0, and a difficulty no more than 100.');
+        }
     }
 
     public static function unknown(): self

@@ -9,19 +9,22 @@ use GreaterReach\Core\Results\Compared;
 
 /**
  * Every page of every domain with all keywords it ranks for, at whatever position. Keywords are numbered as they were added, pages as in
- * the graph. Five bytes for each keyword of a page while it is filled.
+ * the graph. Four bytes for each keyword of a page.
  */
 final class PageBook
 {
     /** A page that ranks for more keywords than these is a listing: it serves no topic of its own. */
     public const LISTING = 500;
 
-    private const PACKED = 'VC';
-    private const FORMAT = 'Vpage/Cposition';
-    private const BYTES = 5;
+    private const NUMBERS = 'V*';
+    private const BYTES = 4;
     private const POSITION_BITS = 7;
     private const POSITION_MASK = 127;
 
+    /** Keywords whose edges are unpacked together. */
+    private const CHUNK = 4096;
+
+    /** Page and position of each edge in one number, by keyword. */
     private string $edges = '';
 
     /** @var list<int> keyword → where its edges begin in `edges`; one more for the end */
@@ -35,11 +38,13 @@ final class PageBook
 
     public function add(KeywordPages $pages): void
     {
+        $edges = [];
         for ($place = 0, $end = \count($pages->flat); $place < $end; $place += 2) {
-            [$page, $position] = [$pages->flat[$place], $pages->flat[$place + 1]];
-            $this->edges .= pack(self::PACKED, $page, $position);
+            $page = $pages->flat[$place];
+            $edges[] = $page << self::POSITION_BITS | $pages->flat[$place + 1];
             $this->sizes[$page] = ($this->sizes[$page] ?? 0) + 1;
         }
+        $this->edges .= pack(self::NUMBERS, ...$edges);
         $this->from[] = \strlen($this->edges);
         $this->ownBest[] = $pages->ownBest;
     }
@@ -49,16 +54,21 @@ final class PageBook
         return ($this->sizes[$page] ?? 0) > self::LISTING;
     }
 
-    /** @return \Generator<int, int> page → position, of those that are no listing */
-    public function pagesOf(int $keyword): \Generator
+    /** @return list<int> pages that rank for a keyword, at whatever position, listings left out */
+    public function pagesOf(int $keyword): array
     {
-        for ($at = $this->from[$keyword], $end = $this->from[$keyword + 1]; $at < $end; $at += self::BYTES) {
-            /** @var array{page: int, position: int} $edge */
-            $edge = unpack(self::FORMAT, $this->edges, $at);
-            if (! $this->isListing($edge['page'])) {
-                yield $edge['page'] => $edge['position'];
+        $from = $this->from[$keyword];
+        /** @var array<int, int> $edges */
+        $edges = unpack(self::NUMBERS, substr($this->edges, $from, $this->from[$keyword + 1] - $from));
+        $pages = [];
+        foreach ($edges as $edge) {
+            $page = $edge >> self::POSITION_BITS;
+            if ($this->sizes[$page] <= self::LISTING) {
+                $pages[] = $page;
             }
         }
+
+        return $pages;
     }
 
     /** Our best page for a keyword, where it is within the graph's top and no listing. */
@@ -79,14 +89,18 @@ final class PageBook
      */
     public function ownTopics(array $topicOf, array $volumes, CtrCurve $curve): array
     {
+        $rates = [0.0, ...$curve->rates()];
         $topics = [];
         foreach ($this->byPage() as $page => $edges) {
             $earned = [];
-            foreach ($edges as [$keyword, $position]) {
-                $topic = $topicOf[$keyword];
-                $earned[$topic] = ($earned[$topic] ?? 0.0) + (($volumes[$keyword] ?? 0) + 1) * $curve->at($position);
+            foreach ($edges as $edge) {
+                $keyword = $edge >> self::POSITION_BITS;
+                $clicks = (($volumes[$keyword] ?? 0) + 1) * ($rates[$edge & self::POSITION_MASK] ?? 0.0);
+                $earned[$topicOf[$keyword]] = ($earned[$topicOf[$keyword]] ?? 0.0) + $clicks;
             }
-            $topics[$page] = self::best($earned);
+            if ($earned !== []) {
+                $topics[$page] = self::best($earned);
+            }
         }
 
         return $topics;
@@ -109,7 +123,7 @@ final class PageBook
         return (int) $best[1];
     }
 
-    /** @return \Generator<int, non-empty-list<array{int, int}>> page → its keywords with positions, listings left out */
+    /** @return \Generator<int, list<int>> page → its keywords with positions in one number, listings left out */
     private function byPage(): \Generator
     {
         $next = [];
@@ -120,20 +134,36 @@ final class PageBook
                 $at += $size;
             }
         }
-        $edges = array_fill(0, $at, 0);
-        for ($keyword = 0, $count = \count($this->from) - 1; $keyword < $count; ++$keyword) {
-            foreach ($this->pagesOf($keyword) as $page => $position) {
-                $edges[$next[$page]++] = $keyword << self::POSITION_BITS | $position;
+        $edges = $this->edgesByPage($next, array_fill(0, $at, 0));
+        foreach ($next as $page => $from) {
+            yield $page => \array_slice($edges, $from, $this->sizes[$page]);
+        }
+    }
+
+    /**
+     * @param array<int, int>      $next  page → where its edges begin
+     * @param array<int, int>      $edges as many as there are
+     *
+     * @return array<int, int> keyword and position of each edge in one number, by page
+     */
+    private function edgesByPage(array $next, array $edges): array
+    {
+        for ($first = 0, $keywords = \count($this->from) - 1; $first < $keywords; $first += self::CHUNK) {
+            $last = min($keywords, $first + self::CHUNK);
+            $start = $this->from[$first];
+            /** @var array<int, int> $packed numbered from 1 */
+            $packed = unpack(self::NUMBERS, substr($this->edges, $start, $this->from[$last] - $start));
+            $place = 1;
+            for ($keyword = $first; $keyword < $last; ++$keyword) {
+                for ($end = intdiv($this->from[$keyword + 1] - $start, self::BYTES); $place <= $end; ++$place) {
+                    $page = $packed[$place] >> self::POSITION_BITS;
+                    if (isset($next[$page])) {
+                        $edges[$next[$page]++] = $keyword << self::POSITION_BITS | $packed[$place] & self::POSITION_MASK;
+                    }
+                }
             }
         }
-        foreach ($next as $page => $end) {
-            $ofPage = [];
-            for ($place = $end - $this->sizes[$page]; $place < $end; ++$place) {
-                $ofPage[] = [$edges[$place] >> self::POSITION_BITS, $edges[$place] & self::POSITION_MASK];
-            }
-            if ($ofPage !== []) {
-                yield $page => $ofPage;
-            }
-        }
+
+        return $edges;
     }
 }

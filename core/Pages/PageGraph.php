@@ -17,10 +17,12 @@ final class PageGraph
     /** Beyond this position a page is too far to serve a keyword. */
     public const TOP = 20;
 
+    private const NO_PAGE = -1;
+
     private const NUMBER = 'V';
     private const BYTES = 4;
 
-    /** @var array<int, array<string, int>> domain → URL → number of the page */
+    /** @var array<int, array<string, int>> domain → URL → number of the page, NO_PAGE for a home page */
     private array $numbers = [];
 
     /** Page → domain, a byte each. */
@@ -65,27 +67,32 @@ final class PageGraph
         $positions = [];
         foreach ($rankings as $domain => $ofDomain) {
             foreach ($ofDomain as $ranking) {
-                $this->seeAddress($domain, $ranking);
-                if ($ranking->url !== null && ! UrlKey::isHomePage($ranking->url)) {
-                    $positions[$this->numberOf($domain, $ranking->url)] ??= $ranking->position;
+                $page = $this->pageOf($domain, $ranking);
+                if ($page !== self::NO_PAGE) {
+                    $positions[$page] ??= $ranking->position;
                 }
             }
         }
-        $flat = [];
+        $near = $flat = [];
         foreach ($positions as $page => $position) {
-            array_push($flat, $page, $position);
+            $flat[] = $page;
+            $flat[] = $position;
             if ($position <= self::TOP) {
                 ++$this->degrees[$page];
-                $this->pages .= pack(self::NUMBER, $page);
+                $near[] = $page;
             }
         }
+        $this->pages .= pack(self::NUMBER.'*', ...$near);
         $this->pagesFrom .= pack(self::NUMBER, intdiv(\strlen($this->pages), self::BYTES));
-        $own = $rankings[0][0] ?? null;
 
-        return new KeywordPages(
-            $flat,
-            $own !== null && self::counts($own->url, $own->position) ? $this->numberOf(0, (string) $own->url) : null,
-        );
+        return new KeywordPages($flat, $this->ownBest($rankings[0][0] ?? null));
+    }
+
+    private function ownBest(?Ranking $best): ?int
+    {
+        $page = $best === null || $best->url === null || $best->position > self::TOP ? self::NO_PAGE : $this->numbers[0][$best->url];
+
+        return $page === self::NO_PAGE ? null : $page;
     }
 
     /** How many of the domains name any page of theirs, at whatever position. */
@@ -106,26 +113,27 @@ final class PageGraph
         return $url !== null && $position <= self::TOP && ! UrlKey::isHomePage($url);
     }
 
-    private function numberOf(int $domain, string $url): int
+    /** Its number, or NO_PAGE for a home page or none. */
+    private function pageOf(int $domain, Ranking $ranking): int
     {
-        $page = $this->numbers[$domain][$url] ??= \count($this->degrees);
-        if (! isset($this->degrees[$page])) {
-            $this->domains .= \chr($domain);
-            $this->degrees[] = 0;
+        $isNear = $ranking->position <= self::TOP;
+        $this->ranked[$domain] = ($this->ranked[$domain] ?? 0) + ($isNear ? 1 : 0);
+        $url = $ranking->url;
+        if ($url === null) {
+            return self::NO_PAGE;
         }
+        $this->named |= 1 << $domain;
+        $this->told[$domain] = ($this->told[$domain] ?? 0) + ($isNear ? 1 : 0);
 
-        return $page;
+        return $this->numbers[$domain][$url] ??= UrlKey::isHomePage($url) ? self::NO_PAGE : $this->addPage($domain);
     }
 
-    private function seeAddress(int $domain, Ranking $ranking): void
+    private function addPage(int $domain): int
     {
-        if ($ranking->url !== null) {
-            $this->named |= 1 << $domain;
-        }
-        if ($ranking->position <= self::TOP) {
-            $this->ranked[$domain] = ($this->ranked[$domain] ?? 0) + 1;
-            $this->told[$domain] = ($this->told[$domain] ?? 0) + ($ranking->url === null ? 0 : 1);
-        }
+        $this->domains .= \chr($domain);
+        $this->degrees[] = 0;
+
+        return \count($this->degrees) - 1;
     }
 
     /** Turns the lists round, so that a page knows its keywords. No keyword may be added any more. */

@@ -72,7 +72,8 @@ final readonly class Bands
             return null;
         }
         $reached = 0;
-        while ($reached < self::COUNT && Compared::of($value) >= $this->bounds[$reached]) {
+        $compared = Compared::of($value);
+        while ($reached < self::COUNT && $compared >= $this->bounds[$reached]) {
             ++$reached;
         }
         if ($style === ScoreStyle::Stepped || $reached === self::COUNT) {
@@ -94,7 +95,8 @@ final readonly class Bands
             return null;
         }
         $passed = 0;
-        while ($passed < self::COUNT && Compared::of($value) > $this->bounds[$passed]) {
+        $compared = Compared::of($value);
+        while ($passed < self::COUNT && $compared > $this->bounds[$passed]) {
             ++$passed;
         }
         if ($style === ScoreStyle::Stepped || $passed === 0) {

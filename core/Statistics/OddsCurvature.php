@@ -39,7 +39,8 @@ final class OddsCurvature
     {
         for ($class = 1; $class < $this->thresholds; ++$class) {
             $apart = $this->parameters[$class] - $this->parameters[$class - 1];
-            if (!($apart > 0)) {
+            // Asked apart, as PHP 8.2's just-in-time compiler takes !($apart > 0) for false where it is not a number.
+            if (is_nan($apart) || $apart <= 0.0) {
                 return false;
             }
             $gap = -expm1(-$apart);

@@ -22,16 +22,19 @@ final class GroundBook
     private const NUMBER = 'V';
     private const BYTES = 4;
 
+    /** Keywords that are unpacked together. */
+    private const CHUNK = 4096;
+
     /** Bits of the domains that rank within the top 20, for each keyword. */
     private string $holders = '';
 
-    /** @var list<Ground> ours, for each topic */
-    private array $own = [];
+    /** Ours for each topic: keywords held and keywords in all, four bytes each. */
+    private string $own = '';
 
     /** Hundredths of every domain for each topic, a byte each. */
     private string $hundredths = '';
 
-    /** @var list<string> */
+    /** @var list<int> */
     private array $common = [];
 
     /** @param int $domains how many there are, ours among them, at most 32 */
@@ -59,21 +62,7 @@ final class GroundBook
     public function settle(Topics $topics, array $topicOf): void
     {
         [$sizes, $held] = $this->perTopic($topics->count(), $topicOf);
-        $bearing = [];
-        foreach ($topics->stems() as $topic => $stems) {
-            foreach ($stems as $stem) {
-                $bearing[$stem][] = $topic;
-            }
-        }
-        $most = max(self::MOST_TOPICS, self::MOST_SHARE * $topics->count());
-        $sums = [];
-        foreach ($bearing as $stem => $bearers) {
-            if (\count($bearers) > $most) {
-                $this->common[] = (string) $stem;
-            } else {
-                $sums[$stem] = $this->sums($bearers, $sizes, $held);
-            }
-        }
+        $sums = $this->sums($topics, $sizes, $held);
         foreach ($topics->stems() as $topic => $stems) {
             // By the few stems of the topic: an intersection would go through all that there are.
             $related = [];
@@ -95,10 +84,13 @@ final class GroundBook
 
     public function own(int $topic): Ground
     {
-        return $this->own[$topic];
+        /** @var array{held: int, of: int} $own */
+        $own = unpack('Vheld/Vof', $this->own, 2 * self::BYTES * $topic);
+
+        return Ground::held($own['held'], $own['of']);
     }
 
-    /** @return list<string> stems in the names of too many topics, as StemSets knows them */
+    /** @return list<int> stems in the names of too many topics, as StemSets knows them */
     public function commonStems(): array
     {
         return $this->common;
@@ -113,12 +105,16 @@ final class GroundBook
     {
         $sizes = array_fill(0, $topics, 0);
         $held = array_fill(0, $topics * $this->domains, 0);
-        foreach ($topicOf as $keyword => $topic) {
-            ++$sizes[$topic];
-            /** @var array{1: int} $holders */
-            $holders = unpack(self::NUMBER, $this->holders, self::BYTES * $keyword);
-            for ($domain = 0; $domain < $this->domains; ++$domain) {
-                $held[$topic * $this->domains + $domain] += $holders[1] >> $domain & 1;
+        $keyword = 0;
+        foreach (str_split($this->holders, self::CHUNK * self::BYTES) as $chunk) {
+            /** @var array<int, int> $holders */
+            $holders = unpack(self::NUMBER.'*', $chunk);
+            foreach ($holders as $bits) {
+                $topic = $topicOf[$keyword++];
+                ++$sizes[$topic];
+                for ($place = $topic * $this->domains; $bits > 0; $bits >>= 1) {
+                    $held[$place++] += $bits & 1;
+                }
             }
         }
 
@@ -126,38 +122,64 @@ final class GroundBook
     }
 
     /**
-     * @param list<int>       $bearers topics that bear a stem
+     * A stem that no second topic bears relates nothing and is left out, as one that too many bear.
+     *
      * @param array<int, int> $sizes
      * @param array<int, int> $held
      *
-     * @return list<int> keywords of them all, then those that each domain holds
+     * @return array<int, array<int, int>> stem → keywords of all topics that bear it, then those that each domain holds
      */
-    private function sums(array $bearers, array $sizes, array $held): array
+    private function sums(Topics $topics, array $sizes, array $held): array
     {
-        $sums = array_fill(0, 1 + $this->domains, 0);
-        foreach ($bearers as $topic) {
-            $sums[0] += $sizes[$topic];
-            for ($domain = 0; $domain < $this->domains; ++$domain) {
-                $sums[1 + $domain] += $held[$topic * $this->domains + $domain];
+        $bearers = [];
+        foreach ($topics->stems() as $stems) {
+            foreach ($stems as $stem) {
+                $bearers[$stem] = ($bearers[$stem] ?? 0) + 1;
+            }
+        }
+        $most = max(self::MOST_TOPICS, self::MOST_SHARE * $topics->count());
+        $sums = [];
+        foreach ($bearers as $stem => $count) {
+            if ($count > $most) {
+                $this->common[] = $stem;
+            } elseif ($count > 1) {
+                $sums[$stem] = array_fill(0, 1 + $this->domains, 0);
+            }
+        }
+        unset($bearers);
+        foreach ($topics->stems() as $topic => $stems) {
+            foreach ($stems as $stem) {
+                if (isset($sums[$stem])) {
+                    $sums[$stem][0] += $sizes[$topic];
+                    for ($domain = 0; $domain < $this->domains; ++$domain) {
+                        $sums[$stem][1 + $domain] += $held[$topic * $this->domains + $domain];
+                    }
+                }
             }
         }
 
-        return array_values($sums);
+        return $sums;
     }
 
     /**
-     * @param list<list<int>> $related sums of each stem that counts, the topic's own keywords among them
+     * @param list<array<int, int>> $related sums of each stem that counts, the topic's own keywords among them
      * @param array<int, int> $held
      */
     private function addTopic(int $topic, array $related, int $size, array $held): void
     {
         $stems = \count($related);
-        $of = array_sum(array_column($related, 0)) - $stems * $size;
+        $sums = array_fill(0, 1 + $this->domains, 0);
+        foreach ($related as $ofStem) {
+            foreach ($ofStem as $place => $sum) {
+                $sums[$place] += $sum;
+            }
+        }
+        $of = $sums[0] - $stems * $size;
         for ($domain = 0; $domain < $this->domains; ++$domain) {
-            $holds = array_sum(array_column($related, 1 + $domain)) - $stems * $held[$topic * $this->domains + $domain];
+            $holds = $sums[1 + $domain] - $stems * $held[$topic * $this->domains + $domain];
             $this->hundredths .= \chr(Ground::hundredths($holds, $of));
             if ($domain === 0) {
-                $this->own[] = Ground::held($holds, $of);
+                $this->own .= pack('VV', $holds, $of);
             }
         }
     }

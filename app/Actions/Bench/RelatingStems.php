@@ -21,7 +21,7 @@ final class RelatingStems
 
         return array_values(array_filter(
             $stems,
-            static fn(string $stem): bool => ! \in_array(bin2hex(StemSets::hash($stem)), $models->commonStems, true),
+            static fn(string $stem): bool => ! \in_array(StemSets::hex($stem), $models->commonStems, true),
         ));
     }
 }

@@ -27,6 +27,9 @@ final class ComparisonParts
     /** Rankings looked at to cut the keywords into equal parts. */
     private const SAMPLE = 20_000;
 
+    /** @var array<int, int> number of a part → its keywords, as far as they were gathered */
+    private array $keywords = [];
+
     /** @param non-empty-list<Part> $parts in key order */
     private function __construct(
         private readonly PartWork $work,
@@ -83,8 +86,14 @@ final class ComparisonParts
     /** @return \Generator<int, string> lines as GatheredLine makes them, in key order */
     public function gathered(): \Generator
     {
-        foreach ($this->done('gather') as $part) {
-            yield from LineFile::read($part->gathered());
+        $this->helpers?->begin('gather', $this->parts);
+        foreach ($this->parts as $part) {
+            $this->await('gather', $part);
+            $this->keywords[$part->number] = 0;
+            foreach (LineFile::read($part->gathered()) as $line) {
+                ++$this->keywords[$part->number];
+                yield $line;
+            }
         }
     }
 
@@ -94,14 +103,23 @@ final class ComparisonParts
         LearntFile::write($this->folder, $models);
         $found = $topics->lines();
         foreach ($this->parts as $part) {
-            LineFile::write($part->found(), self::asMany($found, LineFile::read($part->gathered())));
+            LineFile::write($part->found(), self::next($found, $this->keywords[$part->number]));
         }
     }
 
-    /** @return \Generator<int, string> rows as COPY reads them, in key order; after teach() */
+    /** @return \Generator<int, string> rows as COPY reads them, in key order, begun at once; after teach() */
     public function weighed(): \Generator
     {
-        foreach ($this->done('weigh') as $part) {
+        $this->helpers?->begin('weigh', $this->parts);
+
+        return $this->weighedLines();
+    }
+
+    /** @return \Generator<int, string> */
+    private function weighedLines(): \Generator
+    {
+        foreach ($this->parts as $part) {
+            $this->await('weigh', $part);
             yield from LineFile::read($part->weighed());
             unlink($part->weighed());
         }
@@ -129,20 +147,6 @@ final class ComparisonParts
     {
         $this->helpers?->end();
         File::deleteDirectory($this->folder);
-    }
-
-    /**
-     * @param value-of<PartWork::STEPS> $step
-     *
-     * @return \Generator<int, Part> each as soon as the step is done for it and those before it
-     */
-    private function done(string $step): \Generator
-    {
-        $this->helpers?->begin($step, $this->parts);
-        foreach ($this->parts as $part) {
-            $this->await($step, $part);
-            yield $part;
-        }
     }
 
     /** @param value-of<PartWork::STEPS> $step */
@@ -178,16 +182,15 @@ final class ComparisonParts
     }
 
     /**
-     * @param \Generator<int, string> $from
-     * @param iterable<string>        $measure
+     * @param \Generator<int, string> $lines
      *
-     * @return \Generator<int, string> as many of the first as there are of the second
+     * @return \Generator<int, string> so many of them
      */
-    private static function asMany(\Generator $from, iterable $measure): \Generator
+    private static function next(\Generator $lines, int $count): \Generator
     {
-        foreach ($measure as $ignored) {
-            yield $from->current();
-            $from->next();
+        for ($taken = 0; $taken < $count; ++$taken) {
+            yield $lines->current();
+            $lines->next();
         }
     }
 }

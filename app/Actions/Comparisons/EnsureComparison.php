@@ -188,10 +188,12 @@ final readonly class EnsureComparison
                 $tell();
             });
             $parts->teach($learnt->models, $learnt->found);
+            $weighed = $parts->weighed();
+            // The models are judged while the first parts are weighed.
             $summary = $tally->summary()->weighed(($learnt->judge)(), $learnt->found->topics());
             unset($learnt);
             $copy = $this->roomFor($comparison, $summary->keywords);
-            foreach ($parts->weighed() as $line) {
+            foreach ($weighed as $line) {
                 $copy->add($line);
                 $tell();
             }

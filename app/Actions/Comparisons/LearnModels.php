@@ -10,6 +10,7 @@ use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\CurveFit;
 use GreaterReach\Core\Comparison\Gathered;
 use GreaterReach\Core\Meaning\BrandMatcher;
+use GreaterReach\Core\Meaning\StemSets;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Priority\Models;
 use GreaterReach\Core\Rulebook\Rulebook;
@@ -49,7 +50,7 @@ final readonly class LearnModels
             $positions,
             $universe->lessons->links(),
             Effects::learn($market->count(), $market->shift(), $this->effect->finished($study, $rulebook)),
-            array_map(bin2hex(...), $universe->grounds->commonStems()),
+            array_map(StemSets::asHex(...), $universe->grounds->commonStems()),
         );
 
         return new Learnt($models, $universe->found(), static fn(): Models => $models->withPositions(

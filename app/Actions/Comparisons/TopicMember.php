@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Comparisons;
 
 use App\Support\Catalogue\WeighedRow;
+use App\Support\Doubles;
 use App\Support\LineFile;
 use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Meaning\Intent;
@@ -16,14 +17,9 @@ use GreaterReach\Core\Priority\Work;
 /**
  * What one keyword brings to its topic: our pages that rank for it and, where it is open, itself. Also as a line of a file, since all
  * keywords of a topic must be there before it can be weighed.
- *
- * @phpstan-type Open array{?int, ?float, ?float, ?float, string, int, ?float, ?float, ?float, ?float, ?float, ?float, bool, ?float, ?int,
- *     string, ?float}
  */
 final readonly class TopicMember
 {
-    private const FLAGS = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
-
     /** @param array<array-key, int> $ownPages URL key → our best position with it, at whatever position */
     public function __construct(
         public string $topic,
@@ -72,53 +68,68 @@ final readonly class TopicMember
     public function toLine(): string
     {
         $open = $this->open;
+        $pages = $this->ownPages === [] ? '' : json_encode((object) $this->ownPages, JSON_THROW_ON_ERROR);
+        $line = "{$this->topic}\t{$this->keyword}\t{$this->volume}\t{$pages}\t";
+        if ($open === null) {
+            return $line.Doubles::toHex([$this->potential])."\n";
+        }
+        $isCalledFor = (int) ($open->title->isCalledFor ?? false);
 
-        return json_encode([
-            $this->topic, $this->keyword, $this->volume, $this->potential, (object) $this->ownPages, $open === null ? null : [
-                $open->ownPosition, $open->difficulty, $open->cpc, $open->visitsNow, (string) $open->work->tactic, $open->work->target,
-                $open->work->gain, $open->work->winChance, $open->work->expectedGain, $open->work->reach, $open->title?->gain,
-                $open->title?->expectedGain, $open->title->isCalledFor ?? false, $open->reachNow, $open->linksToEarn,
-                $open->intent->value, $open->fit,
-            ],
-        ], self::FLAGS)."\n";
+        return $line.Doubles::toHex([
+            $this->potential, $open->difficulty, $open->cpc, $open->visitsNow, $open->work->gain, $open->work->winChance,
+            $open->work->expectedGain, $open->work->reach, $open->title?->gain, $open->title?->expectedGain, $open->reachNow, $open->fit,
+        ])."\t{$open->ownPosition}\t{$open->work->tactic}\t{$open->work->target}\t{$isCalledFor}\t{$open->linksToEarn}"
+            ."\t{$open->intent->value}\n";
     }
 
     public static function fromLine(string $line): self
     {
-        /** @var array{string, string, ?int, ?float, array<array-key, int>, ?Open} $cells */
-        $cells = json_decode($line, true, 3, JSON_THROW_ON_ERROR);
-        [$topic, $keyword, $volume, $potential, $ownPages, $open] = $cells;
+        $cells = explode("\t", rtrim($line, "\n"));
+        [$topic, $keyword, $volume, $pages, $figures] = $cells;
+        $figures = Doubles::fromHex($figures);
+        $volume = self::int($volume);
+        /** @var array<array-key, int> $ownPages */
+        $ownPages = $pages === '' ? [] : json_decode($pages, true, 2, JSON_THROW_ON_ERROR);
 
         return new self(
             $topic,
             $keyword,
             $volume,
-            $potential,
+            $figures[0],
             $ownPages,
-            $open === null ? null : self::open($keyword, $volume, $potential, $open),
+            isset($cells[5]) ? self::open($keyword, $volume, $figures, \array_slice($cells, 5)) : null,
         );
     }
 
-    /** @param Open $cells */
-    private static function open(string $keyword, ?int $volume, ?float $potential, array $cells): OpenKeyword
+    /**
+     * @param list<?float> $figures
+     * @param list<string> $cells
+     */
+    private static function open(string $keyword, ?int $volume, array $figures, array $cells): OpenKeyword
     {
-        [$position, $difficulty, $cpc, $visits, $tactic, $target, $gain, $chance, $expected, $reach] = $cells;
-        [$titleGain, $titleExpected, $isCalledFor, $reachNow, $links, $intent, $fit] = \array_slice($cells, 10);
+        [$potential, $difficulty, $cpc, $visits, $gain, $chance, $expected, $reach] = $figures;
+        [$titleGain, $titleExpected, $reachNow, $fit] = \array_slice($figures, 8);
+        [$position, $tactic, $target, $isCalledFor, $links, $intent] = $cells;
 
         return new OpenKeyword(
             $keyword,
-            $position,
+            self::int($position),
             $volume,
             $difficulty,
             $cpc,
             $visits,
             $potential,
-            new Work(TacticLabel::parse($tactic), $target, $gain, $chance, $expected, $reach),
-            $titleGain === null || $titleExpected === null ? null : new TitleTest($titleGain, $titleExpected, $isCalledFor),
+            new Work(TacticLabel::parse($tactic), (int) $target, $gain, $chance, $expected, $reach),
+            $titleGain === null || $titleExpected === null ? null : new TitleTest($titleGain, $titleExpected, $isCalledFor === '1'),
             $reachNow,
-            $links,
+            self::int($links),
             Intent::from($intent),
             $fit,
         );
+    }
+
+    private static function int(string $cell): ?int
+    {
+        return $cell === '' ? null : (int) $cell;
     }
 }

@@ -10,18 +10,26 @@ use App\Actions\Comparisons\PartWork;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
-/** Not for people: large comparisons start it beside themselves for some parts of their keywords. */
+/** Not for people: a large comparison starts it beside itself and gives it some parts of each step, until it closes the input. */
 final class PartCommand extends Command
 {
     protected $signature = 'reach:part';
 
-    protected $description = 'Do some parts of a comparison; the order comes as JSON on standard input';
+    protected $description = 'Do parts of a comparison; orders are read from standard input, one line of JSON each';
 
     protected $hidden = true;
 
     public function handle(PartWork $work): int
     {
-        $order = PartsOrder::fromJson((string) stream_get_contents(STDIN));
+        while (($line = fgets(STDIN)) !== false) {
+            self::do(PartsOrder::fromJson($line), $work);
+        }
+
+        return self::SUCCESS;
+    }
+
+    private static function do(PartsOrder $order, PartWork $work): void
+    {
         DB::transaction(static function () use ($order, $work): void {
             // A prepared statement would be a query already.
             DB::unprepared('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
@@ -32,7 +40,5 @@ final class PartCommand extends Command
                 $work->execute($order->step, $comparison, $snapshots, $order->comparison, $part);
             }
         });
-
-        return self::SUCCESS;
     }
 }

@@ -49,6 +49,7 @@ final class CopyWriter
             $line[] = match (true) {
                 $value === null => self::NULL,
                 \is_int($value) => $value,
+                \is_float($value) && $value === (float) (int) $value => (int) $value,
                 \is_string($value) && strpbrk($value, "\\\t\n\r") === false => $value,
                 default => self::encode($value),
             };

@@ -17,8 +17,14 @@ final class TopicJoiner
 {
     private const FEWEST_STEMS = 2;
 
-    /** @var array<int, list<int>> page → kept topics that it ranks for */
-    private array $keptWith = [];
+    /** @var array<int, int> page → place in `kept` of the last topic that was kept with it */
+    private array $lastWith = [];
+
+    /** @var list<int> kept topics, once for each page that ranks for them */
+    private array $kept = [];
+
+    /** @var list<int> beside each, the place of the one before it with the same page; −1 where it is the first */
+    private array $before = [];
 
     /** @var array<int, int> primary keyword → its place in taking order */
     private array $places = [];
@@ -37,49 +43,62 @@ final class TopicJoiner
     {
         $into = [];
         $this->places = array_flip($primaries);
-        $members = $this->members();
+        [$before, $last] = $this->members();
         foreach ($primaries as $primary) {
-            $pages = $this->pagesOf($members[$primary]);
-            $kept = $this->stems->countOf($primary) < self::FEWEST_STEMS ? null : $this->closest($primary, $pages);
+            if ($this->stems->countOf($primary) < self::FEWEST_STEMS) {
+                continue;
+            }
+            $pages = $this->pagesOf($before, $last[$primary]);
+            $kept = $this->closest($primary, $pages);
             if ($kept !== null) {
                 $into[$primary] = $kept;
             } else {
-                foreach ($pages as $page => $one) {
-                    $this->keptWith[$page][] = $primary;
-                }
+                $this->keep($primary, $pages);
             }
         }
-        $this->keptWith = [];
+        $this->lastWith = $this->kept = $this->before = [];
 
         return $this->joinedByOwnPage($primaries, $into);
     }
 
-    /** @return array<int, list<int>> primary keyword → keywords of its topic */
+    /** @return array{array<int, int>, array<int, int>} keyword → the one before it in its topic, −1 for none; primary → the last one */
     private function members(): array
     {
-        $members = [];
+        $before = $last = [];
         foreach ($this->primaryOf as $keyword => $primary) {
-            $members[$primary][] = $keyword;
+            $before[$keyword] = $last[$primary] ?? -1;
+            $last[$primary] = $keyword;
         }
 
-        return $members;
+        return [$before, $last];
     }
 
     /**
-     * @param list<int> $keywords
+     * @param array<int, int> $before  keyword → the one before it in its topic
+     * @param int             $keyword the last of a topic
      *
      * @return array<int, true> pages of any domain, listings left out
      */
-    private function pagesOf(array $keywords): array
+    private function pagesOf(array $before, int $keyword): array
     {
         $pages = [];
-        foreach ($keywords as $keyword) {
-            foreach ($this->pages->pagesOf($keyword) as $page => $position) {
+        for (; $keyword >= 0; $keyword = $before[$keyword]) {
+            foreach ($this->pages->pagesOf($keyword) as $page) {
                 $pages[$page] = true;
             }
         }
 
         return $pages;
+    }
+
+    /** @param array<int, true> $pages */
+    private function keep(int $primary, array $pages): void
+    {
+        foreach ($pages as $page => $one) {
+            $this->before[] = $this->lastWith[$page] ?? -1;
+            $this->lastWith[$page] = \count($this->kept);
+            $this->kept[] = $primary;
+        }
     }
 
     /**
@@ -89,9 +108,10 @@ final class TopicJoiner
      */
     private function closest(int $primary, array $pages): ?int
     {
-        $shared = $order = [];
+        $shared = [];
         foreach ($pages as $page => $one) {
-            foreach ($this->keptWith[$page] ?? [] as $kept) {
+            for ($place = $this->lastWith[$page] ?? -1; $place >= 0; $place = $this->before[$place]) {
+                $kept = $this->kept[$place];
                 $shared[$kept] = ($shared[$kept] ?? 0) + 1;
             }
         }
@@ -100,7 +120,7 @@ final class TopicJoiner
             if ($best !== null && ($count < $best[0] || ($count === $best[0] && $this->places[$kept] > $this->places[$best[1]]))) {
                 continue;
             }
-            if ($this->stems->countOf($kept) >= self::FEWEST_STEMS && $this->stems->areRelated($primary, $kept)) {
+            if ($this->stems->areRelated($primary, $kept)) {
                 $best = [$count, $kept];
             }
         }
