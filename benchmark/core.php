@@ -19,7 +19,7 @@ use GreaterReach\Core\Priority\Weights;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\Ground;
-use GreaterReach\Core\Winning\GroundBook;
+use GreaterReach\Core\Winning\GroundIndex;
 use GreaterReach\Core\Winning\PositionModel;
 use GreaterReach\Core\Winning\PositionObservations;
 use Tests\Core\Priority\UnlearntModels;
@@ -106,7 +106,7 @@ $topics = static function () use ($count, $metrics): void {
 };
 $learn = static function () use ($count, $metrics, &$stopped): void {
     $graph = new PageGraph();
-    $grounds = new GroundBook(6);
+    $grounds = new GroundIndex(6);
     $observations = new PositionObservations([20.0, 34.0, 41.0, 55.0, 62.0, 78.0], range(0, 5));
     for ($number = 0; $number < $count; ++$number) {
         $since = hrtime(true);

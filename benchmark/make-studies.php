@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Imports\ImportFile;
-use App\Actions\Imports\ImportOrder;
+use App\Actions\Imports\ImportOptions;
 use App\Actions\Studies\SaveStudy;
 use App\Actions\Studies\StudyDraft;
 use App\Models\Study;
@@ -51,10 +51,10 @@ for ($number = 0; $number < (int) $count; ++$number) {
                 ),
         );
         app(ImportFile::class)->execute(
-            new ImportOrder($study->load('domains'), ImportKind::Rankings, $path, 'list.csv', '2026-11-01', $study->ownDomain()),
+            new ImportOptions($study->load('domains'), ImportKind::Rankings, $path, 'list.csv', '2026-11-01', $study->ownDomain()),
         );
         unlink($path);
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy(Study::query()->with('domains')->findOrFail($study->id)));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy(Study::query()->with('domains')->findOrFail($study->id)));
     }
 }
 printf("%.3f\n", $slowest);

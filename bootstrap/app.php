@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 use App\Exceptions\DatabaseUnavailable;
 use App\Exceptions\ErrorHandler;
+use App\Exceptions\InvalidReference;
 use App\Exceptions\MaskedQuery;
-use App\Exceptions\NotOfOurs;
 use App\Exceptions\ProblemDetails;
-use App\Exceptions\TooLong;
-use App\Http\Middleware\BoundedQuestions;
+use App\Exceptions\QueryTimedOut;
+use App\Http\Middleware\AuditRequests;
 use App\Http\Middleware\CsrfUnlessToken;
-use App\Http\Middleware\KnownHosts;
+use App\Http\Middleware\IdRange;
+use App\Http\Middleware\LimitQueryTime;
 use App\Http\Middleware\NoSessionForTokens;
-use App\Http\Middleware\NumbersOfOurs;
-use App\Http\Middleware\RecordActs;
+use App\Http\Middleware\RejectNonText;
 use App\Http\Middleware\SecurityHeaders;
-use App\Http\Middleware\TextOnly;
+use App\Http\Middleware\TrustedHosts;
 use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -33,13 +33,13 @@ $application = Application::configure(basePath: dirname(__DIR__))
         // The outermost, so that what is refused at the door has them, too.
         $middleware->prepend([
             SecurityHeaders::class,
-            KnownHosts::class,
-            TextOnly::class,
-            BoundedQuestions::class,
+            TrustedHosts::class,
+            RejectNonText::class,
+            LimitQueryTime::class,
             NoSessionForTokens::class,
         ]);
-        $middleware->append(RecordActs::class);
-        $middleware->web(append: [NumbersOfOurs::class], replace: [ValidateCsrfToken::class => CsrfUnlessToken::class]);
+        $middleware->append(AuditRequests::class);
+        $middleware->web(append: [IdRange::class], replace: [ValidateCsrfToken::class => CsrfUnlessToken::class]);
         // Blanks belong to a password, wherever it is given.
         $middleware->trimStrings(except: ['new_password']);
         $middleware->redirectGuestsTo('/sign-in');
@@ -55,7 +55,9 @@ $application = Application::configure(basePath: dirname(__DIR__))
             static fn(\PDOException $error): Throwable => MaskedQuery::of(
                 $isCommand()
                     ? $error
-                    : DatabaseUnavailable::orElse(NotOfOurs::orElse(TooLong::orElse($error, $longest(), request()), request())),
+                    : DatabaseUnavailable::orElse(
+                        InvalidReference::orElse(QueryTimedOut::orElse($error, $longest(), request()), request()),
+                    ),
             ),
         );
         // By the path as it was sent: one that is not UTF-8 is matched by no pattern.

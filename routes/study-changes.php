@@ -17,7 +17,7 @@ use App\Http\Controllers\StudyController;
 use App\Http\Controllers\TaskController;
 use App\Http\Controllers\UploadController;
 use App\Http\Controllers\WeightPresetController;
-use App\Http\Middleware\ReviewInAdvance;
+use App\Http\Middleware\PrepareReviewAfterResponse;
 use Illuminate\Support\Facades\Route;
 
 // What needs somebody who may change the study.
@@ -35,7 +35,7 @@ Route::post('uploads', [UploadController::class, 'store']);
 Route::patch('uploads/{upload}', [UploadController::class, 'update'])->whereUuid('upload');
 Route::delete('uploads/{upload}', [UploadController::class, 'destroy'])->whereUuid('upload');
 Route::delete('tasks/{task}', [TaskController::class, 'destroy'])->whereNumber('task');
-Route::middleware(ReviewInAdvance::class)->group(static function (): void {
+Route::middleware(PrepareReviewAfterResponse::class)->group(static function (): void {
     Route::post('decisions', [DecisionController::class, 'store']);
     Route::patch('plan', [PlanController::class, 'update']);
     Route::post('plan/items', [PlanController::class, 'add']);

@@ -22,13 +22,13 @@ use App\Http\Controllers\StudyController;
 use App\Http\Controllers\TaskController;
 use App\Http\Controllers\ViewController;
 use App\Http\Controllers\WeightPresetController;
-use App\Http\Middleware\MayBeASecondOld;
-use App\Http\Middleware\ReviewInAdvance;
+use App\Http\Middleware\PrepareReviewAfterResponse;
+use App\Http\Middleware\ReadFromReplica;
 use Illuminate\Support\Facades\Route;
 
 // What everybody who may see a study can ask.
 // What may be a second old, as long as it is not by the person who asks.
-Route::middleware(MayBeASecondOld::class)->group(static function (): void {
+Route::middleware(ReadFromReplica::class)->group(static function (): void {
     Route::get('domains', [DomainController::class, 'index']);
     Route::get('related', [KeywordListController::class, 'related']);
     Route::get('curve', [SourceController::class, 'curve']);
@@ -60,7 +60,7 @@ Route::middleware(MayBeASecondOld::class)->group(static function (): void {
     Route::get('opportunities/map', [OpportunityController::class, 'map']);
     Route::get('keyword', [KeywordController::class, 'show']);
 });
-Route::get('', [StudyController::class, 'show'])->middleware(ReviewInAdvance::class);
+Route::get('', [StudyController::class, 'show'])->middleware(PrepareReviewAfterResponse::class);
 Route::get('findings', [FindingController::class, 'index']);
 Route::get('candidates', [DomainController::class, 'candidates']);
 Route::post('terms', [KeywordListController::class, 'terms']);

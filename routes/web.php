@@ -16,7 +16,7 @@ use App\Http\Controllers\VocabularyController;
 use App\Http\Controllers\WelcomeController;
 use App\Http\Controllers\WorkbenchController;
 use App\Http\Middleware\EndOldSessions;
-use App\Http\Middleware\FitToEnter;
+use App\Http\Middleware\EnsureAccountStatus;
 use App\Http\Middleware\TokenAbilities;
 use Illuminate\Support\Facades\Route;
 
@@ -30,7 +30,7 @@ Route::prefix('api/v1')->group(function (): void {
     Route::post('welcome/read', [WelcomeController::class, 'show'])->middleware('throttle:welcome');
     Route::post('welcome', [WelcomeController::class, 'store'])->middleware('throttle:welcome');
 
-    $within = ['auth:web,sanctum', EndOldSessions::class, FitToEnter::class, TokenAbilities::class, 'throttle:requests'];
+    $within = ['auth:web,sanctum', EndOldSessions::class, EnsureAccountStatus::class, TokenAbilities::class, 'throttle:requests'];
     Route::middleware($within)->group(function (): void {
         Route::get('audit', [AuditController::class, 'index']);
         Route::get('metrics', [HealthController::class, 'metrics']);
@@ -63,5 +63,5 @@ Route::middleware('throttle:shared-brief')->group(function (): void {
     Route::post('brief/{link}', [SharedBriefController::class, 'answer'])->whereNumber('link');
 });
 
-Route::get('api', [ReferenceController::class, 'show'])->middleware(['auth:web', EndOldSessions::class, FitToEnter::class]);
+Route::get('api', [ReferenceController::class, 'show'])->middleware(['auth:web', EndOldSessions::class, EnsureAccountStatus::class]);
 Route::get('/{path?}', [WorkbenchController::class, 'show'])->where('path', '(?!api/|build/).*');

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Demo\BestTopics;
 use App\Models\Study;
@@ -33,7 +33,7 @@ $chosen = array_values(array_filter(WorkedPages::chosen(), static fn(array $one)
 $study = Study::query()->where('slug', 'thornfield')->firstOrFail()->load('domains');
 $shown = $study->as_of;
 $study->update(['as_of' => Calendar::day($first)]);
-$comparison = app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()->load('domains')));
+$comparison = app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()->load('domains')));
 $leads = array_values(array_diff(BestTopics::of($study, $comparison, LONGEST), array_column($chosen, 'keyword')));
 $study->update(['as_of' => $shown]);
 

@@ -26,8 +26,8 @@ final class StudyQueries
         'app/Actions/Backup/' => 'counts all rows, to hold a restored copy to its original',
         'app/Actions/Tidy/' => 'takes away what is over, whosever it is',
         'app/Actions/Watch/' => 'tells how much work there is',
-        'app/Actions/Tasks/ReviveTasks.php' => 'takes up what was left lying, whosever it is',
-        'app/Actions/Imports/ReceiveUpload.php' => 'counts what one person has waiting, in all studies',
+        'app/Actions/Tasks/RequeueTasks.php' => 'takes up what was left lying, whosever it is',
+        'app/Actions/Imports/StoreUpload.php' => 'counts what one person has waiting, in all studies',
     ];
 
     /** @var array<string, true> */

@@ -14,7 +14,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 final class ErrorHandler extends Handler
 {
     /** What is refused is told to whom it concerns and is no failure of the application. */
-    protected $dontReport = [ReachException::class, TooLong::class];
+    protected $dontReport = [ReachException::class, QueryTimedOut::class];
 
     /**
      * @internal called by the framework

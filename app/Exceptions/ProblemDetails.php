@@ -34,7 +34,7 @@ final class ProblemDetails
             $error instanceof TokenMismatchException => self::response(419, ProblemCode::SessionExpired, self::RELOAD),
             $error instanceof ReachException => self::refusal($error),
             $error instanceof HttpExceptionInterface => self::ofStatus($error),
-            NoRoom::isCauseOf($error) => self::response(507, ProblemCode::NoRoom, NoRoom::WORDS),
+            DiskFull::isCauseOf($error) => self::response(507, ProblemCode::NoRoom, DiskFull::WORDS),
             default => self::failure($error),
         };
     }
@@ -42,9 +42,9 @@ final class ProblemDetails
     private static function refusal(ReachException $error): JsonResponse
     {
         [$code, $more] = match (true) {
-            $error instanceof TellsMore => [$error->problemCode(), $error->more()],
+            $error instanceof HasProblemFields => [$error->problemCode(), $error->more()],
             $error instanceof FileProblem => [ProblemCode::FileNotRead, self::fieldError('file', $error)],
-            $error instanceof Refused => [ProblemCode::Refused, self::fieldError($error->field, $error)],
+            $error instanceof UserError => [ProblemCode::Refused, self::fieldError($error->field, $error)],
             $error instanceof InvalidValue => [ProblemCode::ValueNotRight, self::fieldError($error->what, $error)],
             default => [ProblemCode::Refused, []],
         };
@@ -109,7 +109,7 @@ final class ProblemDetails
             403 => $error->getPrevious() instanceof AuthorizationException || $error->getMessage() === ''
                 ? self::ROLE
                 : $error->getMessage(),
-            404 => $error instanceof NotHere ? $error->getMessage() : self::NOTHING,
+            404 => $error instanceof MissingRecord ? $error->getMessage() : self::NOTHING,
             419 => self::RELOAD,
             429 => 'Wait a minute, then try again.',
             default => $error->getMessage() === '' ? 'The request was not understood.' : $error->getMessage(),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Actions\Comparisons\DoPartOfOrder;
+use App\Actions\Comparisons\RunQueuedPart;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -27,7 +27,7 @@ final class DoPart implements ShouldQueue
     public int $timeout = 1800;
 
     /**
-     * @param string $order as PartsOrder writes it, of one part
+     * @param string $order as PartInstructions writes it, of one part
      * @param string $key   where its files lie in the store
      */
     public function __construct(public readonly string $order, public readonly string $key)
@@ -35,7 +35,7 @@ final class DoPart implements ShouldQueue
         $this->onQueue(self::LANE);
     }
 
-    public function handle(DoPartOfOrder $do): void
+    public function handle(RunQueuedPart $do): void
     {
         $do->execute($this->order, $this->key);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Actions\Plans\ReadBrief;
+use App\Actions\Plans\BriefQuery;
 use App\Models\PlanItem;
 use App\Models\Study;
 use App\Models\TaskKind;
@@ -39,7 +39,7 @@ final class PrepareBriefs implements ShouldBeUniqueUntilProcessing, ShouldQueueA
         return (string) $this->studyId;
     }
 
-    public function handle(Sources $sources, ReadBrief $read): void
+    public function handle(Sources $sources, BriefQuery $read): void
     {
         $study = $sources->names() === [] ? null : Study::query()->with('domains')->find($this->studyId);
         if ($study === null) {

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
-use App\Actions\Findings\ReadFindings;
-use App\Actions\Plans\ReadShares;
-use App\Exceptions\FailureWords;
+use App\Actions\Findings\FindingsQuery;
+use App\Actions\Plans\ClickSharesQuery;
+use App\Exceptions\FailureMessage;
 use App\Models\Study;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
@@ -59,17 +59,17 @@ final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQu
     public function failed(\Throwable $error): void
     {
         $version = Study::query()->whereKey($this->studyId)->value('data_version');
-        Cache::put(self::problemKey($this->studyId), ['words' => FailureWords::of($error), 'data_version' => $version], 24 * self::HOUR);
+        Cache::put(self::problemKey($this->studyId), ['words' => FailureMessage::of($error), 'data_version' => $version], 24 * self::HOUR);
         Cache::forget(self::progressKey($this->studyId));
     }
 
-    public function handle(EnsureComparison $ensure, ReadShares $shares, ReadFindings $findings): void
+    public function handle(EnsureComparison $ensure, ClickSharesQuery $shares, FindingsQuery $findings): void
     {
         $study = Study::query()->with('domains')->find($this->studyId);
         if ($study === null) {
             return;
         }
-        $ensure->execute(ComparisonOrder::shownBy($study), function (int $done): void {
+        $ensure->execute(ComparisonOptions::shownBy($study), function (int $done): void {
             Cache::put(self::progressKey($this->studyId), $done, self::HOUR);
         });
         Cache::forget(self::progressKey($this->studyId));

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Actions\Work\OnePerStudy;
 use App\Actions\Work\PerformTask;
-use App\Actions\Work\TurnOfStudy;
 use App\Models\Task;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueueAfterCommit;
@@ -37,7 +37,7 @@ final class RunTask implements ShouldQueueAfterCommit
     {
         $task = Task::query()->find($this->taskId);
         // Of one study one at a time, so that its long work never keeps that of another waiting.
-        if ($task !== null && TurnOfStudy::isTaken($task)) {
+        if ($task !== null && OnePerStudy::isTaken($task)) {
             $this->release(self::PAUSE);
         } elseif ($task !== null && $perform->execute($task)) {
             RefreshComparison::dispatch($task->study_id);

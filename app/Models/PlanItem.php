@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Models\Casts\SaidCast;
+use App\Models\Casts\ItemForecastCast;
 use Carbon\CarbonImmutable;
+use GreaterReach\Core\Plan\ItemForecast;
 use GreaterReach\Core\Plan\ItemStatus;
-use GreaterReach\Core\Plan\Said;
 use GreaterReach\Core\Plan\Unit;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Priority\TacticLabel;
@@ -35,7 +35,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?string               $published_url where it was published, as its writer said
  * @property ?string               $writer_note   what its writer wants known
  * @property ?string               $done_month
- * @property ?Said                 $said          when it was planned
+ * @property ?ItemForecast         $said          when it was planned
  * @property list<array<string, mixed>> $folded  items of single keywords that this one was made of, as they were
  * @property int                   $version       counts changes, so that two people notice each other
  * @property ?int                  $updated_by
@@ -96,7 +96,7 @@ final class PlanItem extends Model
             'is_pinned' => 'boolean',
             'brief' => 'array',
             'unit' => Unit::class,
-            'said' => SaidCast::class,
+            'said' => ItemForecastCast::class,
             'folded' => 'array',
             'version' => 'integer',
         ];

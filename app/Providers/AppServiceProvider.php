@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Actions\Audit\Before;
+use App\Actions\Audit\PreviousValues;
 use App\Actions\Comparisons\PartQueue;
-use App\Actions\Plans\ReadRoadmapKeywords;
+use App\Actions\Plans\RoadmapKeywordsQuery;
 use App\Http\Middleware\TokenAbilities;
 use App\Jobs\QueuedParts;
 use App\Models\User;
@@ -47,9 +47,9 @@ final class AppServiceProvider extends ServiceProvider
                 return new Sources($container, $connected);
             },
         );
-        $this->app->scoped(Before::class);
+        $this->app->scoped(PreviousValues::class);
         $this->app->bind(PartQueue::class, QueuedParts::class);
-        $this->app->bind(RoadmapKeywords::class, ReadRoadmapKeywords::class);
+        $this->app->bind(RoadmapKeywords::class, RoadmapKeywordsQuery::class);
         $this->app->when(StandInSource::class)->needs('$patience')->giveConfig('sources.patience');
         $this->app->when(StandInSource::class)->needs('$longestAnswer')->giveConfig('sources.longest_answer');
         $this->app->bind(
@@ -67,7 +67,7 @@ final class AppServiceProvider extends ServiceProvider
         foreach (['updating', 'deleting'] as $happens) {
             Event::listen("eloquent.{$happens}: *", function (string $event, array $about): void {
                 $models = array_filter($about, static fn(mixed $model): bool => $model instanceof Model);
-                array_walk($models, $this->app->make(Before::class)->see(...));
+                array_walk($models, $this->app->make(PreviousValues::class)->see(...));
             });
         }
         $this->limitSignIns();

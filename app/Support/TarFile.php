@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use Symfony\Component\Process\Process;
 
 /** Files of one folder as one file and back, by `tar`. */
@@ -17,7 +17,7 @@ final readonly class TarFile
     /**
      * Under its name only once it is whole; only its owner can read it.
      *
-     * @throws Refused when it cannot be written
+     * @throws UserError when it cannot be written
      */
     public function pack(string $folder): void
     {
@@ -25,14 +25,14 @@ final readonly class TarFile
         $process = new Process(['tar', '--create', '--file', $part, '--directory', $folder, '.'], null, null, null, null);
         if ($process->run() !== 0 || ! chmod($part, 0o600) || ! rename($part, $this->path)) {
             @unlink($part);
-            throw Refused::because('file', 'The file cannot be written; is there such a folder, and room in it?');
+            throw UserError::because('file', 'The file cannot be written; is there such a folder, and room in it?');
         }
     }
 
     /**
      * @param list<string> $names of the parts that are wanted; whatever else is in it stays there
      *
-     * @throws Refused when it is not whole
+     * @throws UserError when it is not whole
      */
     public function unpack(string $folder, array $names): void
     {
@@ -45,7 +45,7 @@ final readonly class TarFile
             null,
         );
         if (! is_file($this->path) || $process->run() !== 0) {
-            throw Refused::because('file', 'This file cannot be read; is it whole, and what it should be?');
+            throw UserError::because('file', 'This file cannot be read; is it whole, and what it should be?');
         }
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Comparison;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /**
  * Merges the snapshots of our domain and its competitors into one row per keyword of the universe.
@@ -30,7 +30,7 @@ final readonly class Comparator
      *
      * @return \Generator<int, ComparisonRow>
      *
-     * @throws Misuse when a stream is not in keyword order, or the two lists differ in length
+     * @throws InvalidArgument when a stream is not in keyword order, or the two lists differ in length
      */
     public function rows(array $current, array $previous, iterable $listed): \Generator
     {
@@ -47,14 +47,14 @@ final readonly class Comparator
      * @param list<?iterable<Ranking>> $previous
      * @param iterable<string>         $listed
      *
-     * @return \Generator<int, Gathered>
+     * @return \Generator<int, GatheredKeyword>
      *
-     * @throws Misuse as rows()
+     * @throws InvalidArgument as rows()
      */
     public static function gather(array $current, array $previous, iterable $listed): \Generator
     {
         if (\count($current) !== \count($previous)) {
-            throw Misuse::because('Every domain needs a current and a previous stream, even an empty one.');
+            throw InvalidArgument::because('Every domain needs a current and a previous stream, even an empty one.');
         }
         $now = array_map(SnapshotStream::over(...), $current);
         $before = array_map(static fn(?iterable $stream) => $stream === null ? null : SnapshotStream::over($stream), $previous);
@@ -67,12 +67,12 @@ final readonly class Comparator
                 $rankings[] = $stream->take($keyword);
                 $positions[] = $before[$domain]?->seek($keyword)[0]->position ?? null;
             }
-            yield new Gathered($keyword, $rankings, $positions);
+            yield new GatheredKeyword($keyword, $rankings, $positions);
         }
     }
 
     /** @param bool $moves whether our domain has a previous snapshot */
-    public function row(Gathered $gathered, bool $moves): ComparisonRow
+    public function row(GatheredKeyword $gathered, bool $moves): ComparisonRow
     {
         $own = $gathered->rankings[0] ?? [];
         if ($this->within === Ranking::WORST_POSITION) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Comparison;
 
-use GreaterReach\Core\Results\Compared;
+use GreaterReach\Core\Results\RoundedFigure;
 
 /** How one domain's best position for a keyword changed since its previous snapshot. */
 enum Movement: string
@@ -29,7 +29,7 @@ enum Movement: string
             return self::Left;
         }
 
-        if (abs($current - $previous) <= Compared::of($noise * min($current, $previous))) {
+        if (abs($current - $previous) <= RoundedFigure::of($noise * min($current, $previous))) {
             return self::Steady;
         }
 

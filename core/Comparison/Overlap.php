@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Comparison;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /**
  * Counts keywords by the exact combination of domains present, for any number of domains.
@@ -22,7 +22,7 @@ final class Overlap
     public function __construct(private readonly int $domains)
     {
         if ($domains < 1 || $domains > self::MAX_DOMAINS) {
-            throw Misuse::because('Overlap counts 1 to 62 domains.');
+            throw InvalidArgument::because('Overlap counts 1 to 62 domains.');
         }
     }
 

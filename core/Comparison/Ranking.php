@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Comparison;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /** One page of a domain at one position (1…100) for one keyword, in one snapshot. */
 final readonly class Ranking
@@ -20,7 +20,7 @@ final readonly class Ranking
         public ?string $features = null,
     ) {
         if ($keyword === '' || $position < 1 || $position > self::WORST_POSITION) {
-            throw Misuse::because('A ranking needs a keyword and a position from 1 to 100.');
+            throw InvalidArgument::because('A ranking needs a keyword and a position from 1 to 100.');
         }
     }
 

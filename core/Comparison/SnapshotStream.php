@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Comparison;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /**
  * Reads one snapshot in keyword order, one keyword at a time.
@@ -68,7 +68,7 @@ final class SnapshotStream
         $this->rankings->next();
         $this->readHead();
         if ($this->keyword !== null && $before !== null && strcmp($this->keyword, $before) < 0) {
-            throw Misuse::because('A snapshot must be given in keyword order; "'.$this->keyword.'" came after "'.$before.'".');
+            throw InvalidArgument::because('A snapshot must be given in keyword order; "'.$this->keyword.'" came after "'.$before.'".');
         }
     }
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Meaning;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Keyword\Stemmer;
 use GreaterReach\Core\Meaning\Internal\TopicJoiner;
-use GreaterReach\Core\Pages\PageBook;
 use GreaterReach\Core\Pages\PageGraph;
+use GreaterReach\Core\Pages\PageIndex;
 
 /**
  * Gathers keywords that one page can serve. Two keywords share evidence when a domain ranks the same URL, not a home
@@ -51,13 +51,13 @@ final class TopicBuilder
     /**
      * Adds the next keyword of the universe, in key order.
      *
-     * @throws Misuse when keywords do not come in key order
+     * @throws InvalidArgument when keywords do not come in key order
      */
     public function add(string $keyword, ?int $volume): void
     {
         $number = \count($this->keywords);
         if ($number > 0 && strcmp($keyword, $this->keywords[$number - 1]) <= 0) {
-            throw Misuse::because('Keywords must be added in key order, each once.');
+            throw InvalidArgument::because('Keywords must be added in key order, each once.');
         }
         $this->keywords[] = $keyword;
         $this->volumes[] = $volume ?? -1;
@@ -66,9 +66,9 @@ final class TopicBuilder
     /**
      * Comes once: the graph is used up.
      *
-     * @param PageBook $pages of the same keywords, in the same order
+     * @param PageIndex $pages of the same keywords, in the same order
      */
-    public function build(PageBook $pages): Topics
+    public function build(PageIndex $pages): Topics
     {
         $this->graph->close();
         $needed = $this->graph->domainsWithPages() < 2 ? 1 : $this->evidence;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Metrics;
 
 use GreaterReach\Core\Exception\Bounds;
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /** What one source says about a domain, or what is chosen from all of them. */
 final readonly class DomainFigures
@@ -16,7 +16,7 @@ final readonly class DomainFigures
         public ?int $referringDomains = null,
         public ?int $backlinks = null,
     ) {
-        Misuse::unless(
+        InvalidArgument::unless(
             Bounds::hold(0, 100, $authority) && Bounds::hold(0, INF, $referringDomains, $backlinks),
             'An authority lies between 0 and 100, and no count of links is less than 0.',
         );

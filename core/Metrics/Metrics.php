@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Metrics;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /** What is known of a keyword's market. Null means unknown, which is never 0. */
 final readonly class Metrics
@@ -29,7 +29,7 @@ final readonly class Metrics
         if (
             ($difficulty ?? 0) < 0 || ($difficulty ?? 0) > 100 || ($volume ?? 0) < 0 || ($cpc ?? 0) < 0 || ($advertiserCompetition ?? 0) < 0
         ) {
-            throw Misuse::because('Metrics are no less than 0, and a difficulty no more than 100.');
+            throw InvalidArgument::because('Metrics are no less than 0, and a difficulty no more than 100.');
         }
     }
 

@@ -31,7 +31,7 @@ final readonly class SourcePrecedence
      */
     public function rank(array $sources): array
     {
-        return SourceOrder::rank($sources, $this->kinds);
+        return SourceRanking::rank($sources, $this->kinds);
     }
 
     /**
@@ -41,6 +41,6 @@ final readonly class SourcePrecedence
      */
     public function ownRanks(array $sources): array
     {
-        return array_map(static fn(array $kinds): array => SourceOrder::rank($sources, $kinds), $this->groups);
+        return array_map(static fn(array $kinds): array => SourceRanking::rank($sources, $kinds), $this->groups);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Plan;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /**
  * Fills months with work in order: pinned items first, then in each month the exact best choice by expected gain of
@@ -31,7 +31,7 @@ final class AutoPlan
     public function __construct(private readonly int $months, float $capacity, private readonly array $taken = [])
     {
         if ($months < 1 || $capacity < 0) {
-            throw Misuse::because('A plan needs at least one month and no negative capacity.');
+            throw InvalidArgument::because('A plan needs at least one month and no negative capacity.');
         }
         $this->capacity = (int) floor(round($capacity * self::UNITS_PER_DAY, 9));
         $this->free = $this->room();

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Plan;
 
-use GreaterReach\Core\Results\Compared;
+use GreaterReach\Core\Results\RoundedFigure;
 use GreaterReach\Core\Statistics\Quantile;
 use GreaterReach\Core\Winning\PlaceClass;
 
@@ -75,6 +75,6 @@ final class Drift
         sort($swings);
         $swing = \count($swings) < self::FEWEST_PAGES ? self::USUAL_SWING : Quantile::ofSorted($swings, self::SWING_SHARE);
 
-        return Compared::of(abs($net)) <= Compared::of($swing);
+        return RoundedFigure::of(abs($net)) <= RoundedFigure::of($swing);
     }
 }

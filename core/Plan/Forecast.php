@@ -28,7 +28,7 @@ final class Forecast
         private readonly float $sigma,
         private readonly int $seed,
         private readonly Effects $effects,
-        private readonly ?KeptDraws $kept = null,
+        private readonly ?DrawCache $kept = null,
     ) {
     }
 

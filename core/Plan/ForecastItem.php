@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Plan;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Winning\Shifts;
 
 /** One planned item in a forecast. */
@@ -22,7 +22,7 @@ final readonly class ForecastItem
         /** The month of the newest snapshot, whose visits hold what a finished item has brought; null where the work is still to do. */
         public ?Month $counted = null,
     ) {
-        Misuse::unless($ramp >= 1, 'A ramp takes at least a month.');
+        InvalidArgument::unless($ramp >= 1, 'A ramp takes at least a month.');
     }
 
     /** The share of its gain that a month sees beyond today's visits: season · min(1, months since done ÷ ramp), less what has come. */

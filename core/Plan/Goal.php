@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Plan;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /** So many more visits a month by some month, with some odds: what capacity does it take? */
 final readonly class Goal
@@ -21,7 +21,7 @@ final readonly class Goal
         /** Share of the draws that must reach it, above 0 and below 1. */
         public float $odds = self::ODDS,
     ) {
-        Misuse::unless($visits > 0 && $odds > 0 && $odds < 1, 'A goal is more than no visits, with odds between 0 and 1.');
+        InvalidArgument::unless($visits > 0 && $odds > 0 && $odds < 1, 'A goal is more than no visits, with odds between 0 and 1.');
     }
 
     /**
@@ -41,7 +41,7 @@ final readonly class Goal
         array $taken = [],
     ): GoalAnswer {
         $months = $start->until($this->until) + 1;
-        Misuse::unless($months >= 1, 'A goal lies in the first month of a plan or later.');
+        InvalidArgument::unless($months >= 1, 'A goal lies in the first month of a plan or later.');
         $work = AutoPlan::everCandidates($work);
         $answer = new GoalAnswer(0.0, [], 0.0, 0.0, false);
         $isFirst = true;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Plan;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /** Where an item stands in a plan, by number of the month, the first 0. */
 final readonly class Placement
@@ -15,7 +15,7 @@ final readonly class Placement
         /** It starts to pay at the end of this month; later than it begins only when it is spread. */
         public int $ends,
     ) {
-        Misuse::unless(
+        InvalidArgument::unless(
             $begins >= 0 && $ends >= $begins,
             'Work begins in the first month or later, and ends no earlier than it begins.',
         );

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Plan;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Metrics\Metrics;
 
 /** How the volume of a keyword is spread over the year: index(m) = volume in month m ÷ the mean of the twelve. */
@@ -58,7 +58,7 @@ final readonly class Season
     /** @param list<int|float> $indices January first, as indices() gave them */
     public static function ofIndices(array $indices): self
     {
-        Misuse::unless(\count($indices) === Metrics::MONTHS, 'A year has an index for each of its months.');
+        InvalidArgument::unless(\count($indices) === Metrics::MONTHS, 'A year has an index for each of its months.');
 
         return new self(array_map(floatval(...), $indices));
     }

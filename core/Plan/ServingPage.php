@@ -6,7 +6,7 @@ namespace GreaterReach\Core\Plan;
 
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Priority\TacticRule;
-use GreaterReach\Core\Results\Compared;
+use GreaterReach\Core\Results\RoundedFigure;
 
 /**
  * Which page of ours serves a topic: of those near the top for any of its keywords, open or not, the one that brings most visits now with
@@ -40,7 +40,7 @@ final readonly class ServingPage
             if (! TacticRule::isOwnPage($position)) {
                 continue;
             }
-            $rank = [-Compared::of($visits[$url]), $position, (string) $url];
+            $rank = [-RoundedFigure::of($visits[$url]), $position, (string) $url];
             if ($serving === null || $rank < $serving) {
                 $serving = $rank;
             }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Plan;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\Effort;
 use GreaterReach\Core\Priority\HorizonRule;
@@ -14,7 +14,7 @@ use GreaterReach\Core\Priority\TacticLabel;
 use GreaterReach\Core\Priority\TitleTest;
 use GreaterReach\Core\Priority\WeighSettings;
 use GreaterReach\Core\Priority\Work;
-use GreaterReach\Core\Results\Compared;
+use GreaterReach\Core\Results\RoundedFigure;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 
 /** Weighs topics: what all keywords that one page can serve bring together, and what it takes. */
@@ -36,7 +36,7 @@ final readonly class TopicWeigher
      */
     public function weigh(string $topic, string $primary, array $open, ?string $ownUrl): WeighedTopic
     {
-        Misuse::unless($open !== [], 'A topic is weighed by its open keywords.');
+        InvalidArgument::unless($open !== [], 'A topic is weighed by its open keywords.');
         $lead = self::lead($primary, $open);
         $volume = self::sum(array_map(static fn(OpenKeyword $one): ?int => $one->volume, $open));
         $work = $this->work($lead, $open);
@@ -137,7 +137,7 @@ final readonly class TopicWeigher
                 return $one;
             }
             $gain = $one->work->gain;
-            if ($gain !== null && ($lead->work->gain === null || Compared::of($gain) > Compared::of($lead->work->gain))) {
+            if ($gain !== null && ($lead->work->gain === null || RoundedFigure::of($gain) > RoundedFigure::of($lead->work->gain))) {
                 $lead = $one;
             }
         }
@@ -190,8 +190,8 @@ final readonly class TopicWeigher
         [$best, $most] = [null, 0.0];
         foreach (Intent::cases() as $intent) {
             $gain = $gains[$intent->value] ?? null;
-            if ($gain !== null && ($best === null || Compared::of($gain) > $most)) {
-                [$best, $most] = [$intent, Compared::of($gain)];
+            if ($gain !== null && ($best === null || RoundedFigure::of($gain) > $most)) {
+                [$best, $most] = [$intent, RoundedFigure::of($gain)];
             }
         }
 

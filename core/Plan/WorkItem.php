@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Plan;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /** One piece of work that could be planned. */
 final readonly class WorkItem
@@ -18,7 +18,7 @@ final readonly class WorkItem
         public float $expectedGain,
         public bool $isPinned = false,
     ) {
-        Misuse::unless(
+        InvalidArgument::unless(
             $name !== '' && $effort >= 0 && is_finite($effort) && $expectedGain >= 0,
             'Work has a name, and neither its effort nor what it brings is less than 0.',
         );

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Priority;
 
 use GreaterReach\Core\Exception\InvalidValue;
-use GreaterReach\Core\Results\Compared;
+use GreaterReach\Core\Results\RoundedFigure;
 use GreaterReach\Core\Statistics\Quantile;
 
 /** Five bounds that turn a figure into a score of 0–5. */
@@ -72,7 +72,7 @@ final readonly class Bands
             return null;
         }
         $reached = 0;
-        $compared = Compared::of($value);
+        $compared = RoundedFigure::of($value);
         while ($reached < self::COUNT && $compared >= $this->bounds[$reached]) {
             ++$reached;
         }
@@ -95,7 +95,7 @@ final readonly class Bands
             return null;
         }
         $passed = 0;
-        $compared = Compared::of($value);
+        $compared = RoundedFigure::of($value);
         while ($passed < self::COUNT && $compared > $this->bounds[$passed]) {
             ++$passed;
         }

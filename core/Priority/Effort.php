@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /** Days of work and months of ramp by tactic. */
 final readonly class Effort
@@ -31,7 +31,7 @@ final readonly class Effort
     {
         foreach (Tactic::cases() as $tactic) {
             if (! isset($days[$tactic->value], $ramps[$tactic->value])) {
-                throw Misuse::because("No effort is set for the tactic {$tactic->value}.");
+                throw InvalidArgument::because("No effort is set for the tactic {$tactic->value}.");
             }
         }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
-use GreaterReach\Core\Results\Compared;
+use GreaterReach\Core\Results\RoundedFigure;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 
 /** How soon something can pay. */
@@ -25,7 +25,7 @@ final readonly class HorizonRule
         return match (true) {
             $difficulty === null => null,
             $this->isQuickWin($position, $difficulty, $gain) => Horizon::QuickWin,
-            $reach !== null && Compared::of($reach) >= $this->settings->shortTermChance => Horizon::ShortTerm,
+            $reach !== null && RoundedFigure::of($reach) >= $this->settings->shortTermChance => Horizon::ShortTerm,
             default => Horizon::LongTerm,
         };
     }
@@ -34,7 +34,7 @@ final readonly class HorizonRule
     public function isQuickWin(?int $position, ?float $difficulty, ?float $gain): bool
     {
         return $difficulty !== null && $this->settings->striking->holds($position)
-            && Compared::of($difficulty) <= Compared::of($this->comfort->value)
-            && $gain !== null && Compared::of($gain) >= $this->settings->quickWinGain;
+            && RoundedFigure::of($difficulty) <= RoundedFigure::of($this->comfort->value)
+            && $gain !== null && RoundedFigure::of($gain) >= $this->settings->quickWinGain;
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Priority;
 
 use GreaterReach\Core\Exception\Bounds;
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Meaning\Intent;
 
 /** What a person decided about a keyword; null where nothing was. */
@@ -22,7 +22,7 @@ final readonly class Judgement
         /** Difficulty, 0…100, that stands in for the sources'. */
         public ?float $difficulty = null,
     ) {
-        Misuse::unless(
+        InvalidArgument::unless(
             Bounds::hold(1, 100, $target) && Bounds::hold(0, 5, $fit) && Bounds::hold(0, 100, $difficulty),
             'A target lies between 1 and 100, a fit between 0 and 5, a difficulty between 0 and 100.',
         );

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
-use GreaterReach\Core\Results\Compared;
+use GreaterReach\Core\Results\RoundedFigure;
 
 /**
  * The order of opportunities: known expected gain, then known gain, then the rest; within each by priority, gain, lower difficulty, unknown
@@ -42,7 +42,7 @@ final readonly class OpportunityOrder
 
     private static function highFirst(?float $one, ?float $other): int
     {
-        return ($one === null) <=> ($other === null) ?: Compared::of((float) $other) <=> Compared::of((float) $one);
+        return ($one === null) <=> ($other === null) ?: RoundedFigure::of((float) $other) <=> RoundedFigure::of((float) $one);
     }
 
     private static function lowFirst(?float $one, ?float $other): int

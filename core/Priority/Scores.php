@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /** The score of each criterion, 0–5, or null where its input is unknown. */
 final readonly class Scores
@@ -19,7 +19,7 @@ final readonly class Scores
     {
         return \count($scores) === \count(Criterion::cases()) && array_key_first($scores) === Criterion::cases()[0]->value
             ? new self($scores)
-            : throw Misuse::because('Scores must name every criterion, in order.');
+            : throw InvalidArgument::because('Scores must name every criterion, in order.');
     }
 
     /** @param ?float ...$scores one for each criterion, in the order of `Criterion` */
@@ -28,7 +28,7 @@ final readonly class Scores
         return self::of(
             \count($scores) === \count(Criterion::cases())
                 ? array_combine(Criterion::names(), $scores)
-                : throw Misuse::because('There must be a score for every criterion.'),
+                : throw InvalidArgument::because('There must be a score for every criterion.'),
         );
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
-use GreaterReach\Core\Results\Compared;
+use GreaterReach\Core\Results\RoundedFigure;
 
 /**
  * How much a place in the order depends on the weights: the share of draws of random weights, uniform on the simplex of the criteria that
@@ -111,7 +111,7 @@ final class Steadiness
                     $sum += $weights[$criterion] * $scores[$place];
                 }
                 $numbers[] = $number;
-                $priorities[] = $all > 0.0 ? Compared::of($sum / $all) : -1.0;
+                $priorities[] = $all > 0.0 ? RoundedFigure::of($sum / $all) : -1.0;
             }
         }
         array_multisort($priorities, SORT_DESC, SORT_NUMERIC, $numbers, SORT_ASC, SORT_NUMERIC);

@@ -7,7 +7,7 @@ namespace GreaterReach\Core\Priority;
 use GreaterReach\Core\Comparison\ComparisonRow;
 use GreaterReach\Core\Comparison\Movement;
 use GreaterReach\Core\Comparison\Ranking;
-use GreaterReach\Core\Results\Compared;
+use GreaterReach\Core\Results\RoundedFigure;
 
 /** Chooses the tactic for an opportunity, title tests aside: the first rule that holds. */
 final readonly class TacticRule
@@ -45,7 +45,7 @@ final readonly class TacticRule
     public function label(Tactic $tactic, ?int $linksToEarn, ?float $reach): TacticLabel
     {
         $takesLinks = \in_array($tactic, [Tactic::ImprovePage, Tactic::ExtendPage, Tactic::NewPage], true);
-        $needsLinks = $linksToEarn !== null && $linksToEarn > 0 && $reach !== null && Compared::of($reach) < $this->linksBelow;
+        $needsLinks = $linksToEarn !== null && $linksToEarn > 0 && $reach !== null && RoundedFigure::of($reach) < $this->linksBelow;
 
         return TacticLabel::of($tactic, $takesLinks && $needsLinks);
     }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Priority;
 
-use GreaterReach\Core\Results\Compared;
 use GreaterReach\Core\Results\PageOne;
+use GreaterReach\Core\Results\RoundedFigure;
 
 /** What a better title could bring one keyword: clicks at the same position, no positions. */
 final readonly class TitleTest
@@ -39,7 +39,7 @@ final readonly class TitleTest
         $gain = $volume * max(0.0, $rate - $shrunk);
         $rated = $measured->rate();
 
-        return new self($gain, $gain * $success, $rated !== null && Compared::of($rated) < Compared::of($ratio * $rate));
+        return new self($gain, $gain * $success, $rated !== null && RoundedFigure::of($rated) < RoundedFigure::of($ratio * $rate));
     }
 
     /**
@@ -49,7 +49,7 @@ final readonly class TitleTest
      */
     public static function isWorthMore(float $gain, float $days, ?float $otherGain, float $otherDays): bool
     {
-        return Compared::of(self::perDay($gain, $days)) > Compared::of(self::perDay($otherGain ?? 0.0, $otherDays));
+        return RoundedFigure::of(self::perDay($gain, $days)) > RoundedFigure::of(self::perDay($otherGain ?? 0.0, $otherDays));
     }
 
     private static function perDay(float $gain, float $days): float

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Rulebook;
 
 use GreaterReach\Core\Clicks\FeatureClicks;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Exception\InvalidValue;
-use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Meaning\FitRules;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Meaning\IntentRules;
@@ -227,7 +227,7 @@ final readonly class Rulebook
     /** @return int|float|string|list<float>|list<string>|array<string, float>|null */
     public function value(string $key): int|float|string|array|null
     {
-        $setting = Settings::all()[$key] ?? throw Misuse::because('There is no rulebook key "'.$key.'".');
+        $setting = Settings::all()[$key] ?? throw InvalidArgument::because('There is no rulebook key "'.$key.'".');
 
         return \array_key_exists($key, $this->changed) ? $this->changed[$key] : $setting->default;
     }
@@ -250,7 +250,7 @@ final readonly class Rulebook
     {
         $value = $this->value($key);
 
-        return \is_array($value) ? throw Misuse::because('"'.$key.'" is a list.') : $value;
+        return \is_array($value) ? throw InvalidArgument::because('"'.$key.'" is a list.') : $value;
     }
 
     /** @return list<float>|list<string>|array<string, float> */
@@ -258,6 +258,6 @@ final readonly class Rulebook
     {
         $value = $this->value($key);
 
-        return \is_array($value) ? $value : throw Misuse::because('"'.$key.'" is not a list.');
+        return \is_array($value) ? $value : throw InvalidArgument::because('"'.$key.'" is not a list.');
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Statistics;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /** Weighted least-squares fit that never rises, by pooling adjacent violators (Barlow et al. 1972). */
 final class IsotonicRegression
@@ -18,7 +18,7 @@ final class IsotonicRegression
     public static function nonIncreasing(array $values, array $weights): array
     {
         if (\count($values) !== \count($weights)) {
-            throw Misuse::because('Isotonic regression needs one weight per value.');
+            throw InvalidArgument::because('Isotonic regression needs one weight per value.');
         }
         $blocks = [];
         foreach ($values as $index => $value) {

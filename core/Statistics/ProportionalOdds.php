@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Statistics;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /**
  * Regression of ordered classes with proportional odds (McCullagh, Regression models for ordinal data, 1980), on grouped data:
@@ -31,7 +31,7 @@ final class ProportionalOdds
     private function __construct(private readonly OddsTable $table, private readonly float $lambda)
     {
         if (\count($table->totals) < 2 || min($table->totals) < 1) {
-            throw Misuse::because('Proportional odds need at least two classes, and a row of each.');
+            throw InvalidArgument::because('Proportional odds need at least two classes, and a row of each.');
         }
         $this->thresholds = \count($table->totals) - 1;
     }
@@ -43,7 +43,7 @@ final class ProportionalOdds
      *
      * @return Start α of every class but the last, and β
      *
-     * @throws Misuse when there are fewer than two classes, or one without rows
+     * @throws InvalidArgument when there are fewer than two classes, or one without rows
      */
     public static function fit(OddsTable $table, float $lambda, ?array $start = null): array
     {

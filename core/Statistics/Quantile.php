@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Statistics;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /** Sample quantiles by linear interpolation, type 7 of Hyndman and Fan (1996), the default of R and NumPy. */
 final class Quantile
@@ -16,7 +16,7 @@ final class Quantile
     public static function ofSorted(array $sorted, float $share): float
     {
         if ($sorted === []) {
-            throw Misuse::because('A quantile needs at least one value.');
+            throw InvalidArgument::because('A quantile needs at least one value.');
         }
         $place = (\count($sorted) - 1) * $share;
         $below = (int) floor($place);

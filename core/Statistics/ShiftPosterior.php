@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Statistics;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /** What is known of a shift of the logarithm of the odds, on the grid −4, −3.95 … 4: a normal prior, and what was observed since. */
 final readonly class ShiftPosterior
@@ -20,7 +20,7 @@ final readonly class ShiftPosterior
 
     public static function normal(float $mean, float $deviation): self
     {
-        Misuse::unless($deviation > 0, 'A prior has a spread.');
+        InvalidArgument::unless($deviation > 0, 'A prior has a spread.');
 
         return self::fromLogs(array_map(
             static fn(float $shift): float => -(($shift - $mean) ** 2) / (2 * $deviation ** 2),
@@ -89,7 +89,7 @@ final readonly class ShiftPosterior
     /** @param list<int|float> $weights as toArray() gave them */
     public static function fromArray(array $weights): self
     {
-        Misuse::unless(\count($weights) === self::LAST + 1, 'A posterior has a weight for every place of the grid.');
+        InvalidArgument::unless(\count($weights) === self::LAST + 1, 'A posterior has a weight for every place of the grid.');
 
         return new self(array_map(floatval(...), $weights));
     }

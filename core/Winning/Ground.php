@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Winning;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 
 /**
  * How strong a domain is in what is related to a topic, its own page for the topic left out of sight: of N keywords in related topics it
@@ -31,7 +31,7 @@ final readonly class Ground
     /** @param int $held 0…of */
     public static function held(int $held, int $of): self
     {
-        Misuse::unless($held >= 0 && $held <= $of, 'No domain ranks for more keywords than there are.');
+        InvalidArgument::unless($held >= 0 && $held <= $of, 'No domain ranks for more keywords than there are.');
 
         return new self($held, $of, self::hundredths($held, $of));
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Winning;
 
 use GreaterReach\Core\Exception\Bounds;
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Keyword\Words;
 
 /** One result on the first page of a keyword. */
@@ -23,7 +23,7 @@ final readonly class PageOneResult
         public ?int $referringDomains = null,
         public ?string $title = null,
     ) {
-        Misuse::unless(
+        InvalidArgument::unless(
             $position >= 1 && $url !== '' && Bounds::hold(0, 100, $authority, $pageStrength) && Bounds::hold(0, INF, $referringDomains),
             'A result has a position from 1, a page, strengths between 0 and 100, and no fewer links than none.',
         );

@@ -80,7 +80,7 @@ final class PositionObservations
      * @param list<int>       $topicOf keyword → number of its topic
      * @param array<int, int> $holders topic → bits of the domains that have a page for it
      */
-    public function groups(GroundBook $grounds, array $topicOf, array $holders): PositionGroups
+    public function groups(GroundIndex $grounds, array $topicOf, array $holders): PositionGroups
     {
         $hasAuthority = $this->hasAuthority();
         $known = array_map(fn(int $domain): float => $hasAuthority ? (float) $this->authorities[$domain] : 0.0, $this->domains);

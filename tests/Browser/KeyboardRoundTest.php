@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
-use App\Actions\Pulls\PullOrder;
+use App\Actions\Pulls\PullOptions;
 use App\Actions\Pulls\PullStudy;
 use App\Models\Study;
 use Facebook\WebDriver\WebDriverKeys;
@@ -140,9 +140,9 @@ final class KeyboardRoundTest extends BrowserTestCase
         $standIn = StandIn::start();
         $standIn->connect();
         $study = $this->makeStudy(self::COMPETITORS, 'thornfield-apiary.example');
-        app(PullStudy::class)->execute(new PullOrder($study, 'stand-in', null, 2), static fn() => null);
+        app(PullStudy::class)->execute(new PullOptions($study, 'stand-in', null, 2), static fn() => null);
         $standIn->stop();
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
 
         return $study;
     }

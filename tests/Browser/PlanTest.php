@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Plans\AddToPlan;
 use App\Models\PlanDraft;
@@ -52,7 +52,7 @@ final class PlanTest extends BrowserTestCase
             "keyword,position,url\nbig pen,1,https://quillfair.example/pen\n",
             options: ['--domain' => 'quillfair.example', '--date' => $later],
         );
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $this->visit("/studies/{$study->slug}/track");
         $this->see('12 → 1');
         $this->clickText('above', 'button');
@@ -126,7 +126,7 @@ final class PlanTest extends BrowserTestCase
         );
         $this->import($study, "keyword,position\nbig pen,3\ndear nib,4\n", options: ['--domain' => 'inkmoor.example', '--date' => $day]);
         $this->import($study, "keyword,volume,difficulty\nbig pen,2000,20\ndear nib,150,10\nhow to ink,200,5\n", 'keywords');
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
 
         return $study;
     }

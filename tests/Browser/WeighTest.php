@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Study;
 use Facebook\WebDriver\Interactions\WebDriverActions;
@@ -213,7 +213,7 @@ final class WeighTest extends BrowserTestCase
             options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01'],
         );
         $this->import($study, "keyword,volume,difficulty\nbig pen,2000,60\ndear nib,90,5\nhow to ink,200,30\n", 'keywords');
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $this->signIn($this->makeEditor($study)->email, 'correct horse');
         $this->visit("/studies/{$study->slug}/{$view}");
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use GreaterReach\Core\Comparison\Ranking;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Exception\InvalidValue;
-use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Metrics\DomainFigures;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\ForecastItem;
@@ -74,7 +74,7 @@ final class ValueObjectsTest extends TestCase
     #[DataProvider('impossible')]
     public function test_what_cannot_be_is_not_made(\Closure $make): void
     {
-        $this->expectException(Misuse::class);
+        $this->expectException(InvalidArgument::class);
         $make();
     }
 

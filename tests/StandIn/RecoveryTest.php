@@ -11,7 +11,7 @@ use GreaterReach\Core\Meaning\StemSets;
 use GreaterReach\Core\Meaning\Topics;
 use GreaterReach\Core\Statistics\ProportionalOdds;
 use GreaterReach\Core\Winning\ComfortDifficulty;
-use GreaterReach\Core\Winning\GroundBook;
+use GreaterReach\Core\Winning\GroundIndex;
 use GreaterReach\Core\Winning\PlaceClass;
 use GreaterReach\Core\Winning\PositionModel;
 use GreaterReach\Core\Winning\PositionObservations;
@@ -60,7 +60,7 @@ final class RecoveryTest extends TestCase
         $authorities = [38.0, 41.0, 36.0, 43.0, 14.0, 78.0];
         $alphas = [-1.6, -0.7, -0.2, 0.4, 1.1, 1.7, 2.1];
         $observations = new PositionObservations($authorities, array_keys($authorities));
-        $grounds = new GroundBook(\count($authorities));
+        $grounds = new GroundIndex(\count($authorities));
         for ($keyword = 0; $keyword < 4000; ++$keyword) {
             $difficulty = round(100 * $noise->uniform("difficulty {$keyword}"));
             $positions = [];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Archive;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use Illuminate\Support\Facades\DB;
 
 /** What the archive of a study says of itself. */
@@ -51,16 +51,16 @@ final readonly class ArchiveManifest
         file_put_contents($folder.'/'.self::FILE, json_encode($this, JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR)."\n");
     }
 
-    /** @throws Refused when it is no archive, or one of another version */
+    /** @throws UserError when it is no archive, or one of another version */
     public static function read(string $folder): self
     {
         $said = json_decode((string) @file_get_contents($folder.'/'.self::FILE), true);
         if (! \is_array($said) || ($said['format'] ?? null) !== self::FORMAT) {
-            throw Refused::because('file', 'This is no archive of a study: its manifest does not say so.');
+            throw UserError::because('file', 'This is no archive of a study: its manifest does not say so.');
         }
         $text = static fn(string $name): string => \is_string($said[$name] ?? null) ? $said[$name] : '';
         if ($text('schema') !== self::schemaHere()) {
-            throw Refused::because('file', sprintf(
+            throw UserError::because('file', sprintf(
                 'The archive is of another version (%s) than this installation (%s); bring both to the same one first.',
                 $text('schema'),
                 self::schemaHere(),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Archive;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Study;
 use Illuminate\Support\Facades\DB;
 
@@ -16,7 +16,7 @@ final readonly class StagedStudy
     {
     }
 
-    /** @throws Refused when the archive holds no study */
+    /** @throws UserError when the archive holds no study */
     public function makeStudy(string $slug): Study
     {
         $about = implode(', ', StudyTables::ABOUT);
@@ -26,7 +26,7 @@ final readonly class StagedStudy
             [$slug],
         );
 
-        return Study::query()->findOrFail($made->id ?? throw Refused::because('file', 'The archive holds no study.'));
+        return Study::query()->findOrFail($made->id ?? throw UserError::because('file', 'The archive holds no study.'));
     }
 
     /** Gives every row that others name a number of this installation, in the order of the old ones. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Backup;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 
 /** What a backup says of itself, so that what was restored can be held against it. */
 final readonly class BackupManifest
@@ -45,13 +45,13 @@ final readonly class BackupManifest
         return $sums;
     }
 
-    /** @throws Refused when the file is none of a backup */
+    /** @throws UserError when the file is none of a backup */
     public static function read(string $path): self
     {
         $said = is_file($path) ? json_decode((string) file_get_contents($path), true) : null;
         $rows = \is_array($said) ? $said['rows'] ?? null : null;
         if (! \is_array($said) || ! \is_array($rows)) {
-            throw Refused::because('file', 'This is no backup of Greater Reach: it has no manifest.');
+            throw UserError::because('file', 'This is no backup of Greater Reach: it has no manifest.');
         }
         $text = static fn(string $name): string => \is_string($said[$name] ?? null) ? $said[$name] : '';
         $counts = [];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Backup;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use PgSql\Connection;
 
 /**
@@ -17,18 +17,18 @@ final readonly class CopyFile
 
     private Connection $connection;
 
-    /** @throws Refused when the database does not answer */
+    /** @throws UserError when the database does not answer */
     public function __construct()
     {
         $connection = @pg_connect(PostgresTools::dsn(), PGSQL_CONNECT_FORCE_NEW);
-        $this->connection = $connection ?: throw Refused::because('file', 'The database did not answer. Try again in a minute.');
+        $this->connection = $connection ?: throw UserError::because('file', 'The database did not answer. Try again in a minute.');
     }
 
     /**
      * @param string $table as in SQL
      * @param string $path  CSV with a header, columns in the table's order
      *
-     * @throws Refused when the database refuses a row, in its own words
+     * @throws UserError when the database refuses a row, in its own words
      */
     public function load(string $table, string $path): void
     {
@@ -45,10 +45,10 @@ final readonly class CopyFile
         }
     }
 
-    private function refused(string $path): Refused
+    private function refused(string $path): UserError
     {
         $words = strtok(pg_last_error($this->connection), "\n") ?: 'no reason given';
 
-        return Refused::because('file', sprintf('"%s" in the archive could not be loaded: %s', basename($path), $words));
+        return UserError::because('file', sprintf('"%s" in the archive could not be loaded: %s', basename($path), $words));
     }
 }

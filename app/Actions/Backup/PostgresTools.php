@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Backup;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use Symfony\Component\Process\Process;
 
 /** PostgreSQL's own programs for the database of this installation; the password goes by the environment and stands on no command line. */
@@ -18,7 +18,7 @@ final class PostgresTools
      * @param list<string> $arguments beside those of the connection
      * @param ?string      $folder    in which it works
      *
-     * @throws Refused when it did not do its work, with its own words
+     * @throws UserError when it did not do its work, with its own words
      */
     public static function run(string $program, array $arguments, ?string $folder = null): void
     {
@@ -32,7 +32,7 @@ final class PostgresTools
         ], null, null);
         if ($process->run() !== 0) {
             $said = trim($process->getErrorOutput());
-            throw Refused::because('backup', sprintf('%s did not do its work: %s', $program, strtok($said, "\n") ?: 'it said nothing.'));
+            throw UserError::because('backup', sprintf('%s did not do its work: %s', $program, strtok($said, "\n") ?: 'it said nothing.'));
         }
     }
 
@@ -66,7 +66,7 @@ final class PostgresTools
      *
      * @param string $folder where the files are that it names, and where nobody else may look in
      *
-     * @throws Refused
+     * @throws UserError
      */
     public static function script(string $folder, string $sql): void
     {

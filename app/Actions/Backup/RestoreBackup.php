@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Backup;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Study;
 use App\Models\Upload;
 use App\Support\TarFile;
@@ -14,19 +14,19 @@ use Illuminate\Support\Facades\File;
 /** Puts a backup in the place of what an installation keeps, and holds what came of it against the backup's manifest. */
 final readonly class RestoreBackup
 {
-    public function __construct(private MakeBackup $backup)
+    public function __construct(private CreateBackup $backup)
     {
     }
 
     /**
      * @param ?string $keep where what stands here now is written first; null where there is nothing to keep
      *
-     * @throws Refused when there is something here that would be lost, or the file is not whole
+     * @throws UserError when there is something here that would be lost, or the file is not whole
      */
     public function execute(string $path, ?string $keep): BackupManifest
     {
         if ($keep === null && Study::query()->exists()) {
-            throw Refused::because('keep', 'There are studies here; say with --keep=FILE where they are to be written first.');
+            throw UserError::because('keep', 'There are studies here; say with --keep=FILE where they are to be written first.');
         }
 
         return WorkFolder::with(function (string $folder) use ($path, $keep): BackupManifest {
@@ -43,15 +43,15 @@ final readonly class RestoreBackup
 
     private static function unpack(string $path, string $folder): BackupManifest
     {
-        (new TarFile($path))->unpack($folder, [MakeBackup::MANIFEST, MakeBackup::DUMP, Upload::FOLDER]);
+        (new TarFile($path))->unpack($folder, [CreateBackup::MANIFEST, CreateBackup::DUMP, Upload::FOLDER]);
         self::refuseLinks($folder);
-        $manifest = BackupManifest::read($folder.'/'.MakeBackup::MANIFEST);
-        if (hash_file('sha256', $folder.'/'.MakeBackup::DUMP) !== $manifest->dump) {
-            throw Refused::because('file', 'The database in this backup is not what its manifest says; the file was damaged.');
+        $manifest = BackupManifest::read($folder.'/'.CreateBackup::MANIFEST);
+        if (hash_file('sha256', $folder.'/'.CreateBackup::DUMP) !== $manifest->dump) {
+            throw UserError::because('file', 'The database in this backup is not what its manifest says; the file was damaged.');
         }
 
-        if ($manifest->uploads !== null && WaitingFiles::sumsIn($folder.'/'.Upload::FOLDER) !== $manifest->uploads) {
-            throw Refused::because('file', 'The uploads in this backup differ from its manifest: the file is damaged.');
+        if ($manifest->uploads !== null && PendingUploads::sumsIn($folder.'/'.Upload::FOLDER) !== $manifest->uploads) {
+            throw UserError::because('file', 'The uploads in this backup differ from its manifest: the file is damaged.');
         }
 
         return $manifest;
@@ -66,7 +66,7 @@ final readonly class RestoreBackup
         );
         foreach ($files as $file) {
             if ($file instanceof \SplFileInfo && ($file->isLink() || ! ($file->isFile() || $file->isDir()))) {
-                throw Refused::because('file', 'This backup holds a link instead of a file; it was not made by Greater Reach.');
+                throw UserError::because('file', 'This backup holds a link instead of a file; it was not made by Greater Reach.');
             }
         }
     }
@@ -78,13 +78,13 @@ final readonly class RestoreBackup
         file_put_contents($sql, "BEGIN;\nDROP SCHEMA public CASCADE;\nCREATE SCHEMA public;\n\\i dump.sql\nCOMMIT;\n");
         try {
             PostgresTools::run('pg_restore', [
-                '--no-owner', '--no-privileges', '--schema=public', '--file='.$folder.'/dump.sql', $folder.'/'.MakeBackup::DUMP,
+                '--no-owner', '--no-privileges', '--schema=public', '--file='.$folder.'/dump.sql', $folder.'/'.CreateBackup::DUMP,
             ]);
             PostgresTools::run('psql', ['--no-psqlrc', '--quiet', '--set=ON_ERROR_STOP=1', '--file='.$sql], $folder);
-        } catch (Refused $problem) {
-            throw Refused::because('file', $problem->getMessage().($keep === null ? '' : " What was here before is in {$keep}."));
+        } catch (UserError $problem) {
+            throw UserError::because('file', $problem->getMessage().($keep === null ? '' : " What was here before is in {$keep}."));
         }
-        WaitingFiles::replaceFrom($folder.'/'.Upload::FOLDER);
+        PendingUploads::replaceFrom($folder.'/'.Upload::FOLDER);
         DB::statement('ANALYZE');
     }
 
@@ -93,7 +93,7 @@ final readonly class RestoreBackup
         $rows = TableCounts::read();
         foreach ($manifest->rows as $table => $count) {
             if (($rows[$table] ?? null) !== $count) {
-                throw Refused::because('file', sprintf('Of %s, %d of %d rows came back.', $table, $rows[$table] ?? 0, $count));
+                throw UserError::because('file', sprintf('Of %s, %d of %d rows came back.', $table, $rows[$table] ?? 0, $count));
             }
         }
     }

@@ -31,8 +31,8 @@ use Illuminate\Support\Facades\DB;
  *
  * @phpstan-type Places array{classes: list<array{name: string, chance: float, holds_us: bool}>,
  *     targets: list<array{target: int, win_chance: float, gain: ?float, expected_gain: ?float}>}
- * @phpstan-import-type PageOneEvidence from ReadKeyword
- * @phpstan-import-type FigureSource from ReadKeyword
+ * @phpstan-import-type PageOneEvidence from KeywordQuery
+ * @phpstan-import-type FigureSource from KeywordQuery
  */
 final class ExplainKeyword
 {

@@ -19,7 +19,7 @@ interface RankedList
      *
      * @return array{rows: list<array<string, mixed>>, next: ?string, total: int}
      *
-     * @throws \App\Exceptions\Refused when there is no such order
+     * @throws \App\Exceptions\UserError when there is no such order
      */
     public function execute(
         Comparison $comparison,

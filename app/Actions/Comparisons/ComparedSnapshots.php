@@ -22,7 +22,7 @@ final readonly class ComparedSnapshots
     {
     }
 
-    public static function of(ComparisonOrder $order): self
+    public static function of(ComparisonOptions $order): self
     {
         $current = $previous = [];
         $domains = $order->study->comparedDomains();

@@ -32,18 +32,18 @@ final class ComparisonParts
 
     /** @param non-empty-list<Part> $parts in key order */
     private function __construct(
-        private readonly PartWork $work,
-        private readonly ComparisonOrder $order,
+        private readonly PartStep $work,
+        private readonly ComparisonOptions $order,
         private readonly ComparedSnapshots $snapshots,
         private readonly int $comparison,
-        private readonly ?Helpers $helpers,
+        private readonly ?PartWorkers $helpers,
         private readonly string $folder,
         private readonly array $parts,
     ) {
     }
 
     /** Needs an open transaction; close() must follow. */
-    public static function open(ComparisonOrder $order, ComparedSnapshots $snapshots, int $comparison): self
+    public static function open(ComparisonOptions $order, ComparedSnapshots $snapshots, int $comparison): self
     {
         $rankings = $snapshots->rankings();
         $isLarge = $rankings >= config()->integer('reach.rankings_alone');
@@ -58,10 +58,10 @@ final class ComparisonParts
         $parts = array_map($part, array_keys($ranges));
         mkdir($folder, 0o700) ?: throw new \RuntimeException("{$folder} cannot be made.");
 
-        $work = app(PartWork::class);
+        $work = app(PartStep::class);
         $helpers = match (true) {
             \count($parts) === 1 => null,
-            config()->boolean('reach.parts_over_nodes') => new NodeHelpers(
+            config()->boolean('reach.parts_over_nodes') => new QueuedPartWorkers(
                 app(PartQueue::class),
                 $work,
                 $order,
@@ -69,7 +69,7 @@ final class ComparisonParts
                 $comparison,
                 $folder,
             ),
-            default => new ProcessHelpers($order, $comparison, $folder, $processes),
+            default => new ProcessPartWorkers($order, $comparison, $folder, $processes),
         };
 
         return new self($work, $order, $snapshots, $comparison, $helpers, $folder, $parts);
@@ -98,9 +98,9 @@ final class ComparisonParts
     }
 
     /** Leaves what was learnt where whoever weighs finds it. */
-    public function teach(Models $models, FoundFacts $topics): void
+    public function teach(Models $models, TopicFacts $topics): void
     {
-        LearntFile::write($this->folder, $models);
+        ModelsFile::write($this->folder, $models);
         $found = $topics->lines();
         foreach ($this->parts as $part) {
             LineFile::write($part->found(), self::next($found, $this->keywords[$part->number]));
@@ -149,7 +149,7 @@ final class ComparisonParts
         File::deleteDirectory($this->folder);
     }
 
-    /** @param value-of<PartWork::STEPS> $step */
+    /** @param value-of<PartStep::STEPS> $step */
     private function await(string $step, Part $part): void
     {
         $this->helpers === null

@@ -17,7 +17,7 @@ use App\Support\Rows\TopicRows;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\FeatureClicks;
 use GreaterReach\Core\Comparison\Comparator;
-use GreaterReach\Core\Comparison\Gathered;
+use GreaterReach\Core\Comparison\GatheredKeyword;
 use GreaterReach\Core\Metrics\Metrics;
 use Illuminate\Support\Facades\DB;
 
@@ -30,12 +30,12 @@ final readonly class EnsureComparison
     public function __construct(
         private LearnModels $learn,
         private RowStorage $storage,
-        private CountShown $count,
+        private UpdateShownCounts $count,
     ) {
     }
 
     /** @param ?\Closure(int): void $progress told the number of keywords done, now and then */
-    public function execute(ComparisonOrder $order, ?\Closure $progress = null): Comparison
+    public function execute(ComparisonOptions $order, ?\Closure $progress = null): Comparison
     {
         // One computation per study at a time; who waited finds the result of the other.
         DB::statement('SELECT pg_advisory_lock(hashtextextended(?, 0))', ['comparison '.$order->study->id]);
@@ -71,7 +71,7 @@ final readonly class EnsureComparison
         }
     }
 
-    public function current(ComparisonOrder $order): ?Comparison
+    public function current(ComparisonOptions $order): ?Comparison
     {
         /** @var ?Comparison $current */
         $current = Comparison::query()
@@ -91,7 +91,7 @@ final readonly class EnsureComparison
     }
 
     /** @param ?\Closure(int): void $progress */
-    private function compute(ComparisonOrder $order, ?\Closure $progress): Comparison
+    private function compute(ComparisonOptions $order, ?\Closure $progress): Comparison
     {
         $study = $order->study;
         $snapshots = ComparedSnapshots::of($order);
@@ -134,13 +134,13 @@ final readonly class EnsureComparison
      * @param \Closure(): void $tell
      */
     private function compareInto(
-        ComparisonOrder $order,
+        ComparisonOptions $order,
         ComparedSnapshots $snapshots,
         Comparison $comparison,
         \Closure $tell,
     ): ComparisonSummary {
         $copy = $this->roomFor($comparison, $snapshots->rankings());
-        $tally = new Tally(\count($snapshots->domains), CtrCurve::default());
+        $tally = new ComparisonTally(\count($snapshots->domains), CtrCurve::default());
         $rows = new RowLines($snapshots->study, $comparison->id);
         $brands = $this->learn->brands($snapshots->domains);
         $range = KeyRange::whole();
@@ -166,21 +166,21 @@ final readonly class EnsureComparison
      * @param \Closure(int=): void $tell
      */
     private function weighInto(
-        ComparisonOrder $order,
+        ComparisonOptions $order,
         ComparedSnapshots $snapshots,
         Comparison $comparison,
         \Closure $tell,
     ): ComparisonSummary {
         $study = $order->study;
         $curve = $this->learn->curve($study->rulebook(), new KeywordStreams($study->id), $this->learn->brands($snapshots->domains));
-        $tally = new Tally(\count($snapshots->domains), $curve);
+        $tally = new ComparisonTally(\count($snapshots->domains), $curve);
         $comparator = new Comparator($order->within);
         $clicks = new FeatureClicks($study->rulebook()->shares('feature_clicks'));
         $moves = $snapshots->previous[0] !== null;
         $parts = ComparisonParts::open($order, $snapshots, $comparison->id);
         try {
             $learnt = $this->learn->execute($study, $snapshots, $curve, $parts->gathered(), static function (
-                Gathered $gathered,
+                GatheredKeyword $gathered,
                 Metrics $metrics,
                 array $features,
             ) use ($tally, $comparator, $moves, $tell, $clicks): void {

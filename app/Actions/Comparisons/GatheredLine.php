@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Comparisons;
 
 use GreaterReach\Core\Clicks\FeatureClicks;
-use GreaterReach\Core\Comparison\Gathered;
+use GreaterReach\Core\Comparison\GatheredKeyword;
 use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Metrics\Metrics;
 
@@ -15,14 +15,14 @@ use GreaterReach\Core\Metrics\Metrics;
  * pages of a domain are a flat list, position and URL by turns.
  * Beside what is gathered and known stand the median of the referring domains on page one, and the features of the results page.
  *
- * @phpstan-type Read array{Gathered, Metrics, ?float, list<string>}
+ * @phpstan-type Read array{GatheredKeyword, Metrics, ?float, list<string>}
  */
 final class GatheredLine
 {
     private const FLAGS = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
     /** @param ?float $median referring domains of the pages at 1–10 */
-    public static function of(Gathered $gathered, Metrics $metrics, ?float $median): string
+    public static function of(GatheredKeyword $gathered, Metrics $metrics, ?float $median): string
     {
         $pages = $features = [];
         foreach ($gathered->rankings as $rankings) {
@@ -85,7 +85,7 @@ final class GatheredLine
         }
 
         return [
-            new Gathered($keyword, $rankings, $previous),
+            new GatheredKeyword($keyword, $rankings, $previous),
             new Metrics($volume, $difficulty, $cpc, $competition, $monthly, $derived),
             $median,
             $features,

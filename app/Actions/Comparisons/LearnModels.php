@@ -8,7 +8,7 @@ use App\Models\Domain;
 use App\Models\Study;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\CurveFit;
-use GreaterReach\Core\Comparison\Gathered;
+use GreaterReach\Core\Comparison\GatheredKeyword;
 use GreaterReach\Core\Meaning\BrandMatcher;
 use GreaterReach\Core\Meaning\StemSets;
 use GreaterReach\Core\Metrics\Metrics;
@@ -21,18 +21,18 @@ use GreaterReach\Core\Winning\PositionModel;
 /** Goes once through all that was gathered, whatever `within` is, and learns from it what weighing needs. */
 final readonly class LearnModels
 {
-    public function __construct(private PublicSuffixList $suffixes, private LearnEffect $effect)
+    public function __construct(private PublicSuffixList $suffixes, private LearnEffects $effect)
     {
     }
 
     /**
      * @param iterable<string>                                $lines as GatheredLine makes them, in key order
-     * @param \Closure(Gathered, Metrics, list<string>): void $tell  told what was gathered of each keyword: rankings, metrics, features
+     * @param \Closure(GatheredKeyword, Metrics, list<string>): void $tell  called for each keyword with its rankings, metrics and features
      */
-    public function execute(Study $study, ComparedSnapshots $snapshots, CtrCurve $curve, iterable $lines, \Closure $tell): Learnt
+    public function execute(Study $study, ComparedSnapshots $snapshots, CtrCurve $curve, iterable $lines, \Closure $tell): LearningResult
     {
         $rulebook = $study->rulebook();
-        $universe = new Universe($study, $snapshots, $rulebook, $this->brands($snapshots->domains));
+        $universe = new KeywordUniverse($study, $snapshots, $rulebook, $this->brands($snapshots->domains));
         foreach ($lines as $line) {
             [$gathered, $known, $median, $features] = GatheredLine::learnable($line);
             $tell($gathered, $known, $features);
@@ -53,7 +53,7 @@ final readonly class LearnModels
             array_map(StemSets::asHex(...), $universe->grounds->commonStems()),
         );
 
-        return new Learnt($models, $universe->found(), static fn(): Models => $models->withPositions(
+        return new LearningResult($models, $universe->found(), static fn(): Models => $models->withPositions(
             $positions->judged($groups, $lambda, $comfort),
         ));
     }

@@ -6,7 +6,7 @@ namespace App\Actions\Comparisons;
 
 use App\Models\Snapshot;
 use App\Support\Database\RowStream;
-use GreaterReach\Core\Pages\PageBook;
+use GreaterReach\Core\Pages\PageIndex;
 use GreaterReach\Core\Site\UrlKey;
 use GreaterReach\Core\Winning\MarketPages;
 use Illuminate\Support\Facades\DB;
@@ -51,7 +51,7 @@ final class NewPages
         }
         foreach ($found as $url => $keywords) {
             $ranking = array_filter($keywords, static fn(?int $now): bool => $now !== null);
-            if (! UrlKey::isHomePage((string) $url) && \count($ranking) <= PageBook::LISTING) {
+            if (! UrlKey::isHomePage((string) $url) && \count($ranking) <= PageIndex::LISTING) {
                 foreach ($keywords as $keyword => $now) {
                     $this->byKeyword[(string) $keyword][] = [$domain, (string) $url, $now];
                 }

@@ -27,7 +27,7 @@ final readonly class Part
     }
 
     /**
-     * @param value-of<PartWork::STEPS> $step
+     * @param value-of<PartStep::STEPS> $step
      *
      * @return non-empty-list<string> the files that the step leaves, the last of which appears last
      */
@@ -41,7 +41,7 @@ final readonly class Part
     }
 
     /**
-     * @param value-of<PartWork::STEPS> $step
+     * @param value-of<PartStep::STEPS> $step
      *
      * @return string the file that tells that the step is done
      */
@@ -55,7 +55,7 @@ final readonly class Part
     }
 
     /**
-     * @param value-of<PartWork::STEPS> $step
+     * @param value-of<PartStep::STEPS> $step
      *
      * @return list<string> files of the steps before that the step needs
      */

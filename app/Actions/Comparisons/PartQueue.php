@@ -10,7 +10,7 @@ interface PartQueue
     /**
      * At once, though a transaction is open.
      *
-     * @param string $order as PartsOrder writes it, of one part
+     * @param string $order as PartInstructions writes it, of one part
      * @param string $key   where its files lie in the store
      */
     public function offer(string $order, string $key): void;

@@ -24,7 +24,7 @@ final class WeighKeywords
 
     /**
      * @param iterable<string> $gathered lines as GatheredLine makes them
-     * @param iterable<string> $found    lines as FoundFacts makes them, of the same keywords
+     * @param iterable<string> $found    lines as TopicFacts makes them, of the same keywords
      * @param MemberFiles      $members  get what each brings to its topic; complete before the last row is given
      *
      * @return \Generator<int, string> a row each, as COPY reads it
@@ -53,7 +53,7 @@ final class WeighKeywords
         $topics = (static fn(): \Generator => yield from $found)();
         foreach ($gathered as $line) {
             [$keyword, $metrics, $median, $features] = GatheredLine::weighable($line);
-            [$topic, $hasPage, $ground] = FoundFacts::read($topics->current());
+            [$topic, $hasPage, $ground] = TopicFacts::read($topics->current());
             $topics->next();
             $row = $comparator->row($keyword, $snapshots->previous[0] !== null);
             $judgement = $judgements->at($row->keyword) ?? $none;

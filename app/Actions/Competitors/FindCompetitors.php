@@ -13,7 +13,7 @@ use App\Support\Sources\Sources;
 use GreaterReach\Core\Comparison\CompetitorFinder;
 use GreaterReach\Core\Site\PublicSuffixList;
 use GreaterReach\Core\Site\UrlKey;
-use GreaterReach\Core\Winning\Peer;
+use GreaterReach\Core\Winning\AuthorityPeer;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -184,7 +184,7 @@ final readonly class FindCompetitors
         return [
             ...$candidate,
             'authority' => $authority,
-            'peer' => Peer::of($authority, $own->authority, $study->rulebook()->float('peer_band'))?->value,
+            'peer' => AuthorityPeer::of($authority, $own->authority, $study->rulebook()->float('peer_band'))?->value,
             'role' => $known?->role,
         ];
     }

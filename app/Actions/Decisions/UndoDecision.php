@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\Actions\Decisions;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Study;
 use Illuminate\Support\Facades\DB;
 
 /**
  * Puts back what stood before a decision, for every keyword it was about that nobody has changed since.
  *
- * @phpstan-import-type Before from Decide
+ * @phpstan-import-type PreviousValues from RecordDecision
  */
 final readonly class UndoDecision
 {
-    public function __construct(private Rescore $rescore)
+    public function __construct(private RescoreKeywords $rescore)
     {
     }
 
@@ -23,7 +23,7 @@ final readonly class UndoDecision
      * @return array{keywords: int, left: int} keywords that it took something back for, and those that it leaves because somebody has
      *     changed them since
      *
-     * @throws Refused when there is no such decision, or it was undone before
+     * @throws UserError when there is no such decision, or it was undone before
      */
     public function execute(Study $study, int $change, int $userId): array
     {
@@ -38,14 +38,14 @@ final readonly class UndoDecision
                 ->lockForUpdate()
                 ->first();
             if ($row === null) {
-                throw Refused::because('change', 'There is no such decision to undo, or it was undone already.');
+                throw UserError::because('change', 'There is no such decision to undo, or it was undone already.');
             }
-            /** @var array{set: array<string, mixed>, tag: ?string, untag: ?string, before: list<Before>} $detail */
+            /** @var array{set: array<string, mixed>, tag: ?string, untag: ?string, before: list<PreviousValues>} $detail */
             $detail = json_decode($row->detail, true, 64, JSON_THROW_ON_ERROR);
             $columns = array_keys($detail['set']);
-            $changed = LaterChanges::of($study, $change, array_column($detail['before'], 'keyword'), [
+            $changed = LaterDecisions::of($study, $change, array_column($detail['before'], 'keyword'), [
                 ...$columns,
-                ...isset($detail['tag']) || isset($detail['untag']) ? [LaterChanges::TAG] : [],
+                ...isset($detail['tag']) || isset($detail['untag']) ? [LaterDecisions::TAG] : [],
             ]);
             $open = array_values(array_filter(
                 $detail['before'],
@@ -63,7 +63,7 @@ final readonly class UndoDecision
     }
 
     /**
-     * @param list<Before> $before
+     * @param list<PreviousValues> $before
      * @param list<string>               $columns
      */
     private function restore(Study $study, array $before, array $columns, int $userId): void
@@ -84,7 +84,7 @@ final readonly class UndoDecision
         DB::table('decisions')->upsert($rows, ['study_id', 'keyword'], [...$columns, 'updated_by', 'updated_at']);
     }
 
-    /** @param list<Before> $before */
+    /** @param list<PreviousValues> $before */
     private function retag(Study $study, array $before, ?string $tag): void
     {
         if ($tag === null) {

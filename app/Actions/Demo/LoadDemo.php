@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions\Demo;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
-use App\Actions\Findings\ReadFindings;
-use App\Actions\Pulls\PullOrder;
+use App\Actions\Findings\FindingsQuery;
+use App\Actions\Pulls\PullOptions;
 use App\Actions\Pulls\PullStudy;
 use App\Actions\Studies\SaveStudy;
 use App\Actions\Studies\StudyDraft;
@@ -49,10 +49,10 @@ final readonly class LoadDemo
         private PullStudy $pull,
         private EnsureComparison $ensure,
         private Sources $sources,
-        private FinishPages $finish,
-        private PlanAhead $plan,
-        private DecideInDemo $decide,
-        private ReadFindings $findings,
+        private FinishDemoPages $finish,
+        private PlanDemoPages $plan,
+        private MakeDemoDecisions $decide,
+        private FindingsQuery $findings,
     ) {
     }
 
@@ -61,7 +61,7 @@ final readonly class LoadDemo
     {
         $study = Study::query()->where('slug', self::SLUG)->whereNotNull('comparison_id')->first();
 
-        return $study !== null && ($study->lenses()->doesntExist() || DecideInDemo::isDone($study));
+        return $study !== null && ($study->lenses()->doesntExist() || MakeDemoDecisions::isDone($study));
     }
 
     /**
@@ -99,7 +99,7 @@ final readonly class LoadDemo
             $this->finish->execute($study->refresh()->load('domains'), $source, $people);
         }
         $tell('comparing and weighing', 2, 3);
-        $comparison = $this->ensure->execute(ComparisonOrder::shownBy($study->refresh()));
+        $comparison = $this->ensure->execute(ComparisonOptions::shownBy($study->refresh()));
         $study->refresh()->load('domains');
         $tell('deciding and planning', 3, 3);
         if (PlanItem::of($study)->where('status', '!=', 'done')->doesntExist()) {
@@ -118,7 +118,7 @@ final readonly class LoadDemo
     {
         for ($try = 1;; ++$try) {
             try {
-                $this->pull->execute(new PullOrder($study, $source, null, self::MONTHS), $tell);
+                $this->pull->execute(new PullOptions($study, $source, null, self::MONTHS), $tell);
 
                 return;
             } catch (SourceProblem $problem) {

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Actions\Documents;
 
-use App\Actions\Plans\ReadBrief;
+use App\Actions\Plans\BriefQuery;
 
 /**
  * A brief as an HTML document that needs nothing beside it, and prints well.
  *
- * @phpstan-import-type Brief from ReadBrief
+ * @phpstan-import-type Brief from BriefQuery
  * @phpstan-type Writer array{address: string, told: ?string, is_refused: bool, is_open: bool, status: string, url: string, note: string}
  */
 final class BriefHtml
 {
-    /** @param Brief $brief as ReadBrief gives it */
+    /** @param Brief $brief as BriefQuery gives it */
     public static function html(array $brief, string $nonce): string
     {
         return self::render($brief, $nonce, null);

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Actions\Documents;
 
-use App\Actions\Plans\ReadBrief;
+use App\Actions\Plans\BriefQuery;
 
 /**
  * A brief as Markdown, to hand to a writer.
  *
- * @phpstan-import-type Brief from ReadBrief
+ * @phpstan-import-type Brief from BriefQuery
  */
 final class BriefMarkdown
 {
-    /** @param Brief $brief as ReadBrief gives it */
+    /** @param Brief $brief as BriefQuery gives it */
     public static function markdown(array $brief): string
     {
         $item = $brief['item'];

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Actions\Documents;
 
-use App\Actions\Bench\ReadPageOne;
-use App\Actions\Plans\ReadBrief;
+use App\Actions\Bench\PageOneQuery;
+use App\Actions\Plans\BriefQuery;
 use ZipArchive;
 
 /**
  * A brief as an OpenDocument text (ODF 1.2, OASIS 2011): a zip whose first entry is its media type, stored plainly.
  *
- * @phpstan-import-type Brief from ReadBrief
- * @phpstan-import-type ShownResult from ReadPageOne
+ * @phpstan-import-type Brief from BriefQuery
+ * @phpstan-import-type ShownResult from PageOneQuery
  */
 final class BriefOdt
 {
@@ -36,7 +36,7 @@ final class BriefOdt
     }
 
     /**
-     * @param Brief $brief as ReadBrief gives it
+     * @param Brief $brief as BriefQuery gives it
      *
      * @return string the bytes of the file
      */

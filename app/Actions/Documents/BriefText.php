@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\Actions\Documents;
 
-use App\Actions\Bench\ReadPageOne;
-use App\Actions\Plans\ReadBrief;
+use App\Actions\Bench\PageOneQuery;
+use App\Actions\Plans\BriefQuery;
 
 /**
  * The facts and the written parts of a brief with the names they have in every document.
  *
- * @phpstan-import-type Brief from ReadBrief
- * @phpstan-import-type ShownResult from ReadPageOne
+ * @phpstan-import-type Brief from BriefQuery
+ * @phpstan-import-type ShownResult from PageOneQuery
  */
 final class BriefText
 {
     /**
-     * @param Brief $brief as ReadBrief gives it
+     * @param Brief $brief as BriefQuery gives it
      *
      * @return array<string, string> name → value, what is unknown left out
      */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Documents;
 
-use App\Actions\Findings\ReadFindings;
+use App\Actions\Findings\FindingsQuery;
+use App\Actions\Plans\ChangesSinceQuery;
 use App\Actions\Plans\PlanState;
-use App\Actions\Plans\ReadAhead;
-use App\Actions\Plans\ReadSince;
-use App\Actions\Plans\ReadTrack;
+use App\Actions\Plans\TrackQuery;
+use App\Actions\Plans\UpcomingItemsQuery;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Release;
@@ -17,8 +17,8 @@ use Illuminate\Support\Facades\Cache;
 /**
  * The month in review on two printed sheets: what moved, what came of the work, what comes next.
  *
- * @phpstan-import-type Track from ReadTrack
- * @phpstan-import-type Ahead from ReadAhead
+ * @phpstan-import-type Track from TrackQuery
+ * @phpstan-import-type Ahead from UpcomingItemsQuery
  */
 final readonly class ReviewDocument
 {
@@ -31,10 +31,10 @@ final readonly class ReviewDocument
     private const HEIGHT = 150;
 
     public function __construct(
-        private ReadTrack $track,
-        private ReadSince $since,
-        private ReadAhead $ahead,
-        private ReadFindings $findings,
+        private TrackQuery $track,
+        private ChangesSinceQuery $since,
+        private UpcomingItemsQuery $ahead,
+        private FindingsQuery $findings,
     ) {
     }
 

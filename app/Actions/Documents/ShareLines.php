@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\Documents;
 
-use App\Actions\Plans\ReadShares;
+use App\Actions\Plans\ClickSharesQuery;
 
 /**
  * Shares of clicks as lines of a printed sheet, by the rules of the drawings on screen: days in true time, a line that breaks off where
  * nothing is known, and a short stroke for what stands alone.
  *
- * @phpstan-import-type SharesOfDay from ReadShares
+ * @phpstan-import-type SharesOfDay from ClickSharesQuery
  */
 final readonly class ShareLines
 {

@@ -9,7 +9,7 @@ use App\Models\DomainFigure;
 use App\Models\Study;
 use GreaterReach\Core\Metrics\DomainFigures;
 use GreaterReach\Core\Metrics\MetricSource;
-use GreaterReach\Core\Metrics\SourceOrder;
+use GreaterReach\Core\Metrics\SourceRanking;
 use Illuminate\Support\Collection;
 
 /** Chooses the figures of domains anew from all that their sources say, by the rulebook's order of sources. */
@@ -61,7 +61,7 @@ final class ChooseDomainFigures
                 ->map(static fn(DomainFigure $figure): MetricSource => new MetricSource($figure->id, $figure->kind, $figure->day))
                 ->all(),
         );
-        $ranks = SourceOrder::rank($sources, $study->rulebook()->words('authority_sources'));
+        $ranks = SourceRanking::rank($sources, $study->rulebook()->words('authority_sources'));
 
         return $figures->sortBy(static fn(DomainFigure $figure): int => $ranks[$figure->id])->values();
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Exports;
 
-use App\Actions\Findings\ReadFindings;
+use App\Actions\Findings\FindingsQuery;
 use App\Models\Study;
 use App\Support\Tabular\Table;
 use GreaterReach\Core\Findings\Finding;
@@ -14,7 +14,7 @@ final readonly class FindingsExport
 {
     private const HEADINGS = ['code', 'worth', 'finding', 'next', 'stage', 'show'];
 
-    public function __construct(private ReadFindings $read)
+    public function __construct(private FindingsQuery $read)
     {
     }
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Exports;
 
+use App\Actions\Bench\BenchQuery;
+use App\Actions\Bench\OpportunitiesQuery;
 use App\Actions\Bench\RankedList;
-use App\Actions\Bench\ReadBench;
-use App\Actions\Bench\ReadOpportunities;
-use App\Actions\Bench\ReadTopics;
-use App\Exceptions\Refused;
+use App\Actions\Bench\TopicsQuery;
+use App\Exceptions\UserError;
 use App\Models\Comparison;
 use App\Support\Catalogue\RowCatalogue;
 use App\Support\Database\Figures;
@@ -40,22 +40,22 @@ final readonly class ListExport
     private const ADDRESSES = 'addresses';
 
     public function __construct(
-        private ReadBench $bench,
-        private ReadOpportunities $opportunities,
-        private ReadTopics $topics,
-        private ReadAddresses $addresses,
+        private BenchQuery $bench,
+        private OpportunitiesQuery $opportunities,
+        private TopicsQuery $topics,
+        private PageUrlsQuery $addresses,
     ) {
     }
 
-    /** @throws Refused when a column or the order is none of the list */
-    public function table(Comparison $comparison, ShownList $shown, FitGate $gate): Table
+    /** @throws UserError when a column or the order is none of the list */
+    public function table(Comparison $comparison, ListView $shown, FitGate $gate): Table
     {
         $cells = [];
         foreach (array_values(array_unique($shown->columns)) as $name) {
             $cells += $this->cells($comparison, $shown->list, $name);
         }
         if ($cells === []) {
-            throw Refused::because('columns', 'Name at least one column.');
+            throw UserError::because('columns', 'Name at least one column.');
         }
         $blocks = $this->blocks($comparison, $shown, $gate);
         // The first block is read at once, so that a wrong order is told before the file begins.
@@ -72,7 +72,7 @@ final readonly class ListExport
      *
      * @return list<Row>
      */
-    private function withAddresses(Comparison $comparison, ShownList $shown, array $rows): array
+    private function withAddresses(Comparison $comparison, ListView $shown, array $rows): array
     {
         return \in_array(self::ADDRESSES, $shown->columns, true)
             ? $this->addresses->beside($comparison, $rows, $shown->list === LongList::Pages ? 'lead' : 'keyword')
@@ -82,7 +82,7 @@ final readonly class ListExport
     /**
      * @return array<string, RowCell> heading → what stands in a row
      *
-     * @throws Refused
+     * @throws UserError
      */
     private function cells(Comparison $comparison, LongList $list, string $name): array
     {
@@ -149,9 +149,9 @@ final readonly class ListExport
         return $names[$name] ?? (\in_array($name, $names, true) ? $name : throw self::unknown($name));
     }
 
-    private static function unknown(string $name): Refused
+    private static function unknown(string $name): UserError
     {
-        return Refused::because('columns', sprintf('This list has no column "%s".', $name));
+        return UserError::because('columns', sprintf('This list has no column "%s".', $name));
     }
 
     /** @return array<int, mixed> place of a domain, ours first → what stands there */
@@ -189,7 +189,7 @@ final readonly class ListExport
     }
 
     /** @return \Generator<int, list<Row>> */
-    private function blocks(Comparison $comparison, ShownList $shown, FitGate $gate): \Generator
+    private function blocks(Comparison $comparison, ListView $shown, FitGate $gate): \Generator
     {
         $next = null;
         do {
@@ -199,7 +199,7 @@ final readonly class ListExport
     }
 
     /** @return array{rows: list<Row>, next: ?string, ...} */
-    private function block(Comparison $comparison, ShownList $shown, FitGate $gate, ?string $from): array
+    private function block(Comparison $comparison, ListView $shown, FitGate $gate, ?string $from): array
     {
         if ($shown->list === LongList::Compare) {
             return $this->bench->execute(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Exports;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Comparison;
 use App\Support\Tabular\Table;
 use GreaterReach\Core\Priority\Models;
@@ -19,10 +19,10 @@ final class ModelExport
 {
     private const HEADINGS = ['name', 'value'];
 
-    /** @throws Refused when it was not weighed, or by rules before these */
+    /** @throws UserError when it was not weighed, or by rules before these */
     public function table(Comparison $comparison): Table
     {
-        $models = $comparison->models() ?? throw Refused::because('comparison', 'Nothing was learnt from it; compare anew.');
+        $models = $comparison->models() ?? throw UserError::because('comparison', 'Nothing was learnt from it; compare anew.');
         $rows = [];
         foreach (self::figures($models) as $name => $value) {
             $rows[] = [$name, $value];

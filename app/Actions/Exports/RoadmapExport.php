@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Exports;
 
-use App\Actions\Plans\ReadPlan;
+use App\Actions\Plans\PlanQuery;
 use App\Models\Study;
 use App\Support\Tabular\Table;
 use GreaterReach\Core\Plan\Unit;
@@ -30,7 +30,7 @@ final readonly class RoadmapExport
         'publish_by',
     ];
 
-    public function __construct(private ReadPlan $read)
+    public function __construct(private PlanQuery $read)
     {
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Domain;
 use App\Models\Study;
 use GreaterReach\Core\Exception\InvalidValue;
@@ -48,16 +48,16 @@ final class DomainFinder
         return null;
     }
 
-    /** @throws Refused when the study has no such domain */
+    /** @throws UserError when the study has no such domain */
     public function get(string $text): Domain
     {
         try {
             $domain = $this->find($text);
         } catch (InvalidValue $problem) {
-            throw Refused::because('domain', $problem->getMessage());
+            throw UserError::because('domain', $problem->getMessage());
         }
 
-        return $domain ?? throw Refused::because('domain', sprintf(
+        return $domain ?? throw UserError::because('domain', sprintf(
             'Study "%s" has no domain "%s"; it has %s.',
             $this->study->slug,
             InvalidValue::quote($text),

@@ -30,7 +30,7 @@ final class DomainsLoader implements Loader
     private array $rows = [];
 
     public function __construct(
-        private readonly ImportOrder $order,
+        private readonly ImportOptions $order,
         private readonly DomainFinder $domains,
         private readonly PublicSuffixList $suffixes,
         private readonly ChooseDomainFigures $choose,
@@ -94,7 +94,7 @@ final class DomainsLoader implements Loader
         return [sprintf('%s of the study updated, %d kept as candidates.', Counted::of($updated, 'domain'), $added)];
     }
 
-    public function changes(Import $import): ?Changes
+    public function changes(Import $import): ?ChangeCounts
     {
         return null;
     }

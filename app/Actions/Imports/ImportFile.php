@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Import;
 use App\Support\Pulse;
 use App\Support\Tabular\FileFingerprint;
-use App\Support\Tabular\HeaderAt;
 use App\Support\Tabular\TableFile;
 use App\Support\Tabular\TableReader;
+use App\Support\Tabular\TableWithHeaderRow;
 use GreaterReach\Core\Intake\ColumnPlan;
 use GreaterReach\Core\Intake\FileProblem;
 use GreaterReach\Core\Intake\ImportKind;
@@ -32,22 +32,22 @@ final readonly class ImportFile
         private Loaders $loaders,
         private TableReader $reader,
         private Mappings $mappings,
-        private ForgetImport $forget,
+        private DeleteImport $forget,
     ) {
     }
 
     /**
      * @param ?\Closure(int): void $progress told the number of rows read, now and then
      *
-     * @throws FileProblem|ImportRefused|Refused
+     * @throws FileProblem|ImportRefused|UserError
      */
-    public function execute(ImportOrder $order, ?\Closure $progress = null): ImportOutcome
+    public function execute(ImportOptions $order, ?\Closure $progress = null): ImportOutcome
     {
         $pulse = new Pulse($progress);
-        $table = HeaderAt::of($this->reader->open($order->path, $pulse), $order->headerLine);
+        $table = TableWithHeaderRow::of($this->reader->open($order->path, $pulse), $order->headerLine);
         $plan = $this->mappings->plan($order, $table->headers());
         if ($order->kind === ImportKind::Rankings && $order->domain === null && ! $plan->has('domain')) {
-            throw Refused::because('domain', 'A rankings file needs a domain: say whose rankings they are, or add a column "domain".');
+            throw UserError::because('domain', 'A rankings file needs a domain: say whose rankings they are, or add a column "domain".');
         }
         DB::beginTransaction();
         try {
@@ -71,7 +71,7 @@ final readonly class ImportFile
         }
     }
 
-    private function load(ImportOrder $order, TableFile $table, ColumnPlan $plan, Pulse $pulse): ImportOutcome
+    private function load(ImportOptions $order, TableFile $table, ColumnPlan $plan, Pulse $pulse): ImportOutcome
     {
         $fingerprint = FileFingerprint::begin($order->path);
         $staged = $this->stage($order, $table, $plan, $pulse);
@@ -112,7 +112,7 @@ final readonly class ImportFile
     }
 
     /** @return list<string> */
-    private static function nearly(ImportOrder $order, TableFile $table, ColumnPlan $plan): array
+    private static function nearly(ImportOptions $order, TableFile $table, ColumnPlan $plan): array
     {
         $nearly = ColumnPlan::nearly($order->kind, $table->headers(), $plan->mapping());
 
@@ -124,7 +124,7 @@ final readonly class ImportFile
     }
 
     /** Reads by the number format that the first rows show; where the whole file turns out to show another, reads again. */
-    private function stage(ImportOrder $order, TableFile $table, ColumnPlan $plan, Pulse $pulse): StagedRows
+    private function stage(ImportOptions $order, TableFile $table, ColumnPlan $plan, Pulse $pulse): StagedRows
     {
         $shown = new NumberFormatDetector();
         $sampled = 0;

@@ -22,7 +22,7 @@ final readonly class ImportOutcome implements \JsonSerializable
         /** @var list<string> what was replaced or made, a sentence each */
         public array $notes,
         /** Of a dry run: what would change. */
-        public ?Changes $changes = null,
+        public ?ChangeCounts $changes = null,
     ) {
     }
 

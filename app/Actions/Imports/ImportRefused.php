@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
+use App\Exceptions\HasProblemFields;
 use App\Exceptions\ProblemCode;
-use App\Exceptions\TellsMore;
 use GreaterReach\Core\Exception\ReachException;
 
 /** An import whose rows were not good enough to keep any; carries the report of the bad ones. */
-final class ImportRefused extends \RuntimeException implements ReachException, TellsMore
+final class ImportRefused extends \RuntimeException implements ReachException, HasProblemFields
 {
     private function __construct(public readonly BadRows $badRows, string $message)
     {

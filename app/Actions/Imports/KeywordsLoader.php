@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 /** A keyword list: joins the study's own list, with whatever metrics it has. */
 final class KeywordsLoader implements Loader
 {
-    public function __construct(private readonly ImportOrder $order)
+    public function __construct(private readonly ImportOptions $order)
     {
     }
 
@@ -66,7 +66,7 @@ final class KeywordsLoader implements Loader
         return [sprintf('The study\'s keyword list got %s dated %s.', Counted::of($kept, 'keyword'), $this->order->day)];
     }
 
-    public function changes(Import $import): Changes
+    public function changes(Import $import): ChangeCounts
     {
         /** @var object{added: int, updated: int} $row */
         $row = DB::selectOne(<<<'SQL'
@@ -77,7 +77,7 @@ final class KeywordsLoader implements Loader
             WHERE n.study_id = ?
             SQL, [$import->id, $import->study_id, $import->id, $import->study_id]);
 
-        return new Changes($row->added, $row->updated, 0);
+        return new ChangeCounts($row->added, $row->updated, 0);
     }
 
     /**

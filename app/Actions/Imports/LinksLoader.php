@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\DB;
 /** Which sites link to which pages, each site by its registrable domain. */
 final class LinksLoader implements Loader
 {
-    public function __construct(private readonly ImportOrder $order, private readonly PublicSuffixList $suffixes)
+    public function __construct(private readonly ImportOptions $order, private readonly PublicSuffixList $suffixes)
     {
     }
 
@@ -65,7 +65,7 @@ final class LinksLoader implements Loader
         return [sprintf('%s %s kept.', Counted::of($kept, 'link'), $kept === 1 ? 'was' : 'were')];
     }
 
-    public function changes(Import $import): ?Changes
+    public function changes(Import $import): ?ChangeCounts
     {
         return null;
     }

@@ -41,5 +41,5 @@ interface Loader
     public function settle(Import $import): array;
 
     /** What has changed against what the study knew before; asked after settling, null where there is nothing to count. */
-    public function changes(Import $import): ?Changes;
+    public function changes(Import $import): ?ChangeCounts;
 }

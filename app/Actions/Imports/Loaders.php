@@ -15,7 +15,7 @@ final readonly class Loaders
     {
     }
 
-    public function of(ImportOrder $order): Loader
+    public function of(ImportOptions $order): Loader
     {
         $domains = new DomainFinder($order->study, $this->suffixes);
 

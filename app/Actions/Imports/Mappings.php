@@ -21,7 +21,7 @@ final class Mappings
      *
      * @throws FileProblem
      */
-    public function plan(ImportOrder $order, array $headers): ColumnPlan
+    public function plan(ImportOptions $order, array $headers): ColumnPlan
     {
         $remembered = array_diff($this->recall($order->study, $order->kind, $headers), $order->mapping);
 
@@ -35,7 +35,7 @@ final class Mappings
      *
      * @return array<string, string> field → header
      */
-    public function partial(ImportOrder $order, array $headers): array
+    public function partial(ImportOptions $order, array $headers): array
     {
         $remembered = array_diff($this->recall($order->study, $order->kind, $headers), $order->mapping);
 
@@ -43,7 +43,7 @@ final class Mappings
     }
 
     /** @param list<string> $headers */
-    public function remember(ImportOrder $order, array $headers): void
+    public function remember(ImportOptions $order, array $headers): void
     {
         if ($order->mapping === []) {
             return;

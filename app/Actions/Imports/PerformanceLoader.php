@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 /** Our own clicks and impressions by query and page. */
 final class PerformanceLoader implements Loader
 {
-    public function __construct(private readonly ImportOrder $order)
+    public function __construct(private readonly ImportOptions $order)
     {
     }
 
@@ -67,7 +67,7 @@ final class PerformanceLoader implements Loader
         return [sprintf('%s of our own performance %s kept.', Counted::of($kept, 'row'), $kept === 1 ? 'was' : 'were')];
     }
 
-    public function changes(Import $import): ?Changes
+    public function changes(Import $import): ?ChangeCounts
     {
         return null;
     }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Support\Pulse;
-use App\Support\Tabular\HeaderAt;
 use App\Support\Tabular\TableFile;
 use App\Support\Tabular\TableReader;
+use App\Support\Tabular\TableWithHeaderRow;
 use GreaterReach\Core\Intake\ColumnPlan;
 use GreaterReach\Core\Intake\Field;
 use GreaterReach\Core\Intake\FileProblem;
@@ -29,16 +29,16 @@ final readonly class PreviewFile
      *
      * @throws FileProblem when the file is no table at all
      */
-    public function execute(ImportOrder $order, ?\Closure $progress = null): array
+    public function execute(ImportOptions $order, ?\Closure $progress = null): array
     {
-        $table = HeaderAt::of($this->reader->open($order->path, new Pulse($progress)), $order->headerLine);
+        $table = TableWithHeaderRow::of($this->reader->open($order->path, new Pulse($progress)), $order->headerLine);
         $problem = $outcome = $badRows = null;
         $mapping = $this->mappings->partial($order, $table->headers());
         try {
             $outcome = $this->import->execute($order, $progress);
         } catch (ImportRefused $refused) {
             $badRows = $refused->badRows;
-        } catch (FileProblem|Refused $refused) {
+        } catch (FileProblem|UserError $refused) {
             $problem = $refused->getMessage();
         }
 
@@ -64,7 +64,7 @@ final readonly class PreviewFile
      *
      * @return list<array{header: string, field: string}>
      */
-    private static function nearly(ImportOrder $order, array $headers, array $mapping): array
+    private static function nearly(ImportOptions $order, array $headers, array $mapping): array
     {
         $nearly = ColumnPlan::nearly($order->kind, $headers, $mapping);
 

@@ -35,7 +35,7 @@ final readonly class ProposeImport
     {
         $headers = $table?->headers() ?? [];
         $day = FileDay::in($fileName);
-        $like = LikeNamed::find($study, $fileName);
+        $like = PreviousImportQuery::find($study, $fileName);
         $isLike = $like !== null && $like->hadHeadersOf($headers);
         $kind = $isLike ? $like->kind : ImportKind::guess($headers, $fileName);
         $channel = preg_match('/(?<![a-z])paid(?![a-z])/i', $fileName) === 1 ? 'paid' : 'organic';
@@ -53,7 +53,7 @@ final readonly class ProposeImport
                 'domain' => $kind === ImportKind::Rankings && $isNamed ? (string) $like->domain : $domain,
                 'date' => $day->day ?? '',
                 'channel' => ($isLike ? $like->channel : null) ?? $channel,
-                'leave_out' => LeaveOutFile::isLeftOut($study, $fileName),
+                'leave_out' => SkipFile::isLeftOut($study, $fileName),
                 'skip_bad_rows' => $isLike && $like->skippedBadRows,
             ],
             'notes' => array_values(array_filter($notes, static fn(string $note): bool => $note !== '')),

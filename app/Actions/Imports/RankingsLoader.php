@@ -36,7 +36,7 @@ final class RankingsLoader implements Loader
     /** @var array<string, array{int, DomainEntry}|string> domain as written, channel and day → where such rows belong */
     private array $places = [];
 
-    public function __construct(private readonly ImportOrder $order, private readonly DomainFinder $domains)
+    public function __construct(private readonly ImportOptions $order, private readonly DomainFinder $domains)
     {
     }
 
@@ -180,15 +180,15 @@ final class RankingsLoader implements Loader
         }
         /** @var Collection<int, Snapshot> $older */
         $older = Snapshot::withSuperseded()->where($same)->whereNotNull('superseded_by')->get();
-        ForgetSnapshots::execute($older);
+        DeleteSnapshots::execute($older);
         $old->update(['superseded_by' => $import->id]);
 
         return true;
     }
 
-    public function changes(Import $import): Changes
+    public function changes(Import $import): ChangeCounts
     {
-        $changes = new Changes(0, 0, 0);
+        $changes = new ChangeCounts(0, 0, 0);
         foreach (Snapshot::query()->where('import_id', $import->id)->get() as $snapshot) {
             $changes = $changes->plus($this->changesOf($snapshot));
         }
@@ -197,7 +197,7 @@ final class RankingsLoader implements Loader
     }
 
     /** Against the snapshot it replaces, or else the newest one before it. */
-    private function changesOf(Snapshot $snapshot): Changes
+    private function changesOf(Snapshot $snapshot): ChangeCounts
     {
         /** @var object{added: int, updated: int, gone: int} $row */
         $row = DB::selectOne(
@@ -224,7 +224,7 @@ final class RankingsLoader implements Loader
             ],
         );
 
-        return new Changes($row->added, $row->updated, $row->gone);
+        return new ChangeCounts($row->added, $row->updated, $row->gone);
     }
 
     private function insertRankings(Snapshot $snapshot, int $part): int

@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\DB;
  */
 final class ResultsLoader implements Loader
 {
-    public function __construct(private readonly ImportOrder $order)
+    public function __construct(private readonly ImportOptions $order)
     {
     }
 
@@ -62,7 +62,7 @@ final class ResultsLoader implements Loader
         return [sprintf('%s %s kept.', Counted::of($kept, 'page-one result'), $kept === 1 ? 'was' : 'were')];
     }
 
-    public function changes(Import $import): ?Changes
+    public function changes(Import $import): ?ChangeCounts
     {
         return null;
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use App\Actions\Domains\ChooseDomainFigures;
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Domain;
 use App\Models\Import;
 use App\Models\Study;
@@ -15,11 +15,11 @@ use Illuminate\Support\Facades\DB;
 /** Takes an import back: what it brought goes, and what it had replaced counts again. */
 final readonly class UndoImport
 {
-    public function __construct(private ForgetImport $forget, private ChooseDomainFigures $choose)
+    public function __construct(private DeleteImport $forget, private ChooseDomainFigures $choose)
     {
     }
 
-    /** @throws Refused when figures about domains have been imported since */
+    /** @throws UserError when figures about domains have been imported since */
     public function execute(Study $study, Import $import): void
     {
         DB::transaction(function () use ($study, $import): void {
@@ -36,7 +36,7 @@ final readonly class UndoImport
     private function restoreDomains(Study $study, Import $import): void
     {
         if (Import::query()->where('study_id', $study->id)->where('kind', ImportKind::Domains)->where('id', '>', $import->id)->exists()) {
-            throw Refused::because('import', 'Figures about domains were imported since; undo the newer file first.');
+            throw UserError::because('import', 'Figures about domains were imported since; undo the newer file first.');
         }
         foreach ($import->before ?? [] as $id => $before) {
             $domain = Domain::query()->where('study_id', $study->id)->find((int) $id);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Support\Tabular\Table;
 use App\Support\Tabular\TableFormat;
 use GreaterReach\Core\Exception\InvalidValue;
@@ -19,7 +19,7 @@ final class WriteReport
             ? json_encode($badRows, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n"
             : $this->csv($badRows);
         if (@file_put_contents($path, $text) === false) {
-            throw Refused::because(
+            throw UserError::because(
                 'report',
                 sprintf('The report "%s" cannot be written; is there such a folder?', InvalidValue::quote($path)),
             );

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Keywords;
 
 use App\Actions\Imports\ImportFile;
-use App\Actions\Imports\ImportOrder;
+use App\Actions\Imports\ImportOptions;
 use App\Actions\Imports\ImportOutcome;
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Study;
 use App\Support\Sources\SourceMarket;
 use App\Support\Sources\SourceProblem;
@@ -32,7 +32,7 @@ final readonly class AddKeywords
      * @param string       $origin where they come from, as it is shown among the imports
      * @param ?string      $source asked for their figures
      *
-     * @throws Refused|SourceProblem
+     * @throws UserError|SourceProblem
      */
     public function execute(Study $study, array $lines, string $origin, ?string $source, ?int $user): ImportOutcome
     {
@@ -55,7 +55,7 @@ final readonly class AddKeywords
             );
 
             return $this->import->execute(
-                new ImportOrder($study, ImportKind::Keywords, $path, $origin, now('UTC')->toDateString(), userId: $user),
+                new ImportOptions($study, ImportKind::Keywords, $path, $origin, now('UTC')->toDateString(), userId: $user),
             );
         } finally {
             unlink($path);
@@ -74,12 +74,13 @@ final readonly class AddKeywords
             try {
                 $keys[] = trim($line) === '' ? '' : KeywordKey::of($line);
             } catch (InvalidValue $problem) {
-                throw Refused::because('keywords', sprintf('Line %d: "%s" %s.', $number + 1, InvalidValue::quote($line), $problem->reason));
+                $line = InvalidValue::quote($line);
+                throw UserError::because('keywords', sprintf('Line %d: "%s" %s.', $number + 1, $line, $problem->reason));
             }
         }
         $unique = array_values(array_unique(array_filter($keys, static fn(string $key): bool => $key !== '')));
         if ($unique === [] || \count($unique) > self::MOST) {
-            throw Refused::because(
+            throw UserError::because(
                 'keywords',
                 $unique === []
                     ? 'There is no keyword in it; write one on each line.'

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Keywords;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Study;
 use App\Support\PostgresStopWords;
 use App\Support\Sources\SourceProblem;
@@ -26,7 +26,7 @@ final readonly class FindTerms
     /**
      * @return list<array{term: string, occurrences: int, is_known: bool}> the most frequent first
      *
-     * @throws Refused|SourceProblem|InvalidValue
+     * @throws UserError|SourceProblem|InvalidValue
      */
     public function inText(Study $study, string $text, TermOptions $options): array
     {
@@ -52,7 +52,7 @@ final readonly class FindTerms
     /**
      * @return list<array{term: string, occurrences: int, is_known: bool}>
      *
-     * @throws Refused|SourceProblem|InvalidValue
+     * @throws UserError|SourceProblem|InvalidValue
      */
     public function inPage(Study $study, string $address, string $source, TermOptions $options): array
     {

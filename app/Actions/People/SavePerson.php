@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\People;
 
-use App\Actions\Audit\Before;
-use App\Exceptions\Refused;
+use App\Actions\Audit\PreviousValues;
+use App\Exceptions\UserError;
 use App\Models\Study;
 use App\Models\User;
 use GreaterReach\Core\Exception\InvalidValue;
@@ -18,12 +18,12 @@ final class SavePerson
     private const PASSWORD_LENGTH = 20;
     private const LONGEST = 120;
 
-    public function __construct(private readonly Before $before)
+    public function __construct(private readonly PreviousValues $before)
     {
     }
 
     /** @return ?string the password, told this once; null where the old one stays */
-    public function execute(PersonOrder $order): ?string
+    public function execute(AccountChanges $order): ?string
     {
         return DB::transaction(function () use ($order): ?string {
             $user = self::find($order->email);
@@ -43,7 +43,7 @@ final class SavePerson
     }
 
     /** @return array<string, mixed> what is wanted otherwise than it is */
-    private static function changes(PersonOrder $order, ?string $password): array
+    private static function changes(AccountChanges $order, ?string $password): array
     {
         $changes = array_filter(
             [
@@ -72,11 +72,11 @@ final class SavePerson
     }
 
     /** A new account is asked for; one that is there is not touched. */
-    public function invite(PersonOrder $order): User
+    public function invite(AccountChanges $order): User
     {
         return DB::transaction(function () use ($order): User {
             if (self::find($order->email) !== null) {
-                throw Refused::because('email', sprintf('Somebody has the address "%s" already.', InvalidValue::quote($order->email)));
+                throw UserError::because('email', sprintf('Somebody has the address "%s" already.', InvalidValue::quote($order->email)));
             }
             $this->execute($order);
 
@@ -97,7 +97,8 @@ final class SavePerson
 
     private static function known(string $email): User
     {
-        return self::find($email) ?? throw Refused::because('email', sprintf('Nobody has the address "%s".', InvalidValue::quote($email)));
+        return self::find($email)
+            ?? throw UserError::because('email', sprintf('No account has the address "%s".', InvalidValue::quote($email)));
     }
 
     private static function find(string $email): ?User
@@ -108,16 +109,16 @@ final class SavePerson
         return $user;
     }
 
-    private static function make(PersonOrder $order): User
+    private static function make(AccountChanges $order): User
     {
         if (
             filter_var($order->email, FILTER_VALIDATE_EMAIL, FILTER_FLAG_EMAIL_UNICODE) === false ||
             mb_strlen($order->email) > self::LONGEST
         ) {
-            throw Refused::because('email', sprintf('"%s" is no e-mail address.', InvalidValue::quote($order->email)));
+            throw UserError::because('email', sprintf('"%s" is no e-mail address.', InvalidValue::quote($order->email)));
         }
         if (self::name($order->name) === null) {
-            throw Refused::because('name', 'A new person needs a name; give --name.');
+            throw UserError::because('name', 'A new person needs a name; give --name.');
         }
 
         return new User(['email' => mb_strtolower($order->email), 'is_administrator' => false]);
@@ -127,7 +128,7 @@ final class SavePerson
     {
         $name = $name === null ? '' : trim((string) preg_replace('/[\p{C}\s]+/u', ' ', $name));
         if (mb_strlen($name) > self::LONGEST) {
-            throw Refused::because('name', 'A name has at most 120 characters.');
+            throw UserError::because('name', 'A name has at most 120 characters.');
         }
 
         return $name === '' ? null : $name;
@@ -136,7 +137,7 @@ final class SavePerson
     private static function study(string $slug): Study
     {
         return Study::query()->where('slug', $slug)->first() ??
-            throw Refused::because('study', sprintf('There is no study "%s".', InvalidValue::quote($slug)));
+            throw UserError::because('study', sprintf('There is no study "%s".', InvalidValue::quote($slug)));
     }
 
     private static function keepAnAdministrator(User $user): void
@@ -146,7 +147,7 @@ final class SavePerson
             $user->is_administrator &&
             User::query()->where('is_administrator', true)->whereNull('disabled_at')->whereKeyNot($user->id)->lockForUpdate()->doesntExist()
         ) {
-            throw Refused::because('administrator', sprintf('%s is the only administrator; make another one first.', $user->email));
+            throw UserError::because('administrator', sprintf('%s is the only administrator; make another one first.', $user->email));
         }
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\People;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\User;
 use App\Support\OneTime\RecoveryCodes;
 use App\Support\OneTime\Totp;
@@ -17,7 +17,7 @@ final class SecondFactor
     public function begin(User $user): array
     {
         if ($user->hasSecondFactor()) {
-            throw Refused::because('second_factor', 'There is one already; take it away first.');
+            throw UserError::because('second_factor', 'There is one already; take it away first.');
         }
         $user->update(['totp_secret' => $secret = Totp::newSecret(), 'totp_step' => 0]);
 
@@ -41,7 +41,7 @@ final class SecondFactor
             $step = $user->totp_secret === null ? null : Totp::ofSecret($user->totp_secret)
                 ->stepOf(self::plain($code), now()->getTimestamp(), $user->totp_step);
             if ($user->hasSecondFactor() || $step === null) {
-                throw Refused::because('code', 'This code does not hold now. Does the clock of the machine that shows it run right?');
+                throw UserError::because('code', 'This code does not hold now. Does the clock of the machine that shows it run right?');
             }
             $codes = RecoveryCodes::make();
             $user->update([

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Plans;
 
-use App\Actions\Comparisons\CountShown;
-use App\Exceptions\Refused;
+use App\Actions\Comparisons\UpdateShownCounts;
+use App\Exceptions\UserError;
 use App\Models\PlanItem;
 use App\Models\Study;
 use App\Support\Mark;
@@ -19,7 +19,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class AddToPlan
 {
-    public function __construct(private CountShown $count)
+    public function __construct(private UpdateShownCounts $count)
     {
     }
 
@@ -84,7 +84,7 @@ final readonly class AddToPlan
     public function links(Study $study, string $topic, int $links, int $user): int
     {
         $lead = $study->comparison?->topicTable()->query()->where('topic', $topic)->value('lead')
-            ?? throw Refused::because('links.topic', sprintf('There is no page for "%s" in the current comparison.', $topic));
+            ?? throw UserError::because('links.topic', sprintf('There is no page for "%s" in the current comparison.', $topic));
         $item = PlanItem::draft($study, Unit::Links, $topic)->fill([
             'lead' => $lead,
             'tactic' => PlanItem::EARN_LINKS,
@@ -114,7 +114,7 @@ final readonly class AddToPlan
             }
             $facts = PlanFacts::of($study, $study->comparison, [...$there, ...$new]);
             $models = $study->comparison?->models();
-            $say = $models === null ? null : new SayWhatIsPlanned($study, $models);
+            $say = $models === null ? null : new RecordPlannedForecast($study, $models);
             $added = 0;
             foreach ($new as $item) {
                 $ofItem = $facts->at($item);
@@ -138,21 +138,21 @@ final readonly class AddToPlan
     private static function refuse(PlanItem $item, ItemFacts $facts, array $there): void
     {
         if ($facts->setAside !== null) {
-            throw Refused::because('keywords', sprintf('All of "%s" is set aside; bring a keyword back in Weigh first.', $item->name));
+            throw UserError::because('keywords', sprintf('All of "%s" is set aside; bring a keyword back in Weigh first.', $item->name));
         }
         if ($facts->topic === null) {
             throw self::unknown($item->name);
         }
         $holders = array_filter($there, static fn(ItemFacts $one): bool => $one->topic === $facts->topic && $one->open !== []);
         if ($holders === []) {
-            throw Refused::because('keywords', sprintf(
+            throw UserError::because('keywords', sprintf(
                 'Nothing of "%s" is open: we are first for its keywords, or they name a competitor.',
                 $item->name,
             ));
         }
     }
 
-    private function insert(PlanItem $item, ItemFacts $facts, PlanFacts $all, ?SayWhatIsPlanned $say, int $user): int
+    private function insert(PlanItem $item, ItemFacts $facts, PlanFacts $all, ?RecordPlannedForecast $say, int $user): int
     {
         $tactic = $facts->weighed?->work->tactic;
         $said = $tactic === null ? null : $say?->of($item->drawsAs(), $facts, $tactic->tactic, $all->effort()->ramp($tactic->tactic));
@@ -171,9 +171,9 @@ final readonly class AddToPlan
         ]);
     }
 
-    private static function unknown(string $name): Refused
+    private static function unknown(string $name): UserError
     {
-        return Refused::because(
+        return UserError::because(
             'keywords',
             sprintf('"%s" is not weighed in the comparison on show, so nothing can be planned for it.', $name),
         );

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plans;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
@@ -24,12 +24,12 @@ final readonly class ChangeDraft
     public function create(Study $study, string $name, ?PlanDraft $from, int $user): PlanDraft
     {
         if (PlanDraft::query()->where('study_id', $study->id)->count() >= self::MOST) {
-            throw Refused::because('name', 'A study keeps up to twelve drafts; throw one away first.');
+            throw UserError::because('name', 'A study keeps up to twelve drafts; throw one away first.');
         }
         if (PlanDraft::query()->where('study_id', $study->id)->where('name', $name)->exists()) {
-            throw Refused::because('name', sprintf('There is a draft "%s" already; give this one another name.', $name));
+            throw UserError::because('name', sprintf('There is a draft "%s" already; give this one another name.', $name));
         }
-        $frame = $from === null ? PlanFrame::agreed($study) : PlanFrame::ofDraft($from);
+        $frame = $from === null ? PlanSchedule::agreed($study) : PlanSchedule::ofDraft($from);
 
         return PlanDraft::query()->create([
             'study_id' => $study->id,
@@ -77,7 +77,7 @@ final readonly class ChangeDraft
     public function agree(Study $study, PlanDraft $draft, int $user): int
     {
         return DB::transaction(function () use ($study, $draft, $user): int {
-            $frame = PlanFrame::ofDraft($draft);
+            $frame = PlanSchedule::ofDraft($draft);
             $months = [];
             foreach ($frame->items($study) as $item) {
                 $months[$item->id] = $item->month;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Plans;
 
-use App\Actions\Comparisons\CountShown;
-use App\Actions\Comparisons\LearnEffect;
-use App\Exceptions\Refused;
+use App\Actions\Comparisons\LearnEffects;
+use App\Actions\Comparisons\UpdateShownCounts;
+use App\Exceptions\UserError;
 use App\Models\PlanItem;
 use App\Models\Study;
 use App\Support\Texts;
@@ -23,10 +23,10 @@ final readonly class ChangePlan
     private const FIXED_WHEN_DONE = ['month', 'tactic', 'effort_days'];
 
     public function __construct(
-        private LearnEffect $effect,
+        private LearnEffects $effect,
         private AddToPlan $add,
         private PublicSuffixList $suffixes,
-        private CountShown $count,
+        private UpdateShownCounts $count,
     ) {
     }
 
@@ -35,7 +35,7 @@ final readonly class ChangePlan
      * @param int                  $version what the person saw
      *
      * @throws ConflictHttpException when somebody else has changed it meanwhile
-     * @throws Refused               when a finished item would be moved
+     * @throws UserError               when a finished item would be moved
      */
     public function change(Study $study, int $id, array $changes, int $version, int $user): PlanItem
     {
@@ -53,7 +53,7 @@ final readonly class ChangePlan
                 ($changes['status'] ?? 'done') === 'done' &&
                 array_intersect_key($changes, array_flip(self::FIXED_WHEN_DONE)) !== []
             ) {
-                throw Refused::because('month', 'It is done; what is done is not moved. Set it back to published first.');
+                throw UserError::because('month', 'It is done; what is done is not moved. Set it back to published first.');
             }
             if (isset($changes['brief'])) {
                 ChosenPages::check($study, Texts::of((array) $changes['brief']), $this->suffixes);
@@ -79,7 +79,7 @@ final readonly class ChangePlan
     {
         if ($item->status !== 'done') {
             if ($item->done_month !== null && $item->isDirty('done_month')) {
-                throw Refused::because('done_month', 'It is not done; set it to done first.');
+                throw UserError::because('done_month', 'It is not done; set it to done first.');
             }
             $item->done_month = null;
 
@@ -87,13 +87,13 @@ final readonly class ChangePlan
         }
         $item->done_month ??= now('UTC')->format('Y-m');
         if ($item->done_month > now('UTC')->format('Y-m')) {
-            throw Refused::because('done_month', 'What is done was not done in a month to come.');
+            throw UserError::because('done_month', 'What is done was not done in a month to come.');
         }
         $models = $study->comparison?->models();
         $tactic = $item->tacticOfPage();
         if (! $wasDone && $item->said === null && $models !== null && $tactic !== null) {
             $facts = PlanFacts::about($study, $item);
-            $item->said = (new SayWhatIsPlanned($study, $models))
+            $item->said = (new RecordPlannedForecast($study, $models))
                 ->of($item->drawsAs(), $facts->at($item), $tactic, $facts->effort()->ramp($tactic));
         }
     }
@@ -103,11 +103,11 @@ final readonly class ChangePlan
      *
      * @param array<int, ?string>    $months number of an item → YYYY-MM, or null for none
      * @param array<string, ?string> $pages  topic that is not planned yet → the same
-     * @param ?PlanFrame             $frame  of the plan from now on; null leaves it
+     * @param ?PlanSchedule             $frame  of the plan from now on; null leaves it
      *
      * @return int number of the change, for an undo
      */
-    public function apply(Study $study, array $months, array $pages, int $user, ?PlanFrame $frame = null): int
+    public function apply(Study $study, array $months, array $pages, int $user, ?PlanSchedule $frame = null): int
     {
         return DB::transaction(function () use ($study, $months, $pages, $user, $frame): int {
             $before = PlanItem::of($study)->whereIn('id', array_keys($months))->where('status', '!=', 'done')->lockForUpdate()
@@ -122,7 +122,7 @@ final readonly class ChangePlan
             }
             $detail = ['items' => $before];
             if ($frame !== null) {
-                $agreed = PlanFrame::agreed($study);
+                $agreed = PlanSchedule::agreed($study);
                 $detail['frame'] = ['start' => (string) $agreed->start, 'months' => $agreed->months, 'capacity' => $agreed->capacity];
                 $this->setFrame($study, $frame->start, $frame->months, $frame->capacity);
             }
@@ -160,7 +160,7 @@ final readonly class ChangePlan
             ->update(['month' => $month, 'version' => DB::raw('version + 1'), 'updated_by' => $user]);
     }
 
-    /** @throws Refused when there is no such change, or it was undone before */
+    /** @throws UserError when there is no such change, or it was undone before */
     public function undo(Study $study, int $change, int $user): void
     {
         DB::transaction(function () use ($study, $change, $user): void {
@@ -173,14 +173,14 @@ final readonly class ChangePlan
                 ->lockForUpdate()
                 ->first();
             if ($row === null) {
-                throw Refused::because('change', 'There is no such change to undo, or it was undone already.');
+                throw UserError::because('change', 'There is no such change to undo, or it was undone already.');
             }
             /**
              * @var array{items?: array<int, string|false|null>, frame?: array{start: string, months: int, capacity: float|int}} $detail
              */
             $detail = json_decode($row->detail, true, 16, JSON_THROW_ON_ERROR);
             $items = $detail['items']
-                ?? throw Refused::because('change', 'It was made when items were keywords, and is not undone any more.');
+                ?? throw UserError::because('change', 'It was made when items were keywords, and is not undone any more.');
             foreach ($items as $id => $month) {
                 $month === false
                     ? PlanItem::of($study)->where('id', $id)->where('status', '!=', 'done')->delete()

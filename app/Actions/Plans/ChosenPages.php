@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Plans;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\PlanItem;
 use App\Models\Study;
 use GreaterReach\Core\Site\PublicSuffixList;
 use GreaterReach\Core\Site\UrlKey;
-use GreaterReach\Core\Winning\PagesToBeat;
+use GreaterReach\Core\Winning\LeadingPages;
 
 /** The pages to beat that a person chose for a brief, an address a line. */
 final class ChosenPages
@@ -26,7 +26,7 @@ final class ChosenPages
     /**
      * @param array<array-key, string> $brief
      *
-     * @throws Refused when one is no address, or one of ours, or they are too many
+     * @throws UserError when one is no address, or one of ours, or they are too many
      */
     public static function check(Study $study, array $brief, PublicSuffixList $suffixes): void
     {
@@ -35,7 +35,7 @@ final class ChosenPages
             if (preg_match('~^https?://[^\s/]+\.[^\s]+$~iD', $line) !== 1) {
                 throw self::refused(sprintf('Line %d, "%s", is no address; write it as https://domain/page.', $number + 1, $line));
             }
-            if (PagesToBeat::of([UrlKey::of($line)], $study->ownDomain()->toEntry($suffixes)) === []) {
+            if (LeadingPages::of([UrlKey::of($line)], $study->ownDomain()->toEntry($suffixes)) === []) {
                 throw self::refused(sprintf('Line %d, "%s", is a page of ours; pages to beat are those of others.', $number + 1, $line));
             }
         }
@@ -44,9 +44,9 @@ final class ChosenPages
         }
     }
 
-    private static function refused(string $why): Refused
+    private static function refused(string $why): UserError
     {
-        return Refused::because('brief.'.self::FIELD, $why);
+        return UserError::because('brief.'.self::FIELD, $why);
     }
 
     /** @return list<string> */

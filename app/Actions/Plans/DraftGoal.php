@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plans;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Comparison;
 use App\Models\PlanDraft;
 use App\Models\PlanItem;
@@ -21,7 +21,7 @@ final readonly class DraftGoal
     {
     }
 
-    /** @throws Refused when the goal lies before the plan's start, or nothing was weighed */
+    /** @throws UserError when the goal lies before the plan's start, or nothing was weighed */
     public function answer(Study $study, Comparison $comparison, Goal $goal): ProposedPlan
     {
         return $this->make->towards($goal, $study, $comparison, self::start($study), true);
@@ -56,6 +56,6 @@ final readonly class DraftGoal
 
     private static function start(Study $study): Month
     {
-        return PlanFrame::agreed($study)->start;
+        return PlanSchedule::agreed($study)->start;
     }
 }

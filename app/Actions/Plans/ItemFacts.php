@@ -27,7 +27,7 @@ final readonly class ItemFacts
         public array $open,
         public array $years,
         public ?array $setAside,
-        private ?Promises $promises,
+        private ?ForecastPages $promises,
     ) {
     }
 

@@ -56,7 +56,7 @@ final readonly class PlanFacts
             ARRAY_FILTER_USE_KEY,
         )));
         $weigher = new TopicWeigher($study->rulebook()->weighing(), $models->comfort);
-        $promises = new Promises($study, $models);
+        $promises = new ForecastPages($study, $models);
         $stored = StoredRows::of($study, $models);
         $facts = [];
         foreach ($items as $number => $item) {

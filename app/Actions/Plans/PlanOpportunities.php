@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plans;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Comparison;
 use App\Models\PlanItem;
 use App\Models\Study;
@@ -51,36 +51,36 @@ final readonly class PlanOpportunities
     /**
      * What is on the roadmap stays and counts, and takes its days; everything else is a candidate beside it, shortlisted or not.
      *
-     * @throws Refused when the goal lies before the start, or nothing was weighed
+     * @throws UserError when the goal lies before the start, or nothing was weighed
      */
     public function towards(Goal $goal, Study $study, Comparison $comparison, Month $start, bool $isByTopic): ProposedPlan
     {
         if ($start->until($goal->until) < 0) {
-            throw Refused::because('until', "The goal is for {$goal->until}, before the plan's start in {$start}.");
+            throw UserError::because('until', "The goal is for {$goal->until}, before the plan's start in {$start}.");
         }
         if ($start->until($goal->until) >= self::MOST_MONTHS) {
-            throw Refused::because('until', 'A plan runs for at most '.self::MOST_MONTHS.' months.');
+            throw UserError::because('until', 'A plan runs for at most '.self::MOST_MONTHS.' months.');
         }
-        $models = $comparison->models() ?? throw Refused::because('comparison', 'Nothing was weighed yet; compare first.');
+        $models = $comparison->models() ?? throw UserError::because('comparison', 'Nothing was weighed yet; compare first.');
         $units = new PlanUnits($study, $comparison, $isByTopic, false);
-        $roadmap = LaidPlan::of($study, PlanFrame::agreed($study));
+        $roadmap = ScheduledPlan::of($study, PlanSchedule::agreed($study));
         $there = array_filter($roadmap->items, static fn(PlanItem $item): bool => $item->isAlive());
         $names = array_values(array_map(static fn(PlanItem $item): string => $item->name, $there));
         $finished = RoadmapStatus::of($study, $comparison)->finished($isByTopic);
         $work = self::candidates($units, [...$names, ...$finished]);
-        $promises = new UnitPromises($study, $units, new Promises($study, $models), $start);
+        $promises = new UnitForecasts($study, $units, new ForecastPages($study, $models), $start);
         $months = $start->until($goal->until) + 1;
         // Nearly all that smaller capacities place, looked up at once.
         $taken = self::taken($roadmap, $start);
         $promises->of((new AutoPlan($months, Goal::MOST_DAYS, $taken))->place($work));
-        $answer = $goal->search($work, $start, Promises::forecast($study), $promises->of(...), $roadmap->promises(), $taken);
+        $answer = $goal->search($work, $start, ForecastPages::forecast($study), $promises->of(...), $roadmap->promises(), $taken);
         $plan = new AutoPlan($months, $answer->capacity);
 
         return new ProposedPlan(self::rows($study, $units, $answer->placements, $start), self::names($plan->leftOut($work)), $answer);
     }
 
     /** @return array<int, float> number of a month → days that open work of the roadmap takes */
-    private static function taken(LaidPlan $roadmap, Month $start): array
+    private static function taken(ScheduledPlan $roadmap, Month $start): array
     {
         $taken = [];
         foreach ($roadmap->work->loads() as $month => $days) {
@@ -114,7 +114,7 @@ final readonly class PlanOpportunities
     {
         $effort = $study->rulebook()->effort();
         $known = $units->units(array_map(static fn(Placement $one): string => $one->item->name, $placements));
-        $years = UnitPromises::years($study, $known);
+        $years = UnitForecasts::years($study, $known);
 
         return array_map(
             static fn(Placement $one): array => self::describe($one, $known[$one->item->name], $effort, $start, $years),
@@ -129,7 +129,7 @@ final readonly class PlanOpportunities
      */
     private static function describe(Placement $placement, PlanUnit $unit, Effort $effort, Month $start, array $years): array
     {
-        $season = UnitPromises::season($unit, $years);
+        $season = UnitForecasts::season($unit, $years);
 
         return [
             'month' => (string) $start->plus($placement->begins),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plans;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Comparison;
 use App\Models\PlanDraft;
 use App\Models\PlanItem;
@@ -31,12 +31,12 @@ final readonly class ProposePlan
     /**
      * @return array{changes: list<ProposedChange>, unchanged: int, left_out: int}
      *
-     * @throws Refused when nothing has been compared
+     * @throws UserError when nothing has been compared
      */
     public function execute(Study $study, ?PlanDraft $draft = null): array
     {
-        $comparison = $study->comparison ?? throw Refused::because('comparison', 'Nothing has been compared yet; import rankings first.');
-        $frame = $draft === null ? PlanFrame::agreed($study) : PlanFrame::ofDraft($draft);
+        $comparison = $study->comparison ?? throw UserError::because('comparison', 'Nothing has been compared yet; import rankings first.');
+        $frame = $draft === null ? PlanSchedule::agreed($study) : PlanSchedule::ofDraft($draft);
         $all = $frame->items($study);
         $facts = PlanFacts::of($study, $comparison, $all);
         $items = self::movable($all, $facts);
@@ -53,7 +53,7 @@ final readonly class ProposePlan
      *
      * @return array<int, float> number of a month → days
      */
-    private static function taken(array $all, PlanFrame $frame): array
+    private static function taken(array $all, PlanSchedule $frame): array
     {
         $taken = [];
         foreach ($all as $item) {
@@ -88,7 +88,7 @@ final readonly class ProposePlan
      *
      * @return list<ProposedChange> what `reach:plan` would plan beside them
      */
-    private function filled(Study $study, Comparison $comparison, PlanFrame $frame, array $there): array
+    private function filled(Study $study, Comparison $comparison, PlanSchedule $frame, array $there): array
     {
         $topics = array_filter($there, static fn(PlanItem $item): bool => $item->unit === Unit::Topic);
         $without = array_values(array_map(static fn(PlanItem $item): string => $item->name, $topics));
@@ -132,7 +132,7 @@ final readonly class ProposePlan
      *
      * @return array{changes: list<ProposedChange>, unchanged: int, left_out: int}
      */
-    private static function placed(array $items, array $work, PlanFrame $frame, array $taken): array
+    private static function placed(array $items, array $work, PlanSchedule $frame, array $taken): array
     {
         $months = [];
         foreach ((new AutoPlan($frame->months, $frame->capacity, $taken))->place($work) as $placement) {

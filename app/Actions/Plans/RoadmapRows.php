@@ -10,8 +10,8 @@ use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
 use App\Support\Mark;
 use App\Support\Rows\ListedRows;
+use GreaterReach\Core\Plan\ForecastKeyword;
 use GreaterReach\Core\Plan\ItemKeywords;
-use GreaterReach\Core\Plan\SaidKeyword;
 use GreaterReach\Core\Plan\TopicWeigher;
 use GreaterReach\Core\Plan\Unit;
 use Illuminate\Support\Collection;
@@ -63,7 +63,7 @@ final class RoadmapRows
             'name' => $item->name,
             'topic' => $topic,
             'is_alive' => $item->isAlive(),
-            'planned' => array_map(static fn(SaidKeyword $one): string => $one->keyword, $item->said->keywords ?? []),
+            'planned' => array_map(static fn(ForecastKeyword $one): string => $one->keyword, $item->said->keywords ?? []),
         ], $this->items, $this->topics), $open);
 
         return array_map(fn(array $keywords): array => array_map(

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Pulls;
 
 use App\Actions\Imports\ImportFile;
-use App\Actions\Imports\ImportOrder;
+use App\Actions\Imports\ImportOptions;
 use App\Models\Domain;
 use App\Models\DomainFigure;
 use App\Models\Snapshot;
@@ -40,7 +40,7 @@ final readonly class PullStudy
      *
      * @throws SourceProblem
      */
-    public function execute(PullOrder $order, \Closure $tell): array
+    public function execute(PullOptions $order, \Closure $tell): array
     {
         $source = $this->sources->get($order->source);
         $market = SourceMarket::of($order->study);
@@ -70,7 +70,7 @@ final readonly class PullStudy
     }
 
     /** @return list<string> the newest first */
-    private function days(PullOrder $order, RankingSource $source, SourceMarket $market): array
+    private function days(PullOptions $order, RankingSource $source, SourceMarket $market): array
     {
         $days = array_values(
             array_filter($source->days($market), static fn(string $day): bool => $order->date === null || $day <= $order->date),
@@ -86,7 +86,7 @@ final readonly class PullStudy
      *
      * @return list<PullPart>
      */
-    private function parts(PullOrder $order, array $days): array
+    private function parts(PullOptions $order, array $days): array
     {
         $parts = [new PullPart('domains', ImportKind::Domains, $order->source.': figures about domains', $days[0])];
         foreach (array_reverse($days) as $day) {
@@ -129,7 +129,7 @@ final readonly class PullStudy
     /** @param list<PullPart> $all */
     private function fetch(
         PullPart $part,
-        PullOrder $order,
+        PullOptions $order,
         RankingSource $source,
         SourceMarket $market,
         PullFolder $folder,
@@ -200,7 +200,7 @@ final readonly class PullStudy
     }
 
     /** @return list<array<string, mixed>> */
-    private function figures(PullOrder $order, RankingSource $source): array
+    private function figures(PullOptions $order, RankingSource $source): array
     {
         $figures = array_map(fn(Domain $domain): ?array => $source->domain($domain->toEntry($this->suffixes)->host), $order->domains());
 
@@ -214,7 +214,7 @@ final readonly class PullStudy
      *
      * @return list<string>
      */
-    private function keywords(PullOrder $order, PullFolder $folder, array $parts): array
+    private function keywords(PullOptions $order, PullFolder $folder, array $parts): array
     {
         $keywords = DB::table('metrics')->where('study_id', $order->study->id)->distinct()->pluck('study_id', 'keyword')->all();
         foreach ($parts as $part) {
@@ -250,7 +250,7 @@ final readonly class PullStudy
      *
      * @return array{rows: int, notes: list<string>}
      */
-    private function keep(PullOrder $order, array $parts, PullFolder $folder, \Closure $tell): array
+    private function keep(PullOptions $order, array $parts, PullFolder $folder, \Closure $tell): array
     {
         return DB::transaction(function () use ($order, $parts, $folder, $tell): array {
             $rows = 0;
@@ -259,7 +259,7 @@ final readonly class PullStudy
                 $tell($part->title, \count($parts) + $number, 2 * \count($parts));
                 if (!$folder->isEmpty($part->name)) {
                     $outcome = $this->import->execute(
-                        new ImportOrder(
+                        new ImportOptions(
                             $order->study,
                             $part->kind,
                             $folder->path($part->name),

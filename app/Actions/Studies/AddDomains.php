@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Studies;
 
 use App\Actions\Domains\ChooseDomainFigures;
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Domain;
 use App\Models\DomainFigure;
 use App\Models\Study;
@@ -30,7 +30,7 @@ final readonly class AddDomains
      *
      * @return int domains that are new
      *
-     * @throws Refused|SourceProblem
+     * @throws UserError|SourceProblem
      */
     public function execute(Study $study, array $lines, ?string $source): int
     {
@@ -77,7 +77,8 @@ final readonly class AddDomains
             try {
                 $entry = trim($line) === '' ? null : DomainEntry::of(trim($line), $this->suffixes);
             } catch (InvalidValue $problem) {
-                throw Refused::because('domains', sprintf('Line %d: "%s" %s.', $number + 1, InvalidValue::quote($line), $problem->reason));
+                $line = InvalidValue::quote($line);
+                throw UserError::because('domains', sprintf('Line %d: "%s" %s.', $number + 1, $line, $problem->reason));
             }
             if ($entry !== null) {
                 $entries[$entry->label] = $entry;
@@ -85,7 +86,7 @@ final readonly class AddDomains
         }
 
         return $entries === [] || \count($entries) > self::MOST
-            ? throw Refused::because('domains', 'Write 1 to 500 domains, one on each line.')
+            ? throw UserError::because('domains', 'Write 1 to 500 domains, one on each line.')
             : array_values($entries);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Domain;
 use App\Models\PlanItem;
 use App\Models\Snapshot;
@@ -26,18 +26,18 @@ final class ChangeDomain
         $study->touchData();
     }
 
-    /** @throws Refused when it is compared, or still has rankings that would be lost */
+    /** @throws UserError when it is compared, or still has rankings that would be lost */
     public function throwAway(Domain $domain): void
     {
         if ($domain->role !== Domain::CANDIDATE) {
-            throw Refused::because('domain', 'A compared domain is dropped from the comparison first; it then stays as a candidate.');
+            throw UserError::because('domain', 'A compared domain is dropped from the comparison first; it then stays as a candidate.');
         }
         DB::transaction(static function () use ($domain): void {
             if (Snapshot::withSuperseded()->where('domain_id', $domain->id)->exists()) {
-                throw Refused::because('domain', 'It has rankings; undo their imports first if they are to go.');
+                throw UserError::because('domain', 'It has rankings; undo their imports first if they are to go.');
             }
             if (PlanItem::query()->where('domain_id', $domain->id)->exists()) {
-                throw Refused::because(
+                throw UserError::because(
                     'domain',
                     'A roadmap was made from its side; look from its side and take the items off first if they are to go.',
                 );

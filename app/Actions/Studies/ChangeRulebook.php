@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
-use App\Actions\Audit\Before;
+use App\Actions\Audit\PreviousValues;
 use App\Actions\Domains\ChooseDomainFigures;
 use App\Models\Study;
 use GreaterReach\Core\Rulebook\Rulebook;
@@ -15,7 +15,7 @@ use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 /** Changes settings of a study's rulebook, all or none, and logs who did. */
 final readonly class ChangeRulebook
 {
-    public function __construct(private ChooseDomainFigures $choose, private Before $before)
+    public function __construct(private ChooseDomainFigures $choose, private PreviousValues $before)
     {
     }
 

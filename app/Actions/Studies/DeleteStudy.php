@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Study;
 use App\Models\TaskStatus;
 use App\Models\User;
@@ -17,12 +17,12 @@ final class DeleteStudy
     /**
      * @param string $name as somebody typed it who means this study and no other
      *
-     * @throws Refused
+     * @throws UserError
      */
     public function execute(Study $study, string $name, ?User $by): Carbon
     {
         if (trim($name) !== $study->name) {
-            throw Refused::because('name', sprintf('To delete it, type its name: %s', $study->name));
+            throw UserError::because('name', sprintf('To delete it, type its name: %s', $study->name));
         }
         DB::transaction(static function () use ($study, $by): void {
             DB::table('tasks')->where('study_id', $study->id)->whereIn('status', [TaskStatus::Waiting->value, TaskStatus::Running->value])
@@ -34,11 +34,11 @@ final class DeleteStudy
         return self::goneAt($study);
     }
 
-    /** @throws Refused */
+    /** @throws UserError */
     public function restore(Study $study): void
     {
         if (self::goneAt($study)->isPast()) {
-            throw Refused::because('study', 'The days to take it back are over.');
+            throw UserError::because('study', 'The days to take it back are over.');
         }
         $study->forceFill(['deleted_by' => null]);
         $study->restore();

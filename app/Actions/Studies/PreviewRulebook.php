@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
-use App\Actions\Bench\ReadOpportunities;
+use App\Actions\Bench\OpportunitiesQuery;
 use App\Actions\Comparisons\KeywordStreams;
-use App\Actions\Comparisons\LearnEffect;
+use App\Actions\Comparisons\LearnEffects;
 use App\Actions\Comparisons\LearnModels;
 use App\Actions\Comparisons\StoredRows;
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Rows\ComparisonRows;
@@ -45,7 +45,7 @@ final readonly class PreviewRulebook
         'negatives',
     ];
 
-    public function __construct(private ReadOpportunities $opportunities, private LearnModels $learn, private LearnEffect $effect)
+    public function __construct(private OpportunitiesQuery $opportunities, private LearnModels $learn, private LearnEffects $effect)
     {
     }
 
@@ -134,7 +134,7 @@ final readonly class PreviewRulebook
     private function models(Study $study, Comparison $comparison, Rulebook $rulebook): Models
     {
         $models = $comparison->models()
-            ?? throw Refused::because('comparison', 'This comparison was made by earlier rules. Wait for the new one, then try again.');
+            ?? throw UserError::because('comparison', 'This comparison was made by earlier rules. Wait for the new one, then try again.');
 
         return $models->withCurve($this->curve($study, $models, $rulebook))
             ->withEffects($models->effects->taughtBy(...$this->effect->finished($study, $rulebook)));

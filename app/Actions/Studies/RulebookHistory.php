@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Study;
 use GreaterReach\Core\Rulebook\Rulebook;
 use Illuminate\Support\Collection;
@@ -50,14 +50,14 @@ final readonly class RulebookHistory
     /**
      * Sets every setting to what it was before a change.
      *
-     * @throws Refused when the study has no such change
+     * @throws UserError when the study has no such change
      */
     public function revert(Study $study, int $change, ?int $userId): Rulebook
     {
         $changes = $this->changes($study);
         $place = array_search($change, array_column($changes, 'id'), true);
         if ($place === false) {
-            throw Refused::because('change', 'The rulebook of this study has no such change.');
+            throw UserError::because('change', 'The rulebook of this study has no such change.');
         }
 
         return $this->change->execute($study, self::before($changes, (int) $place), $userId);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Studies;
 
-use App\Actions\Audit\Before;
-use App\Exceptions\Refused;
+use App\Actions\Audit\PreviousValues;
+use App\Exceptions\UserError;
 use App\Models\Domain;
 use App\Models\Study;
 use GreaterReach\Core\Exception\InvalidValue;
@@ -37,15 +37,15 @@ final readonly class SaveStudy
         'BR' => 'BRL',
     ];
 
-    public function __construct(private PublicSuffixList $suffixes, private TakeOverLists $takeOver, private Before $before)
+    public function __construct(private PublicSuffixList $suffixes, private CarryOverImports $takeOver, private PreviousValues $before)
     {
     }
 
-    /** @throws Refused */
+    /** @throws UserError */
     public function execute(StudyDraft $draft): SavedStudy
     {
         if (preg_match('/^[a-z0-9][a-z0-9-]{0,62}$/D', $draft->slug) !== 1) {
-            throw Refused::because(
+            throw UserError::because(
                 'slug',
                 sprintf('Study name "%s" must be 1 to 63 lower-case letters, digits and hyphens.', InvalidValue::quote($draft->slug)),
             );
@@ -77,7 +77,7 @@ final readonly class SaveStudy
     private static function isFree(string $slug): void
     {
         if (Study::onlyTrashed()->where('slug', $slug)->exists()) {
-            throw Refused::because(
+            throw UserError::because(
                 'slug',
                 sprintf('Study "%s" was deleted and can still be taken back; do that, or choose another short name.', $slug),
             );
@@ -87,7 +87,7 @@ final readonly class SaveStudy
     private function create(StudyDraft $draft): Study
     {
         if ($draft->name === null || $draft->domain === null) {
-            throw Refused::because(
+            throw UserError::because(
                 $draft->name === null ? 'name' : 'domain',
                 sprintf('Study "%s" is new, so it needs a name and a domain.', $draft->slug),
             );
@@ -170,7 +170,7 @@ final readonly class SaveStudy
     private function entries(string $own, array $competitors): array
     {
         if (\count($competitors) > self::MOST_COMPETITORS) {
-            throw Refused::because(
+            throw UserError::because(
                 'competitors',
                 sprintf('A study compares with at most %d competitors; %d were given.', self::MOST_COMPETITORS, \count($competitors)),
             );
@@ -181,11 +181,11 @@ final readonly class SaveStudy
             try {
                 $entry = DomainEntry::of($text, $this->suffixes);
             } catch (InvalidValue $problem) {
-                throw Refused::because($field, $problem->getMessage());
+                throw UserError::because($field, $problem->getMessage());
             }
             foreach ($entries as $other) {
                 if ($other->isSameAs($entry)) {
-                    throw Refused::because($field, sprintf('Domain "%s" is given twice.', InvalidValue::quote($text)));
+                    throw UserError::because($field, sprintf('Domain "%s" is given twice.', InvalidValue::quote($text)));
                 }
             }
             $entries[] = $entry;
@@ -200,7 +200,7 @@ final readonly class SaveStudy
 
         return $trimmed !== '' && mb_strlen($trimmed) <= 200
             ? $trimmed
-            : throw Refused::because('name', 'A study\'s name must have 1 to 200 characters.');
+            : throw UserError::because('name', 'A study\'s name must have 1 to 200 characters.');
     }
 
     private static function country(string $country): string
@@ -211,7 +211,7 @@ final readonly class SaveStudy
 
         return $isKnown
             ? $code
-            : throw Refused::because(
+            : throw UserError::because(
                 'country',
                 sprintf('Country "%s" must be a two-letter code such as GB.', InvalidValue::quote($country)),
             );
@@ -224,7 +224,7 @@ final readonly class SaveStudy
 
         return $isKnown
             ? $code
-            : throw Refused::because(
+            : throw UserError::because(
                 'language',
                 sprintf('Language "%s" must be a two-letter code such as en.', InvalidValue::quote($language)),
             );
@@ -234,7 +234,7 @@ final readonly class SaveStudy
     {
         return in_array($device, ['desktop', 'mobile'], true)
             ? $device
-            : throw Refused::because('device', sprintf('Device "%s" must be desktop or mobile.', InvalidValue::quote($device)));
+            : throw UserError::because('device', sprintf('Device "%s" must be desktop or mobile.', InvalidValue::quote($device)));
     }
 
     private static function currency(string $country): string
@@ -247,7 +247,7 @@ final readonly class SaveStudy
         try {
             return RowParser::day($text);
         } catch (InvalidValue $problem) {
-            throw Refused::because('as_of', $problem->getMessage());
+            throw UserError::because('as_of', $problem->getMessage());
         }
     }
 }

@@ -21,7 +21,7 @@ use GreaterReach\Core\Plan\Outcome;
 use GreaterReach\Core\Plan\SeasonKind;
 use GreaterReach\Core\Priority\Criterion;
 use GreaterReach\Core\Priority\Horizon;
-use GreaterReach\Core\Winning\Peer;
+use GreaterReach\Core\Winning\AuthorityPeer;
 use GreaterReach\Core\Winning\PositionFeature;
 
 /** What the API's document (OpenAPI 3.1) takes from the code: the names of every kind of thing, and the columns of a weighed row. */
@@ -40,7 +40,7 @@ final class WriteContract
         'Mark' => Mark::class,
         'Movement' => Movement::class,
         'Outcome' => Outcome::class,
-        'Peer' => Peer::class,
+        'Peer' => AuthorityPeer::class,
         'ProblemCode' => ProblemCode::class,
         'SeasonKind' => SeasonKind::class,
         'Standing' => Standing::class,

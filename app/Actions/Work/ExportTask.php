@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Work;
 
-use App\Actions\Bench\ReadSteps;
-use App\Actions\Exports\KeptFiles;
+use App\Actions\Bench\ClauseCountsQuery;
+use App\Actions\Exports\ExportStorage;
 use App\Actions\Exports\ListExport;
-use App\Actions\Exports\ShownList;
-use App\Exceptions\Refused;
+use App\Actions\Exports\ListView;
+use App\Exceptions\UserError;
 use App\Models\Study;
 use App\Models\Task;
 use App\Support\Rows\LongList;
@@ -21,20 +21,20 @@ use Illuminate\Support\Facades\DB;
 /** Writes a long list as a spreadsheet, to be fetched when it is ready. */
 final readonly class ExportTask implements TaskHandler
 {
-    public function __construct(private ListExport $export, private KeptFiles $files)
+    public function __construct(private ListExport $export, private ExportStorage $files)
     {
     }
 
     public function run(Task $task, Progress $progress): array
     {
         $study = Study::query()->findOrFail($task->study_id);
-        $comparison = $study->comparison ?? throw Refused::because('comparison', 'Nothing has been compared yet.');
+        $comparison = $study->comparison ?? throw UserError::because('comparison', 'Nothing has been compared yet.');
         /**
          * @var array{list: string, show: string, weights: string, sort: ?string, descending: bool, columns: list<string>,
          *     title: ?string} $order
          */
         $order = $task->payload;
-        $shown = new ShownList(
+        $shown = new ListView(
             LongList::from($order['list']),
             Sentence::parse($order['show']),
             Weights::parse($order['weights']),
@@ -45,7 +45,7 @@ final readonly class ExportTask implements TaskHandler
         $gate = $study->rulebook()->fitGate();
 
         return DB::transaction(function () use ($task, $progress, $comparison, $shown, $gate, $order): array {
-            $total = ReadSteps::count($comparison, $shown->sentence, $shown->list, $gate);
+            $total = ClauseCountsQuery::count($comparison, $shown->sentence, $shown->list, $gate);
             $table = $this->export->table($comparison, $shown, $gate)->titled($order['title']);
             $told = new Table($table->headings, self::counted($table->rows, $progress, $total), $table->title);
             $this->files->write($task->id, static fn(string $path) => (new XlsxFile())->write($told, $path));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Work;
 
-use App\Actions\Imports\ForgetUpload;
+use App\Actions\Imports\DeleteUpload;
 use App\Actions\Imports\ImportFile;
 use App\Models\Task;
 use App\Models\Upload;
@@ -12,7 +12,7 @@ use App\Models\Upload;
 /** Brings an uploaded file in. */
 final readonly class ImportTask implements TaskHandler
 {
-    public function __construct(private UploadedOrder $orders, private ImportFile $import, private ForgetUpload $forget)
+    public function __construct(private UploadedImport $orders, private ImportFile $import, private DeleteUpload $forget)
     {
     }
 
@@ -21,7 +21,7 @@ final readonly class ImportTask implements TaskHandler
         $order = $this->orders->of($task, false);
         $progress->tell('reading the file', 0);
         $outcome = $this->import->execute($order, static fn(int $read) => $progress->tell('reading rows', $read));
-        $this->forget->execute(Upload::query()->findOrFail(UploadedOrder::uploadOf($task)));
+        $this->forget->execute(Upload::query()->findOrFail(UploadedImport::uploadOf($task)));
 
         return ['outcome' => $outcome];
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Work;
 
 use App\Actions\Imports\ImportRefused;
-use App\Exceptions\FailureWords;
+use App\Exceptions\FailureMessage;
 use App\Models\Task;
 use App\Models\TaskKind;
 use App\Models\TaskStatus;
@@ -39,7 +39,7 @@ final readonly class PerformTask
             $this->end($task, TaskStatus::Failed, $problem->getMessage());
         } catch (\Throwable $error) {
             report($error);
-            $this->end($task, TaskStatus::Failed, FailureWords::of($error));
+            $this->end($task, TaskStatus::Failed, FailureMessage::of($error));
         } finally {
             TaskLock::release($task->id);
             UnpackedFile::deleteAll();

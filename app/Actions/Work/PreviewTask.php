@@ -10,7 +10,7 @@ use App\Models\Task;
 /** Looks through an uploaded file and says what it would bring. */
 final readonly class PreviewTask implements TaskHandler
 {
-    public function __construct(private UploadedOrder $orders, private PreviewFile $preview)
+    public function __construct(private UploadedImport $orders, private PreviewFile $preview)
     {
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Work;
 
-use App\Actions\Pulls\PullOrder;
+use App\Actions\Pulls\PullOptions;
 use App\Actions\Pulls\PullStudy;
 use App\Models\Study;
 use App\Models\Task;
@@ -23,7 +23,7 @@ final readonly class PullTask implements TaskHandler
         $payload = $task->payload;
         $domain = $study->domains->first(static fn($domain): bool => $domain->id === $payload['domain']);
         $pulled = $this->pull->execute(
-            new PullOrder($study, $payload['source'], $payload['date'], $payload['snapshots'], $domain, $task->user_id),
+            new PullOptions($study, $payload['source'], $payload['date'], $payload['snapshots'], $domain, $task->user_id),
             $progress->tell(...),
         );
 

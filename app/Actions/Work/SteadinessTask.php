@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Work;
 
-use App\Actions\Bench\ReadSteadiness;
-use App\Exceptions\Refused;
+use App\Actions\Bench\SteadinessQuery;
+use App\Exceptions\UserError;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Models\Task;
@@ -15,7 +15,7 @@ use GreaterReach\Core\Priority\Weights;
 /** Draws weights at random for a list that is too long to be answered for at once. */
 final readonly class SteadinessTask implements TaskHandler
 {
-    public function __construct(private ReadSteadiness $read)
+    public function __construct(private SteadinessQuery $read)
     {
     }
 
@@ -26,7 +26,7 @@ final readonly class SteadinessTask implements TaskHandler
         $study = Study::query()->findOrFail($task->study_id);
         $comparison =
             Comparison::query()->where('study_id', $study->id)->find($order['comparison']) ??
-            throw Refused::because('comparison', 'There is a newer comparison meanwhile.');
+            throw UserError::because('comparison', 'There is a newer comparison meanwhile.');
 
         return [
             'steadiness' => $this->read->execute(

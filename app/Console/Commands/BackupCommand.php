@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\Backup\MakeBackup;
+use App\Actions\Backup\CreateBackup;
 
-final class BackupCommand extends ReachCommand implements RecordsActs
+final class BackupCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:backup {file : Where the backup is written, such as /backup/reach-2026-11-26.tar}';
 
@@ -15,7 +15,7 @@ final class BackupCommand extends ReachCommand implements RecordsActs
     protected $help = 'Example: php artisan reach:backup /backup/reach.tar. The settings (.env) are not in it: keep them apart, with the '
         .'key in them.';
 
-    public function handle(MakeBackup $backup): int
+    public function handle(CreateBackup $backup): int
     {
         $path = $this->text('file', true);
         $manifest = $backup->execute($path);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Exports\CompareExport;
 
@@ -31,7 +31,7 @@ final class CompareCommand extends ReachCommand
                 ? $study->rulebook()->int('within')
                 : (int) $this->oneOf('within', ['10', '20', '50', '100']);
         $day = $this->optionalDay('date') ?? $study->as_of?->toDateString();
-        $comparison = $ensure->execute(new ComparisonOrder($study, $channel, $within, $day), $this->progress());
+        $comparison = $ensure->execute(new ComparisonOptions($study, $channel, $within, $day), $this->progress());
 
         return $this->export($export->table($comparison));
     }

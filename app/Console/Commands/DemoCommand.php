@@ -9,7 +9,7 @@ use App\Actions\Demo\LoadDemo;
 use App\Jobs\PrepareBriefs;
 use App\Models\Study;
 
-final class DemoCommand extends ReachCommand implements RecordsActs
+final class DemoCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:demo {--source=stand-in : The source it is pulled from}
         {--sign-in= : File that keeps who signs in with which password, readable by its owner alone; printed when left out}';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Exports\FindingsExport;
 
@@ -22,7 +22,7 @@ final class FindingsCommand extends ReachCommand
     {
         $this->format();
         $study = $this->study();
-        $ensure->execute(ComparisonOrder::shownBy($study), $this->progress());
+        $ensure->execute(ComparisonOptions::shownBy($study), $this->progress());
 
         return $this->export($export->table($study->refresh()->load('domains')));
     }

@@ -6,15 +6,15 @@ namespace App\Console\Commands;
 
 use App\Actions\Imports\BadRows;
 use App\Actions\Imports\ImportFile;
-use App\Actions\Imports\ImportOrder;
+use App\Actions\Imports\ImportOptions;
 use App\Actions\Imports\ImportRefused;
 use App\Actions\Imports\WriteReport;
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\ImportKind;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 
-final class ImportCommand extends ReachCommand implements RecordsActs
+final class ImportCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:import {slug : Short name of the study} {file : The file to read}
         {--kind= : rankings, keywords, results, performance, domains or links}
@@ -39,10 +39,10 @@ final class ImportCommand extends ReachCommand implements RecordsActs
         $study = $this->study();
         $path = $this->text('file', true);
         if (! is_file($path) || ! is_readable($path)) {
-            throw Refused::because('file', sprintf('There is no readable file "%s".', InvalidValue::quote($path)));
+            throw UserError::because('file', sprintf('There is no readable file "%s".', InvalidValue::quote($path)));
         }
         $domain = $this->optionalText('domain');
-        $order = new ImportOrder(
+        $order = new ImportOptions(
             $study,
             $kind,
             $path,
@@ -58,7 +58,7 @@ final class ImportCommand extends ReachCommand implements RecordsActs
         return $this->import($import, $report, $order);
     }
 
-    private function import(ImportFile $import, WriteReport $report, ImportOrder $order): int
+    private function import(ImportFile $import, WriteReport $report, ImportOptions $order): int
     {
         $path = $this->optionalText('report');
         $write = static fn(BadRows $rows) => $path === null ? null : $report->execute($rows, $path);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Exports\ModelExport;
 
@@ -21,7 +21,7 @@ final class ModelCommand extends ReachCommand
     public function handle(EnsureComparison $ensure, ModelExport $export): int
     {
         $this->format();
-        $comparison = $ensure->execute(ComparisonOrder::shownBy($this->study()), $this->progress());
+        $comparison = $ensure->execute(ComparisonOptions::shownBy($this->study()), $this->progress());
 
         return $this->export($export->table($comparison));
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Actions\Comparisons\ComparedSnapshots;
-use App\Actions\Comparisons\PartsOrder;
-use App\Actions\Comparisons\PartWork;
+use App\Actions\Comparisons\PartInstructions;
+use App\Actions\Comparisons\PartStep;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
@@ -19,16 +19,16 @@ final class PartCommand extends Command
 
     protected $hidden = true;
 
-    public function handle(PartWork $work): int
+    public function handle(PartStep $work): int
     {
         while (($line = fgets(STDIN)) !== false) {
-            self::do(PartsOrder::fromJson($line), $work);
+            self::do(PartInstructions::fromJson($line), $work);
         }
 
         return self::SUCCESS;
     }
 
-    private static function do(PartsOrder $order, PartWork $work): void
+    private static function do(PartInstructions $order, PartStep $work): void
     {
         DB::transaction(static function () use ($order, $work): void {
             // A prepared statement would be a query already.

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\People\EntryLinks;
-use App\Actions\People\PersonOrder;
+use App\Actions\People\AccountChanges;
+use App\Actions\People\PasswordLinks;
 use App\Actions\People\SavePerson;
 use App\Models\User;
 
-final class PersonCommand extends ReachCommand implements RecordsActs
+final class PersonCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:person {email : Address that the person signs in with}
         {--name= : Name, needed when new}
@@ -25,7 +25,7 @@ final class PersonCommand extends ReachCommand implements RecordsActs
 
     protected $help = 'Example: php artisan reach:person edda@thornfield-apiary.example --name="Edda Quill" --editor=bees';
 
-    public function handle(SavePerson $save, EntryLinks $links): int
+    public function handle(SavePerson $save, PasswordLinks $links): int
     {
         $email = mb_strtolower($this->text('email', true));
         if ($this->option('remove') === true) {
@@ -41,7 +41,7 @@ final class PersonCommand extends ReachCommand implements RecordsActs
             ...array_fill_keys($this->texts('leave'), null),
         ];
         $password = $save->execute(
-            new PersonOrder($email, $this->optionalText('name'), $administrator, $this->option('new-password') === true, $roles),
+            new AccountChanges($email, $this->optionalText('name'), $administrator, $this->option('new-password') === true, $roles),
         );
         if ($this->option('link') === true) {
             $link = $links->make(User::query()->where('email', $email)->firstOrFail());

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Plans\PlanOpportunities;
 use App\Actions\Plans\ProposedPlan;
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Support\Tabular\TableFormat;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Plan\Goal;
@@ -45,7 +45,7 @@ final class PlanCommand extends ReachCommand
         $start = $this->month('start') ?? Month::parse(now('UTC')->format('Y-m'))->plus(1);
         $goal = $this->goal();
         $study = $this->study();
-        $comparison = $ensure->execute(ComparisonOrder::shownBy($study), $this->progress());
+        $comparison = $ensure->execute(ComparisonOptions::shownBy($study), $this->progress());
         $plan = $goal === null
             ? $make->execute($study, $comparison, $months, $capacity, $start, $isByTopic)
             : $make->towards($goal, $study, $comparison, $start, $isByTopic);
@@ -69,7 +69,7 @@ final class PlanCommand extends ReachCommand
         $visits = $this->number('goal', 1_000_000_000);
         $until ??= throw new InvalidOptionException('A goal needs "--until", the month in which it is to be reached.');
 
-        return $visits > 0.0 ? new Goal($visits, $until, $odds) : throw Refused::because('goal', 'A goal is more than 0 visits a month.');
+        return $visits > 0.0 ? new Goal($visits, $until, $odds) : throw UserError::because('goal', 'A goal is more than 0 visits a month.');
     }
 
     private function month(string $name): ?Month

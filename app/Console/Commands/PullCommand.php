@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\Pulls\PullOrder;
+use App\Actions\Pulls\PullOptions;
 use App\Actions\Pulls\PullStudy;
 
-final class PullCommand extends ReachCommand implements RecordsActs
+final class PullCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:pull {slug : Short name of the study}
         {--source=stand-in : A connected source}
@@ -24,7 +24,7 @@ final class PullCommand extends ReachCommand implements RecordsActs
         $snapshots = $this->wholeNumber('snapshots', 1, 60);
         $study = $this->study();
         $domain = $this->optionalText('domain');
-        $order = new PullOrder(
+        $order = new PullOptions(
             $study,
             $this->text('source'),
             $this->optionalDay('date'),

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Actions\Audit\AuditEntry;
-use App\Actions\Audit\Before;
-use App\Actions\Audit\WriteAudit;
+use App\Actions\Audit\PreviousValues;
+use App\Actions\Audit\RecordAudit;
 use App\Actions\Imports\DomainFinder;
 use App\Exceptions\ErrorHandler;
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Study;
 use App\Support\Tabular\Table;
 use App\Support\Tabular\TableFormat;
@@ -48,7 +48,7 @@ abstract class ReachCommand extends Command
     {
         try {
             $code = parent::execute($input, $output);
-            if ($code === self::SUCCESS && $this instanceof RecordsActs) {
+            if ($code === self::SUCCESS && $this instanceof RecordsAudit) {
                 $this->record();
             }
 
@@ -66,13 +66,13 @@ abstract class ReachCommand extends Command
         $given = static fn(mixed $value): bool => $value !== null && $value !== [] && $value !== false;
         $asked = array_filter([...$this->arguments(), ...$this->options()], $given);
         $slug = $asked['slug'] ?? null;
-        app(WriteAudit::class)->execute(new AuditEntry(
+        app(RecordAudit::class)->execute(new AuditEntry(
             (string) $this->getName(),
             0,
             'command',
             person: get_current_user(),
             study: \is_string($slug) ? $slug : null,
-            detail: ['asked' => (object) array_diff_key($asked, array_flip(['command', 'slug'])), ...app(Before::class)->take()],
+            detail: ['asked' => (object) array_diff_key($asked, array_flip(['command', 'slug'])), ...app(PreviousValues::class)->take()],
         ));
     }
 
@@ -81,7 +81,7 @@ abstract class ReachCommand extends Command
         $slug = $this->text('slug', true);
 
         return Study::query()->where('slug', $slug)->with('domains')->first()
-            ?? throw Refused::because('study', sprintf('There is no study "%s"; make it with reach:study.', InvalidValue::quote($slug)));
+            ?? throw UserError::because('study', sprintf('There is no study "%s"; make it with reach:study.', InvalidValue::quote($slug)));
     }
 
     protected function domain(Study $study, string $text): \App\Models\Domain
@@ -222,10 +222,10 @@ abstract class ReachCommand extends Command
         $unfinished = $isFile ? $path.'.part' : $path;
         $file =
             @fopen($unfinished, 'wb') ?:
-            throw Refused::because('out', sprintf('The file "%s" cannot be written; is there such a folder?', InvalidValue::quote($path)));
+            throw UserError::because('out', sprintf('Can\'t write "%s". Does its folder exist?', InvalidValue::quote($path)));
         foreach ($pieces as $piece) {
             if (fwrite($file, $piece) === false) {
-                throw Refused::because('out', sprintf('The file "%s" cannot be written to its end.', InvalidValue::quote($path)));
+                throw UserError::because('out', sprintf('The file "%s" cannot be written to its end.', InvalidValue::quote($path)));
             }
         }
         fclose($file);

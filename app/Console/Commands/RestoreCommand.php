@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Actions\Backup\RestoreBackup;
 
-final class RestoreCommand extends ReachCommand implements RecordsActs
+final class RestoreCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:restore {file : A backup that reach:backup wrote}
         {--keep= : Where what stands here now is written first; needed where there are studies}';

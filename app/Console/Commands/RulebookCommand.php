@@ -10,7 +10,7 @@ use GreaterReach\Core\Rulebook\Settings;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 use Symfony\Component\Console\Output\OutputInterface;
 
-final class RulebookCommand extends ReachCommand implements RecordsActs
+final class RulebookCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:rulebook {slug : Short name of the study}
         {--set=* : key=value, once for each setting to change; all or none are changed}

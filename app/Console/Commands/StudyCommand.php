@@ -8,12 +8,12 @@ use App\Actions\Studies\DeleteStudy;
 use App\Actions\Studies\SavedStudy;
 use App\Actions\Studies\SaveStudy;
 use App\Actions\Studies\StudyDraft;
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Study;
 use App\Models\User;
 use App\Support\Counted;
 
-final class StudyCommand extends ReachCommand implements RecordsActs
+final class StudyCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:study {slug : Short name of the study}
         {--name= : Full name}
@@ -61,7 +61,7 @@ final class StudyCommand extends ReachCommand implements RecordsActs
     {
         $slug = $this->text('slug', true);
         $study = ($isDeleted ? Study::query() : Study::onlyTrashed())->where('slug', $slug)->first()
-            ?? throw Refused::because('slug', sprintf('There is no %sstudy "%s".', $isDeleted ? '' : 'deleted ', $slug));
+            ?? throw UserError::because('slug', sprintf('There is no %sstudy "%s".', $isDeleted ? '' : 'deleted ', $slug));
         if ($isDeleted) {
             $gone = $delete->execute($study, $study->name, null);
             $this->line(sprintf('Study "%s" is deleted; --restore takes it back until %s.', $slug, $gone->toDateString()));
@@ -104,6 +104,6 @@ final class StudyCommand extends ReachCommand implements RecordsActs
         $email = $this->optionalText('editor');
 
         return $email === null ? null : User::query()->where('email', $email)->first()
-            ?? throw Refused::because('editor', sprintf('Nobody signs in as "%s"; make the account with reach:person first.', $email));
+            ?? throw UserError::because('editor', sprintf('Nobody signs in as "%s"; make the account with reach:person first.', $email));
     }
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\Tidy\ForgetOldSnapshots;
-use App\Actions\Tidy\ForgetRemembered;
-use App\Actions\Tidy\ForgetStudies;
-use App\Actions\Tidy\ForgetUploads;
-use App\Actions\Tidy\SweepFolders;
+use App\Actions\Tidy\PruneCache;
+use App\Actions\Tidy\PruneSnapshots;
+use App\Actions\Tidy\PruneStudies;
+use App\Actions\Tidy\PruneTemporaryFiles;
+use App\Actions\Tidy\PruneUploads;
 
 final class TidyCommand extends ReachCommand
 {
@@ -19,11 +19,11 @@ final class TidyCommand extends ReachCommand
     protected $help = 'Example: php artisan reach:tidy';
 
     public function handle(
-        ForgetStudies $studies,
-        ForgetUploads $uploads,
-        ForgetOldSnapshots $snapshots,
-        SweepFolders $sweep,
-        ForgetRemembered $remembered,
+        PruneStudies $studies,
+        PruneUploads $uploads,
+        PruneSnapshots $snapshots,
+        PruneTemporaryFiles $sweep,
+        PruneCache $remembered,
     ): int {
         $this->line(sprintf(
             'Gone for good: %d studies, %d files that waited too long, %d ranking lists, %d files and folders that nothing knew, and %d '

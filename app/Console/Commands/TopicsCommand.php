@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Exports\TopicsExport;
 use App\Models\Snapshot;
@@ -24,7 +24,7 @@ final class TopicsCommand extends ReachCommand
         $this->format();
         $study = $this->study();
         $comparison = $ensure->execute(
-            new ComparisonOrder($study, Snapshot::ORGANIC, 100, $study->as_of?->toDateString()),
+            new ComparisonOptions($study, Snapshot::ORGANIC, 100, $study->as_of?->toDateString()),
             $this->progress(),
         );
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\Vocabulary\ReadVocabulary;
+use App\Actions\Vocabulary\VocabularyQuery;
 use App\Actions\Vocabulary\WriteContract;
 use App\Actions\Vocabulary\WriteSentenceTable;
 
@@ -19,7 +19,7 @@ final class VocabularyCommand extends ReachCommand
 
     protected $hidden = true;
 
-    public function handle(ReadVocabulary $read, WriteSentenceTable $table, WriteContract $contract): int
+    public function handle(VocabularyQuery $read, WriteSentenceTable $table, WriteContract $contract): int
     {
         $json =
             json_encode($read->execute(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n";

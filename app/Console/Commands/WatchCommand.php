@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\Requests\EndLeftQuestions;
-use App\Actions\Tasks\ReviveTasks;
-use App\Actions\Tidy\MendClock;
-use App\Support\OpenConnections;
+use App\Actions\Requests\CancelAbandonedQueries;
+use App\Actions\Tasks\RequeueTasks;
+use App\Actions\Tidy\ResetClock;
+use App\Support\TcpConnections;
 
 final class WatchCommand extends ReachCommand
 {
@@ -22,7 +22,7 @@ final class WatchCommand extends ReachCommand
     /** Seconds between two looks at work that was left lying. */
     private const LOOK = 15;
 
-    public function handle(EndLeftQuestions $end, ReviveTasks $revive, MendClock $clock): int
+    public function handle(CancelAbandonedQueries $end, RequeueTasks $revive, ResetClock $clock): int
     {
         $this->callSilently('reach:tidy');
         $until = self::seconds() + $this->wholeNumber('seconds', 1, 86_400);
@@ -34,7 +34,7 @@ final class WatchCommand extends ReachCommand
                 $revive->execute();
                 $look = self::seconds() + self::LOOK;
             }
-            $end->execute(OpenConnections::to($served));
+            $end->execute(TcpConnections::to($served));
             usleep(self::PAUSE);
         }
 

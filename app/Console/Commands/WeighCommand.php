@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Exports\WeighExport;
 use App\Actions\Exports\WeighTopicsExport;
@@ -31,7 +31,7 @@ final class WeighCommand extends ReachCommand
         $isByTopic = $this->oneOf('by', ['keyword', 'topic']) === 'topic';
         $study = $this->study();
         $weights = $this->weights($study);
-        $comparison = $ensure->execute(ComparisonOrder::shownBy($study), $this->progress());
+        $comparison = $ensure->execute(ComparisonOptions::shownBy($study), $this->progress());
 
         return $this->export(
             $isByTopic

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Audit\ReadAudit;
+use App\Actions\Audit\AuditQuery;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
@@ -12,7 +12,7 @@ use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 /** Who did what, for administrators. */
 final class AuditController extends Controller
 {
-    public function index(Request $request, ReadAudit $read): JsonResponse
+    public function index(Request $request, AuditQuery $read): JsonResponse
     {
         if ($request->user()?->is_administrator !== true) {
             throw new AccessDeniedHttpException('Administrators read this record, nobody else.');
@@ -29,6 +29,6 @@ final class AuditController extends Controller
         $request->validate(['before' => ['nullable', 'integer', 'min:1', 'max:9007199254740991']]);
         $before = $request->filled('before') ? $request->integer('before') : null;
 
-        return new JsonResponse($read->execute($filter, $before, min(ReadAudit::MOST, max(1, $request->integer('limit', 100)))));
+        return new JsonResponse($read->execute($filter, $before, min(AuditQuery::MOST, max(1, $request->integer('limit', 100)))));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Http\Resources\ComparisonResource;
 use App\Jobs\RefreshComparison;
@@ -18,7 +18,7 @@ final class ComparisonController extends Controller
     /** The comparison on show. When it is no longer current a new one is ordered, and the old one stays until then. */
     public function show(Study $study, EnsureComparison $ensure): JsonResponse
     {
-        $current = $ensure->current(ComparisonOrder::shownBy($study->load(['domains', 'comparison'])));
+        $current = $ensure->current(ComparisonOptions::shownBy($study->load(['domains', 'comparison'])));
         $isCurrent = $current !== null && ($current->keywords() > 0 ? $current->id : null) === $study->comparison_id;
         $problem = $isCurrent ? null : self::problem($study);
         if (! $isCurrent && $problem === null) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Sentence\Sentence;
@@ -17,7 +17,7 @@ abstract class Controller
 {
     protected function shown(Study $study): Comparison
     {
-        return $study->comparison ?? throw Refused::because('comparison', 'Nothing has been compared yet; import rankings first.');
+        return $study->comparison ?? throw UserError::because('comparison', 'Nothing has been compared yet; import rankings first.');
     }
 
     protected function sentence(Request $request): Sentence

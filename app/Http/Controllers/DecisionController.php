@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Decisions\Decide;
-use App\Actions\Decisions\LaterChanges;
-use App\Actions\Decisions\ReadReasons;
-use App\Actions\Decisions\ReadTags;
+use App\Actions\Decisions\LaterDecisions;
+use App\Actions\Decisions\ReasonsQuery;
+use App\Actions\Decisions\RecordDecision;
+use App\Actions\Decisions\TagsQuery;
 use App\Actions\Decisions\UndoDecision;
 use App\Http\Requests\DecisionRequest;
 use App\Models\Study;
@@ -19,11 +19,11 @@ final class DecisionController extends Controller
     /** Rows that are told back one by one; of more only the number. */
     private const TOLD = 1000;
 
-    public function store(DecisionRequest $request, Study $study, Decide $decide): JsonResponse
+    public function store(DecisionRequest $request, Study $study, RecordDecision $decide): JsonResponse
     {
         $order = $request->order($study->comparison);
         $user = (int) $request->user()?->id;
-        $others = $request->filled('seen') ? LaterChanges::byOthers($study, $request->integer('seen'), $order->keywords, $user) : [];
+        $others = $request->filled('seen') ? LaterDecisions::byOthers($study, $request->integer('seen'), $order->keywords, $user) : [];
         $done = $decide->execute($study, $order, $user);
 
         return new JsonResponse([
@@ -42,13 +42,13 @@ final class DecisionController extends Controller
     }
 
     /** Reasons that were given, the newest first. */
-    public function reasons(Study $study, ReadReasons $read): JsonResponse
+    public function reasons(Study $study, ReasonsQuery $read): JsonResponse
     {
         return new JsonResponse($read->execute($study));
     }
 
     /** Tags in use, with the number of their keywords. */
-    public function tags(Study $study, ReadTags $read): JsonResponse
+    public function tags(Study $study, TagsQuery $read): JsonResponse
     {
         return new JsonResponse($read->execute($study));
     }

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\Competitors\FindCompetitors;
 use App\Actions\Studies\AddDomains;
 use App\Actions\Studies\ChangeDomain;
-use App\Actions\Studies\ReadLedger;
+use App\Actions\Studies\LedgerQuery;
 use App\Http\Requests\DomainsRequest;
 use App\Http\Requests\FindCompetitorsRequest;
 use App\Jobs\RefreshComparison;
@@ -19,7 +19,7 @@ use Illuminate\Http\Request;
 
 final class DomainController extends Controller
 {
-    public function index(Study $study, ReadLedger $ledger): JsonResponse
+    public function index(Study $study, LedgerQuery $ledger): JsonResponse
     {
         return new JsonResponse($ledger->execute($study->load(['domains', 'comparison'])));
     }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Watch\ReadHealth;
-use App\Actions\Watch\ReadMetrics;
+use App\Actions\Watch\HealthQuery;
+use App\Actions\Watch\MetricsQuery;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -19,22 +19,22 @@ final class HealthController extends Controller
     private const UNAVAILABLE = 503;
 
     /** Everybody may ask; what is told says nothing of what is kept here. */
-    public function show(ReadHealth $read): JsonResponse
+    public function show(HealthQuery $read): JsonResponse
     {
         $health = $read->execute();
 
         return new JsonResponse(
             [...$health, 'lanes' => (object) $health['lanes']],
-            $health['status'] === ReadHealth::WELL ? Response::HTTP_OK : self::UNAVAILABLE,
+            $health['status'] === HealthQuery::WELL ? Response::HTTP_OK : self::UNAVAILABLE,
         );
     }
 
-    public function metrics(Request $request, ReadMetrics $read): Response
+    public function metrics(Request $request, MetricsQuery $read): Response
     {
         if ($request->user()?->is_administrator !== true) {
             throw new AuthorizationException();
         }
 
-        return new Response($read->execute(), 200, ['Content-Type' => ReadMetrics::MIME]);
+        return new Response($read->execute(), 200, ['Content-Type' => MetricsQuery::MIME]);
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Bench\ReadKeyword;
-use App\Exceptions\NotHere;
+use App\Actions\Bench\KeywordQuery;
+use App\Exceptions\MissingRecord;
 use App\Models\Study;
 use GreaterReach\Core\Exception\InvalidValue;
 use Illuminate\Http\JsonResponse;
@@ -15,12 +15,12 @@ final class KeywordController extends Controller
 {
     private const MISSING = 'Nobody ranks for "%s" in the lists compared, and no keyword list of the study has it.';
 
-    public function show(Request $request, Study $study, ReadKeyword $read): JsonResponse
+    public function show(Request $request, Study $study, KeywordQuery $read): JsonResponse
     {
         $keyword = $request->string('keyword')->value();
 
         $found = $read->execute($this->shown($study), $keyword, $this->weights($request, $study->rulebook()));
 
-        return new JsonResponse($found ?? throw new NotHere(sprintf(self::MISSING, InvalidValue::quote($keyword))));
+        return new JsonResponse($found ?? throw new MissingRecord(sprintf(self::MISSING, InvalidValue::quote($keyword))));
     }
 }

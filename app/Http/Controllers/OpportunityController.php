@@ -4,33 +4,33 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Bench\BenchQuery;
+use App\Actions\Bench\GroupsQuery;
+use App\Actions\Bench\HiddenCountsQuery;
+use App\Actions\Bench\MapQuery;
+use App\Actions\Bench\OpportunitiesQuery;
 use App\Actions\Bench\RankedList;
-use App\Actions\Bench\ReadBench;
-use App\Actions\Bench\ReadGroups;
-use App\Actions\Bench\ReadHidden;
-use App\Actions\Bench\ReadMap;
-use App\Actions\Bench\ReadOpportunities;
-use App\Actions\Bench\ReadSteadiness;
-use App\Actions\Bench\ReadTopics;
-use App\Actions\Tasks\AwaitSteadiness;
+use App\Actions\Bench\SteadinessQuery;
+use App\Actions\Bench\TopicsQuery;
+use App\Actions\Tasks\StartSteadinessTask;
 use App\Http\Resources\TaskResource;
 use App\Models\Study;
 use App\Models\TaskStatus;
+use App\Support\Rows\CachedPage;
 use App\Support\Rows\PrioritySql;
-use App\Support\Rows\RememberedPage;
 use GreaterReach\Core\Priority\Weights;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
 final class OpportunityController extends Controller
 {
-    public function index(Request $request, Study $study, ReadOpportunities $read): JsonResponse
+    public function index(Request $request, Study $study, OpportunitiesQuery $read): JsonResponse
     {
         return $this->ranked($request, $study, 'weigh', $read);
     }
 
     /** The same list by topic: the pages to make or to improve. */
-    public function topics(Request $request, Study $study, ReadTopics $read): JsonResponse
+    public function topics(Request $request, Study $study, TopicsQuery $read): JsonResponse
     {
         return $this->ranked($request, $study, 'pages', $read);
     }
@@ -43,7 +43,7 @@ final class OpportunityController extends Controller
         $sort = $request->string('sort')->value() ?: RankedList::BY_PRIORITY;
         $falls = $request->string('dir')->value() !== 'asc';
         $from = max(0, $request->integer('cursor'));
-        $limit = min(ReadBench::MOST_ROWS, max(1, $request->integer('limit', 200)));
+        $limit = min(BenchQuery::MOST_ROWS, max(1, $request->integer('limit', 200)));
         $page = static fn(): array => [
             ...$read->execute($comparison, $sentence, $weights, $rulebook->fitGate(), $from, $limit, $sort, $falls),
             ...self::told($weights),
@@ -52,7 +52,7 @@ final class OpportunityController extends Controller
         return $request->filled('weights')
             ? new JsonResponse($page())
             : JsonResponse::fromJsonString(
-                RememberedPage::of($comparison, $list, [(string) $sentence, $from, $limit, $sort, $falls], $page),
+                CachedPage::of($comparison, $list, [(string) $sentence, $from, $limit, $sort, $falls], $page),
             );
     }
 
@@ -66,12 +66,12 @@ final class OpportunityController extends Controller
     }
 
     /** What the list leaves out, and why. */
-    public function hidden(Request $request, Study $study, ReadHidden $read): JsonResponse
+    public function hidden(Request $request, Study $study, HiddenCountsQuery $read): JsonResponse
     {
         return new JsonResponse($read->execute($this->shown($study), $this->sentence($request), $study->rulebook()->fitGate()));
     }
 
-    public function groups(Request $request, Study $study, ReadGroups $read): JsonResponse
+    public function groups(Request $request, Study $study, GroupsQuery $read): JsonResponse
     {
         return new JsonResponse(
             $read->execute(
@@ -83,7 +83,7 @@ final class OpportunityController extends Controller
         );
     }
 
-    public function map(Request $request, Study $study, ReadMap $read): JsonResponse
+    public function map(Request $request, Study $study, MapQuery $read): JsonResponse
     {
         $request->validate(['by' => ['nullable', 'in:keyword,topic']]);
 
@@ -100,7 +100,7 @@ final class OpportunityController extends Controller
     }
 
     /** At once, or for a long list 202 with the task that reckons it. */
-    public function steadiness(Request $request, Study $study, ReadSteadiness $read, AwaitSteadiness $await): JsonResponse
+    public function steadiness(Request $request, Study $study, SteadinessQuery $read, StartSteadinessTask $await): JsonResponse
     {
         [$comparison, $sentence] = [$this->shown($study), $this->sentence($request)];
         $weights = $this->weights($request, $study->rulebook());

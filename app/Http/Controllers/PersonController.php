@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\People\EntryLinks;
-use App\Actions\People\PeopleList;
-use App\Actions\People\PersonOrder;
+use App\Actions\People\AccountChanges;
+use App\Actions\People\PasswordLinks;
+use App\Actions\People\PeopleQuery;
 use App\Actions\People\SavePerson;
 use App\Actions\People\SecondFactor;
 use App\Http\Middleware\TokenAbilities;
@@ -18,8 +18,11 @@ use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 /** Accounts, for administrators who are signed in; a token manages nobody. */
 final class PersonController extends Controller
 {
-    public function __construct(private readonly SavePerson $save, private readonly EntryLinks $links, private readonly PeopleList $list)
-    {
+    public function __construct(
+        private readonly SavePerson $save,
+        private readonly PasswordLinks $links,
+        private readonly PeopleQuery $list,
+    ) {
     }
 
     public function index(Request $request): JsonResponse
@@ -80,7 +83,7 @@ final class PersonController extends Controller
         return new JsonResponse(['gone' => $person->id]);
     }
 
-    private function order(Request $request, string $email): PersonOrder
+    private function order(Request $request, string $email): AccountChanges
     {
         $request->validate([
             'name' => ['string', 'max:120'],
@@ -92,7 +95,7 @@ final class PersonController extends Controller
         ]);
         $flag = static fn(string $name): ?bool => $request->has($name) ? $request->boolean($name) : null;
 
-        return new PersonOrder(
+        return new AccountChanges(
             $email,
             $request->has('name') ? $request->string('name')->value() : null,
             $flag('is_administrator'),

@@ -9,13 +9,13 @@ use App\Actions\Documents\BriefMarkdown;
 use App\Actions\Documents\BriefOdt;
 use App\Actions\Documents\ReviewDocument;
 use App\Actions\Plans\AddToPlan;
+use App\Actions\Plans\BriefQuery;
 use App\Actions\Plans\ChangePlan;
-use App\Actions\Plans\PlanFrame;
+use App\Actions\Plans\ChangesSinceQuery;
+use App\Actions\Plans\PlanQuery;
+use App\Actions\Plans\PlanSchedule;
 use App\Actions\Plans\ProposePlan;
-use App\Actions\Plans\ReadBrief;
-use App\Actions\Plans\ReadPlan;
-use App\Actions\Plans\ReadSince;
-use App\Actions\Plans\ReadTrack;
+use App\Actions\Plans\TrackQuery;
 use App\Http\Requests\PlanAddRequest;
 use App\Http\Requests\PlanDraftRequest;
 use App\Http\Requests\PlanItemRequest;
@@ -31,7 +31,7 @@ use Illuminate\Support\Facades\Vite;
 
 final class PlanController extends Controller
 {
-    public function show(Request $request, Study $study, ReadPlan $read): JsonResponse
+    public function show(Request $request, Study $study, PlanQuery $read): JsonResponse
     {
         $request->validate(['without' => ['nullable', 'integer'], 'draft' => ['nullable', 'integer']]);
 
@@ -40,9 +40,9 @@ final class PlanController extends Controller
         );
     }
 
-    public function update(PlanRequest $request, Study $study, ChangePlan $change, ReadPlan $read): JsonResponse
+    public function update(PlanRequest $request, Study $study, ChangePlan $change, PlanQuery $read): JsonResponse
     {
-        $change->setFrame($study, ...$request->frame(PlanFrame::agreed($study)));
+        $change->setFrame($study, ...$request->frame(PlanSchedule::agreed($study)));
 
         return new JsonResponse($read->execute($study->load('domains')));
     }
@@ -108,13 +108,13 @@ final class PlanController extends Controller
         return new JsonResponse(['undone' => $request->integer('change')]);
     }
 
-    public function brief(Study $study, int $item, ReadBrief $read): JsonResponse
+    public function brief(Study $study, int $item, BriefQuery $read): JsonResponse
     {
         return new JsonResponse($read->execute($study->load('domains'), $this->item($study, $item)));
     }
 
     /** `md`, `html` or `odt`; the HTML one is shown, the others are saved. */
-    public function briefFile(Study $study, int $item, string $format, ReadBrief $read): Response
+    public function briefFile(Study $study, int $item, string $format, BriefQuery $read): Response
     {
         $found = $this->item($study, $item);
         $brief = $read->execute($study->load('domains'), $found);
@@ -140,7 +140,7 @@ final class PlanController extends Controller
         ]);
     }
 
-    public function track(Study $study, ReadTrack $read, ReadSince $since): JsonResponse
+    public function track(Study $study, TrackQuery $read, ChangesSinceQuery $since): JsonResponse
     {
         $track = $read->execute($study->load('domains'));
 

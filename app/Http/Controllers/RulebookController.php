@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Bench\ReadOpenWords;
+use App\Actions\Bench\OpenWordsQuery;
 use App\Actions\Studies\ChangeRulebook;
 use App\Actions\Studies\PreviewRulebook;
 use App\Actions\Studies\RulebookHistory;
@@ -35,7 +35,7 @@ final class RulebookController extends Controller
     }
 
     /** Words that may make a rule of intents. */
-    public function openWords(Study $study, ReadOpenWords $read): JsonResponse
+    public function openWords(Study $study, OpenWordsQuery $read): JsonResponse
     {
         return new JsonResponse($study->comparison === null ? [] : $read->execute($study, $study->comparison));
     }

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\People\ChangePassword;
 use App\Actions\People\PasswordRule;
 use App\Actions\People\SignIn;
-use App\Http\Middleware\RecordActs;
+use App\Http\Middleware\AuditRequests;
 use App\Http\Middleware\TokenAbilities;
 use App\Http\Requests\SignInRequest;
 use App\Models\User;
@@ -63,7 +63,7 @@ final class SessionController
     public function destroy(Request $request): JsonResponse
     {
         if (! TokenAbilities::isByToken()) {
-            $request->attributes->set(RecordActs::LEAVING, $request->user());
+            $request->attributes->set(AuditRequests::LEAVING, $request->user());
             Auth::logout();
         }
         $request->session()->invalidate();

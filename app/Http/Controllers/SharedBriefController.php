@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Documents\BriefHtml;
-use App\Actions\Plans\HearWriter;
-use App\Actions\Plans\ReadBrief;
-use App\Exceptions\Refused;
+use App\Actions\Plans\BriefQuery;
+use App\Actions\Plans\SubmitBriefAnswer;
+use App\Exceptions\UserError;
 use App\Models\BriefLink;
 use App\Models\PlanItem;
 use App\Models\Study;
@@ -23,7 +23,7 @@ final class SharedBriefController extends Controller
 {
     private const LONGEST_NOTE = 5000;
 
-    public function show(Request $request, int $link, ReadBrief $read): Response
+    public function show(Request $request, int $link, BriefQuery $read): Response
     {
         return $this->opened(
             $request,
@@ -32,11 +32,11 @@ final class SharedBriefController extends Controller
         );
     }
 
-    public function answer(Request $request, int $link, ReadBrief $read, HearWriter $hear): Response
+    public function answer(Request $request, int $link, BriefQuery $read, SubmitBriefAnswer $hear): Response
     {
         return $this->opened($request, $link, function (PlanItem $item, Study $study) use ($request, $read, $hear): Response {
             $said = validator($request->only(['status', 'url', 'note']), [
-                'status' => ['required', Rule::in(array_column(HearWriter::STATUSES, 'value'))],
+                'status' => ['required', Rule::in(array_column(SubmitBriefAnswer::STATUSES, 'value'))],
                 'url' => ['nullable', 'string', 'max:2000'],
                 'note' => ['nullable', 'string', 'max:'.self::LONGEST_NOTE],
             ]);
@@ -47,12 +47,12 @@ final class SharedBriefController extends Controller
     }
 
     /** @return ?string why it was refused */
-    private static function hear(Request $request, Study $study, PlanItem $item, HearWriter $hear): ?string
+    private static function hear(Request $request, Study $study, PlanItem $item, SubmitBriefAnswer $hear): ?string
     {
         $text = static fn(string $field): ?string => $request->string($field)->trim()->value() ?: null;
         try {
             $hear->execute($study, $item, ItemStatus::from($request->string('status')->value()), $text('url'), $text('note'));
-        } catch (Refused $refused) {
+        } catch (UserError $refused) {
             return $refused->getMessage();
         }
 
@@ -81,7 +81,7 @@ final class SharedBriefController extends Controller
         Request $request,
         Study $study,
         PlanItem $item,
-        ReadBrief $read,
+        BriefQuery $read,
         ?string $told,
         bool $isRefused = false,
     ): Response {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Comparisons\LearnEffect;
-use App\Actions\Studies\ReadCurve;
+use App\Actions\Comparisons\LearnEffects;
+use App\Actions\Studies\CurveQuery;
 use App\Models\Study;
 use App\Support\Sources\Sources;
 use GreaterReach\Core\Winning\Effect;
@@ -20,7 +20,7 @@ final class SourceController extends Controller
     }
 
     /** What work brings, and what that was learnt from. */
-    public function effect(Study $study, LearnEffect $learn): JsonResponse
+    public function effect(Study $study, LearnEffects $learn): JsonResponse
     {
         $study->load('domains');
 
@@ -38,7 +38,7 @@ final class SourceController extends Controller
         ]);
     }
 
-    public function curve(Study $study, ReadCurve $read): JsonResponse
+    public function curve(Study $study, CurveQuery $read): JsonResponse
     {
         return new JsonResponse($read->execute($study->load('domains')));
     }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Studies\CreateStudy;
+use App\Actions\Studies\DeletedStudiesQuery;
 use App\Actions\Studies\DeleteStudy;
-use App\Actions\Studies\ListDeleted;
-use App\Actions\Studies\ListStudies;
-use App\Actions\Studies\MakeStudy;
-use App\Actions\Studies\ReadStudyPaths;
 use App\Actions\Studies\SaveStudy;
-use App\Exceptions\Refused;
+use App\Actions\Studies\StudiesQuery;
+use App\Actions\Studies\StudyPathsQuery;
+use App\Exceptions\UserError;
 use App\Http\Requests\StudyListRequest;
 use App\Http\Requests\StudyRequest;
 use App\Http\Resources\StudyResource;
@@ -23,11 +23,11 @@ use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 
 final class StudyController extends Controller
 {
-    public function __construct(private readonly ReadStudyPaths $paths)
+    public function __construct(private readonly StudyPathsQuery $paths)
     {
     }
 
-    public function index(StudyListRequest $request, ListStudies $list): JsonResponse
+    public function index(StudyListRequest $request, StudiesQuery $list): JsonResponse
     {
         $page = $list->execute($request->person(), $request->wanted(), $request->group(), $request->cursor(), $request->limit());
         $paths = $this->paths->execute($page['studies'], $request->person());
@@ -46,7 +46,7 @@ final class StudyController extends Controller
         return $this->resource($study->load(['domains', 'comparison']), $request);
     }
 
-    public function store(StudyRequest $request, MakeStudy $make): JsonResponse
+    public function store(StudyRequest $request, CreateStudy $make): JsonResponse
     {
         if (! $request->person()->maySetUpStudies()) {
             throw new AccessDeniedHttpException('An administrator says who may make studies.');
@@ -63,7 +63,7 @@ final class StudyController extends Controller
         return $this->resource($saved->study->load('comparison'), $request, $saved->notes);
     }
 
-    /** @throws Refused where the name is not that of the study */
+    /** @throws UserError where the name is not that of the study */
     public function destroy(Request $request, Study $study, DeleteStudy $delete): JsonResponse
     {
         $request->validate(['name' => ['required', 'string', 'max:200']]);
@@ -73,7 +73,7 @@ final class StudyController extends Controller
         return new JsonResponse(['slug' => $study->slug, 'gone_at' => $gone->toIso8601ZuluString()]);
     }
 
-    public function deleted(Request $request, ListDeleted $list): JsonResponse
+    public function deleted(Request $request, DeletedStudiesQuery $list): JsonResponse
     {
         /** @var User $user */
         $user = $request->user();

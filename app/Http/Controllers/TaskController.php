@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Exports\KeptFiles;
+use App\Actions\Exports\ExportStorage;
 use App\Actions\Imports\WriteReport;
-use App\Actions\Tasks\ReadTasks;
+use App\Actions\Tasks\TasksQuery;
 use App\Http\Resources\TaskResource;
 use App\Models\Study;
 use App\Models\Task;
@@ -19,12 +19,12 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class TaskController extends Controller
 {
-    public function index(Study $study, ReadTasks $read): JsonResponse
+    public function index(Study $study, TasksQuery $read): JsonResponse
     {
         return new JsonResponse(array_map(TaskResource::of(...), $read->execute($study)));
     }
 
-    public function show(Study $study, int $task, ReadTasks $read): JsonResponse
+    public function show(Study $study, int $task, TasksQuery $read): JsonResponse
     {
         return new JsonResponse(TaskResource::of($read->looked($this->task($study, $task))));
     }
@@ -55,7 +55,7 @@ final class TaskController extends Controller
     }
 
     /** What a task has written; 404 once it is gone. */
-    public function file(Study $study, int $task, KeptFiles $files): StreamedResponse
+    public function file(Study $study, int $task, ExportStorage $files): StreamedResponse
     {
         $found = $this->task($study, $task);
         $list = Figures::text($found->payload['list'] ?? null) ?? 'list';

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Imports\ForgetUpload;
-use App\Actions\Imports\LeaveOutFile;
+use App\Actions\Imports\DeleteUpload;
 use App\Actions\Imports\ProposeImport;
-use App\Actions\Imports\ReceiveUpload;
+use App\Actions\Imports\SkipFile;
+use App\Actions\Imports\StoreUpload;
 use App\Http\Requests\UploadRequest;
 use App\Models\Study;
 use App\Models\Upload;
@@ -16,7 +16,7 @@ use Illuminate\Http\Request;
 
 final class UploadController extends Controller
 {
-    public function store(UploadRequest $request, Study $study, ReceiveUpload $receive, ProposeImport $propose): JsonResponse
+    public function store(UploadRequest $request, Study $study, StoreUpload $receive, ProposeImport $propose): JsonResponse
     {
         [$upload, $table] = $receive->execute($study, $request->person(), $request->upload());
 
@@ -31,7 +31,7 @@ final class UploadController extends Controller
         );
     }
 
-    public function update(Request $request, Study $study, string $upload, LeaveOutFile $leaveOut): JsonResponse
+    public function update(Request $request, Study $study, string $upload, SkipFile $leaveOut): JsonResponse
     {
         $request->validate(['leave_out' => ['required', 'boolean']]);
         $file = Upload::query()->where('study_id', $study->id)->findOrFail($upload);
@@ -41,7 +41,7 @@ final class UploadController extends Controller
     }
 
     /** A file that nobody wants imported after all. */
-    public function destroy(Study $study, string $upload, ForgetUpload $forget): JsonResponse
+    public function destroy(Study $study, string $upload, DeleteUpload $forget): JsonResponse
     {
         $forget->unwanted($study, $upload);
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Bench\AdvertisingQuery;
 use App\Actions\Bench\FindNoise;
-use App\Actions\Bench\ReadAdvertising;
-use App\Actions\Bench\ReadMovement;
-use App\Actions\Bench\ReadOurPages;
-use App\Actions\Bench\ReadPageOne;
-use App\Actions\Bench\ReadPages;
+use App\Actions\Bench\MovementQuery;
+use App\Actions\Bench\OwnPagesQuery;
+use App\Actions\Bench\PageOneQuery;
+use App\Actions\Bench\PagesQuery;
 use App\Models\Domain;
 use App\Models\Snapshot;
 use App\Models\Study;
@@ -21,7 +21,7 @@ use Illuminate\Validation\Rule;
 /** The other views of the bench: pages, movement, page one for all, organic beside paid, and the noise that could go. */
 final class ViewController extends Controller
 {
-    public function pages(Request $request, Study $study, ReadPages $read): JsonResponse
+    public function pages(Request $request, Study $study, PagesQuery $read): JsonResponse
     {
         $request->validate(['domain' => ['nullable', 'integer', 'between:0,10']]);
 
@@ -35,12 +35,12 @@ final class ViewController extends Controller
         );
     }
 
-    public function ours(Request $request, Study $study, ReadOurPages $read): JsonResponse
+    public function ours(Request $request, Study $study, OwnPagesQuery $read): JsonResponse
     {
         return new JsonResponse($read->execute($study->load('domains'), $this->shown($study), $this->sentence($request)));
     }
 
-    public function movement(Request $request, Study $study, ReadMovement $read): JsonResponse
+    public function movement(Request $request, Study $study, MovementQuery $read): JsonResponse
     {
         $request->validate([
             'domain' => ['required', 'integer'],
@@ -64,12 +64,12 @@ final class ViewController extends Controller
         );
     }
 
-    public function pageOne(Request $request, Study $study, ReadPageOne $read): JsonResponse
+    public function pageOne(Request $request, Study $study, PageOneQuery $read): JsonResponse
     {
         return new JsonResponse($read->execute($this->shown($study), $this->sentence($request), ...self::order($request)));
     }
 
-    public function advertising(Request $request, Study $study, ReadAdvertising $read): JsonResponse
+    public function advertising(Request $request, Study $study, AdvertisingQuery $read): JsonResponse
     {
         return new JsonResponse($read->execute($this->shown($study), $this->sentence($request), ...self::order($request)));
     }

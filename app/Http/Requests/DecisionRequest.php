@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Actions\Bench\ReadGroups;
-use App\Actions\Decisions\DecisionOrder;
-use App\Exceptions\Refused;
+use App\Actions\Bench\GroupsQuery;
+use App\Actions\Decisions\DecisionInput;
+use App\Exceptions\UserError;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Mark;
@@ -57,7 +57,7 @@ final class DecisionRequest extends FormRequest
         ];
     }
 
-    public function order(?Comparison $comparison): DecisionOrder
+    public function order(?Comparison $comparison): DecisionInput
     {
         $valid = $this->validated();
         /**
@@ -70,13 +70,13 @@ final class DecisionRequest extends FormRequest
         }
         $text = fn(string $field): ?string => $this->string($field)->trim()->value() ?: null;
         if ($columns === [] && $text('tag') === null && $text('untag') === null) {
-            throw Refused::because(
+            throw UserError::because(
                 'decision',
                 'Nothing is decided; send a mark, a fit, an intent, a stage, a target, a note, a topic, a pin, a difficulty or a tag.',
             );
         }
 
-        return new DecisionOrder(
+        return new DecisionInput(
             $this->named($comparison),
             $columns,
             $text('tag'),
@@ -89,7 +89,7 @@ final class DecisionRequest extends FormRequest
     {
         return match (true) {
             $this->has('keywords') => $this->keywordKeys(),
-            $comparison === null => throw Refused::because('show', 'Nothing has been compared yet, so a sentence shows nothing.'),
+            $comparison === null => throw UserError::because('show', 'Nothing has been compared yet, so a sentence shows nothing.'),
             $this->has('topics') => self::open($comparison, Texts::list($this->array('topics'))),
             $this->has('groups') => $this->grouped($comparison),
             default => self::shown($comparison, Sentence::parse($this->string('show')->value()), $this->string('list')->value()),
@@ -108,7 +108,7 @@ final class DecisionRequest extends FormRequest
             ->orderBy('keyword');
 
         return Texts::list($keywords->pluck('keyword')->all())
-            ?: throw Refused::because('topics', 'None of these topics has an open keyword.');
+            ?: throw UserError::because('topics', 'None of these topics has an open keyword.');
     }
 
     /** @return list<string> the opportunities of some groups */
@@ -116,7 +116,7 @@ final class DecisionRequest extends FormRequest
     {
         $names = array_map(static fn(mixed $name): ?string => \is_string($name) ? $name : null, $this->array('groups'));
         $sentence = Sentence::parse($this->string('show')->value());
-        $rows = ReadGroups::inside($comparison, $sentence, self::gate($comparison), $this->string('by')->value(), array_values($names));
+        $rows = GroupsQuery::inside($comparison, $sentence, self::gate($comparison), $this->string('by')->value(), array_values($names));
 
         return self::within($rows);
     }
@@ -147,7 +147,7 @@ final class DecisionRequest extends FormRequest
         $keywords = $rows->orderBy('keyword')->limit(self::MOST + 1)->pluck('keyword')->all();
 
         return \count($keywords) > self::MOST
-            ? throw Refused::because('show', 'A decision reaches at most 50,000 keywords at once; narrow the sentence.')
+            ? throw UserError::because('show', 'A decision reaches at most 50,000 keywords at once; narrow the sentence.')
             : Texts::list($keywords);
     }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Actions\Plans\PlanFrame;
 use App\Actions\Plans\PlanOpportunities;
+use App\Actions\Plans\PlanSchedule;
 use App\Actions\Plans\ProposedPlan;
 use App\Models\Comparison;
 use App\Models\Study;
@@ -52,11 +52,11 @@ final class PlanRequest extends FormRequest
     }
 
     /**
-     * @param PlanFrame $now whose parts stay that nothing is said of
+     * @param PlanSchedule $now whose parts stay that nothing is said of
      *
      * @return array{Month, int, float} start, months and days of work in each
      */
-    public function frame(PlanFrame $now): array
+    public function frame(PlanSchedule $now): array
     {
         return [
             $this->has('start') ? $this->start() : $now->start,

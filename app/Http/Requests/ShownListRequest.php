@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Actions\Exports\ShownList;
+use App\Actions\Exports\ListView;
 use App\Support\Rows\LongList;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Weights;
@@ -25,9 +25,9 @@ final class ShownListRequest extends FormRequest
         ];
     }
 
-    public function shown(Weights $weights): ShownList
+    public function shown(Weights $weights): ListView
     {
-        return new ShownList(
+        return new ListView(
             LongList::from($this->string('list')->value()),
             Sentence::parse($this->string('show')->value()),
             $weights,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Actions\Studies\ListStudies;
+use App\Actions\Studies\StudiesQuery;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -20,7 +20,7 @@ final class StudyListRequest extends FormRequest
     {
         return [
             'name' => ['nullable', 'string', 'max:200'],
-            'group' => ['nullable', Rule::in(array_keys(ListStudies::GROUPS))],
+            'group' => ['nullable', Rule::in(array_keys(StudiesQuery::GROUPS))],
             'cursor' => ['nullable', 'string', 'max:2000'],
             'limit' => ['nullable', 'integer', 'min:1', 'max:'.self::MOST],
         ];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Paging;
 
-use App\Exceptions\NotOfOurs;
+use App\Exceptions\InvalidReference;
 
 /** Where a page of a list ended, as a text that a client hands back to get the next one. */
 final class Cursor
@@ -20,7 +20,7 @@ final class Cursor
      *
      * @return ?list<string|int|float|null> null at the beginning
      *
-     * @throws NotOfOurs when no list gave it
+     * @throws InvalidReference when no list gave it
      */
     public static function read(?string $text, int $values): ?array
     {
@@ -33,6 +33,6 @@ final class Cursor
             && (\is_string(end($place)) || \is_int(end($place)));
 
         /** @var list<string|int|float|null> */
-        return $isPlace ? $place : throw NotOfOurs::cursor();
+        return $isPlace ? $place : throw InvalidReference::cursor();
     }
 }

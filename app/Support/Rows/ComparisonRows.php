@@ -27,12 +27,12 @@ final readonly class ComparisonRows
     }
 
     /** A column that says of each row whether a sentence lets it through. */
-    public function fits(Sentence $sentence, string $name): FittingColumn
+    public function fits(Sentence $sentence, string $name): MatchColumn
     {
         $conditions = $this->compiler()->apply(DB::table('comparison_rows'), $sentence);
         $sql = preg_replace('/^where /', '', $conditions->getGrammar()->compileWheres($conditions));
 
-        return new FittingColumn($sql === '' ? "true AS {$name}" : "({$sql}) IS TRUE AS {$name}", $conditions->getBindings());
+        return new MatchColumn($sql === '' ? "true AS {$name}" : "({$sql}) IS TRUE AS {$name}", $conditions->getBindings());
     }
 
     private function compiler(): SentenceCompiler

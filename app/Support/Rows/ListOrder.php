@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Rows;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 
 /** What a short list goes by that has columns of its own. */
 final readonly class ListOrder
@@ -16,14 +16,14 @@ final readonly class ListOrder
     /**
      * @param array<string, string> $columns name → SQL; the first one is taken where none is named
      *
-     * @throws Refused when there is no such order
+     * @throws UserError when there is no such order
      */
     public static function of(array $columns, string $sort, bool $isDescending): self
     {
         $name = $sort === '' ? (string) array_key_first($columns) : $sort;
 
         return new self(
-            $columns[$name] ?? throw Refused::because('sort', sprintf('Sorting goes by one of %s.', implode(', ', array_keys($columns)))),
+            $columns[$name] ?? throw UserError::because('sort', sprintf('Sorting goes by one of %s.', implode(', ', array_keys($columns)))),
             $isDescending,
         );
     }

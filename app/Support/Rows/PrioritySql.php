@@ -7,7 +7,7 @@ namespace App\Support\Rows;
 use App\Support\Catalogue\RowCatalogue;
 use App\Support\Database\Figures;
 use GreaterReach\Core\Priority\Weights;
-use GreaterReach\Core\Results\Compared;
+use GreaterReach\Core\Results\RoundedFigure;
 
 /**
  * The priority and the order of opportunities as SQL over stored scores, so that a moved weight re-orders a million rows
@@ -56,6 +56,6 @@ final class PrioritySql
     /** A figure as it is compared: what differs in the tenth decimal is alike. */
     private static function compared(string $figure): string
     {
-        return "round({$figure} * 1e".Compared::DECIMALS.')';
+        return "round({$figure} * 1e".RoundedFigure::DECIMALS.')';
     }
 }

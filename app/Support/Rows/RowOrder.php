@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Rows;
 
-use App\Exceptions\Refused;
+use App\Exceptions\UserError;
 use App\Support\Catalogue\RowCatalogue;
 
 /** What a list of keywords goes by: a column of the catalogue, the position of one domain (`p2`), or what people decided. */
@@ -23,7 +23,7 @@ final readonly class RowOrder
      * @param int     $competitors how many are compared
      * @param ?string $other what the list can go by beside these, for the words of a refusal
      *
-     * @throws Refused when there is no such order
+     * @throws UserError when there is no such order
      */
     public static function named(string $name, int $competitors, ?string $other = null): self
     {
@@ -35,7 +35,7 @@ final readonly class RowOrder
             $name === 'share' => 'comparison_rows.'.self::SHARE,
             $name === 'tags' => self::decided('tags', 'min(o.tag)'),
             \in_array($name, self::DECIDED, true) => self::decided('decisions', "o.{$name}"),
-            default => throw Refused::because(
+            default => throw UserError::because(
                 'sort',
                 sprintf('Sorting goes by one of %s.', implode(', ', [...$other === null ? [] : [$other], ...self::names()])),
             ),

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Support\Sentence;
 
 use App\Models\Comparison;
+use GreaterReach\Core\Winning\AuthorityPeer;
 use GreaterReach\Core\Winning\ComfortDifficulty;
-use GreaterReach\Core\Winning\Peer;
 
 /** Sentences worth having from the start, put together for the domains of one comparison. */
 final class ReadyLenses
@@ -16,8 +16,8 @@ final class ReadyLenses
     {
         $count = \count($comparison->domains) - 1;
         $comfort = (string) round($comparison->models()->comfort->value ?? ComfortDifficulty::ASSUMED, 1);
-        $peers = self::any($comparison, $peerBand, Peer::Comparable, '<=10');
-        $weaker = self::any($comparison, $peerBand, Peer::Weaker, '<=20');
+        $peers = self::any($comparison, $peerBand, AuthorityPeer::Comparable, '<=10');
+        $weaker = self::any($comparison, $peerBand, AuthorityPeer::Weaker, '<=20');
         $losing = self::alternatives(
             array_map(static fn(int $number): string => "m{$number}=left,slipped", $count === 0 ? [] : range(1, $count)),
         );
@@ -42,12 +42,13 @@ final class ReadyLenses
         );
     }
 
-    private static function any(Comparison $comparison, float $band, Peer $wanted, string $condition): ?string
+    private static function any(Comparison $comparison, float $band, AuthorityPeer $wanted, string $condition): ?string
     {
         $own = $comparison->domains[0]['authority'];
         $numbers = array_filter(
             array_keys($comparison->domains),
-            static fn(int $number): bool => $number > 0 && Peer::of($comparison->domains[$number]['authority'], $own, $band) === $wanted,
+            static fn(int $number): bool => $number > 0
+                && AuthorityPeer::of($comparison->domains[$number]['authority'], $own, $band) === $wanted,
         );
 
         return self::alternatives(array_map(static fn(int $number): string => "p{$number}{$condition}", array_values($numbers)));

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Support\Sentence;
 
+use App\Exceptions\HasProblemFields;
 use App\Exceptions\ProblemCode;
-use App\Exceptions\TellsMore;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Exception\ReachException;
 
 /** A clause of a sentence that cannot be understood; names the clause and what would be right. */
-final class SentenceProblem extends \InvalidArgumentException implements ReachException, TellsMore
+final class SentenceProblem extends \InvalidArgumentException implements ReachException, HasProblemFields
 {
     private function __construct(public readonly string $clause, string $reason)
     {

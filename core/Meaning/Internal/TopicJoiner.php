@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Meaning\Internal;
 
 use GreaterReach\Core\Meaning\StemSets;
-use GreaterReach\Core\Pages\PageBook;
+use GreaterReach\Core\Pages\PageIndex;
 
 /**
  * Joins topics that one page can serve after all: those alike in wording that share a page of any domain, and those whose primary keywords
@@ -30,7 +30,7 @@ final class TopicJoiner
     private array $places = [];
 
     /** @param array<int, int> $primaryOf keyword → primary keyword of its topic */
-    public function __construct(private readonly array $primaryOf, private readonly PageBook $pages, private readonly StemSets $stems)
+    public function __construct(private readonly array $primaryOf, private readonly PageIndex $pages, private readonly StemSets $stems)
     {
     }
 

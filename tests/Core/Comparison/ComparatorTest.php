@@ -10,7 +10,7 @@ use GreaterReach\Core\Comparison\Movement;
 use GreaterReach\Core\Comparison\Overlap;
 use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Comparison\Standing;
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Golden;
@@ -35,7 +35,7 @@ final class ComparatorTest extends TestCase
     #[DataProvider('noRankings')]
     public function test_what_is_no_ranking_cannot_be_made(string $keyword, int $position): void
     {
-        $this->expectException(Misuse::class);
+        $this->expectException(InvalidArgument::class);
         new Ranking($keyword, $position);
     }
 
@@ -111,7 +111,7 @@ final class ComparatorTest extends TestCase
 
     public function test_a_stream_out_of_order_is_a_misuse(): void
     {
-        $this->expectException(Misuse::class);
+        $this->expectException(InvalidArgument::class);
         $this->expectExceptionMessage('keyword order');
         $this->compare([[new Ranking('b', 1), new Ranking('a', 1)]], [null], 100, []);
     }
@@ -223,7 +223,7 @@ final class ComparatorTest extends TestCase
             try {
                 new Overlap($domains);
                 self::fail("{$domains} domains were taken.");
-            } catch (Misuse $misuse) {
+            } catch (InvalidArgument $misuse) {
                 self::assertSame('Overlap counts 1 to 62 domains.', $misuse->getMessage());
             }
         }

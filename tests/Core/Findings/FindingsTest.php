@@ -7,8 +7,8 @@ namespace Tests\Core\Findings;
 use GreaterReach\Core\Findings\Counted;
 use GreaterReach\Core\Findings\Finding;
 use GreaterReach\Core\Findings\Findings;
-use GreaterReach\Core\Findings\Lacks;
 use GreaterReach\Core\Findings\Market;
+use GreaterReach\Core\Findings\MissingData;
 use GreaterReach\Core\Findings\Opportunities;
 use GreaterReach\Core\Findings\Stage;
 use GreaterReach\Core\Findings\Words;
@@ -85,12 +85,12 @@ final class FindingsTest extends TestCase
 
     public function test_what_the_data_lack_is_told_and_what_they_have_is_not(): void
     {
-        self::assertSame('The volume of all 7 keywords is unknown.', Lacks::volumes(7, 7)?->words);
-        self::assertSame('The difficulty of 3 of 7 keywords is unknown.', Lacks::difficulties(3, 7)?->words);
-        self::assertNull(Lacks::volumes(0, 7) ?? Lacks::difficulties(0, 7) ?? Lacks::urls([]));
-        self::assertNull(Lacks::clicks(true) ?? Lacks::stale([], 35));
-        self::assertStringContainsString('a.example, b.example', (string) Lacks::urls(['a.example', 'b.example'])?->words);
-        self::assertSame([null, Stage::Gather], [Lacks::clicks(false)?->worth, Lacks::comparison()->stage]);
+        self::assertSame('The volume of all 7 keywords is unknown.', MissingData::volumes(7, 7)?->words);
+        self::assertSame('The difficulty of 3 of 7 keywords is unknown.', MissingData::difficulties(3, 7)?->words);
+        self::assertNull(MissingData::volumes(0, 7) ?? MissingData::difficulties(0, 7) ?? MissingData::urls([]));
+        self::assertNull(MissingData::clicks(true) ?? MissingData::stale([], 35));
+        self::assertStringContainsString('a.example, b.example', (string) MissingData::urls(['a.example', 'b.example'])?->words);
+        self::assertSame([null, Stage::Gather], [MissingData::clicks(false)?->worth, MissingData::comparison()->stage]);
     }
 
     public function test_the_most_worth_comes_first_what_is_missing_last_and_more_than_a_minute_holds_is_left_out(): void
@@ -116,15 +116,15 @@ final class FindingsTest extends TestCase
         self::assertSame('Competitors rank for 3 keywords where we don’t. What they would bring is unknown.', $gap?->words);
         $thin = Opportunities::funnel('top', 9, 1, 4, 'inkmoor.example', $unknown);
         self::assertStringEndsWith('3 keywords, worth an unknown number of visits a month.', (string) $thin?->words);
-        self::assertSame([null, false, true], [$gap->worth, $gap->isLack(), Lacks::clicks(false)?->isLack()]);
+        self::assertSame([null, false, true], [$gap->worth, $gap->isLack(), MissingData::clicks(false)?->isLack()]);
         $none = Opportunities::conflicts(new Counted('conflict=yes', 2, 0.0));
-        $order = array_map(static fn(Finding $one): string => $one->code, Findings::order([Lacks::clicks(false), $gap, $none]));
+        $order = array_map(static fn(Finding $one): string => $one->code, Findings::order([MissingData::clicks(false), $gap, $none]));
         self::assertSame(['conflicts', 'gap', 'no_clicks'], $order);
         $half = Opportunities::conflicts(new Counted('conflict=yes', 2, .5));
         self::assertSame([$half, $gap], Findings::order([$gap, $half]), 'What is unknown comes after what is known to be little.');
         self::assertSame([$half, $gap], Findings::order([$half, $gap]));
-        self::assertNull(Lacks::competitors(1));
-        self::assertSame('no_competitors', Lacks::competitors(0)?->code);
+        self::assertNull(MissingData::competitors(1));
+        self::assertSame('no_competitors', MissingData::competitors(0)?->code);
     }
 
     public function test_what_leads_asks_for_something(): void
@@ -148,8 +148,8 @@ final class FindingsTest extends TestCase
     public function test_it_is_kept_as_json(): void
     {
         $finding = Opportunities::conflicts(new Counted('conflict=yes', 3, 2.5));
-        $kept = json_decode(json_encode([$finding, Lacks::clicks(false)], JSON_THROW_ON_ERROR), true, 8, JSON_THROW_ON_ERROR);
-        self::assertEquals([$finding, Lacks::clicks(false)], array_map(Finding::fromArray(...), $kept));
+        $kept = json_decode(json_encode([$finding, MissingData::clicks(false)], JSON_THROW_ON_ERROR), true, 8, JSON_THROW_ON_ERROR);
+        self::assertEquals([$finding, MissingData::clicks(false)], array_map(Finding::fromArray(...), $kept));
     }
 
     /** @param array<string, string> $case */
@@ -170,13 +170,13 @@ final class FindingsTest extends TestCase
             'lost' => Market::focus('a.example', 'pens', false, $counted),
             'large' => Market::tooLarge('a.example', 90.0, 38.0),
             'share' => Market::share(.14, .114, '2025-12', 'b.example', .507, 8426.0),
-            'cmp' => Lacks::comparison(),
-            'comp' => Lacks::competitors(0),
-            'vol' => Lacks::volumes(3, 7),
-            'dif' => Lacks::difficulties(7, 7),
-            'urls' => Lacks::urls(['a.example']),
-            'clicks' => Lacks::clicks(false),
-            default => Lacks::stale(['a.example', 'b.example'], 35),
+            'cmp' => MissingData::comparison(),
+            'comp' => MissingData::competitors(0),
+            'vol' => MissingData::volumes(3, 7),
+            'dif' => MissingData::difficulties(7, 7),
+            'urls' => MissingData::urls(['a.example']),
+            'clicks' => MissingData::clicks(false),
+            default => MissingData::stale(['a.example', 'b.example'], 35),
         };
         self::assertSame($case['says'], json_encode($finding, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
     }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Meaning;
 
 use GreaterReach\Core\Comparison\Ranking;
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Keyword\Stemmer;
 use GreaterReach\Core\Keyword\Words;
 use GreaterReach\Core\Meaning\TopicBuilder;
-use GreaterReach\Core\Pages\PageBook;
 use GreaterReach\Core\Pages\PageGraph;
+use GreaterReach\Core\Pages\PageIndex;
 use GreaterReach\Core\Site\UrlKey;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -115,7 +115,7 @@ final class TopicBuilderTest extends TestCase
 
     public function test_keywords_out_of_order_are_a_misuse(): void
     {
-        $this->expectException(Misuse::class);
+        $this->expectException(InvalidArgument::class);
         $builder = new TopicBuilder(2, self::stemmer(), new PageGraph());
         $builder->add('b', 1);
         $builder->add('a', 1);
@@ -123,7 +123,7 @@ final class TopicBuilderTest extends TestCase
 
     public function test_an_empty_study_has_no_topics(): void
     {
-        self::assertSame(0, (new TopicBuilder(2, self::stemmer(), new PageGraph()))->build(new PageBook())->count());
+        self::assertSame(0, (new TopicBuilder(2, self::stemmer(), new PageGraph()))->build(new PageIndex())->count());
     }
 
     /** A plain version that compares every pair, on random pages. */
@@ -168,7 +168,7 @@ final class TopicBuilderTest extends TestCase
     {
         ksort($universe, SORT_STRING);
         $graph = new PageGraph();
-        $book = new PageBook();
+        $book = new PageIndex();
         $builder = new TopicBuilder($evidence, self::stemmer(), $graph);
         foreach ($universe as $keyword => [$volume, $pages]) {
             $builder->add($keyword, $volume);
@@ -369,7 +369,7 @@ final class TopicBuilderTest extends TestCase
         $builder = new TopicBuilder(2, self::stemmer(), new PageGraph());
         $builder->add('blue pen', 10);
         $builder->add('red pen', 10);
-        $this->expectException(Misuse::class);
+        $this->expectException(InvalidArgument::class);
         $builder->add('red pen', 10);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Metrics;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Metrics\DomainFigures;
 use GreaterReach\Core\Metrics\Metrics;
 use PHPUnit\Framework\TestCase;
@@ -47,7 +47,7 @@ final class DomainFiguresTest extends TestCase
             try {
                 $make();
                 self::fail("The {$number}. was taken.");
-            } catch (Misuse $misuse) {
+            } catch (InvalidArgument $misuse) {
                 self::assertStringContainsString('less than 0', $misuse->getMessage());
             }
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Plan;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Plan\AutoPlan;
 use GreaterReach\Core\Plan\Forecast;
 use GreaterReach\Core\Plan\ForecastItem;
@@ -89,7 +89,7 @@ final class GoalTest extends TestCase
     #[TestWith([5.0, 1.0])]
     public function test_a_goal_must_be_one(float $visits, float $odds): void
     {
-        $this->expectException(Misuse::class);
+        $this->expectException(InvalidArgument::class);
         new Goal($visits, Month::parse('2027-03'), $odds);
     }
 
@@ -103,7 +103,7 @@ final class GoalTest extends TestCase
 
     public function test_a_goal_does_not_lie_before_the_plan(): void
     {
-        $this->expectException(Misuse::class);
+        $this->expectException(InvalidArgument::class);
         (new Goal(5, Month::parse('2026-11')))->search(self::work(), Month::parse('2026-12'), self::forecast(), self::promise(...));
     }
 

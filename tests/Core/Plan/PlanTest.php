@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Plan;
 
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Exception\InvalidValue;
-use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Plan\AutoPlan;
 use GreaterReach\Core\Plan\Band;
@@ -188,7 +188,7 @@ final class PlanTest extends TestCase
 
     public function test_a_plan_needs_a_month(): void
     {
-        $this->expectException(Misuse::class);
+        $this->expectException(InvalidArgument::class);
         new AutoPlan(0, 5);
     }
 

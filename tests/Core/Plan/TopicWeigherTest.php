@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Plan;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Plan\OpenKeyword;
 use GreaterReach\Core\Plan\TopicWeigher;
@@ -45,7 +45,7 @@ final class TopicWeigherTest extends TestCase
         self::assertSame('b ink', $this->weigh('ink', $others)->lead->keyword, 'Of equal ones the first.');
         self::assertSame('ink', $this->weigh('ink', [...$others, self::keyword('ink', gain: 0.0)])->lead->keyword);
         self::assertSame('a ink', $this->weigh('ink', [self::keyword('a ink', gain: null)])->lead->keyword);
-        $this->expectException(Misuse::class);
+        $this->expectException(InvalidArgument::class);
         $this->weigh('ink', []);
     }
 

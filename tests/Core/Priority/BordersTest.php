@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Priority;
 
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Exception\InvalidValue;
-use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Priority\Bands;
 use GreaterReach\Core\Priority\FitGate;
 use GreaterReach\Core\Priority\Horizon;
@@ -76,7 +76,7 @@ final class BordersTest extends TestCase
             try {
                 $judged($target, $fit, $difficulty);
                 self::fail('It was taken.');
-            } catch (Misuse $misuse) {
+            } catch (InvalidArgument $misuse) {
                 self::assertStringContainsString('A target lies between 1 and 100', $misuse->getMessage());
             }
         }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Rulebook;
 
 use GreaterReach\Core\Clicks\CtrCurve;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Exception\InvalidValue;
-use GreaterReach\Core\Exception\Misuse;
 use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Rulebook\Rulebook;
@@ -170,7 +170,7 @@ final class RulebookTest extends TestCase
 
     public function test_asking_for_what_is_not_there_is_a_misuse(): void
     {
-        $this->expectException(Misuse::class);
+        $this->expectException(InvalidArgument::class);
         Rulebook::standard()->int('luck');
     }
 
@@ -264,7 +264,7 @@ final class RulebookTest extends TestCase
             try {
                 $ask();
                 self::fail('It was told.');
-            } catch (Misuse $misuse) {
+            } catch (InvalidArgument $misuse) {
                 self::assertMatchesRegularExpression('/is a list|is not a list|There is no rulebook key/', $misuse->getMessage());
             }
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Statistics;
 
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Statistics\IsotonicRegression;
 use GreaterReach\Core\Statistics\LeastSquares;
 use GreaterReach\Core\Statistics\LinearSystem;
@@ -135,7 +135,7 @@ final class ReferenceTest extends TestCase
             try {
                 ProportionalOdds::fit(self::table($rows), 1.0);
                 self::fail('It was fitted.');
-            } catch (Misuse $misuse) {
+            } catch (InvalidArgument $misuse) {
                 self::assertStringContainsString('two classes', $misuse->getMessage());
             }
         }
@@ -177,7 +177,7 @@ final class ReferenceTest extends TestCase
 
     public function test_a_quantile_of_nothing_is_a_misuse(): void
     {
-        $this->expectException(Misuse::class);
+        $this->expectException(InvalidArgument::class);
         Quantile::median([]);
     }
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Winning;
 
+use GreaterReach\Core\Winning\AuthorityPeer;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\Evidence;
 use GreaterReach\Core\Winning\EvidenceFact;
 use GreaterReach\Core\Winning\Ground;
 use GreaterReach\Core\Winning\PageOneResult;
-use GreaterReach\Core\Winning\Peer;
 use PHPUnit\Framework\TestCase;
 
 final class EvidenceTest extends TestCase
@@ -75,8 +75,11 @@ final class EvidenceTest extends TestCase
     public function test_peers_lie_within_the_band(): void
     {
         self::assertSame(
-            [Peer::Weaker, Peer::Comparable, Peer::Comparable, Peer::Stronger, Peer::Stronger, Peer::Giant, null],
-            array_map(static fn(?float $authority): ?Peer => Peer::of($authority, 53.0, 5.0), [47.9, 48.0, 58.0, 58.1, 77.9, 78.0, null]),
+            ['weaker', 'comparable', 'comparable', 'stronger', 'stronger', 'giant', null],
+            array_map(
+                static fn(?float $authority): ?string => AuthorityPeer::of($authority, 53.0, 5.0)?->value,
+                [47.9, 48.0, 58.0, 58.1, 77.9, 78.0, null],
+            ),
         );
     }
 
@@ -102,11 +105,12 @@ final class EvidenceTest extends TestCase
 
     public function test_a_peer_lies_within_the_band_and_a_giant_far_beyond_it(): void
     {
-        $of = static fn(float $authority): ?Peer => Peer::of($authority, 40.0, 5.0);
-        self::assertSame([Peer::Comparable, Peer::Comparable, Peer::Stronger, Peer::Weaker], [$of(35.0), $of(45.0), $of(45.1), $of(34.9)]);
-        self::assertSame([Peer::Stronger, Peer::Weaker], [Peer::of(40.5, 40.0, .2), Peer::of(39.5, 40.0, .2)]);
+        $of = static fn(float $authority): ?AuthorityPeer => AuthorityPeer::of($authority, 40.0, 5.0);
+        [$same, $above, $below] = [AuthorityPeer::Comparable, AuthorityPeer::Stronger, AuthorityPeer::Weaker];
+        self::assertSame([$same, $same, $above, $below], [$of(35.0), $of(45.0), $of(45.1), $of(34.9)]);
+        self::assertSame([$above, $below], [AuthorityPeer::of(40.5, 40.0, .2), AuthorityPeer::of(39.5, 40.0, .2)]);
         // Five bands above ours; from memory.
-        self::assertSame([Peer::Giant, Peer::Stronger], [$of(65.0), $of(64.9)]);
-        self::assertNull(Peer::of(null, 40.0, 5.0) ?? Peer::of(40.0, null, 5.0));
+        self::assertSame([AuthorityPeer::Giant, AuthorityPeer::Stronger], [$of(65.0), $of(64.9)]);
+        self::assertNull(AuthorityPeer::of(null, 40.0, 5.0) ?? AuthorityPeer::of(40.0, null, 5.0));
     }
 }

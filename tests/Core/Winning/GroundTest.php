@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\Core\Winning;
 
 use GreaterReach\Core\Comparison\Ranking;
-use GreaterReach\Core\Exception\Misuse;
+use GreaterReach\Core\Exception\InvalidArgument;
 use GreaterReach\Core\Keyword\Stemmer;
 use GreaterReach\Core\Meaning\StemSets;
 use GreaterReach\Core\Meaning\Topics;
 use GreaterReach\Core\Pages\PageGraph;
 use GreaterReach\Core\Winning\Ground;
-use GreaterReach\Core\Winning\GroundBook;
+use GreaterReach\Core\Winning\GroundIndex;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -36,7 +36,7 @@ final class GroundTest extends TestCase
 
     public function test_nobody_holds_more_than_there_is(): void
     {
-        $this->expectException(Misuse::class);
+        $this->expectException(InvalidArgument::class);
         Ground::held(4, 3);
     }
 
@@ -127,9 +127,9 @@ final class GroundTest extends TestCase
      * @param array<int, int>     $topicOf   keyword → topic
      * @param list<list<?int>>    $positions keyword → position of each domain
      */
-    private static function book(array $names, array $topicOf, array $positions): GroundBook
+    private static function book(array $names, array $topicOf, array $positions): GroundIndex
     {
-        $book = new GroundBook(\count($positions[0]));
+        $book = new GroundIndex(\count($positions[0]));
         array_walk($positions, static fn(array $ofKeyword) => $book->add($ofKeyword));
         $stemmer = new class implements Stemmer {
             public function stems(array $words): array

@@ -10,7 +10,7 @@ use GreaterReach\Core\Meaning\Topics;
 use GreaterReach\Core\Statistics\LinearSystem;
 use GreaterReach\Core\Winning\ComfortDifficulty;
 use GreaterReach\Core\Winning\Ground;
-use GreaterReach\Core\Winning\GroundBook;
+use GreaterReach\Core\Winning\GroundIndex;
 use GreaterReach\Core\Winning\PlaceChances;
 use GreaterReach\Core\Winning\PlaceClass;
 use GreaterReach\Core\Winning\PositionFeature;
@@ -199,7 +199,7 @@ final class PositionModelTest extends TestCase
             array_map(static fn(int $domain): float => $authorities[$domain], $order),
             [0, 1, 2],
         );
-        $book = new GroundBook(3);
+        $book = new GroundIndex(3);
         $holders = [];
         foreach ($rows as $number => [$keyword, $difficulty, $volume, $all, $pages]) {
             $positions = array_map(static fn(int $domain): ?int => $all[$domain] > 100 ? null : $all[$domain], $order);
@@ -232,7 +232,7 @@ final class PositionModelTest extends TestCase
     public function test_only_pages_that_exist_with_a_difficulty_and_without_a_brand_count(): void
     {
         $observations = new PositionObservations([30.0, null], [0, 1]);
-        $book = new GroundBook(2);
+        $book = new GroundIndex(2);
         $cases = [['a', 40.0, false], ['b', null, false], ['c', 40.0, true], ['d', 50.0, false]];
         foreach ($cases as [$keyword, $difficulty, $isBranded]) {
             $book->add([1, null]);

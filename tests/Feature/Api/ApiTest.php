@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Study;
 use GreaterReach\Core\Explanation\Explanation;
@@ -30,7 +30,7 @@ final class ApiTest extends TestCase
             "keyword,position,volume,difficulty\nfountain pen,3,1000,20\nblotting paper,5,250,60\nink moor pens,1,300,5\n",
             options: ['--domain' => 'inkmoor.example'],
         );
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study));
 
         return $study->refresh();
     }
@@ -165,7 +165,7 @@ final class ApiTest extends TestCase
     {
         $study = $this->makeStudy(['inkmoor.example']);
         $this->import($study, "keyword,position,volume\npen,5,0\nink,7,\n", options: ['--domain' => 'quillfair.example']);
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
         $sums = fn(string $show): array => array_intersect_key(
             $this->getJson("/api/v1/studies/{$study->slug}/bench/summary?show=".urlencode($show))
@@ -335,7 +335,7 @@ final class ApiTest extends TestCase
             ->assertOk()
             ->assertJsonPath('before.0.mark', null);
         $this->import($study, "keyword,position\nblotting paper,4\n", options: ['--domain' => 'nibhouse.example']);
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $this->getJson("/api/v1/studies/{$study->slug}/keyword?keyword=blotting%20paper")
             ->assertOk()
             ->assertJsonPath('mark', 'set aside')
@@ -351,7 +351,7 @@ final class ApiTest extends TestCase
     {
         $study = $this->compared();
         $this->import($study, "domain,authority\nquillfair.example,53\ninkmoor.example,50\n", 'domains');
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $dossier = $this->actingAs($this->makeEditor($study))
             ->getJson("/api/v1/studies/{$study->slug}/keyword?keyword=fountain%20pen")
             ->assertOk();
@@ -375,7 +375,7 @@ final class ApiTest extends TestCase
     {
         $study = $this->makeStudy();
         $this->import($study, "keyword,position\n=1+1,3\n+pen,4\n", options: ['--domain' => 'quillfair.example']);
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study));
         $this->actingAs($this->makeEditor($study));
         $read = fn(string $query): array => array_column(
             self::readCsv($this->get("/api/v1/studies/{$study->slug}/exports/compare.csv{$query}")->streamedContent()),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Audit\WriteAudit;
+use App\Actions\Audit\RecordAudit;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
@@ -142,7 +142,7 @@ final class AuditTest extends TestCase
                 self::assertStringContainsString('added to and never changed', $error->getMessage());
             }
         }
-        app(WriteAudit::class)->sweep();
+        app(RecordAudit::class)->sweep();
         self::assertSame(['new', 'newest'], array_column($this->lines(), 'action'));
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\PlanItem;
 use App\Models\Study;
@@ -30,7 +30,7 @@ final class ExportFormatsTest extends TestCase
                 "\",14,500,10,\n",
             options: ['--domain' => 'quillfair.example'],
         );
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study));
         $this->actingAs($this->makeEditor($study));
 
         return $study->refresh();

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Audit\Before;
+use App\Actions\Audit\PreviousValues;
 use App\Actions\Backup\WorkFolder;
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
-use App\Actions\Tidy\SweepFolders;
+use App\Actions\Tidy\PruneTemporaryFiles;
 use App\Models\PlanItem;
 use App\Models\Study;
 use App\Models\Task;
@@ -29,7 +29,7 @@ final class FiguresAtTheEdgeTest extends TestCase
             $of = ['--domain' => $domain, '--date' => '2026-11-01'];
             $this->import($study, "keyword,position,volume,difficulty\n{$rows}", options: $of);
         }
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
 
         return $study->refresh();
@@ -66,7 +66,7 @@ final class FiguresAtTheEdgeTest extends TestCase
 
     public function test_what_stood_before_is_noted_once_of_each_field_and_of_fifty_things(): void
     {
-        $before = new Before();
+        $before = new PreviousValues();
         $before->note('item 1', ['month' => '2026-11']);
         $before->note('item 1', ['month' => '2026-12', 'owner' => 'Wren']);
         $before->note('item 2', []);
@@ -108,12 +108,12 @@ final class FiguresAtTheEdgeTest extends TestCase
             $disk->path('backup-1'), $disk->path('pulls/9'), Storage::path(Upload::FOLDER.'/unknown'),
         ]);
         $age(23);
-        app(SweepFolders::class)->execute();
+        app(PruneTemporaryFiles::class)->execute();
         self::assertTrue($disk->exists('backup-1') && $disk->exists('pulls/9'), 'It may be under way.');
         $age(25);
-        self::assertSame(3, app(SweepFolders::class)->execute());
+        self::assertSame(3, app(PruneTemporaryFiles::class)->execute());
         $disk->assertMissing(['backup-1', 'pulls/9', Upload::FOLDER.'/unknown']);
-        self::assertSame(0, app(SweepFolders::class)->execute());
+        self::assertSame(0, app(PruneTemporaryFiles::class)->execute());
     }
 
     public function test_a_folder_of_work_is_closed_to_others_and_gone_after_it(): void

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature\Api;
 
 use App\Actions\Comparisons\EnsureComparison;
-use App\Actions\Findings\ReadFindings;
-use App\Actions\Plans\ReadShares;
+use App\Actions\Findings\FindingsQuery;
+use App\Actions\Plans\ClickSharesQuery;
 use App\Jobs\RefreshComparison;
 use App\Models\Study;
 use Illuminate\Support\Carbon;
@@ -116,7 +116,7 @@ final class FindingsTest extends TestCase
         self::assertNull($told(), 'Nobody has asked yet.');
         $first = array_values(array_filter($this->findings($study), static fn(array $one): bool => $one['code'] !== 'share'))[0];
         self::assertEquals($first, $told());
-        (new RefreshComparison($study->id))->handle(app(EnsureComparison::class), app(ReadShares::class), app(ReadFindings::class));
+        (new RefreshComparison($study->id))->handle(app(EnsureComparison::class), app(ClickSharesQuery::class), app(FindingsQuery::class));
         self::assertEquals($first, $told());
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Domain;
 use App\Models\Study;
@@ -105,7 +105,7 @@ final class GatherApiTest extends TestCase
             'results',
         );
         $this->import($study, "keyword,position\nbee smoker,9\n", options: ['--domain' => 'thornfield-apiary.example']);
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $byName = fn(string $query): array => array_column(
             $this->getJson($this->at($study, 'candidates?'.$query))->assertOk()->json(),
             null,
@@ -149,7 +149,7 @@ final class GatherApiTest extends TestCase
         $this->patchJson($this->at($study, ''), ['domain' => 'hivewright.example', 'competitors' => ['thornfield-apiary.example']])
             ->assertOk()
             ->assertJsonPath('domain', 'hivewright.example');
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $rows = $this->getJson($this->at($study, 'bench?sort=keyword&dir=asc'))->json('rows');
         self::assertSame(['ahead', 'gap'], array_column($rows, 'standing'));
     }

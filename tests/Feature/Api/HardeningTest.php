@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\People\EntryLinks;
+use App\Actions\People\PasswordLinks;
 use App\Actions\People\PasswordRule;
 use App\Exceptions\DatabaseUnavailable;
 use App\Exceptions\MaskedQuery;
@@ -26,7 +26,7 @@ final class HardeningTest extends TestCase
         $user = $this->makeUser();
         $user->createToken('script', ['read']);
         DB::table('sessions')->insert(['id' => 'open', 'user_id' => $user->id, 'payload' => '', 'last_activity' => time()]);
-        $link = explode('#', app(EntryLinks::class)->make($user)['address'])[1];
+        $link = explode('#', app(PasswordLinks::class)->make($user)['address'])[1];
         $this->postJson('/api/v1/welcome', ['link' => $link, 'new_password' => 'a longer way to say it'])->assertOk();
         self::assertSame(0, $user->tokens()->count());
         self::assertSame(0, DB::table('sessions')->where('user_id', $user->id)->count());
@@ -60,7 +60,7 @@ final class HardeningTest extends TestCase
 
     public function test_links_of_invited_people_do_not_share_one_limit_with_sign_in(): void
     {
-        $link = explode('#', app(EntryLinks::class)->make($this->makeUser())['address'])[1];
+        $link = explode('#', app(PasswordLinks::class)->make($this->makeUser())['address'])[1];
         for ($attempt = 0; $attempt < 20; ++$attempt) {
             $this->postJson('/api/v1/welcome/read', ['link' => 'wrong'])->assertStatus(422);
         }

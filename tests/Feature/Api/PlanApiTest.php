@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\PlanItem;
 use App\Models\Study;
@@ -149,7 +149,7 @@ final class PlanApiTest extends TestCase
             "keyword,position\nbig pen,{$position}\n",
             options: ['--domain' => 'quillfair.example', '--date' => '2027-03-01'],
         );
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         self::assertSame(
             [1, $happened],
             [
@@ -310,7 +310,7 @@ final class PlanApiTest extends TestCase
             "keyword,position,url\nbig pen,1,https://quillfair.example/pen\nhow to ink,3,https://quillfair.example/ink\n",
             options: ['--domain' => 'quillfair.example', '--date' => '2027-03-01'],
         );
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $track = $this->getJson($this->at($study, 'track'))->json();
         self::assertSame(
             ['above', 12, 1],
@@ -357,7 +357,7 @@ final class PlanApiTest extends TestCase
             options: ['--domain' => 'inkmoor.example', '--date' => '2026-11-01'],
         );
         $this->import($study, "keyword,volume,difficulty\n".$metrics, 'keywords');
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
         self::assertSame(0, DB::table('plan_items')->where('study_id', $study->id)->count());
 

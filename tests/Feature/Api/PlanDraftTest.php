@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\PlanItem;
 use App\Models\Study;
@@ -24,7 +24,7 @@ final class PlanDraftTest extends TestCase
             "keyword,position,volume,difficulty\nbig pen,12,2000,20\nfine nib,9,500,30\nink well,30,900,40\n",
             options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01'],
         );
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($this->study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($this->study->refresh()));
         $this->actingAs($this->makeEditor($this->study));
         $this->postJson($this->at('plan/items'), ['keywords' => ['big pen', 'fine nib', 'ink well']])
             ->assertCreated()

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\PlanItem;
 use App\Models\Study;
@@ -140,7 +140,7 @@ final class SidesTest extends TestCase
 
     private function compare(Study $study): void
     {
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()->load('domains')));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()->load('domains')));
     }
 
     private function plan(Study $study, string $keyword): PlanItem

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Comparison;
 use App\Models\Study;
@@ -83,7 +83,7 @@ final class StudiesApiTest extends TestCase
         foreach (['quillfair.example' => 9, 'inkmoor.example' => 3, 'nibhouse.example' => 5] as $domain => $position) {
             $this->import($study, "keyword,position\npen,{$position}\n", options: ['--domain' => $domain, '--date' => '2026-11-01']);
         }
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study));
         $this->actingAs($this->makeEditor($study));
         $this->getJson("/api/v1/studies/{$study->slug}/bench")->assertJsonPath('rows.0.positions', [9, 3, 5]);
         $this->patchJson("/api/v1/studies/{$study->slug}", ['competitors' => ['nibhouse.example']])
@@ -127,10 +127,10 @@ final class StudiesApiTest extends TestCase
         $study = $this->makeStudy();
         $this->import($study, "keyword,position\npen,4\n", options: ['--domain' => 'quillfair.example']);
         $ensure = app(EnsureComparison::class);
-        $first = $ensure->execute(ComparisonOrder::shownBy($study))->id;
-        self::assertSame($first, $ensure->execute(ComparisonOrder::shownBy($study))->id);
+        $first = $ensure->execute(ComparisonOptions::shownBy($study))->id;
+        self::assertSame($first, $ensure->execute(ComparisonOptions::shownBy($study))->id);
         $this->import($study, "domain,authority\nquillfair.example,40\n", 'domains');
-        self::assertNotSame($first, $ensure->execute(ComparisonOrder::shownBy($study))->id);
+        self::assertNotSame($first, $ensure->execute(ComparisonOptions::shownBy($study))->id);
     }
 
     public function test_the_rulebook_is_changed_all_or_none(): void

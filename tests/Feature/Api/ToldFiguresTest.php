@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\People\PasswordRule;
 use App\Models\PlanItem;
@@ -28,7 +28,7 @@ final class ToldFiguresTest extends TestCase
             $of = ['--domain' => $domain, '--date' => '2026-11-01'];
             $this->import($study, "keyword,position,volume,difficulty,cpc\n{$rows}", options: $of);
         }
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
 
         return $study->refresh();
@@ -179,7 +179,7 @@ final class ToldFiguresTest extends TestCase
         $this->import($study, "keyword,position\nred pen,3\nblue pen,5\n", options: [
             '--domain' => 'quillfair.example', '--date' => '2026-10-01',
         ]);
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $track = fn(): array => $this->getJson($this->at($study, 'track'))->assertOk()->json();
         [$told, $shares] = [$track(), $track()['shares']];
         self::assertSame($told['shares'], $shares, 'From memory the same.');
@@ -204,7 +204,7 @@ final class ToldFiguresTest extends TestCase
     {
         $study = $this->compared();
         $this->import($study, "domain,authority\nquillfair.example,20\ninkmoor.example,60\nnibhouse.example,90\n", 'domains');
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $words = array_column($this->getJson($this->at($study, 'findings'))->assertOk()->json('findings'), 'words', 'code');
         self::assertSame('We get 10.2 % of the clicks. nibhouse.example gets the most, 52.5 %.', $words['share']);
         self::assertStringStartsWith('nibhouse.example is much stronger than us (authority 90, ours 20)', $words['too_large']);
@@ -222,7 +222,7 @@ final class ToldFiguresTest extends TestCase
             $of = ['--domain' => $domain, '--date' => '2026-11-01'];
             $this->import($study, "keyword,position,volume\nred pen,{$position},900\n", options: $of);
         }
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
         $words = array_column($this->getJson($this->at($study, 'findings'))->assertOk()->json('findings'), 'words', 'code');
         self::assertStringEndsWith('% of the clicks. No competitor gets more.', $words['share']);
@@ -243,7 +243,7 @@ final class ToldFiguresTest extends TestCase
         foreach ($lists as $domain => $rows) {
             $this->import($study, "keyword,position,url,volume\n{$rows}", options: ['--domain' => $domain, '--date' => '2026-11-01']);
         }
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
         $told = fn(string $asked): array => array_map(
             static fn(array $page): array => [
@@ -279,7 +279,7 @@ final class ToldFiguresTest extends TestCase
         $this->import($study, "keyword,position\nred pen,3\nblue pen,5\nink,2\n", options: [
             '--domain' => 'quillfair.example', '--date' => '2026-10-01',
         ]);
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $this->postJson($this->at($study, 'plan/items'), ['keywords' => ['red pen']])->assertSuccessful();
         $item = PlanItem::query()->where('study_id', $study->id)->sole();
         $planned = ['version' => $item->version, 'month' => '2027-02', 'owner' => 'Rowan', 'effort_days' => 2.5];
@@ -313,7 +313,7 @@ final class ToldFiguresTest extends TestCase
         foreach ($lists as $domain => $rows) {
             $this->import($study, "keyword,position,volume\n{$rows}", options: ['--domain' => $domain, '--date' => '2026-11-01']);
         }
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
         $findings = array_column($this->getJson($this->at($study, 'findings'))->assertOk()->json('findings'), null, 'code');
         self::assertStringStartsWith(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Work\PerformTask;
 use App\Actions\Work\TaskLock;
@@ -318,7 +318,7 @@ final class UploadsAndTasksTest extends TestCase
             "keyword,position\npen,5\npencil,7\n",
             options: ['--domain' => 'quillfair.example', '--date' => '2026-11-01'],
         );
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
 
         return $study->refresh();
     }

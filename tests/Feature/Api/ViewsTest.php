@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Bench\ReadPages;
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Bench\PagesQuery;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Comparison;
 use App\Models\Study;
@@ -67,7 +67,7 @@ final class ViewsTest extends TestCase
         foreach ($rows as $row) {
             $pages->add(new Ranking($row->keyword, $row->position, $row->url), $row->volume, $row->own_position !== null);
         }
-        $read = (new ReadPages())->execute($comparison, Sentence::parse(''), 1);
+        $read = (new PagesQuery())->execute($comparison, Sentence::parse(''), 1);
         self::assertCount(\count($pages->tallies()), $read);
         foreach ($pages->tallies() as $number => $tally) {
             self::assertSame(
@@ -238,7 +238,7 @@ final class ViewsTest extends TestCase
             "keyword,position,url,page strength,referring domains\nbig pen,1,https://a.example/,60,9\nbig pen,2,https://b.example/,12,3\n",
             'results',
         );
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
         $moved = $this->getJson("/api/v1/studies/{$study->slug}/bench/movement?domain={$comparison->domains[0]['id']}")
             ->assertOk()
@@ -268,7 +268,7 @@ final class ViewsTest extends TestCase
             "keyword,position\nbig pen,2\nunheard of,1\n",
             options: ['--domain' => $comparison->domains[1]['entry'], '--date' => '2026-11-01', '--channel' => 'paid'],
         );
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $read = $this->getJson($url)->assertOk()->json();
         self::assertSame(
             ['both' => 0, 'only_we' => 0, 'only_they' => 1],
@@ -290,7 +290,7 @@ final class ViewsTest extends TestCase
         $comparison = $this->small();
         $study = Study::query()->findOrFail($comparison->study_id);
         $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['fit_rules=nib:1,pen:4']]);
-        $comparison = app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $comparison = app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         self::assertSame(['ab1234 pen', 'big pen', 'pen login'], $this->shown($comparison, 'fit>=4'));
         self::assertSame(['dear nib'], $this->shown($comparison, 'fit<=1'));
         $this->actingAs($this->makeEditor($study));
@@ -315,7 +315,7 @@ final class ViewsTest extends TestCase
             ->all();
         $followed = $rows($study->refresh());
         $study->touchData();
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         self::assertEquals($rows($study->refresh()), $followed);
     }
 
@@ -338,7 +338,7 @@ final class ViewsTest extends TestCase
             'keywords',
         );
 
-        return app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        return app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
     }
 
     private function random(int $seed): Comparison
@@ -369,7 +369,7 @@ final class ViewsTest extends TestCase
             }
         }
 
-        return app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        return app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
     }
 
     /** @return list<string> */

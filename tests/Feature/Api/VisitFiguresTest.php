@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Bench\ReadBaseRate;
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Bench\BaseRateQuery;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Study;
 use GreaterReach\Core\Clicks\CtrCurve;
@@ -47,13 +47,13 @@ final class VisitFiguresTest extends TestCase
     public function test_it_looks_three_snapshots_back_and_at_least_sixty_days(): void
     {
         $months = ['2026-11-01', '2026-10-01', '2026-09-01', '2026-08-01', '2026-07-01'];
-        self::assertSame('2026-08-01', ReadBaseRate::dayThen($months));
-        self::assertSame('2026-09-01', ReadBaseRate::dayThen(array_slice($months, 0, 3)));
-        self::assertNull(ReadBaseRate::dayThen(array_slice($months, 0, 2)), 'A month is too short.');
-        self::assertSame('2026-09-02', ReadBaseRate::dayThen(['2026-11-01', '2026-09-02']), 'Sixty days.');
-        self::assertNull(ReadBaseRate::dayThen(['2026-11-01', '2026-09-03']));
-        self::assertNull(ReadBaseRate::dayThen(['2026-11-01']));
-        self::assertNull(ReadBaseRate::dayThen([]));
+        self::assertSame('2026-08-01', BaseRateQuery::dayThen($months));
+        self::assertSame('2026-09-01', BaseRateQuery::dayThen(array_slice($months, 0, 3)));
+        self::assertNull(BaseRateQuery::dayThen(array_slice($months, 0, 2)), 'A month is too short.');
+        self::assertSame('2026-09-02', BaseRateQuery::dayThen(['2026-11-01', '2026-09-02']), 'Sixty days.');
+        self::assertNull(BaseRateQuery::dayThen(['2026-11-01', '2026-09-03']));
+        self::assertNull(BaseRateQuery::dayThen(['2026-11-01']));
+        self::assertNull(BaseRateQuery::dayThen([]));
     }
 
     public function test_shares_of_a_day_take_each_domains_newest_snapshot_on_or_before_it(): void
@@ -134,7 +134,7 @@ final class VisitFiguresTest extends TestCase
 
     private function compare(Study $study): void
     {
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
     }
 

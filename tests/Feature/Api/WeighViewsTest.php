@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Api;
 
-use App\Actions\Bench\ReadSteadiness;
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Bench\SteadinessQuery;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Work\PerformTask;
 use App\Models\Comparison;
@@ -200,7 +200,7 @@ final class WeighViewsTest extends TestCase
         [$study, $rows, $comparison] = $this->weighed();
         $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => ['steadiness_draws=60', 'steadiness_top=5']]);
         $weights = Weights::preset('reach');
-        $read = (new ReadSteadiness())->execute($comparison, Sentence::parse(''), $study->refresh()->rulebook(), $weights);
+        $read = (new SteadinessQuery())->execute($comparison, Sentence::parse(''), $study->refresh()->rulebook(), $weights);
         self::assertSame([5, 60], [$read['top'], $read['draws']]);
         $shares = array_map(static fn(array $one): float => $one['share'], $read['shares']);
         self::assertEqualsWithDelta(5.0, array_sum($shares), 1e-9, 'Five places are given in each draw.');
@@ -304,7 +304,7 @@ final class WeighViewsTest extends TestCase
         self::assertSame([], $study->refresh()->rulebook()->changes(), 'Nothing is saved by looking.');
         self::assertSame($this->firstTwenty($study), $preview['before']);
         $this->patchJson("/api/v1/studies/{$study->slug}/rulebook", ['settings' => $settings])->assertOk();
-        $new = app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $new = app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         self::assertNotSame($comparison->id, $new->id);
         $then = DB::table('comparison_rows')->where('study_id', $study->id)->where('comparison_id', $new->id)->get()->keyBy('keyword');
         $moved = $rows->filter(static fn(\stdClass $row): bool => $row->horizon !== $then->get($row->keyword)?->horizon)->count();
@@ -392,7 +392,7 @@ final class WeighViewsTest extends TestCase
         }
         self::assertSame($joined, $named($study->refresh()), 'Two topics under one name are one.');
         $study->touchData();
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         self::assertSame($joined, $named($study->refresh()));
         [, $csv] = $this->command('reach:topics', ['slug' => $study->slug]);
         $exported = array_values(array_filter(self::readCsv($csv), static fn(array $row): bool => $row['topic'] === 'writing by hand'));
@@ -428,7 +428,7 @@ final class WeighViewsTest extends TestCase
 
         $row = $rows->whereNull('own_position')->where('difficulty', '>', 50)->where('volume', '>', 100)->firstOrFail();
         $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => [$row->keyword], 'difficulty' => 1])->assertOk();
-        app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $now = DB::table('comparison_rows')
             ->where('study_id', $study->id)
             ->where('comparison_id', $study->refresh()->comparison_id)
@@ -470,7 +470,7 @@ final class WeighViewsTest extends TestCase
             }
             $this->import($study, implode("\n", $lines)."\n", options: ['--domain' => $domain, '--date' => '2026-11-01']);
         }
-        $comparison = app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $comparison = app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $this->actingAs($this->makeEditor($study));
 
         return [

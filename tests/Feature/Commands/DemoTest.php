@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Commands;
 
 use App\Actions\Demo\InvitePeople;
-use App\Actions\Findings\ReadFindings;
+use App\Actions\Findings\FindingsQuery;
 use App\Models\PlanItem;
 use App\Models\Study;
 use App\Models\User;
@@ -79,7 +79,7 @@ final class DemoTest extends TestCase
         self::assertGreaterThan(0, DB::table('decisions')->where('study_id', $study->id)->whereNotNull('note')->count());
         self::assertSame(2, $study->lenses()->count());
         $findings = [];
-        foreach (app(ReadFindings::class)->execute($study) as $finding) {
+        foreach (app(FindingsQuery::class)->execute($study) as $finding) {
             $findings[$finding->code] = $finding->numbers;
         }
         /** @var object{gaps: int, wins: int, expected: float} $counted */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Commands;
 
-use App\Actions\Decisions\Decide;
-use App\Actions\Decisions\DecisionOrder;
+use App\Actions\Decisions\DecisionInput;
+use App\Actions\Decisions\RecordDecision;
 use App\Models\Study;
 use App\Support\PostgresStemmer;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -153,8 +153,8 @@ final class IndependentCalculationTest extends TestCase
     /** @param list<string> $keywords */
     private function setAside(Study $study, array $keywords): void
     {
-        $order = new DecisionOrder($keywords, ['mark' => 'set aside', 'reason' => null]);
-        app(Decide::class)->execute($study->refresh(), $order, $this->makeEditor($study)->id);
+        $order = new DecisionInput($keywords, ['mark' => 'set aside', 'reason' => null]);
+        app(RecordDecision::class)->execute($study->refresh(), $order, $this->makeEditor($study)->id);
     }
 
     /** @return list<string> */

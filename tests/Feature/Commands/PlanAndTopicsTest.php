@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Commands;
 
-use App\Actions\Decisions\Decide;
-use App\Actions\Decisions\DecisionOrder;
+use App\Actions\Decisions\DecisionInput;
+use App\Actions\Decisions\RecordDecision;
 use App\Models\Study;
 use Tests\TestCase;
 
@@ -78,9 +78,9 @@ final class PlanAndTopicsTest extends TestCase
     {
         $study = $this->study();
         $this->command('reach:weigh', ['slug' => $study->slug]);
-        app(Decide::class)->execute(
+        app(RecordDecision::class)->execute(
             $study->refresh(),
-            new DecisionOrder(['hive kit'], ['mark' => 'shortlisted']),
+            new DecisionInput(['hive kit'], ['mark' => 'shortlisted']),
             $this->makeEditor($study)->id,
         );
         $options = ['slug' => $study->slug, '--start' => '2026-12'];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Comparisons;
 
-use App\Actions\Tasks\ReviveTasks;
+use App\Actions\Tasks\RequeueTasks;
 use App\Models\Study;
 use App\Models\Task;
 use App\Models\TaskKind;
@@ -92,7 +92,7 @@ final class BrokenComparisonTest extends TestCase
             'study_id' => $study->id, 'kind' => TaskKind::Pull, 'status' => $status, 'title' => 'A pull', 'payload' => [], 'starts' => 1,
         ]);
         [$lost, $died] = [$make(TaskStatus::Waiting), $make(TaskStatus::Running)];
-        $revive = app(ReviveTasks::class);
+        $revive = app(RequeueTasks::class);
         $revive->execute();
         self::assertSame(TaskStatus::Waiting, $died->refresh()->status);
         self::assertSame(1, DB::table('jobs')->count(), 'What waits may have its job still.');

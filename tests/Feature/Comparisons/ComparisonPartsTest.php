@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Comparisons;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Comparison;
 use App\Models\Study;
@@ -103,7 +103,7 @@ final class ComparisonPartsTest extends TestCase
         config(['reach.rankings_alone' => 1, 'reach.comparison_processes' => 2]);
         try {
             app(EnsureComparison::class)->execute(
-                ComparisonOrder::shownBy($study->refresh()),
+                ComparisonOptions::shownBy($study->refresh()),
                 static fn(int $done) => throw new \DomainException("stopped after {$done}"),
             );
             self::fail('Nobody was asked whether to go on.');
@@ -205,7 +205,7 @@ final class ComparisonPartsTest extends TestCase
         // A change of the data, so that the comparison is made anew.
         DB::table('studies')->where('id', $study->id)->increment('data_version');
 
-        return app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        return app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
     }
 
     /** @return non-empty-list<array<string, mixed>> */

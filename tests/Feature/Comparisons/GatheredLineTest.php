@@ -6,7 +6,7 @@ namespace Tests\Feature\Comparisons;
 
 use App\Actions\Comparisons\GatheredLine;
 use GreaterReach\Core\Comparison\Comparator;
-use GreaterReach\Core\Comparison\Gathered;
+use GreaterReach\Core\Comparison\GatheredKeyword;
 use GreaterReach\Core\Comparison\Ranking;
 use GreaterReach\Core\Metrics\Metrics;
 use GreaterReach\Core\Pages\PageGraph;
@@ -22,7 +22,7 @@ final class GatheredLineTest extends TestCase
         $year = [1, 2, null, 4, 5, 6, 7, 8, 9, 10, 11, 12];
         $given = [
             [
-                new Gathered(
+                new GatheredKeyword(
                     '1984',
                     [[new Ranking('1984', 3, 'https://a.example/é'), new Ranking('1984', 40)], [], [new Ranking('1984', 100)]],
                     [null, 7, 1],
@@ -31,11 +31,11 @@ final class GatheredLineTest extends TestCase
                 2.5,
             ],
             [
-                new Gathered("ink \\ \"black\"\u{2028}", [[], [new Ranking("ink \\ \"black\"\u{2028}", 1)], []], [null, null, null]),
+                new GatheredKeyword("ink \\ \"black\"\u{2028}", [[], [new Ranking("ink \\ \"black\"\u{2028}", 1)], []], [null, null, null]),
                 Metrics::unknown(),
                 null,
             ],
-            [new Gathered('whole', [[], [], []], [null, null, null]), new Metrics(9_007_199_254_740_993, 30.0, 2.0), 0.0],
+            [new GatheredKeyword('whole', [[], [], []], [null, null, null]), new Metrics(9_007_199_254_740_993, 30.0, 2.0), 0.0],
         ];
         foreach ($given as [$gathered, $metrics, $median]) {
             $line = GatheredLine::of($gathered, $metrics, $median);
@@ -88,7 +88,7 @@ final class GatheredLineTest extends TestCase
     public function test_who_names_a_page_far_down_alone_is_known_to(): void
     {
         $far = [[], [new Ranking('ink', 21, 'https://a.example/ink')], [new Ranking('ink', 20)]];
-        $line = GatheredLine::of(new Gathered('ink', $far, [null, null, null]), Metrics::unknown(), null);
+        $line = GatheredLine::of(new GatheredKeyword('ink', $far, [null, null, null]), Metrics::unknown(), null);
         [$learnable] = GatheredLine::learnable($line);
         self::assertSame([null, 21, 20], $learnable->positions());
         $graph = new PageGraph();

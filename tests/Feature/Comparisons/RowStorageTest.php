@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Comparisons;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Models\Comparison;
 use App\Models\Study;
@@ -205,7 +205,7 @@ final class RowStorageTest extends TestCase
 
     private function compare(Study $study): Comparison
     {
-        return app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()->load('domains')));
+        return app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()->load('domains')));
     }
 
     /** @return list<\stdClass> */

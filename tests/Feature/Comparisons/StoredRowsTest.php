@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Comparisons;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Comparisons\StoredRows;
 use App\Models\Comparison;
@@ -40,7 +40,7 @@ final class StoredRowsTest extends TestCase
         if ($settings !== []) {
             self::assertSame(0, $this->command('reach:rulebook', ['slug' => $study->slug, '--set' => $settings])[0]);
         }
-        $comparison = app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $comparison = app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $rows = iterator_to_array(ComparisonRows::read($comparison->table()->query()), false);
         self::assertGreaterThan(150, \count($rows));
         self::assertNotEmpty(array_filter($rows, static fn(WeighedRow $row): bool => $row->measuredImpressions !== null));
@@ -61,7 +61,7 @@ final class StoredRowsTest extends TestCase
             $of = ['--domain' => 'quillfair.example', '--date' => $day];
             $this->import($study, "keyword,position,volume,difficulty,url\n{$rows}", options: $of);
         }
-        $comparison = app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($study->refresh()));
+        $comparison = app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         self::assertSame('refresh page', $this->tactic($comparison));
         $this->actingAs($this->makeEditor($study));
         $this->postJson("/api/v1/studies/{$study->slug}/decisions", ['keywords' => ['pen'], 'fit' => 4])->assertOk();

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Imports;
 
 use App\Actions\Imports\ImportFile;
-use App\Actions\Imports\ImportOrder;
+use App\Actions\Imports\ImportOptions;
 use App\Actions\Imports\UndoImport;
 use App\Models\DomainFigure;
 use App\Models\Import;
@@ -20,7 +20,7 @@ final class AuthorityPrecedenceTest extends TestCase
     {
         $path = $this->makeFile($csv);
         app(ImportFile::class)->execute(
-            new ImportOrder($study->load('domains'), ImportKind::Domains, $path, 'figures', $day, origin: DomainFigure::PULLS),
+            new ImportOptions($study->load('domains'), ImportKind::Domains, $path, 'figures', $day, origin: DomainFigure::PULLS),
         );
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Imports;
 
-use App\Actions\Tasks\ReadTasks;
+use App\Actions\Tasks\TasksQuery;
 use App\Models\Study;
 use App\Models\Task;
 use App\Models\TaskKind;
@@ -38,7 +38,7 @@ final class FaultTest extends TestCase
         $worker->signal(SIGKILL);
         $worker->wait();
         self::assertSame(0, $this->kept($study));
-        self::assertSame(TaskStatus::Waiting, (new ReadTasks())->looked($task->refresh())->status);
+        self::assertSame(TaskStatus::Waiting, (new TasksQuery())->looked($task->refresh())->status);
         $this->worker()->wait();
         self::assertSame([TaskStatus::Done, self::ROWS], [$task->refresh()->status, $this->kept($study)]);
     }
@@ -52,7 +52,7 @@ final class FaultTest extends TestCase
         $this->restartDatabase();
         $worker->wait();
         self::assertSame(0, $this->kept($study));
-        $after = (new ReadTasks())->looked($task->refresh());
+        $after = (new TasksQuery())->looked($task->refresh());
         self::assertContains($after->status, [TaskStatus::Failed, TaskStatus::Waiting]);
         self::assertStringContainsString('nothing was kept', $after->message.$after->stage);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Requests;
 
-use App\Actions\Tidy\MendClock;
+use App\Actions\Tidy\ResetClock;
 use App\Jobs\RefreshComparison;
 use App\Support\OneTime\Totp;
 use Illuminate\Cache\RateLimiter;
@@ -33,9 +33,9 @@ final class ClockSetBackTest extends TestCase
         self::assertSame(1, DB::table('jobs')->count());
         $this->travelBack();
         self::assertFalse($this->isTakenUp());
-        self::assertGreaterThan(0, app(MendClock::class)->execute());
+        self::assertGreaterThan(0, app(ResetClock::class)->execute());
         self::assertTrue($this->isTakenUp());
-        self::assertSame(0, app(MendClock::class)->execute(), 'What is well is left alone.');
+        self::assertSame(0, app(ResetClock::class)->execute(), 'What is well is left alone.');
     }
 
     public function test_what_is_mended_is_counted(): void
@@ -50,8 +50,8 @@ final class ClockSetBackTest extends TestCase
         DB::table('jobs')->insert([[...$job, 'available_at' => $later], [...$job, 'available_at' => $now, 'reserved_at' => $later]]);
         DB::table('cache_locks')->insert(['key' => 'drill', 'owner' => 'nobody', 'expiration' => $later + 2 * 86_400]);
         $this->makeUser()->forceFill(['totp_step' => intdiv($later, 30)])->save();
-        self::assertSame(4, app(MendClock::class)->execute());
-        self::assertSame(0, app(MendClock::class)->execute());
+        self::assertSame(4, app(ResetClock::class)->execute());
+        self::assertSame(0, app(ResetClock::class)->execute());
         DB::table('jobs')->delete();
     }
 
@@ -61,7 +61,7 @@ final class ClockSetBackTest extends TestCase
         $limiter->hit('reach-drill', 60);
         $this->travelBack();
         self::assertTrue($limiter->tooManyAttempts('reach-drill', 1));
-        app(MendClock::class)->execute();
+        app(ResetClock::class)->execute();
         self::assertFalse($limiter->tooManyAttempts('reach-drill', 1));
     }
 
@@ -80,7 +80,7 @@ final class ClockSetBackTest extends TestCase
             ])->getStatusCode();
         };
         self::assertSame(422, $signIn());
-        app(MendClock::class)->execute();
+        app(ResetClock::class)->execute();
         self::assertSame(200, $signIn());
     }
 

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Shared;
 
-use App\Actions\Comparisons\ComparisonOrder;
+use App\Actions\Comparisons\ComparisonOptions;
 use App\Actions\Comparisons\EnsureComparison;
 use App\Actions\Comparisons\PartStore;
 use App\Jobs\DoPart;
 use App\Models\Comparison;
 use App\Models\Study;
-use App\Support\Lanes;
+use App\Support\QueueLengths;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Redis;
@@ -74,9 +74,9 @@ final class PartsOverNodesTest extends TestCase
         $alone = $this->made(false);
         $together = $this->made(true);
         self::assertSame(self::rows($alone), self::rows($together));
-        self::assertGreaterThan(0, Lanes::waiting(DoPart::LANE));
+        self::assertGreaterThan(0, QueueLengths::waiting(DoPart::LANE));
         $this->work();
-        self::assertSame(0, Lanes::waiting(DoPart::LANE));
+        self::assertSame(0, QueueLengths::waiting(DoPart::LANE));
         self::assertSame([], Storage::allFiles(PartStore::FOLDER));
         self::assertSame([], $this->failed());
     }
@@ -146,7 +146,7 @@ final class PartsOverNodesTest extends TestCase
         Redis::connection('queue')->flushdb();
         DB::table('studies')->where('id', $this->study->id)->increment('data_version');
 
-        return app(EnsureComparison::class)->execute(ComparisonOrder::shownBy($this->study->refresh()), $progress);
+        return app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($this->study->refresh()), $progress);
     }
 
     /** @return non-empty-list<array<string, mixed>> */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Shared;
 
-use App\Http\Middleware\MayBeASecondOld;
+use App\Http\Middleware\ReadFromReplica;
 use App\Models\Study;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\Cache;
@@ -42,7 +42,7 @@ final class StandbyTest extends TestCase
         $this->actingAs($this->makeEditor($this->study));
         $asked = 0;
         foreach (Route::getRoutes()->getRoutes() as $route) {
-            if (! \in_array(MayBeASecondOld::class, $route->gatherMiddleware(), true)) {
+            if (! \in_array(ReadFromReplica::class, $route->gatherMiddleware(), true)) {
                 continue;
             }
             $path = '/'.str_replace('{study}', $this->study->slug, $route->uri());

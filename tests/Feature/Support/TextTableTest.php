@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Support;
 
-use App\Support\Tabular\HeaderAt;
 use App\Support\Tabular\ReadLimits;
 use App\Support\Tabular\TableReader;
+use App\Support\Tabular\TableWithHeaderRow;
 use App\Support\Tabular\TextTable;
 use App\Support\Tabular\UnpackedFile;
 use GreaterReach\Core\Intake\FileProblem;
@@ -83,11 +83,11 @@ final class TextTableTest extends TestCase
 
     public function test_the_header_can_stand_below_a_title(): void
     {
-        $table = HeaderAt::of(TextTable::open($this->makeFile("Export of October\n\nkeyword,rank\nink,3\n"), 1000), 3);
+        $table = TableWithHeaderRow::of(TextTable::open($this->makeFile("Export of October\n\nkeyword,rank\nink,3\n"), 1000), 3);
         self::assertSame(['keyword', 'rank'], $table->headers());
         self::assertSame([4 => ['ink', '3']], iterator_to_array($table->rows()));
         $this->expectExceptionMessage('Line 9 is not a row of this file');
-        HeaderAt::of(TextTable::open($this->makeFile("a,b\n1,2\n"), 1000), 9);
+        TableWithHeaderRow::of(TextTable::open($this->makeFile("a,b\n1,2\n"), 1000), 9);
     }
 
     public function test_a_row_too_long_is_refused_with_its_line(): void

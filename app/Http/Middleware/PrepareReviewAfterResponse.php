@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Jobs\PrepareReview;
+use App\Models\Study;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Has the month in review worked out behind what opens a study or changes it, once the answer is given. */
+final class PrepareReviewAfterResponse
+{
+    /** @param \Closure(Request): Response $next */
+    public function handle(Request $request, \Closure $next): Response
+    {
+        return $next($request);
+    }
+
+    public function terminate(Request $request, Response $response): void
+    {
+        $study = $request->route('study');
+        if ($study instanceof Study && $response->isSuccessful()) {
+            PrepareReview::dispatch($study->id);
+        }
+    }
+}
