@@ -36,7 +36,7 @@ final readonly class Explanation implements \JsonSerializable
     /** A share as a person reads it. */
     public static function percent(?float $share): string
     {
-        return $share === null ? 'unknown' : self::number(100 * $share).' %';
+        return $share === null ? 'unknown' : self::number(100 * $share).'%';
     }
 
     /** A number as a person reads it: at most four significant figures. */
@@ -46,7 +46,7 @@ final readonly class Explanation implements \JsonSerializable
             return 'unknown';
         }
         if (\is_int($value) || abs($value) >= 1000) {
-            return number_format($value, 0, '.', "\u{2009}");
+            return number_format($value);
         }
         $digits = $value === 0.0 ? 0 : max(0, 3 - (int) floor(log10(abs($value))));
 

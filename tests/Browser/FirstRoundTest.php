@@ -72,7 +72,7 @@ final class FirstRoundTest extends BrowserTestCase
         $this->see('1 bad row: nothing is kept');
         $this->see('must be a whole number');
         self::assertNotNull($this->findText('Import', 'button')->getAttribute('disabled'));
-        $this->clickText('Leave them out', 'button');
+        $this->clickText('Skip bad rows', 'button');
         $this->see('1 rows to keep');
     }
 

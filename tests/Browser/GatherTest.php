@@ -29,7 +29,7 @@ final class GatherTest extends BrowserTestCase
         $this->clickText('Import', 'button');
         $this->see('4 rankings of 4 keywords');
         $this->click('[aria-label^="Undo the import of python-typed.xlsx"]');
-        $this->clickText('Take its 4 rows back', 'button');
+        $this->clickText('Remove its 4 rows', 'button');
         $this->seeNot('python-typed.xlsx,');
         $this->await(
             fn(): ?bool => DB::table('live_snapshots')->where('study_id', $study->id)->count() === 1 ?: null,
@@ -109,8 +109,8 @@ final class GatherTest extends BrowserTestCase
         $this->find('aside textarea')->sendKeys('A bottle of iron gall ink lasts. Iron gall ink darkens with age.');
         $this->clickText('Find terms', 'button');
         $this->clickText('iron gall ink', 'label');
-        $this->clickText('Put 1 into the list', 'button');
-        $this->see('1 keywords were put into the list');
+        $this->clickText('Put 1 to the list', 'button');
+        $this->see('1 keywords added');
         self::assertSame(['iron gall ink'], DB::table('metrics')->where('study_id', $study->id)->pluck('keyword')->all());
     }
 
@@ -120,13 +120,13 @@ final class GatherTest extends BrowserTestCase
         $this->signIn($this->makeEditor($study)->email, 'correct horse');
         $this->visit("/studies/{$study->slug}/gather");
         $this->click('[aria-label="What to do with nibhouse.example"]');
-        $this->clickText('See the study from its side', 'li');
+        $this->clickText('Compare from its side', 'li');
         $this->await(
             fn(): ?bool => $study->refresh()->comparedDomains()[0]->entry === 'nibhouse.example' ?: null,
             'The study was not turned round.',
         );
         $this->click('[aria-label="What to do with inkmoor.example"]');
-        $this->clickText('Drop from the comparison', 'li');
+        $this->clickText('Remove from comparison', 'li');
         $this->see('candidate, not compared');
         self::assertCount(2, $study->refresh()->comparedDomains());
     }

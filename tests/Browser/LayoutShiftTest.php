@@ -19,7 +19,7 @@ final class LayoutShiftTest extends BrowserTestCase
         'compare' => 'fountain pen',
         'weigh' => 'Page for',
         'weigh?view=list' => 'fountain pen',
-        'weigh?view=model' => 'When not to trust it',
+        'weigh?view=model' => 'Limits',
         'findings' => 'Competitors rank for',
         'plan' => 'The roadmap is empty',
         'track' => 'Forecast vs actual',

@@ -40,7 +40,7 @@ final class MonthlyRoundTest extends BrowserTestCase
         $this->hit(WebDriverKeys::ENTER);
         $this->see('Imports');
         $study = Study::query()->where('name', 'Thornfield apiary')->latest('id')->firstOrFail();
-        $this->tabTo('Or type them, one a line');
+        $this->tabTo('Or type them, one per line');
         $this->type(implode("\n", \array_slice(array_map(static fn($domain): string => $domain->host, Market::domains()), 1, 5)));
         $this->hit(WebDriverKeys::TAB);
         $this->hit(WebDriverKeys::ENTER);

@@ -70,9 +70,9 @@ final class PlanTest extends BrowserTestCase
         $this->visit("/studies/{$study->slug}/plan");
         $this->clickText('Drafts (0)', 'button');
         $this->find('[role="dialog"] form input')->sendKeys('spring push');
-        $this->clickText('Copy the agreed plan', 'button');
+        $this->clickText('Copy the roadmap', 'button');
         $this->see('Draft: spring push');
-        $this->see('not agreed');
+        $this->see('not the roadmap yet');
         $this->clickText('big pen', 'button');
         $this->see('Keywords of the page');
         $this->press(']');
@@ -88,8 +88,8 @@ final class PlanTest extends BrowserTestCase
         );
         $this->press(WebDriverKeys::ESCAPE);
         $this->clickText('Draft: spring push', 'button');
-        $this->clickText('Make it the roadmap', 'button');
-        $this->await(static fn(): ?bool => $month() === $draft->placements[$id] ?: null, 'The draft was not agreed on.');
+        $this->clickText('Use as roadmap', 'button');
+        $this->await(static fn(): ?bool => $month() === $draft->placements[$id] ?: null, 'The draft was not the roadmap yet on.');
         $this->see('Drafts (1)');
         $this->press('u');
         $this->await(static fn(): ?bool => $month() === null ?: null, 'It was not undone.');
@@ -105,7 +105,7 @@ final class PlanTest extends BrowserTestCase
         $this->see('from 0 to 1');
         self::assertSame(.02, $study->refresh()->rulebook()->float('conversion_rate'));
         $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'0.05'.WebDriverKeys::ENTER);
-        $this->see('The first twenty stay as they are.');
+        $this->see('The top 20 stay the same.');
         self::assertSame(.02, $study->refresh()->rulebook()->float('conversion_rate'), 'Looking saves nothing.');
         $this->clickText('Save', 'button');
         $this->see('Default: 0.02.');

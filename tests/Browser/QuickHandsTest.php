@@ -201,7 +201,7 @@ final class QuickHandsTest extends BrowserTestCase
         foreach ($views as $view) {
             $this->visit($view === '' ? '/' : "/studies/{$study->slug}/{$view}");
             $this->find('main');
-            str_contains($view, 'dossier') && $this->see('Where the figures come from');
+            str_contains($view, 'dossier') && $this->see('Sources of the figures');
             foreach ([640 => 400, 1024 => 768, 1280 => 800, 1920 => 1080] as $width => $height) {
                 $this->show($width, $height);
                 $fits = 'document.scrollingElement.scrollWidth <= window.innerWidth';

@@ -59,7 +59,7 @@ final class RoundTest extends BrowserTestCase
         );
         $this->visit("/studies/{$study->slug}/track");
         $this->see('Since '.$months[0]);
-        $this->see('We climbed for 1 keyword, slipped for 1');
+        $this->see('We climbed on 1 keyword, dropped on 1');
         $this->see('too early');
 
         $this->import(
@@ -98,7 +98,7 @@ final class RoundTest extends BrowserTestCase
         $this->press('j');
         $this->see('big pen, all its keywords');
         $this->press('t');
-        $this->see('It is on the roadmap, and waits for a month.');
+        $this->see('Added to the roadmap without a month.');
     }
 
     private function theWriterPublishesIt(Study $study): void

@@ -27,7 +27,7 @@ final class WeighTest extends BrowserTestCase
         $this->clickText('no hurry', 'button');
         $this->see('no hurry');
         $this->click('[data-keyword="big pen"]');
-        $this->see('Where the figures come from');
+        $this->see('Sources of the figures');
         $fits = 'const list = document.querySelector("[role=table]"); return list.scrollWidth <= list.clientWidth;';
         $this->await(fn(): ?bool => $this->browser->executeScript($fits) === true ?: null, 'Beside the dossier columns are cut off.');
     }
@@ -81,7 +81,7 @@ final class WeighTest extends BrowserTestCase
             'Nothing was shortlisted.',
         );
         $this->press('k'.WebDriverKeys::ENTER);
-        $this->see('Where the figures come from');
+        $this->see('Sources of the figures');
     }
 
     public function test_what_is_shown_is_saved_as_it_is_shown(): void
@@ -173,10 +173,10 @@ final class WeighTest extends BrowserTestCase
     {
         $this->opened('weigh?view=model');
         $this->see('the model needs two hundred');
-        $this->see('When not to trust it');
+        $this->see('Limits');
         $this->see('Calibration');
         $this->clickText('Top 3', 'button');
-        $this->see('None of our improved pages is past its ramp yet.');
+        $this->see('None of our improved pages has had its full ramp yet.');
     }
 
     public function test_the_dossier_tells_the_places_and_why_the_chance_is_what_it_is_and_headings_sort(): void

@@ -19,7 +19,6 @@ final readonly class ClauseKind
      * @param string                $noun     what a range is about
      * @param string                $help     beside the field of a text
      * @param string                $tail     words behind what a text says
-     * @param bool                  $isAlways stands in every sentence, set or not
      * @param bool                  $isOffered can be added from the list of clauses
      */
     private function __construct(
@@ -38,7 +37,6 @@ final readonly class ClauseKind
         public string $label = '',
         public string $help = '',
         public string $tail = '',
-        public bool $isAlways = false,
         public bool $isOffered = true,
     ) {
     }
@@ -51,7 +49,6 @@ final readonly class ClauseKind
         string $start,
         array $steps,
         bool $hasDistribution = false,
-        bool $isAlways = false,
         bool $isShare = false,
     ): self {
         return new self(
@@ -67,7 +64,6 @@ final readonly class ClauseKind
             $title === 'CPC' ? $title : mb_strtolower($title),
             $hasDistribution,
             $isShare,
-            isAlways: $isAlways,
         );
     }
 
@@ -79,7 +75,6 @@ final readonly class ClauseKind
         string $lead,
         array $choices,
         string $start,
-        bool $isAlways = false,
     ): self {
         return new self(
             $name,
@@ -90,7 +85,6 @@ final readonly class ClauseKind
             $lead,
             $choices,
             "{$name}={$start}",
-            isAlways: $isAlways,
         );
     }
 
@@ -123,7 +117,6 @@ final readonly class ClauseKind
         string $start = '',
         string $label = '',
         string $help = '',
-        bool $isAlways = false,
         bool $isOffered = true,
     ): self {
         return new self(
@@ -137,7 +130,6 @@ final readonly class ClauseKind
             $start,
             label: $label,
             help: $help,
-            isAlways: $isAlways,
             isOffered: $isOffered,
         );
     }
@@ -166,7 +158,6 @@ final readonly class ClauseKind
             'label' => $this->label,
             'help' => $this->help,
             'tail' => $this->tail,
-            'is_always' => $this->isAlways,
             'is_offered' => $this->isOffered,
         ];
     }

@@ -31,6 +31,6 @@ describe('told', () => {
   it('gives what was answered, and nothing for something', async () => {
     const response = new Response();
     await expect(told(Promise.resolve({ data: [1], response }))).resolves.toEqual([1]);
-    await expect(told(Promise.resolve({ response }))).rejects.toThrow('nothing');
+    await expect(told(Promise.resolve({ response }))).rejects.toThrow('empty answer');
   });
 });

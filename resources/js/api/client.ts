@@ -71,7 +71,7 @@ api.use({
   },
   onError({ error }) {
     if (!(error instanceof DOMException && error.name === 'AbortError')) {
-      throw new ApiError(0, { detail: 'The server cannot be reached. Check that it runs, then try again.' });
+      throw new ApiError(0, { detail: 'Can’t reach the server. Check that it’s running, then try again.' });
     }
   },
 });
@@ -80,7 +80,7 @@ api.use({
 export async function told<Data>(call: Promise<{ data?: Data; response: Response }>): Promise<Data> {
   const { data, response } = await call;
   if (data === undefined) {
-    throw new ApiError(response.status, { detail: 'The server answered with nothing.' });
+    throw new ApiError(response.status, { detail: 'The server sent an empty answer.' });
   }
   return data;
 }

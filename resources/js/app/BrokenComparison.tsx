@@ -21,7 +21,7 @@ export function BrokenComparison({ slug, problem }: { slug: string; problem: str
       }
       sx={{ borderRadius: 0, py: 0 }}
     >
-      What you see is from before: the lists have changed since and could not be compared. {retry.error?.message ?? problem}
+      The lists have changed, but the new comparison failed. You see the previous one. {retry.error?.message ?? problem}
     </Alert>
   );
 }

@@ -8,8 +8,8 @@ export function ErrorPage() {
   const isMissing = isRouteErrorResponse(error) && error.status === 404;
   return (
     <Box component="main">
-      <Empty title={isMissing ? 'There is nothing at this address' : 'This page could not be drawn'}>
-        {isMissing ? 'The study may have been renamed. ' : 'Reload it; if it happens again, the log of the web server says why. '}
+      <Empty title={isMissing ? 'Page not found' : 'This page failed to load'}>
+        {isMissing ? 'The study may have been renamed. ' : 'Reload it. If it fails again, check the web server’s log. '}
         <Link href="/">Go to the list of studies</Link>
       </Empty>
     </Box>

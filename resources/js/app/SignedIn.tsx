@@ -27,8 +27,8 @@ export function SignedIn() {
   if (session.data.person.lacks_second_factor) {
     return (
       <Box component="main" sx={{ maxWidth: parts.xl, mx: 'auto', p: 4 }}>
-        <Typography variant="h1">Before you go on</Typography>
-        <p>Administrators here sign in with a second factor.</p>
+        <Typography variant="h1">Set up a second factor</Typography>
+        <p>Administrators need a second factor to sign in.</p>
         <Suspense fallback={<Waiting what="Opening" />}>
           <SecondFactor isThere={session.data.person.has_second_factor} />
         </Suspense>

@@ -78,10 +78,10 @@ export function StudyFrame() {
       {state.data?.problem != null && <BrokenComparison slug={slug} problem={state.data.problem} />}
       {state.data?.is_current === false && state.data.problem === null && (
         <Box role="status" sx={{ px: 2, py: 0.25, typography: 'note', bgcolor: 'ink.wash' }}>
-          {study.data.comparison === null ? 'Comparing for the first time' : 'What it is made from has changed; comparing anew'}
+          {study.data.comparison === null ? 'Comparing for the first time' : 'The data has changed. Comparing again'}
           {state.data.keywords_done === null
             ? ' …'
-            : `: ${whole(state.data.keywords_done)} keywords so far. The list below is the one from before.`}
+            : `: ${whole(state.data.keywords_done)} keywords so far. The list below is the previous one.`}
           <LinearProgress aria-label="Comparing" sx={{ height: measures.split }} />
         </Box>
       )}

@@ -99,7 +99,7 @@ function inStudy({ slug }: Study): Command[] {
         to: `${at}/${stage.toLowerCase()}?view=${view}`,
       }));
   return [
-    { id: 'findings', group: 'Stage', title: 'In brief: what stands out', to: `${at}/findings` },
+    { id: 'findings', group: 'Stage', title: 'In brief: findings', to: `${at}/findings` },
     ...stages.map((stage) => ({ id: stage, group: 'Stage', title: stage, to: addressOf(slug, stage.toLowerCase()) })),
     ...views('Compare', compareViews, 'keywords'),
     ...views('Weigh', weighViews, 'pages'),

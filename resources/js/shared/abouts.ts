@@ -6,9 +6,9 @@ export function about(meaning: string, unit: string, source: string): About {
 
 /** Where figures of a plain table come from. */
 export const sources = {
-  rankings: 'the ranking lists of the compared days',
-  curve: 'worked out with the CTR curve',
-  rules: 'worked out by the rulebook',
-  results: 'the lists of results',
-  people: 'decided here by people',
+  rankings: 'rankings of the compared days',
+  curve: 'calculated with the CTR curve',
+  rules: 'calculated by the rulebook',
+  results: 'imported results pages',
+  people: 'decided by people',
 } as const;

@@ -4,8 +4,8 @@ import { counted, decimal, estimate, pathOf, percent, told, unknown, whole } fro
 describe('format', () => {
   it('tells the inputs of an explanation without needless digits', () => {
     expect([told(16205.6999), told(1234), told(0.14531), told(12.5), told(null), told('rulebook')]).toEqual([
-      '16\u2009206',
-      '1\u2009234',
+      '16,206',
+      '1,234',
       '0.1453',
       '12.5',
       'unknown',
@@ -14,17 +14,17 @@ describe('format', () => {
   });
 
   it('counts one as one', () => {
-    expect([0, 1, 2, 1200].map((value) => counted(value, 'gap'))).toEqual(['0 gaps', '1 gap', '2 gaps', '1\u2009200 gaps']);
+    expect([0, 1, 2, 1200].map((value) => counted(value, 'gap'))).toEqual(['0 gaps', '1 gap', '2 gaps', '1,200 gaps']);
   });
 
   it('groups thousands with a thin space', () => {
-    expect(whole(1234567)).toBe('1\u2009234\u2009567');
+    expect(whole(1234567)).toBe('1,234,567');
     expect(whole(999)).toBe('999');
   });
 
   it('gives estimates at most three significant figures', () => {
     expect(estimate(117.79999)).toBe('118');
-    expect(estimate(12345.6)).toBe('12\u2009300');
+    expect(estimate(12345.6)).toBe('12,300');
     expect(estimate(7.04)).toBe('7');
     expect(estimate(0.004)).toBe('<0.1');
     expect(estimate(0)).toBe('0');

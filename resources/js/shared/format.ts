@@ -1,10 +1,16 @@
-/** Numbers for people: thin-space thousands, at most three significant figures for estimates, a dot for the unknown. */
+/** Numbers for people, through Intl: at most three significant figures for estimates, a dot for the unknown. */
 
 export const unknown = '·';
-const thinSpace = '\u2009';
+
+/** The texts are English, so their numbers are, too: as the reader writes English, British unless the browser says otherwise. */
+const locale = typeof navigator !== 'undefined' && navigator.language.startsWith('en-') ? navigator.language : 'en-GB';
+const wholes = new Intl.NumberFormat(locale, { maximumFractionDigits: 0 });
+const tenths = new Intl.NumberFormat(locale, { maximumFractionDigits: 1 });
+const shares = new Intl.NumberFormat(locale, { style: 'percent', maximumFractionDigits: 0 });
+const smallShares = new Intl.NumberFormat(locale, { style: 'percent', minimumFractionDigits: 1, maximumFractionDigits: 1 });
 
 export function whole(value: number | null | undefined): string {
-  return value === null || value === undefined ? unknown : group(Math.round(value).toString());
+  return value === null || value === undefined ? unknown : wholes.format(value);
 }
 
 /** @param one of what there are so many, as in “1 keyword, 2 keywords” */
@@ -20,7 +26,7 @@ export function estimate(value: number | null | undefined): string {
     return '<0.1';
   }
   const rounded = Number(value.toPrecision(3));
-  return Math.abs(rounded) >= 100 ? group(rounded.toFixed(0)) : String(Number(rounded.toFixed(1)));
+  return (Math.abs(rounded) >= 100 ? wholes : tenths).format(rounded);
 }
 
 export function decimal(value: number | null | undefined, places = 1): string {
@@ -28,15 +34,11 @@ export function decimal(value: number | null | undefined, places = 1): string {
 }
 
 export function percent(value: number | null | undefined): string {
-  return value === null || value === undefined ? unknown : `${(value * 100).toFixed(value < 0.1 ? 1 : 0)}${thinSpace}%`;
+  return value === null || value === undefined ? unknown : (value < 0.1 ? smallShares : shares).format(value);
 }
 
 export function position(value: number | null | undefined): string {
   return value === null || value === undefined ? unknown : String(value);
-}
-
-function group(digits: string): string {
-  return digits.replace(/\B(?=(\d{3})+$)/g, thinSpace);
 }
 
 /** The path of a page without its host, for a narrow column. */

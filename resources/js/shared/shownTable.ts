@@ -43,7 +43,7 @@ function textOf(cell: HTMLTableCellElement): string {
 
 /** What a cell says: figures as numbers, percentages as shares, nothing for the unknown. */
 export function cellOf(text: string): string | number | null {
-  const plain = text.replace(/[\u2009\u00a0]/g, '').replace('−', '-');
+  const plain = text.replace(/(?<=\d),(?=\d{3})/g, '').replace('−', '-');
   if (text === '' || text === unknown) {
     return null;
   }

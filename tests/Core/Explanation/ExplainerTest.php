@@ -35,17 +35,17 @@ final class ExplainerTest extends TestCase
     public function test_every_figure_is_explained_with_its_own_numbers(): void
     {
         $why = $this->explain(12, 1100, 20.0);
-        self::assertSame(['1 100 × 0.008 = 8.8 visits a month.'], self::plain($why['visits_now']->steps));
+        self::assertSame(['1,100 × 0.008 = 8.8 visits a month.'], self::plain($why['visits_now']->steps));
         self::assertSame(
-            ['The target is position 3.', '1 100 × 0.114 = 125.4 visits a month.', 'Less the visits now, 8.8: a gain of 116.6.'],
+            ['The target is position 3.', '1,100 × 0.114 = 125.4 visits a month.', 'Less the visits now, 8.8: a gain of 116.6.'],
             self::plain($why['gain']->steps),
         );
         self::assertSame(
             [
-                'Assumed: at difficulty 20 against our comfort difficulty of 30, 38.94 % of pages reach the top 3.',
+                'Assumed: at difficulty 20 against our comfort difficulty of 30, 38.94% of pages reach the top 3.',
                 'We hold 3 of 8 keywords in related topics (related by ink, pen).',
-                'We are at 12 already, and a page keeps its position at worst: 38.94 % ÷ 80.19 % = 48.56 %.',
-                'About 35 % of pages move when they are worked on: 16.99 %.',
+                'We are at 12 already, and a page keeps its position at worst: 38.94% ÷ 80.19% = 48.56%.',
+                'About 35% of pages move when they are worked on: 16.99%.',
                 'No finished work has taught us more yet.',
             ],
             self::plain($why['win_chance']->steps),
@@ -112,10 +112,10 @@ final class ExplainerTest extends TestCase
         $new = $this->explain(null, 1100, 40.0, $positions, kind: PageKind::New)['win_chance'];
         self::assertSame(
             [
-                'Pages like ours in this study: 2.135 % reach the top 3 at difficulty 40 (fitted to 5 000 positions).',
+                'Pages like ours in this study: 2.135% reach the top 3 at difficulty 40 (fitted to 5,000 positions).',
                 'We hold 3 of 8 keywords in related topics (related by ink, pen).',
                 '12 new pages in this market did worse than pages do on average.',
-                'For a new page of ours that makes 1.306 %.',
+                'For a new page of ours that makes 1.306%.',
             ],
             self::plain($new->steps),
         );
@@ -130,10 +130,10 @@ final class ExplainerTest extends TestCase
         $work = new Work(TacticLabel::of(Tactic::TestTitle), 5, 30.0, .5, 15.0, .4);
         $why = $this->explain(5, 1100, 40.0, work: $work, measured: new MeasuredClicks(10, 1000));
         self::assertSame(
-            ['We got 10 clicks from 1 000 impressions at position 5, less than the curve tells.'],
+            ['We got 10 clicks from 1,000 impressions at position 5, less than the curve tells.'],
             self::plain($why['win_chance']->steps),
         );
-        self::assertSame(['30 × 50 % = 15 visits a month.'], self::plain($why['expected_gain']->steps));
+        self::assertSame(['30 × 50% = 15 visits a month.'], self::plain($why['expected_gain']->steps));
         self::assertSame(['A better title could win 30 visits a month at the same position.'], $why['gain']->steps);
     }
 
@@ -141,7 +141,7 @@ final class ExplainerTest extends TestCase
     {
         $why = $this->explain(12, 1100, 20.0, clicksLeft: .5);
         self::assertSame(
-            ['1 100 × 0.5 (what the features of the results page leave) × 0.008 = 4.4 visits a month.'],
+            ['1,100 × 0.5 (what the features of the results page leave) × 0.008 = 4.4 visits a month.'],
             self::plain($why['visits_now']->steps),
         );
         self::assertStringEndsWith('× 0.114 = 62.7 visits a month.', $why['gain']->steps[1]);
@@ -152,7 +152,7 @@ final class ExplainerTest extends TestCase
     public function test_numbers_are_short(): void
     {
         self::assertSame(
-            ['unknown', '0', '12', '0.008', '99.72', '0.000001', '1 234 568', '0', '1', '0.5', '-999.9', '-1 000'],
+            ['unknown', '0', '12', '0.008', '99.72', '0.000001', '1,234,568', '0', '1', '0.5', '-999.9', '-1 000'],
             self::plain(array_map(
                 Explanation::number(...),
                 [null, 0.0, 12, 0.008, 99.7203, 0.000001, 1234567.8, 0, 1.0, 0.5, -999.94, -1000.0],

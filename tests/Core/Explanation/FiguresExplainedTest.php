@@ -191,9 +191,9 @@ final class FiguresExplainedTest extends TestCase
         foreach ($said as $text => $number) {
             self::assertSame((string) $text, Explanation::number($number));
         }
-        self::assertSame(["1\u{2009}000", "1\u{2009}235", "-1\u{2009}235"], array_map(Explanation::number(...), [1000.0, 1234.6, -1234.6]));
-        self::assertSame(['-7', "12\u{2009}345"], [Explanation::number(-7), Explanation::number(12345)]);
-        self::assertSame(['unknown', '12.35 %', '100 %'], array_map(Explanation::percent(...), [null, .123456, 1.0]));
+        self::assertSame(["1,000", "1,235", "-1,235"], array_map(Explanation::number(...), [1000.0, 1234.6, -1234.6]));
+        self::assertSame(['-7', "12,345"], [Explanation::number(-7), Explanation::number(12345)]);
+        self::assertSame(['unknown', '12.35%', '100%'], array_map(Explanation::percent(...), [null, .123456, 1.0]));
     }
 
     /** @param list<float> $held difficulties of keywords that we hold */

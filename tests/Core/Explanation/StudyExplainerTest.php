@@ -26,7 +26,7 @@ final class StudyExplainerTest extends TestCase
     public function test_visits_and_their_value_are_told_by_domain(): void
     {
         self::assertSame(
-            ["Over 1\u{2009}200 keywords that comes to 340.5 visits a month."],
+            ["Over 1,200 keywords that comes to 340.5 visits a month."],
             StudyExplainer::visits('a.example', 1200, 340.5)->steps,
         );
         self::assertSame(
@@ -109,7 +109,7 @@ final class StudyExplainerTest extends TestCase
             2,
             $isReached,
         )->steps);
-        $drift = 'Pages nobody worked on now bring 110 % of their visits then.';
+        $drift = 'Pages nobody worked on now bring 110% of their visits then.';
         self::assertSame(
             [$drift, '92.5 net visits against a forecast of 10 to 90: above.', 'The lead has reached its target.'],
             $told(Outcome::Above, 92.5, false, true),

@@ -22,7 +22,7 @@ const asked = [
   { name: 'to', label: 'To', type: 'date' },
 ] as const;
 
-/** Who did what, when and from where, the newest first; administrators alone see it. */
+/** Audit log, when and from where, the newest first; administrators alone see it. */
 export function AuditPage() {
   const [params, setParams] = useSearchParams();
   const list = useInfiniteQuery(auditQuery(filterOf(params)));
@@ -39,7 +39,7 @@ export function AuditPage() {
     });
   return (
     <>
-      <PageHead title="Who did what" />
+      <PageHead title="Audit log" />
       <Box component="main" sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 3 }}>
         <Box sx={{ display: 'flex', gap: 1, py: 1.5, flexWrap: 'wrap' }}>
           {asked.map(({ name, label, type }) => (
@@ -66,11 +66,11 @@ export function AuditPage() {
             <MenuItem value="refused">refused</MenuItem>
           </TextField>
         </Box>
-        {list.isPending && <Waiting what="Loading the record" />}
+        {list.isPending && <Waiting what="Loading the audit log" />}
         {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
-        {list.isSuccess && lines.length === 0 && <Empty title="Nothing of that kind">Take something out of the fields above.</Empty>}
+        {list.isSuccess && lines.length === 0 && <Empty title="No matching entries">Clear one of the fields above.</Empty>}
         {lines.length > 0 && (
-          <PlainTable label="Who did what" headings={headings} numbers={[]}>
+          <PlainTable label="Audit log" headings={headings} numbers={[]}>
             {lines.map((line) => (
               <Line key={line.id} line={line} />
             ))}
@@ -86,17 +86,17 @@ export function AuditPage() {
   );
 }
 
-const record = 'the record of this installation';
+const record = 'the audit log of this installation';
 
 const headings = [
-  { name: 'When (UTC)', about: about('When it was asked for.', '', record) },
-  { name: 'Who', about: about('The person who was signed in, or whose token was sent.', '', record) },
-  { name: 'What', about: about('What was asked for, in words; its name stands beside.', '', record) },
-  { name: 'Study', about: about('The study it was about, where it was about one.', '', record) },
-  { name: 'Outcome', about: about('Done, or refused with the number of the answer.', '', record) },
-  { name: 'From', about: about('Address the request came from, or the command.', '', record) },
-  { name: 'Asked', about: about('What was sent along, without what is secret.', '', record) },
-  { name: 'Before', about: about('What stood there before; decisions and plans keep it under the number of their change.', '', record) },
+  { name: 'When (UTC)', about: about('Time of the request.', '', record) },
+  { name: 'Who', about: about('The signed-in person, or the owner of the token.', '', record) },
+  { name: 'What', about: about('What was requested, with the name of the operation.', '', record) },
+  { name: 'Study', about: about('The study it concerns, if any.', '', record) },
+  { name: 'Outcome', about: about('Done, or refused with the HTTP status.', '', record) },
+  { name: 'From', about: about('IP address of the request, or the command.', '', record) },
+  { name: 'Asked', about: about('The data sent, without secrets.', '', record) },
+  { name: 'Before', about: about('The previous values. Decisions and plans keep them under the number of the change.', '', record) },
 ];
 
 function Line({ line }: { line: AuditLine }) {
@@ -105,7 +105,7 @@ function Line({ line }: { line: AuditLine }) {
   return (
     <tr>
       <td style={{ whiteSpace: 'nowrap' }}>{line.at.replace('T', ' ').replace('Z', '')}</td>
-      <td>{line.person ?? 'nobody who is signed in'}</td>
+      <td>{line.person ?? 'not signed in'}</td>
       <td title={line.action}>{line.words}</td>
       <td>{line.study ?? ''}</td>
       <Box component="td" sx={{ color: outcome === 'done' ? 'text.primary' : 'warning.main' }}>

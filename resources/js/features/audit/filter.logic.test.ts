@@ -28,7 +28,7 @@ describe('the audit record', () => {
   it('says in words how an act ended', () => {
     expect([0, 200, 302].map((status) => outcomeOf({ status }))).toEqual(['done', 'done', 'done']);
     expect(outcomeOf({ status: 403 })).toBe('refused: not allowed');
-    expect(outcomeOf({ status: 422 })).toBe('refused: not right');
+    expect(outcomeOf({ status: 422 })).toBe('refused: invalid');
     expect(outcomeOf({ status: 500 })).toBe('failed');
   });
 });
@@ -41,10 +41,10 @@ describe('how an act ended', () => {
     [400, 'refused'],
     [401, 'refused: not signed in'],
     [403, 'refused: not allowed'],
-    [404, 'refused: not there, or not to be seen'],
-    [409, 'refused: overtaken'],
-    [419, 'refused: overtaken'],
-    [422, 'refused: not right'],
+    [404, 'refused: not found'],
+    [409, 'refused: out of date'],
+    [419, 'refused: out of date'],
+    [422, 'refused: invalid'],
     [429, 'refused'],
     [500, 'failed'],
   ])('is told of %i as %s', (status, words) => {

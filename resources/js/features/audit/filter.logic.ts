@@ -31,11 +31,11 @@ export function outcomeOf({ status }: Pick<AuditLine, 'status'>): string {
     case status === 403:
       return 'refused: not allowed';
     case status === 404:
-      return 'refused: not there, or not to be seen';
+      return 'refused: not found';
     case status === 409 || status === 419:
-      return 'refused: overtaken';
+      return 'refused: out of date';
     case status === 422:
-      return 'refused: not right';
+      return 'refused: invalid';
     default:
       return status >= 500 ? 'failed' : 'refused';
   }

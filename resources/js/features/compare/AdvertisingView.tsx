@@ -25,7 +25,7 @@ export function AdvertisingView({ study, comparison, show, onKeyword, onClause }
   const told = useAbouts();
   const read = useQuery(advertisingQuery(study.slug, comparison.id, show, sorting));
   if (read.isPending) {
-    return <Waiting what="Reading who advertises" />;
+    return <Waiting what="Loading paid rankings" />;
   }
   if (read.isError) {
     return <Failed error={read.error} onRetry={() => void read.refetch()} />;
@@ -36,20 +36,18 @@ export function AdvertisingView({ study, comparison, show, onKeyword, onClause }
   return (
     <Box sx={{ flex: 1, overflow: 'auto', px: 2, pb: 3 }}>
       <Box sx={{ display: 'flex', gap: 1, my: 1, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Button onClick={() => onClause('paid=only they')}>They advertise, we do not: {whole(counts.only_they)}</Button>
+        <Button onClick={() => onClause('paid=only they')}>Only competitors advertise: {whole(counts.only_they)}</Button>
         <Button onClick={() => onClause('paid=we')}>
-          We advertise: {whole(counts.only_we + counts.both)}, alone for {whole(counts.only_we)}
+          We advertise: {whole(counts.only_we + counts.both)}, of these alone: {whole(counts.only_we)}
         </Button>
       </Box>
       <Box component="p" sx={{ my: 1, typography: 'dense', color: 'text.secondary' }}>
-        Organic position, then paid position after the stroke; a dot where there is none.{' '}
-        {empty.length > 0 && `No paid list of ${empty.join(', ')}: bring one in under Gather, or pull with paid rankings.`}
+        Organic position / paid position. A dot means none.{' '}
+        {empty.length > 0 && `No paid list of ${empty.join(', ')}. Import one in Gather, or pull paid rankings from a source.`}
       </Box>
       {advertised === 0 ? (
-        <Empty title={empty.length === domains.length ? 'No paid lists yet' : 'Nobody advertises for these keywords'}>
-          {empty.length === domains.length
-            ? 'The paid channel is empty; import lists of paid positions under Gather.'
-            : 'Remove a clause from the sentence above.'}
+        <Empty title={empty.length === domains.length ? 'No paid lists yet' : 'No one advertises on these keywords'}>
+          {empty.length === domains.length ? 'Import lists of paid positions in Gather.' : 'Remove a clause from the sentence above.'}
         </Empty>
       ) : (
         <PlainTable
@@ -64,7 +62,7 @@ export function AdvertisingView({ study, comparison, show, onKeyword, onClause }
               sort: `p${index}`,
               startsAscending: true,
               about: about(
-                `Organic position of ${domain.entry}, then the paid one; it goes by the organic one.`,
+                `Organic position of ${domain.entry}, then the paid one. Sorted by the organic one.`,
                 'position',
                 sources.rankings,
               ),

@@ -49,7 +49,7 @@ export function ColumnMenu({ columns, chosen, onChange, pinned, onPin, isDense, 
       >
         <Box role="dialog" aria-label="Columns" sx={{ p: 1.5, width: parts.s }}>
           <Button onClick={() => onDense(!isDense)} aria-pressed={isDense}>
-            {isDense ? 'Rows further apart' : 'Rows closer together'}
+            {isDense ? 'Taller rows' : 'Shorter rows'}
           </Button>
           {ordered.map((column) => {
             const isOn = chosen.includes(column.key);
@@ -67,7 +67,7 @@ export function ColumnMenu({ columns, chosen, onChange, pinned, onPin, isDense, 
                 {isOn && (
                   <>
                     <Button
-                      aria-label={`pin ${column.name}, so that it stays in sight`}
+                      aria-label={`pin ${column.name}`}
                       aria-pressed={pinned.includes(column.key)}
                       variant={pinned.includes(column.key) ? 'outlined' : 'text'}
                       onClick={() =>
@@ -77,18 +77,10 @@ export function ColumnMenu({ columns, chosen, onChange, pinned, onPin, isDense, 
                     >
                       pin
                     </Button>
-                    <Button
-                      aria-label={`${column.name} further left`}
-                      onClick={() => move(column.key, -1)}
-                      sx={{ minWidth: presses.s, py: 0 }}
-                    >
+                    <Button aria-label={`${column.name} left`} onClick={() => move(column.key, -1)} sx={{ minWidth: presses.s, py: 0 }}>
                       ↑
                     </Button>
-                    <Button
-                      aria-label={`${column.name} further right`}
-                      onClick={() => move(column.key, 1)}
-                      sx={{ minWidth: presses.s, py: 0 }}
-                    >
+                    <Button aria-label={`${column.name} right`} onClick={() => move(column.key, 1)} sx={{ minWidth: presses.s, py: 0 }}>
                       ↓
                     </Button>
                   </>

@@ -44,7 +44,7 @@ export function ComparePage() {
   if (study.comparison === null) {
     return (
       <Empty title="Nothing to compare yet">
-        Import at least your own rankings and those of one competitor; the comparison is then made by itself.
+        Import your own rankings and those of at least one competitor. The comparison then starts by itself.
         <br />
         <Button variant="contained" sx={{ mt: 2 }} onClick={() => void navigate(`/studies/${study.slug}/gather`)}>
           Go to Gather

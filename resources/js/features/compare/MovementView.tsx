@@ -17,12 +17,12 @@ import { fields } from '../../theme/measures';
 const kinds: Movement[] = ['climbed', 'slipped', 'entered', 'left', 'steady'];
 
 const headings = [
-  { name: 'Keyword', sort: 'keyword', startsAscending: true, about: about('The keyword, as searchers write it.', '', sources.rankings) },
+  { name: 'Keyword', sort: 'keyword', startsAscending: true, about: about('The keyword.', '', sources.rankings) },
   {
     name: 'Movement',
     sort: 'movement',
     startsAscending: true,
-    about: about('How its position changed between the days.', '', sources.rankings),
+    about: about('How the position changed between the two days.', '', sources.rankings),
   },
   {
     name: 'Before',
@@ -34,7 +34,7 @@ const headings = [
   {
     name: 'Volume',
     sort: 'volume',
-    about: about('Searches for it.', 'searches a month', 'the first source in the rulebook that knows it'),
+    about: about('Searches a month.', 'searches a month', 'the first source in rulebook order that has it'),
   },
 ];
 
@@ -45,7 +45,7 @@ interface Props {
   onGaps: (clause: string) => void;
 }
 
-/** What moved for one domain between any two of its days. What a competitor gains is its focus; what it loses is an opening. */
+/** Movement for one domain between any two of its days. What a competitor gains is its focus; what it loses is an opening. */
 export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
   const [domain, setDomain] = useState(comparison.domains[0]?.id ?? 0);
   const [days, setDays] = useState({ from: '', to: '' });
@@ -88,13 +88,13 @@ export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
             ))}
           </TextField>
         ))}
-        <Button onClick={() => onGaps('gaps=opened')}>Our gaps that opened</Button>
-        <Button onClick={() => onGaps('gaps=closed')}>Our gaps that closed</Button>
+        <Button onClick={() => onGaps('gaps=opened')}>Gaps opened</Button>
+        <Button onClick={() => onGaps('gaps=closed')}>Gaps closed</Button>
       </Box>
-      {moved.isPending && <Waiting what="Reading what moved" />}
+      {moved.isPending && <Waiting what="Loading movement" />}
       {moved.isError && <Failed error={moved.error} onRetry={() => void moved.refetch()} />}
       {moved.data !== undefined && moved.data.from === null && (
-        <Empty title="Nothing to compare with">This domain has only one snapshot; import another day.</Empty>
+        <Empty title="Nothing to compare with">This domain has only one snapshot. Import rankings of another day.</Empty>
       )}
       {moved.data !== undefined && moved.data.from !== null && (
         <>
@@ -110,7 +110,7 @@ export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
               </Button>
             ))}
           </Box>
-          <PlainTable label="What moved" headings={headings} sorting={sorting} numbers={[2, 3, 4]}>
+          <PlainTable label="Movement" headings={headings} sorting={sorting} numbers={[2, 3, 4]}>
             {moved.data.rows.map((row) => (
               <tr key={row.keyword}>
                 <td>

@@ -5,12 +5,12 @@ import { Empty } from '../../shared/Notice';
 /** Which clause took the last row, and what those before it had left. */
 export function NothingFits({ steps }: { steps: BenchSummary['steps'] }) {
   return (
-    <Empty title="No keyword fits this sentence">
+    <Empty title="No keyword matches this sentence">
       {steps.map((step, index) => (
         <div key={index}>
           {step.keywords === 0 ? (
             <strong>
-              <code>{step.clause}</code> took the last one.
+              <code>{step.clause}</code> removed the last ones.
             </strong>
           ) : (
             <>
@@ -19,7 +19,7 @@ export function NothingFits({ steps }: { steps: BenchSummary['steps'] }) {
           )}
         </div>
       ))}
-      Remove a clause from the sentence above, or press z to go back to what it was.
+      Remove a clause from the sentence above, or press z to undo.
     </Empty>
   );
 }

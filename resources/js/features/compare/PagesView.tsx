@@ -16,17 +16,17 @@ import { about, sources } from '../../shared/abouts';
 import { fields } from '../../theme/measures';
 
 const headings: Headings = [
-  { name: 'Page', sort: 'page', startsAscending: true, about: about('Address of the page, and whose it is.', '', sources.rankings) },
-  { name: 'Keywords', sort: 'keywords', about: about('For how many of the keywords it ranks.', 'keywords', sources.rankings) },
-  { name: 'Visits a month', sort: 'visits', about: about('What its positions bring.', 'visits a month', sources.curve) },
-  { name: 'Share of its visits', sort: 'share', about: about('Of all visits of its domain.', 'share', sources.curve) },
+  { name: 'Page', sort: 'page', startsAscending: true, about: about('URL of the page and its domain.', '', sources.rankings) },
+  { name: 'Keywords', sort: 'keywords', about: about('Keywords it ranks for.', 'keywords', sources.rankings) },
+  { name: 'Visits a month', sort: 'visits', about: about('Estimated visits from its positions.', 'visits a month', sources.curve) },
+  { name: 'Share of visits', sort: 'share', about: about('Share of its domain’s visits.', 'share', sources.curve) },
   {
     name: 'Traffic leader',
     sort: 'traffic_leader',
     startsAscending: true,
     about: about('Its keyword with the most visits.', '', sources.curve),
   },
-  { name: 'We lack', sort: 'we_lack', about: about('For how many of them no page of ours ranks.', 'keywords', sources.rankings) },
+  { name: 'We lack', sort: 'we_lack', about: about('Of these, keywords we don’t rank for.', 'keywords', sources.rankings) },
   '',
 ];
 
@@ -63,7 +63,7 @@ export function PagesView({ study, comparison, show, domain, onDomain, onPage, o
       </TextField>
       {pages.isPending && <Waiting what="Loading the pages" />}
       {pages.isError && <Failed error={pages.error} onRetry={() => void pages.refetch()} />}
-      {pages.data?.length === 0 && <Empty title="No pages">The rankings of these domains name no pages for what the sentence shows.</Empty>}
+      {pages.data?.length === 0 && <Empty title="No pages">These domains’ rankings have no URLs for the keywords shown.</Empty>}
       {pages.data !== undefined && pages.data.length > 0 && (
         <PlainTable label="Pages" headings={headings} sorting={sorting} numbers={[1, 2, 3, 5]}>
           {pages.data.map((page) => (
@@ -88,7 +88,7 @@ export function PagesView({ study, comparison, show, domain, onDomain, onPage, o
               <td>{whole(page.we_lack)}</td>
               <td>
                 <Button onClick={() => onPage(page.url)} sx={{ py: 0, whiteSpace: 'nowrap' }}>
-                  Its keywords
+                  Show keywords
                 </Button>
               </td>
             </tr>

@@ -15,7 +15,7 @@ import { StandingWord } from '../keyword/StandingWord';
 export type SpokenColumn = Vocabulary['columns'][number];
 
 const laneWidth = 264;
-const decided = 'what people decided';
+const decided = 'decisions in this study';
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
 /** Columns that stand in the list until a person chooses others. */
@@ -74,7 +74,7 @@ export function allColumns(domains: string[], spoken: SpokenColumn[]): Column<Ro
       startsAscending: true,
       heading: <LaneScale width={laneWidth} />,
       name: 'Rank lane',
-      about: about('Where we and they stand; it goes by the best competitor.', 'position', 'the ranking lists of the compared days'),
+      about: about('Our position and the competitors’. Sorted by the best competitor.', 'position', 'rankings of the compared days'),
       track: `${laneWidth + 16}px`,
       cell: (row) => <RankLane positions={row.positions} previous={row.previous} width={laneWidth} domains={domains} />,
     },
@@ -86,7 +86,7 @@ export function allColumns(domains: string[], spoken: SpokenColumn[]): Column<Ro
       heading: 'Our share',
       track: '74px',
       isNumber: true,
-      about: about('What it brings now, of all our visits.', 'share', 'worked out with the CTR curve'),
+      about: about('Its share of all our visits.', 'share', 'calculated with the CTR curve'),
       cell: (row) => percent(row.visits_share),
     },
     {
@@ -95,7 +95,7 @@ export function allColumns(domains: string[], spoken: SpokenColumn[]): Column<Ro
       heading: 'Fit',
       track: '44px',
       isNumber: true,
-      about: about('How well it fits our business.', '0–5', decided),
+      about: about('Fit with our business, 0 to 5.', '0–5', decided),
       cell: (row) => position(row.fit),
     },
     {
@@ -104,7 +104,7 @@ export function allColumns(domains: string[], spoken: SpokenColumn[]): Column<Ro
       startsAscending: true,
       heading: 'Tags',
       track: '110px',
-      about: about('Words that people put to it.', '', decided),
+      about: about('Tags added by people.', '', decided),
       cell: (row) => row.tags.join(', '),
     },
     {
@@ -122,7 +122,7 @@ export function allColumns(domains: string[], spoken: SpokenColumn[]): Column<Ro
       startsAscending: true,
       heading: 'Note',
       track: '150px',
-      about: about('What people wrote beside it.', '', decided),
+      about: about('Notes on the keyword.', '', decided),
       cell: (row) => <span title={row.note ?? ''}>{row.note ?? ''}</span>,
     },
   ];
@@ -142,7 +142,7 @@ function positionColumn(domain: string, place: number): Column<Row> {
     name: `Position of ${domain}`,
     track: '112px',
     isNumber: true,
-    about: about(`Best position of ${domain}.`, 'position', 'the ranking lists of the compared days'),
+    about: about(`Best position of ${domain}.`, 'position', 'rankings of the compared days'),
     cell: (row) => position(row.positions[place + 1]),
   };
 }

@@ -31,7 +31,7 @@ function sum(values: (number | null)[]): number {
   return values.reduce<number>((all, value) => all + (value ?? 0), 0);
 }
 
-/** What is chosen, what it sums up to, and what can be decided about all of it at once. */
+/** Selection, what it sums up to, and what can be decided about all of it at once. */
 export function BulkBar({ chosen, isAll, total, sums, onAll, onNone, onDecide }: Props) {
   useHotkeys({ b: () => document.getElementById('bulk')?.focus() });
   const count = isAll ? total : chosen.length;
@@ -45,7 +45,7 @@ export function BulkBar({ chosen, isAll, total, sums, onAll, onNone, onDecide }:
   return (
     <Box
       role="region"
-      aria-label="What is chosen"
+      aria-label="Selection"
       sx={{
         display: 'flex',
         alignItems: 'center',
@@ -63,8 +63,8 @@ export function BulkBar({ chosen, isAll, total, sums, onAll, onNone, onDecide }:
         <strong>{whole(count)} chosen</strong>
         {totals !== null && `: volume ${whole(totals.volume)}, visits now ${estimate(totals.visits_now)}, gain ${estimate(totals.gain)}`}
       </Box>
-      {!isAll && total > chosen.length && <Button onClick={onAll}>Choose all {whole(total)}</Button>}
-      <Button onClick={onNone}>Choose none</Button>
+      {!isAll && total > chosen.length && <Button onClick={onAll}>Select all {whole(total)}</Button>}
+      <Button onClick={onNone}>Clear selection</Button>
       <Box sx={{ flex: 1 }} />
       <Typed
         id="bulk"
@@ -79,10 +79,10 @@ export function BulkBar({ chosen, isAll, total, sums, onAll, onNone, onDecide }:
         mayBeEmpty
         onSend={(reason) => onDecide({ mark: 'set aside', reason: reason === '' ? null : reason })}
       />
-      <Button onClick={() => onDecide({ mark: null })}>Take marks away</Button>
+      <Button onClick={() => onDecide({ mark: null })}>Clear marks</Button>
       <Typed label="Tag" field="Tag" onSend={(tag) => onDecide({ tag })} />
       <Typed label="Untag" field="Tag" onSend={(untag) => onDecide({ untag })} />
-      <Typed label="Topic" field="Into the topic" mayBeEmpty onSend={(topic) => onDecide({ topic: topic === '' ? null : topic })} />
+      <Typed label="Topic" field="Move to topic" mayBeEmpty onSend={(topic) => onDecide({ topic: topic === '' ? null : topic })} />
       <Chosen
         label="Fit"
         choices={['0', '1', '2', '3', '4', '5', 'unset']}

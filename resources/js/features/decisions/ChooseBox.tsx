@@ -5,7 +5,7 @@ export function ChooseBox({ name, isChosen }: { name: string; isChosen: boolean 
       type="checkbox"
       data-choose
       tabIndex={-1}
-      aria-label={`Choose ${name}`}
+      aria-label={`Select ${name}`}
       checked={isChosen}
       readOnly
       onMouseDown={(event) => event.preventDefault()}

@@ -6,5 +6,5 @@ interface Props {
 
 /** The box of a line in a plain table, reached by Tab and pressed by Space. */
 export function ChooseLine({ name, isChosen, onFlip }: Props) {
-  return <input type="checkbox" aria-label={`Choose ${name}`} checked={isChosen} onChange={onFlip} />;
+  return <input type="checkbox" aria-label={`Select ${name}`} checked={isChosen} onChange={onFlip} />;
 }

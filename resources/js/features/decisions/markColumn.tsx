@@ -11,7 +11,7 @@ export function markColumn<Row extends { mark: Mark | null }>(): Column<Row> {
     name: 'Mark',
     label: 'Mark',
     track: '40px',
-    about: { meaning: 'Shortlisted or set aside.', unit: '', source: 'decided here by people' },
+    about: { meaning: 'Shortlisted or set aside.', unit: '', source: 'decided by people' },
     cell: (row) => <MarkSign mark={row.mark} />,
   };
 }

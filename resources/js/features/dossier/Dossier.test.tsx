@@ -59,7 +59,7 @@ describe('the dossier', () => {
 
   it('draws what is known of places, months and history, each with its table', async () => {
     show(part('bee hive'));
-    expect(await screen.findByRole('img', { name: /^Chance of every class of places/ })).toBeDefined();
+    expect(await screen.findByRole('img', { name: /^Chance of each position range/ })).toBeDefined();
     expect(screen.getByRole('img', { name: 'Volume by month' })).toBeDefined();
     const history = screen.getByRole('table', { name: /^Positions from/, hidden: true });
     expect(
@@ -84,7 +84,7 @@ describe('the dossier', () => {
     show(part('bee hive', false));
     const shortlist = await screen.findByRole<HTMLButtonElement>('button', { name: 'Shortlist' });
     expect(shortlist.disabled).toBe(true);
-    expect(screen.getByRole('slider', { name: 'Position aimed at' }).getAttribute('aria-disabled')).toBe('true');
+    expect(screen.getByRole('slider', { name: 'Target position' }).getAttribute('aria-disabled')).toBe('true');
   });
 
   it('says that it waits, and what went wrong, and asks again', async () => {
@@ -114,10 +114,10 @@ describe('the dossier', () => {
     }
     show(<Both />);
     await userEvent.click(await screen.findByRole('button', { name: 'Next' }));
-    await waitFor(() => expect(screen.getByText('4 242')).toBeDefined());
+    await waitFor(() => expect(screen.getByText('4,242')).toBeDefined());
     slow.come(json({ ...told, volume: 1111 }));
     await new Promise((resolve) => setTimeout(resolve, 20));
     expect(screen.queryByText('1 111')).toBeNull();
-    expect(screen.getByText('4 242')).toBeDefined();
+    expect(screen.getByText('4,242')).toBeDefined();
   });
 });

@@ -174,7 +174,7 @@ function EvidencePart({ dossier }: { dossier: KeywordDossier }) {
           <Box
             component="span"
             role="img"
-            aria-label={fact.encouraging ? 'speaks for it' : 'speaks against it'}
+            aria-label={fact.encouraging ? 'in favour' : 'against'}
             sx={{ color: fact.encouraging ? 'primary.main' : 'text.secondary' }}
           >
             {fact.encouraging ? '▲' : '▽'}
@@ -238,7 +238,7 @@ function Topic({ dossier, onTopic }: { dossier: KeywordDossier; onTopic: Props['
         <Link component="button" type="button" onClick={() => onTopic(topic)} sx={{ verticalAlign: 'baseline', fontWeight: 600 }}>
           {topic}
         </Link>
-        {others.length === 0 ? '; no other keyword is served by the same pages.' : `; one page can also serve ${others.length} more:`}
+        {others.length === 0 ? '. No other keyword shares its pages.' : `. The same page can serve ${others.length} more:`}
       </Typography>
       <Box component="ul" sx={{ m: 0, pl: 2.5, typography: 'dense' }}>
         {others.slice(0, 6).map((other) => (
@@ -315,10 +315,10 @@ function disputed(sources: KeywordDossier['sources']): string[] {
 function Sources({ dossier, comparison }: { dossier: KeywordDossier; comparison: Comparison }) {
   const names = disputed(dossier.sources);
   return (
-    <Part title="Where the figures come from">
+    <Part title="Sources of the figures">
       {names.length > 0 && (
         <Typography variant="body2">
-          Sources disagree about {names.join(' and ')}. The one used is the first known by the rulebook’s order of sources, then the newest.
+          Sources disagree about {names.join(' and ')}. We use the first in the rulebook’s source order, then the newest.
         </Typography>
       )}
       {dossier.sources.slice(0, 8).map((source, index) => (
@@ -331,11 +331,11 @@ function Sources({ dossier, comparison }: { dossier: KeywordDossier; comparison:
           <span>CPC {decimal(source.cpc, 2)}</span>
         </Box>
       ))}
-      {dossier.sources.length === 0 && <Typography variant="body2">No source says anything about it; import a keyword list.</Typography>}
+      {dossier.sources.length === 0 && <Typography variant="body2">No metrics for this keyword yet. Import a keyword list.</Typography>}
       {dossier.disputed_authority.map((domain) => (
         <Box key={domain.domain} sx={{ mt: 0.75 }}>
           <Typography variant="body2">
-            Sources disagree about the authority of {comparison.domains.find((one) => one.id === domain.domain)?.entry}; the first is used.
+            Sources disagree about the authority of {comparison.domains.find((one) => one.id === domain.domain)?.entry}. We use the first.
           </Typography>
           <DomainSaidLines said={domain.said} />
         </Box>
@@ -346,7 +346,7 @@ function Sources({ dossier, comparison }: { dossier: KeywordDossier; comparison:
 
 const pageOneHeadings = [
   '',
-  { name: 'Page', about: about('Domain and path of the result.', '', sources.results) },
+  { name: 'Page', about: about('URL of the result.', '', sources.results) },
   { name: 'Auth.', about: about('Authority of the site.', '0–100', sources.results) },
   { name: 'Strength', about: about('Strength of the page itself.', '0–100', sources.results) },
   { name: 'Ref. dom.', about: about('Domains that link to the page.', 'domains', sources.results) },

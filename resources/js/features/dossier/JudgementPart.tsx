@@ -90,7 +90,7 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
           variant={dossier.pinned ? 'outlined' : 'text'}
           onClick={() => decisions.decide(about, { pinned: !dossier.pinned })}
         >
-          {dossier.pinned ? 'Pinned above the order' : 'Pin above the order'}
+          {dossier.pinned ? 'Pinned to the top' : 'Pin to the top'}
         </Button>
       </Box>
       <Topic

@@ -20,8 +20,8 @@ export function PlacesPart({ dossier }: { dossier: KeywordDossier }) {
       <Picture classes={places.classes} />
       <Box sx={{ typography: 'note', color: 'text.secondary', mt: 0.5 }}>
         {dossier.leading_page === null
-          ? 'No page of a competitor leads here.'
-          : `${dossier.leading_page} leads here; we rank for ${dossier.ground_held ?? 0} of its ${dossier.ground_of ?? 0} other keywords.`}
+          ? 'No competitor ranks here.'
+          : `${dossier.leading_page} leads here. We rank for ${dossier.ground_held ?? 0} of its ${dossier.ground_of ?? 0} other keywords.`}
       </Box>
     </Part>
   );
@@ -35,7 +35,7 @@ function Picture({ classes }: { classes: Places['classes'] }) {
   const words = (one: Places['classes'][number]) => `${one.name}: ${percent(one.chance)}${one.holds_us ? ', where we are' : ''}`;
   return (
     <Chart
-      label={`Chance of every class of places; ${classes.map(words).join('; ')}`}
+      label={`Chance of each position range: ${classes.map(words).join('; ')}`}
       frame={frame}
       fit={fit}
       table={{ headings: ['Places', 'Chance'], rows: classes.map((one) => [one.name, percent(one.chance)]) }}

@@ -26,7 +26,7 @@ export function TargetLane({ dossier, mayEdit, onTarget }: Props) {
   const tried = dragged === null ? undefined : dossier.places?.targets.find((one) => one.target === target);
   const [gain, chance] = tried === undefined ? [dossier.gain, dossier.win_chance] : [tried.gain, tried.win_chance];
   const isKnown = dragged === null || tried !== undefined;
-  const words = isKnown ? `${estimate(gain)} visits a month, ${chanceWords(chance, target)}` : 'to be worked out';
+  const words = isKnown ? `${estimate(gain)} visits a month, ${chanceWords(chance, target)}` : 'not calculated yet';
   const at = (event: PointerEvent) => {
     const box = lane.current?.getBoundingClientRect();
     return box === undefined ? target : positionAt(((event.clientX - box.left) * width) / box.width, width);
@@ -35,10 +35,10 @@ export function TargetLane({ dossier, mayEdit, onTarget }: Props) {
   return (
     <Box>
       <Box sx={{ typography: 'dense' }}>
-        Aim: position {target}; gain {words}{' '}
+        Target: position {target}; gain {words}{' '}
         {dossier.wanted_target !== null && mayEdit && (
           <Link component="button" type="button" onClick={() => onTarget(null)} sx={{ minHeight: measures.target }}>
-            back to the rulebook’s
+            reset to the rulebook
           </Link>
         )}
       </Box>
@@ -48,7 +48,7 @@ export function TargetLane({ dossier, mayEdit, onTarget }: Props) {
         viewBox={`0 0 ${width} 34`}
         role="slider"
         tabIndex={mayEdit ? 0 : -1}
-        aria-label="Position aimed at"
+        aria-label="Target position"
         aria-valuemin={1}
         aria-valuemax={worstPosition}
         aria-valuenow={target}
@@ -93,7 +93,7 @@ export function TargetLane({ dossier, mayEdit, onTarget }: Props) {
         ))}
         {own !== null && (
           <g>
-            <title>{`We stand at ${position(own)}`}</title>
+            <title>{`We rank at ${position(own)}`}</title>
             <Shape path={diamond} x={placeOf(own, width)} y={line} size={1.2} />
           </g>
         )}

@@ -48,7 +48,7 @@ export function AddDomains({ study }: { study: Study }) {
         multiline
         minRows={2}
         maxRows={8}
-        label="Domains, one on each line"
+        label="Domains, one per line"
         value={text}
         onChange={(event) => setText(event.target.value)}
         error={add.isError}

@@ -23,7 +23,7 @@ export function Authority({ row }: { row: LedgerRow }) {
         type="button"
         color="inherit"
         underline="hover"
-        title={`Where the authority of ${row.entry} comes from`}
+        title={`Sources of the authority of ${row.entry}`}
         onClick={(event) => setAnchor(event.currentTarget)}
         sx={{ minHeight: measures.target, minWidth: measures.target }}
       >
@@ -44,8 +44,8 @@ export function Authority({ row }: { row: LedgerRow }) {
           <Typography variant="body2" sx={{ pb: 0.5 }}>
             Authority of {row.entry}, 0–100: {decimal(row.authority, 0)}.{' '}
             {disputed
-              ? 'Sources disagree; the first that knows it is used. The rulebook’s “authority sources” orders them, then the newest day.'
-              : 'As its sources say:'}
+              ? 'Sources disagree. We use the first in the order of “authority sources” in the rulebook, then the newest.'
+              : 'By source:'}
           </Typography>
           <DomainSaidLines said={row.said} />
         </Box>

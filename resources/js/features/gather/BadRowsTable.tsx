@@ -22,15 +22,15 @@ export function BadRowsTable({ badRows, isAllowed, onAllow }: Props) {
         action={
           isAllowed ? undefined : (
             <Button color="inherit" onClick={onAllow}>
-              Leave them out
+              Skip bad rows
             </Button>
           )
         }
       >
         {isAllowed
-          ? `${whole(badRows.total)} bad rows will be left out.`
-          : `${whole(badRows.total)} bad ${badRows.total === 1 ? 'row' : 'rows'}: nothing is kept while there are any. Mend the ` +
-            `file, or leave them out.`}
+          ? `${whole(badRows.total)} bad rows will be skipped.`
+          : `${whole(badRows.total)} bad ${badRows.total === 1 ? 'row' : 'rows'}. Nothing is imported until you fix the ` +
+            `file or skip them.`}
       </Alert>
       <Box sx={{ maxHeight: fields.l, overflow: 'auto', mt: 1 }} tabIndex={0} aria-label="Bad rows" role="region">
         <Box
@@ -59,11 +59,11 @@ export function BadRowsTable({ badRows, isAllowed, onAllow }: Props) {
   );
 }
 
-const inFile = 'the file, read as the mapping says';
+const inFile = 'the file, read with this mapping';
 
 const headings = [
-  { name: 'Line', about: about('Line of the file; the headings are line 1 where they come first.', '', inFile) },
-  { name: 'Column', about: about('Heading of the column that cannot be read.', '', inFile) },
-  { name: 'Value', about: about('What stands there.', '', inFile) },
-  { name: 'What is wrong', about: about('Why it cannot be taken, and what can.', '', 'the checks of this kind of table') },
+  { name: 'Line', about: about('Line number in the file, counting the header.', '', inFile) },
+  { name: 'Column', about: about('Column with the problem.', '', inFile) },
+  { name: 'Value', about: about('The value in the file.', '', inFile) },
+  { name: 'Problem', about: about('What is wrong and what is allowed.', '', 'the rules for this kind of file') },
 ];

@@ -9,7 +9,7 @@ import type { Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { vocabularyQuery } from '../study/queries';
 import { problemsOf, stateOf, type BatchFile } from './batch.logic';
-import { orderOf, type ImportOrder } from './order.logic';
+import { orderOf, type ImportOptions } from './order.logic';
 import { usePreview } from './usePreview';
 import { useUpload } from './useUpload';
 
@@ -30,18 +30,18 @@ export function BatchRow({ study, row, day, isMapped, onChange, onMap }: Props) 
   useEffect(() => {
     if (upload.data !== undefined) {
       const isLeftOut = upload.data.proposal.leave_out;
-      tell.current({ order: orderOf(upload.data), notes: upload.data.notes, state: isLeftOut ? 'left out' : 'open' });
+      tell.current({ order: orderOf(upload.data), notes: upload.data.notes, state: isLeftOut ? 'skipped' : 'open' });
     } else if (upload.error !== null) {
       tell.current({ failure: upload.error.message });
     }
   }, [tell, upload.data, upload.error]);
   const { file, notes, preview, order } = row;
   const state = stateOf(row, day);
-  const set = (changes: Partial<ImportOrder>) =>
+  const set = (changes: Partial<ImportOptions>) =>
     order !== null && onChange({ order: { ...order, allow_errors: 0, ...changes }, preview: undefined, failure: null });
   const bad = preview?.bad_rows?.total ?? 0;
   const leaveOut = (isLeftOut: boolean) => {
-    onChange({ state: isLeftOut ? 'left out' : 'open' });
+    onChange({ state: isLeftOut ? 'skipped' : 'open' });
     if (order !== null) {
       const path = { slug: study.slug, upload: order.upload };
       // Only so that the next batch proposes the same: where it cannot be kept nothing is lost.
@@ -83,7 +83,7 @@ export function BatchRow({ study, row, day, isMapped, onChange, onMap }: Props) 
           )}
           {row.state !== 'sent' && (
             <Button sx={{ py: 0 }} onClick={() => leaveOut(row.state === 'open')}>
-              {row.state === 'open' ? 'Leave out' : 'Include'}
+              {row.state === 'open' ? 'Skip' : 'Include'}
             </Button>
           )}
         </Box>
@@ -109,7 +109,7 @@ function Looked({
   onChange,
 }: {
   study: Study;
-  order: ImportOrder;
+  order: ImportOptions;
   day: string;
   onChange: (changes: Partial<BatchFile>) => void;
 }) {
@@ -126,10 +126,10 @@ function Looked({
 
 interface ChoicesProps {
   study: Study;
-  order: ImportOrder;
+  order: ImportOptions;
   day: string;
   isOpen: boolean;
-  onChange: (changes: Partial<ImportOrder>) => void;
+  onChange: (changes: Partial<ImportOptions>) => void;
 }
 
 function Choices({ study, order, day, isOpen, onChange }: ChoicesProps) {
@@ -163,7 +163,7 @@ function Choices({ study, order, day, isOpen, onChange }: ChoicesProps) {
             slotProps={{ select: { displayEmpty: true }, htmlInput: { 'aria-label': 'Domain for rows without one' } }}
             onChange={(event) => onChange({ domain: event.target.value })}
           >
-            <MenuItem value="">as the file says</MenuItem>
+            <MenuItem value="">from the file</MenuItem>
             {[study.domain ?? '', ...study.competitors].map((domain) => (
               <MenuItem key={domain} value={domain}>
                 {domain}

@@ -24,12 +24,12 @@ export function ChoiceList({ choices, isPending, onKeep }: Props) {
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1, py: 1 }}>
-        <Button onClick={() => setChosen(choices.map((choice) => choice.word))}>Choose all</Button>
+        <Button onClick={() => setChosen(choices.map((choice) => choice.word))}>Select all</Button>
         <Button onClick={() => setChosen([])} disabled={chosen.length === 0}>
           None
         </Button>
         <Button variant="contained" disabled={chosen.length === 0} loading={isPending} onClick={() => onKeep(chosen)}>
-          Put {whole(chosen.length)} into the list
+          Put {whole(chosen.length)} to the list
         </Button>
       </Box>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, typography: 'dense' }}>

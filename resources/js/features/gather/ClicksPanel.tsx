@@ -30,8 +30,8 @@ export function ClicksPanel({ study, title, onClose }: Props) {
           <Typography variant="body2" sx={{ mb: 1 }}>
             {impressions === 0
               ? 'No clicks yet. Import a file with query, clicks, impressions and position. Until then the default curve is used.'
-              : `${whole(impressions)} impressions at positions 1 to 20, searches for our own name left out. The dots are what was ` +
-                `measured; the fitted curve leans on the default where there is little.`}
+              : `${whole(impressions)} impressions at positions 1 to 20, without searches for our own name. Dots are ` +
+                `measured. The fitted curve follows the default where data is thin.`}
           </Typography>
           <CurveOffer study={study} />
           <CurveChart curve={curve.data} />

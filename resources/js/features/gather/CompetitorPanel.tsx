@@ -55,7 +55,7 @@ export function CompetitorPanel({ study, title, onClose }: Props) {
           multiline
           maxRows={4}
           fullWidth
-          label="Only page one of these keywords, one a line"
+          label="Only from page one of these keywords, one per line"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
         />
@@ -63,13 +63,13 @@ export function CompetitorPanel({ study, title, onClose }: Props) {
       </Box>
       <FormControlLabel
         control={<Checkbox size="small" checked={isFurther} onChange={(event) => setFurther(event.target.checked)} />}
-        label="Also the competitors of our competitors"
+        label="Include competitors of our competitors"
       />
-      {isFull && <Alert severity="info">Ten competitors are compared; drop one before you add another.</Alert>}
+      {isFull && <Alert severity="info">You already compare ten competitors. Remove one before you add another.</Alert>}
       {domains.error !== null && <Alert severity="warning">{domains.error.message}</Alert>}
       {found.isPending && <Waiting what="Looking for competitors" />}
       {found.isError && <Failed error={found.error} onRetry={() => void found.refetch()} />}
-      {found.data?.length === 0 && <p>Nobody was found. Import page-one results, or connect a source that knows our domain.</p>}
+      {found.data?.length === 0 && <p>No competitors found. Import page-one results, or connect a source that knows our domain.</p>}
       {found.data !== undefined && found.data.length > 0 && (
         <Box
           component="table"
@@ -160,10 +160,10 @@ function CandidateRow({
 }
 
 const headings = [
-  { name: 'Domain', about: about('Found in the results of the market, or a candidate already.', '', origins.results) },
-  { name: 'In common', about: about('Keywords for which both rank.', 'keywords', origins.rankings) },
-  { name: 'We lack', about: about('Keywords for which it ranks and we do not.', 'keywords', origins.rankings) },
-  { name: 'They lack', about: about('Keywords for which we rank and it does not.', 'keywords', origins.rankings) },
-  { name: 'Authority', about: about('Of the domain.', '0–100', 'the first source in the rulebook that knows it') },
+  { name: 'Domain', about: about('Found in search results, or already a candidate.', '', origins.results) },
+  { name: 'In common', about: about('Keywords we both rank for.', 'keywords', origins.rankings) },
+  { name: 'We lack', about: about('Keywords it ranks for and we don’t.', 'keywords', origins.rankings) },
+  { name: 'They lack', about: about('Keywords we rank for and it doesn’t.', 'keywords', origins.rankings) },
+  { name: 'Authority', about: about('Authority of the domain.', '0–100', 'the first source in rulebook order that has it') },
   '',
 ] as const;

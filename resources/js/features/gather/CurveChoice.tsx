@@ -26,12 +26,12 @@ export function CurveChoice({ study, curve }: { study: Study; curve: Curve }) {
     <Box sx={{ my: 1.5 }}>
       <TextField
         select
-        label="Visits are computed with"
+        label="Visits use"
         value={curve.in_use}
         disabled={!study.may_edit || change.isPending}
         onChange={(event) => change.mutate(event.target.value)}
         error={change.isError}
-        helperText={change.error?.message ?? 'A change makes the comparison anew.'}
+        helperText={change.error?.message ?? 'A change starts a new comparison.'}
         sx={{ minWidth: fields.xl }}
       >
         {Object.keys(names)

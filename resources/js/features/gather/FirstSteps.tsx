@@ -39,16 +39,16 @@ export function FirstSteps({ study, onFind, onFiles }: Props) {
         {study.domain}
       </Step>
       <Step title="Competitors" state={states.competitors}>
-        {study.competitors.length === 0 ? 'Who shares our keywords?' : study.competitors.join(', ')}
+        {study.competitors.length === 0 ? 'Competitors' : study.competitors.join(', ')}
         <Box sx={{ mt: 1 }}>
           <Button variant={states.competitors === 'next' ? 'contained' : 'text'} onClick={onFind}>
-            Find them
+            Find competitors
           </Button>
         </Box>
         <TypeThem study={study} />
       </Step>
       <Step title="Rankings" state={states.rankings}>
-        {missing === 0 ? 'Every domain has some.' : `${missing} of ${study.stages.gather.domains} domains have none.`}
+        {missing === 0 ? 'Every domain has rankings.' : `${missing} of ${study.stages.gather.domains} domains have no rankings.`}
         <Box sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap' }}>
           {source !== undefined && (
             <Button
@@ -71,7 +71,7 @@ export function FirstSteps({ study, onFind, onFiles }: Props) {
             Open the ranked list
           </Button>
         ) : (
-          'It is made by itself as soon as there are rankings.'
+          'Ready as soon as there are rankings.'
         )}
       </Step>
     </Box>
@@ -119,7 +119,7 @@ function TypeThem({ study }: { study: Study }) {
       <TextField
         multiline
         maxRows={4}
-        label="Or type them, one a line"
+        label="Or type them, one per line"
         value={text}
         onChange={(event) => setText(event.target.value)}
         error={domains.error !== null}

@@ -119,8 +119,8 @@ describe('a batch of files', () => {
     open('one.csv', 'two.csv');
     await button('Import 2 files');
     const [, , second] = screen.getAllByRole('row');
-    await userEvent.click(within(second ?? document.body).getByRole('button', { name: 'Leave out' }));
-    expect(screen.getByRole('status').textContent).toBe('1 ready, 1 left out');
+    await userEvent.click(within(second ?? document.body).getByRole('button', { name: 'Skip' }));
+    expect(screen.getByRole('status').textContent).toBe('1 ready, 1 skipped');
     await waitFor(() => expect(asked.filter(({ method }) => method === 'PATCH').map(({ body }) => body)).toEqual([{ leave_out: true }]));
     await userEvent.click(await button('Include'));
     expect(await button('Import 2 files')).toBeDefined();

@@ -13,7 +13,7 @@ import { keys } from '../../api/keys';
 import type { Study } from '../../api/schema';
 import { alike, batchWords, stateOf, type BatchFile } from './batch.logic';
 import { BatchRow } from './BatchRow';
-import type { ImportOrder } from './order.logic';
+import type { ImportOptions } from './order.logic';
 import { MappingTable } from './MappingTable';
 import { about } from '../../shared/abouts';
 import { HeadingRow } from '../../shared/HeadingRow';
@@ -35,7 +35,7 @@ export function ImportBatch({ study, files, onClose }: Props) {
   const [mapped, setMapped] = useState<number | null>(null);
   const change = (places: number[], changes: (row: BatchFile) => Partial<BatchFile>) =>
     setRows((before) => before.map((row, place) => (places.includes(place) ? { ...row, ...changes(row) } : row)));
-  const changeOrders = (places: number[], changes: Partial<ImportOrder>) =>
+  const changeOrders = (places: number[], changes: Partial<ImportOptions>) =>
     change(places, ({ order }) => ({ order: order === null ? null : { ...order, ...changes }, preview: undefined }));
   const states = rows.map((row) => stateOf(row, day));
   const isWaiting = states.some((state) => state === 'sending' || state === 'looking');
@@ -54,7 +54,7 @@ export function ImportBatch({ study, files, onClose }: Props) {
     },
     onSettled: () => client.invalidateQueries({ queryKey: keys.study(study.slug) }),
     onSuccess: () => {
-      if (states.every((state) => state === 'ready' || state === 'sent' || state === 'left out')) {
+      if (states.every((state) => state === 'ready' || state === 'sent' || state === 'skipped')) {
         onClose();
       }
     },
@@ -158,11 +158,11 @@ function Table({ children }: { children: React.ReactNode }) {
 }
 
 const headings = [
-  { name: 'File', about: about('Its name, as it was chosen.', '', 'your machine') },
-  { name: 'Holds', about: about('Which kind of table it was taken for.', '', 'told from its headings, or chosen here') },
-  { name: 'Domain', about: about('Whose rows they are.', '', 'told from its name, or chosen here') },
-  { name: 'Day', about: about('The day the figures are of.', 'day or month', 'told from its name, or chosen here') },
-  { name: 'Channel', about: about('Organic results, advertising, or one of your own.', '', 'told from its name, or chosen here') },
+  { name: 'File', about: about('Name of the file.', '', 'your computer') },
+  { name: 'Holds', about: about('Kind of data in the file.', '', 'detected from its headings, or chosen here') },
+  { name: 'Domain', about: about('Domain the rows belong to.', '', 'detected from its name, or chosen here') },
+  { name: 'Day', about: about('Day of the figures.', 'day or month', 'detected from its name, or chosen here') },
+  { name: 'Channel', about: about('Organic, paid, or your own channel.', '', 'detected from its name, or chosen here') },
   { name: 'Rows', about: about('Rows that can be imported.', 'rows', 'counted in the file') },
-  { name: 'State', about: about('What is lacking, or that it is ready.', '', 'found while reading the file') },
+  { name: 'State', about: about('Ready, or what is missing.', '', 'found while reading the file') },
 ];

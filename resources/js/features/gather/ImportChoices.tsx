@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import type { Study } from '../../api/schema';
 import { vocabularyQuery } from '../study/queries';
-import type { ImportOrder } from './order.logic';
+import type { ImportOptions } from './order.logic';
 
 /** What the file holds, and whose rows and which day those are that say neither. */
 export function ImportChoices({
@@ -13,8 +13,8 @@ export function ImportChoices({
   onChange,
 }: {
   study: Study;
-  order: ImportOrder;
-  onChange: (changes: Partial<ImportOrder>) => void;
+  order: ImportOptions;
+  onChange: (changes: Partial<ImportOptions>) => void;
 }) {
   const kinds = useQuery(vocabularyQuery()).data?.import_kinds ?? [];
   const fields = kinds.find(({ name }) => name === order.kind)?.fields ?? [];
@@ -41,7 +41,7 @@ export function ImportChoices({
           value={order.domain}
           onChange={(event) => onChange({ domain: event.target.value })}
         >
-          <MenuItem value="">as the file says</MenuItem>
+          <MenuItem value="">from the file</MenuItem>
           {[study.domain ?? '', ...study.competitors].map((domain) => (
             <MenuItem key={domain} value={domain}>
               {domain}

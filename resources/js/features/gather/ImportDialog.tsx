@@ -13,7 +13,7 @@ import type { Study, Upload } from '../../api/schema';
 import { BadRowsTable } from './BadRowsTable';
 import { ImportChoices } from './ImportChoices';
 import { MappingTable } from './MappingTable';
-import { orderOf, outcomeWords, type ImportOrder } from './order.logic';
+import { orderOf, outcomeWords, type ImportOptions } from './order.logic';
 import { usePreview } from './usePreview';
 import { useUpload } from './useUpload';
 
@@ -50,7 +50,7 @@ export function ImportDialog({ study, file, remaining, onClose }: Props) {
 
 function Uploaded({ study, upload, remaining, onClose }: { study: Study; upload: Upload; remaining: number; onClose: () => void }) {
   const client = useQueryClient();
-  const [order, setOrder] = useState<ImportOrder>(() => orderOf(upload));
+  const [order, setOrder] = useState<ImportOptions>(() => orderOf(upload));
   const { preview, isLooking, progress, error } = usePreview(study.slug, order);
   const send = useMutation({
     mutationFn: () => told(api.POST('/studies/{slug}/imports', { params: { path: { slug: study.slug } }, body: order })),
@@ -59,7 +59,7 @@ function Uploaded({ study, upload, remaining, onClose }: { study: Study; upload:
       onClose();
     },
   });
-  const set = (changes: Partial<ImportOrder>) => setOrder((before) => ({ ...before, allow_errors: 0, ...changes }));
+  const set = (changes: Partial<ImportOptions>) => setOrder((before) => ({ ...before, allow_errors: 0, ...changes }));
   const bad = preview?.bad_rows;
   const isReady = !isLooking && preview?.problem === null && preview.outcome !== null;
   return (
@@ -84,7 +84,7 @@ function Uploaded({ study, upload, remaining, onClose }: { study: Study; upload:
         {isReady && <p>{outcomeWords(preview.format, preview.outcome)}</p>}
         {isReady && preview.outcome !== null && preview.outcome.notes.length > 0 && (
           <>
-            <p>What the import will report:</p>
+            <p>Preview of the import:</p>
             <ul>
               {preview.outcome.notes.map((note) => (
                 <li key={note}>{note}</li>

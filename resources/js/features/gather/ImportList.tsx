@@ -66,7 +66,7 @@ export function ImportList({ study, imports }: { study: Study; imports: ImportEn
                 <TableCell align="right" sx={{ whiteSpace: 'nowrap' }}>
                   {asked === entry.id ? (
                     <Button color="warning" variant="contained" loading={undo.isPending} onClick={() => undo.mutate(entry.id)}>
-                      Take its {whole(entry.kept)} rows back
+                      Remove its {whole(entry.kept)} rows
                     </Button>
                   ) : (
                     <Button
@@ -89,10 +89,14 @@ export function ImportList({ study, imports }: { study: Study; imports: ImportEn
 }
 
 const headings = [
-  { name: 'File', about: about('Its name, as it was chosen.', '', 'your machine'), isNumber: false },
-  { name: 'Kind', about: about('Which kind of table it was taken for.', '', 'chosen when it was imported'), isNumber: false },
-  { name: 'Day', about: about('The day the figures are of.', 'day', 'chosen when it was imported'), isNumber: false },
-  { name: 'Rows kept', about: about('Rows that count.', 'rows', 'counted while reading'), isNumber: true },
-  { name: 'Dropped', about: about('Position over 100, or URL outside the domain.', 'rows', 'counted while reading'), isNumber: true },
-  { name: 'Bad', about: about('Rows that could not be read.', 'rows', 'counted while reading'), isNumber: true },
+  { name: 'File', about: about('Name of the file.', '', 'your computer'), isNumber: false },
+  { name: 'Kind', about: about('Kind of data in the file.', '', 'chosen when it was imported'), isNumber: false },
+  { name: 'Day', about: about('Day of the figures.', 'day', 'chosen when it was imported'), isNumber: false },
+  { name: 'Rows kept', about: about('Rows imported.', 'rows', 'counted while reading'), isNumber: true },
+  {
+    name: 'Dropped',
+    about: about('Rows with a position over 100 or a URL outside the domain.', 'rows', 'counted while reading'),
+    isNumber: true,
+  },
+  { name: 'Bad', about: about('Rows with errors.', 'rows', 'counted while reading'), isNumber: true },
 ];

@@ -45,7 +45,7 @@ export function Ledger({ study, rows, isNarrow: isBeside }: Props) {
   return (
     <Box ref={place} sx={{ px: isSmall ? 0 : 2, pt: 1, '& .MuiTableCell-root': isSmall ? { px: 0.5 } : {} }}>
       {domains.error !== null && <Alert severity="warning">{domains.error.message}</Alert>}
-      <Table size="small" aria-label="Ledger of domains" sx={{ '& td.MuiTableCell-alignRight': { whiteSpace: 'nowrap' } }}>
+      <Table size="small" aria-label="Domains" sx={{ '& td.MuiTableCell-alignRight': { whiteSpace: 'nowrap' } }}>
         <TableHead>
           <TableRow>
             <TableCell sx={{ width: isNarrow ? '48%' : '26%' }}>Domain</TableCell>
@@ -54,7 +54,7 @@ export function Ledger({ study, rows, isNarrow: isBeside }: Props) {
             {!isSmall && <TableCell align="right">Keywords</TableCell>}
             {!isNarrow && <TableCell align="right">In the top 10</TableCell>}
             <TableCell align="right">Visits a month</TableCell>
-            {!isNarrow && <TableCell align="right">Their value, {study.currency}</TableCell>}
+            {!isNarrow && <TableCell align="right">Value, {study.currency}</TableCell>}
             <TableCell align="right">Share of clicks</TableCell>
             {!isNarrow && (
               <TableCell sx={{ whiteSpace: 'nowrap' }}>

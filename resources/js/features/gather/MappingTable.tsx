@@ -101,7 +101,7 @@ export function MappingTable({ preview, onMap, onHeader }: Props) {
 function Nearly({ field, onUse }: { field: string | undefined; onUse: (field: string) => void }) {
   return field === undefined ? null : (
     <Button sx={{ py: 0, px: 0, typography: 'small' }} onClick={() => onUse(field)}>
-      Is it {field.replaceAll('_', ' ')}?
+      Use it as {field.replaceAll('_', ' ')}?
     </Button>
   );
 }

@@ -71,7 +71,7 @@ export function PullPanel({ study, title, onClose }: Props) {
           value={date}
           onChange={(event) => setDate(event.target.value)}
           slotProps={{ inputLabel: { shrink: true } }}
-          helperText="Left empty: the newest there are."
+          helperText="Leave empty for the newest."
         />
         <TextField
           type="number"

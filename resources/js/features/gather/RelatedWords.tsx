@@ -22,7 +22,7 @@ export function RelatedWords({ study, source, isPending, onKeep }: Props) {
   const [keyword, setKeyword] = useState('');
   const related = useQuery(relatedQuery(study.slug, keyword, source ?? ''));
   if (source === null) {
-    return <p>Related keywords come from a source, and none is connected on this server.</p>;
+    return <p>Related keywords need a connected source. None is connected on this server.</p>;
   }
   return (
     <Box sx={{ pt: 1 }}>
@@ -41,7 +41,7 @@ export function RelatedWords({ study, source, isPending, onKeep }: Props) {
       </Box>
       {related.isFetching && <Waiting what="Asking the source" />}
       {related.isError && <Failed error={related.error} onRetry={() => void related.refetch()} />}
-      {related.data?.length === 0 && <p>The source knows nothing related to “{keyword}”.</p>}
+      {related.data?.length === 0 && <p>The source has no keywords related to “{keyword}”.</p>}
       {related.data !== undefined && related.data.length > 0 && (
         <ChoiceList
           choices={related.data.map((row) => ({

@@ -52,13 +52,11 @@ export function TermFinder({ study, source, isPending, onKeep }: Props) {
           multiline
           minRows={4}
           maxRows={12}
-          label="A text, or the address of a page"
+          label="Text, or the URL of a page"
           value={text}
           onChange={(event) => setText(event.target.value)}
           helperText={
-            source === null
-              ? 'Pages can be read where a source is connected.'
-              : `A page is read as ${source} has it; nothing is fetched from here.`
+            source === null ? 'Reading a page needs a connected source.' : `Pages come from ${source}. This server fetches nothing itself.`
           }
         />
         <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)', gap: 1 }}>
@@ -77,7 +75,7 @@ export function TermFinder({ study, source, isPending, onKeep }: Props) {
         </Button>
       </Box>
       {find.isError && <Alert severity="warning">{find.error.message}</Alert>}
-      {find.data?.length === 0 && <p>No phrase occurs that often; ask for fewer occurrences or fewer words.</p>}
+      {find.data?.length === 0 && <p>No phrase occurs that often. Try fewer occurrences or fewer words.</p>}
       {find.data !== undefined && find.data.length > 0 && (
         <ChoiceList
           choices={find.data.map((term) => ({

@@ -50,8 +50,8 @@ export function WordsPanel({ study, title, onClose }: Props) {
       {add.isError && <Alert severity="warning">{add.error.message}</Alert>}
       {add.isSuccess && (
         <Alert severity="success">
-          {whole(add.data.kept)} keywords were put into the list{source === null ? '' : `, with what ${source} knows of them`}. They stand
-          in Compare as soon as it is made anew.
+          {whole(add.data.kept)} keywords added{source === null ? '' : `, with metrics from ${source}`}. You’ll see them in Compare after
+          the next comparison.
         </Alert>
       )}
       {way === 0 && <PastedList isPending={add.isPending} onKeep={(keywords) => keep(keywords, 'pasted list')} />}
@@ -77,12 +77,12 @@ function PastedList({ isPending, onKeep }: { isPending: boolean; onKeep: (keywor
         multiline
         minRows={8}
         maxRows={18}
-        label="Keywords, one on each line"
+        label="Keywords, one per line"
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
       <Button type="submit" variant="contained" disabled={lines.length === 0} loading={isPending}>
-        Put {whole(lines.length)} into the list
+        Put {whole(lines.length)} to the list
       </Button>
     </Box>
   );

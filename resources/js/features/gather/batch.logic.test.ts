@@ -44,7 +44,7 @@ describe('a file of a batch', () => {
     expect(stateOf(file({ order: { ...order, date: '2026-10-01' } }), '')).toBe('ready');
     expect(stateOf(file({ failure: 'no table' }), '2026-11-01')).toBe('problem');
     expect(stateOf(file({ preview: preview({ outcome: null }) }), '2026-11-01')).toBe('problem');
-    expect(stateOf(file({ state: 'left out' }), '')).toBe('left out');
+    expect(stateOf(file({ state: 'skipped' }), '')).toBe('skipped');
   });
 
   it('says what stands in its way, and which header is nearly a field', () => {
@@ -74,8 +74,8 @@ describe('a file of a batch', () => {
   });
 
   it('is counted with the others', () => {
-    expect(batchWords(['ready', 'ready', 'needs a day', 'problem', 'sending', 'sent', 'left out'])).toBe(
-      '1 imported, 2 ready, 1 being read, 1 needs a day, 1 has a problem, 1 left out',
+    expect(batchWords(['ready', 'ready', 'needs a day', 'problem', 'sending', 'sent', 'skipped'])).toBe(
+      '1 imported, 2 ready, 1 being read, 1 needs a day, 1 has a problem, 1 skipped',
     );
     expect(batchWords([])).toBe('');
   });

@@ -1,21 +1,21 @@
 import type { ImportPreview } from '../../api/schema';
-import type { ImportOrder } from './order.logic';
+import type { ImportOptions } from './order.logic';
 
 /** A file of a batch, as far as it has come. */
 export interface BatchFile {
   file: File;
   /** Null while it is being sent. */
-  order: ImportOrder | null;
+  order: ImportOptions | null;
   /** What was read out of its name. */
   notes: string[];
   /** What the server saw in it, by the order that it has now; undefined while it looks. */
   preview: ImportPreview | undefined;
   /** Why it cannot be imported at all. */
   failure: string | null;
-  state: 'open' | 'left out' | 'sent';
+  state: 'open' | 'skipped' | 'sent';
 }
 
-export type FileState = 'sending' | 'looking' | 'ready' | 'needs a day' | 'problem' | 'left out' | 'sent';
+export type FileState = 'sending' | 'looking' | 'ready' | 'needs a day' | 'problem' | 'skipped' | 'sent';
 
 /** How a file stands: what must happen before it can be imported, if anything. */
 export function stateOf({ order, preview, failure, state }: BatchFile, day: string): FileState {
@@ -66,7 +66,7 @@ export function batchWords(states: FileState[]): string {
     [count('sending') + count('looking'), 'being read'],
     [count('needs a day'), count('needs a day') === 1 ? 'needs a day' : 'need a day'],
     [count('problem'), count('problem') === 1 ? 'has a problem' : 'have a problem'],
-    [count('left out'), 'left out'],
+    [count('skipped'), 'skipped'],
   ];
   return parts
     .filter(([number]) => number > 0)

@@ -37,11 +37,11 @@ describe('an import order', () => {
 
   it('tells what would change before anything is kept', () => {
     expect(outcomeWords('XLSX, sheet "A"', outcome)).toBe(
-      'XLSX, sheet "A": 1\u2009200 rows to keep, 3 to drop (position over 100, or URL outside the domain). Keywords: 5 new, 2 ' +
+      'XLSX, sheet "A": 1,200 rows to keep, 3 to drop (position over 100, or URL outside the domain). Keywords: 5 new, 2 ' +
         'changed, 1 gone. Numbers are read with a decimal point.',
     );
     expect(outcomeWords('CSV', { ...outcome, numbers_ambiguous: true, same_file: true, changes: null })).toContain(
-      '1,234 is read as 1234. This very file',
+      '1,234 is read as 1234. You imported this file before',
     );
     expect(outcomeWords('CSV', null)).toBe('');
   });

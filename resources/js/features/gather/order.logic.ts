@@ -1,13 +1,13 @@
-import type { ImportOrder as ImportWish, ImportOutcome, Upload } from '../../api/schema';
+import type { ImportOptions as ImportWish, ImportOutcome, Upload } from '../../api/schema';
 import { whole } from '../../shared/format';
 
 /** What is to be done with an upload, with nothing left open. */
-export type ImportOrder = Required<ImportWish>;
+export type ImportOptions = Required<ImportWish>;
 
 /** The most bad rows that an import may be told to skip. */
 const anyBadRows = 999_999_999;
 
-export function orderOf(upload: Upload): ImportOrder {
+export function orderOf(upload: Upload): ImportOptions {
   const { kind, domain, date, channel, skip_bad_rows: skips } = upload.proposal;
   return {
     upload: upload.id,
@@ -31,11 +31,11 @@ export function outcomeWords(format: string, outcome: ImportOutcome | null): str
     `${format}: ${whole(outcome.kept)} rows to keep, ${whole(outcome.dropped)} to drop (position over 100, or URL outside the domain).`,
     changes === null ? '' : `Keywords: ${whole(changes.new)} new, ${whole(changes.updated)} changed, ${whole(changes.gone)} gone.`,
     outcome.numbers_ambiguous
-      ? 'Nothing in the file decides how it writes numbers, so 1,234 is read as 1234.'
+      ? 'The file doesn’t show how it writes numbers, so 1,234 is read as 1234.'
       : outcome.numbers === 'undecided'
         ? ''
         : `Numbers are read with a ${outcome.numbers}.`,
-    outcome.same_file ? 'This very file was imported before; it takes the place of its earlier self.' : '',
+    outcome.same_file ? 'You imported this file before. This import replaces it.' : '',
   ]
     .filter((part) => part !== '')
     .join(' ');

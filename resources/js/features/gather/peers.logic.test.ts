@@ -4,7 +4,7 @@ import { isDisputed, peerRemark } from './peers.logic';
 describe('peers', () => {
   it('warns about a giant, points out the weak, and says what is not known', () => {
     expect(peerRemark('giant')).toContain('every keyword');
-    expect(peerRemark('weaker')).toContain('taken quickly');
+    expect(peerRemark('weaker')).toContain('easiest to win');
     expect(peerRemark(null)).toContain('unknown');
   });
 

@@ -1,15 +1,15 @@
 import type { DomainSaid, LedgerRow } from '../../api/schema';
 
 const remarks = {
-  comparable: 'comparable to us',
-  giant: 'far above us: its gap is every keyword there is',
+  comparable: 'similar to ours',
+  giant: 'far stronger: almost every keyword would be a gap',
   stronger: 'somewhat stronger',
-  weaker: 'weaker than us: what it holds can be taken quickly',
+  weaker: 'weaker: its positions are the easiest to win',
 };
 
 /** What a domain's authority against ours means, in words. */
 export function peerRemark(peer: LedgerRow['peer']): string {
-  return peer === null ? 'authority unknown; import figures about domains' : remarks[peer];
+  return peer === null ? 'authority unknown: import a domains file' : remarks[peer];
 }
 
 /** Whether sources that know the authority tell it differently. */

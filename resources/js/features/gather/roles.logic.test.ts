@@ -31,13 +31,13 @@ describe('what can be done with a domain', () => {
   });
 
   it('turns the study round and keeps the order of the others', () => {
-    expect(draftOf('See the study from its side', 'b', 'competitor')).toEqual({ domain: 'b', competitors: ['a', 'us', 'c'] });
+    expect(draftOf('Compare from its side', 'b', 'competitor')).toEqual({ domain: 'b', competitors: ['a', 'us', 'c'] });
   });
 
   it('drops, adds and throws away', () => {
-    expect(draftOf('Drop from the comparison', 'a', 'competitor')?.competitors).toEqual(['b', 'c']);
-    expect(draftOf('Compare with it', 'd', 'candidate')?.competitors).toEqual(['a', 'b', 'c', 'd']);
-    expect(draftOf('Throw the candidate away', 'd', 'candidate')).toBeNull();
+    expect(draftOf('Remove from comparison', 'a', 'competitor')?.competitors).toEqual(['b', 'c']);
+    expect(draftOf('Add as competitor', 'd', 'candidate')?.competitors).toEqual(['a', 'b', 'c', 'd']);
+    expect(draftOf('Delete candidate', 'd', 'candidate')).toBeNull();
     expect(rowActions(row('us', 'own'), 'us', [])).toEqual([]);
   });
 });

@@ -18,18 +18,18 @@ export function rowActions(row: LedgerRow, own: string, competitors: string[]): 
   if (row.role === 'candidate') {
     const add: RowAction[] =
       competitors.length < mostCompetitors
-        ? [{ title: 'Compare with it', draft: { domain: own, competitors: [...competitors, row.entry] } }]
+        ? [{ title: 'Add as competitor', draft: { domain: own, competitors: [...competitors, row.entry] } }]
         : [];
-    return [...add, { title: 'Throw the candidate away', draft: null }];
+    return [...add, { title: 'Delete candidate', draft: null }];
   }
   const moved = (to: number) => [...others.slice(0, to), row.entry, ...others.slice(to)];
   return [
     ...(place > 0 ? [{ title: 'Move up', draft: { domain: own, competitors: moved(place - 1) } }] : []),
     ...(place < competitors.length - 1 ? [{ title: 'Move down', draft: { domain: own, competitors: moved(place + 1) } }] : []),
     {
-      title: 'See the study from its side',
+      title: 'Compare from its side',
       draft: { domain: row.entry, competitors: competitors.map((entry) => (entry === row.entry ? own : entry)) },
     },
-    { title: 'Drop from the comparison', draft: { domain: own, competitors: others } },
+    { title: 'Remove from comparison', draft: { domain: own, competitors: others } },
   ];
 }

@@ -12,12 +12,10 @@ export function progressOf(task: Task): ProgressWords {
   const share = task.total === null || task.total === 0 ? null : Math.min(1, task.done / task.total);
   switch (task.status) {
     case 'waiting':
-      return { words: task.stage === '' ? 'waits for its turn' : task.stage, share: null };
+      return { words: task.stage === '' ? 'waiting' : task.stage, share: null };
     case 'running':
       return {
-        words: task.cancel_wanted
-          ? 'is being cancelled'
-          : [task.stage, count(task), remaining(task)].filter((part) => part !== '').join(', '),
+        words: task.cancel_wanted ? 'cancelling' : [task.stage, count(task), remaining(task)].filter((part) => part !== '').join(', '),
         share,
       };
     case 'done':

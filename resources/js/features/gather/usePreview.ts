@@ -3,7 +3,7 @@ import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 import { taskQuery } from '../study/queries';
 import type { ImportPreview } from '../../api/schema';
-import type { ImportOrder } from './order.logic';
+import type { ImportOptions } from './order.logic';
 import { progressOf } from './tasks.logic';
 
 interface PreviewState {
@@ -14,7 +14,7 @@ interface PreviewState {
 }
 
 /** Has the server look through an upload, and follows the work until it is done. */
-export function usePreview(slug: string, order: ImportOrder): PreviewState {
+export function usePreview(slug: string, order: ImportOptions): PreviewState {
   const start = useQuery({
     queryKey: keys.part(slug, 'preview', order),
     queryFn: () => told(api.POST('/studies/{slug}/imports/preview', { params: { path: { slug } }, body: order })),

@@ -44,13 +44,13 @@ export function CurveOffer({ study }: { study: Study }) {
       <Box sx={{ flex: 1 }}>
         {take.isError
           ? take.error.message
-          : `${whole(impressions)} impressions of our own were measured, and the default CTR curve is still in use. Fitted to them, the ` +
-            `gain of all is ${estimate(preview.data.gain.after)} visits a month instead of ${estimate(preview.data.gain.before)}; ` +
-            `${whole(moved)} of ${whole(preview.data.keywords)} keywords come to another horizon.`}
+          : `${whole(impressions)} impressions of your own are available, but gains use the default CTR curve. Your own curve would put the ` +
+            `total gain at ${estimate(preview.data.gain.after)} visits a month instead of ${estimate(preview.data.gain.before)}. ` +
+            `${whole(moved)} of ${whole(preview.data.keywords)} keywords would change their horizon.`}
       </Box>
       {study.may_edit && (
         <Button loading={take.isPending} onClick={() => take.mutate()} sx={{ whiteSpace: 'nowrap' }}>
-          Use the fitted curve
+          Use our own curve
         </Button>
       )}
     </Box>

@@ -15,11 +15,11 @@ export function OtherSides({ items, domain }: Props) {
   }
   return (
     <Box role="note" sx={{ px: 2, py: 0.5, borderBottom: 1, borderColor: 'divider', typography: 'dense' }}>
-      Seen from the side of {domain ?? 'another domain'}.{' '}
+      From the side of {domain ?? 'another domain'}.{' '}
       {sides
         .map(([side, count]) => `${whole(count)} ${count === 1 ? 'item was' : 'items were'} planned from the side of ${side}`)
         .join('; ')}
-      : put that domain back in front to see them.
+      . Compare from its side again to see them.
     </Box>
   );
 }

@@ -25,24 +25,28 @@ export function PageOneTable({ study, comparison, show, onKeyword }: Props) {
   return (
     <Box sx={{ flex: 1, overflow: 'auto', px: 2, pb: 3 }}>
       <Box component="p" sx={{ my: 1, typography: 'dense', color: 'text.secondary' }}>
-        Each place of page one with its page strength and referring domains. Ringed: strength of 20 or less, or no referring domain. The
-        first hundred keywords of the order.
+        Page strength and referring domains of each result. Ringed: strength up to 20, or no referring domains. First 100 keywords of the
+        list.
       </Box>
       {rows.isPending && <Waiting what="Loading page one" />}
       {rows.isError && <Failed error={rows.error} onRetry={() => void rows.refetch()} />}
-      {rows.data?.length === 0 && <Empty title="No keyword fits this sentence">Remove a clause from the sentence above.</Empty>}
+      {rows.data?.length === 0 && <Empty title="No keyword matches this sentence">Remove a clause from the sentence above.</Empty>}
       {rows.data !== undefined && rows.data.length > 0 && (
         <PlainTable
-          label="Page one of all"
+          label="Page one"
           headings={[
             { name: 'Keyword', sort: 'keyword', startsAscending: true, about: told('keyword') },
             { name: 'Volume', sort: 'volume', about: told('volume') },
             { name: 'Difficulty', sort: 'difficulty', startsAscending: true, about: told('difficulty') },
             { name: 'We', sort: 'own', startsAscending: true, about: told('own_position') },
-            { name: 'Weak', about: about('Results of page one that are ringed.', 'results', sources.results) },
+            { name: 'Weak', about: about('Weak results on page one.', 'results', sources.results) },
             ...Array.from({ length: 10 }, (_, index) => ({
               name: String(index + 1),
-              about: about(`Page strength and referring domains of the page in place ${index + 1}.`, '0–100 / domains', sources.results),
+              about: about(
+                `Page strength and referring domains of the result at position ${index + 1}.`,
+                '0–100 / domains',
+                sources.results,
+              ),
             })),
           ]}
           sorting={sorting}

@@ -48,7 +48,7 @@ export function InviteDialog({ onClose }: { onClose: () => void }) {
               />
               <FormControlLabel
                 control={<Checkbox checked={isAdministrator} onChange={(event) => setAdministrator(event.target.checked)} />}
-                label="Administrator: sees and changes every study, and these accounts"
+                label="Administrator: full access to all studies and accounts"
               />
             </>
           )}

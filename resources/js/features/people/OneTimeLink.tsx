@@ -10,8 +10,8 @@ export function OneTimeLink({ link, name }: { link: EntryLink; name: string }) {
       action={<Button onClick={() => void navigator.clipboard.writeText(link.address)}>Copy</Button>}
       sx={{ overflowWrap: 'anywhere', my: 1 }}
     >
-      Give this link to {name} and nobody else. It holds once, until {link.ends_at.slice(0, 16).replace('T', ' ')} UTC, and is not shown
-      again: <code>{link.address}</code>
+      Give this link to {name} only. It works once, until {link.ends_at.slice(0, 16).replace('T', ' ')} UTC. You won’t see it again:{' '}
+      <code>{link.address}</code>
     </Alert>
   );
 }

@@ -14,19 +14,23 @@ import { PersonDialog } from './PersonDialog';
 import { mayWords, stateWords } from './people.logic';
 import { peopleQuery } from './queries';
 
-const asked = 'the requests of the browsers';
+const asked = 'browser requests';
 
 const headings = [
-  { name: 'Name', sort: 'name', startsAscending: true, about: about('As invited.', '', sources.people) },
-  { name: 'Email', sort: 'email', startsAscending: true, about: about('What the person signs in with.', '', sources.people) },
-  { name: 'May', sort: 'may', startsAscending: true, about: about('Beyond the studies named beside.', '', sources.people) },
+  { name: 'Name', sort: 'name', startsAscending: true, about: about('Name of the person.', '', sources.people) },
+  { name: 'Email', sort: 'email', startsAscending: true, about: about('Email address for signing in.', '', sources.people) },
+  { name: 'May', sort: 'may', startsAscending: true, about: about('Rights beyond the studies listed.', '', sources.people) },
   {
     name: 'Studies',
     sort: 'studies',
-    about: about('How many the person may see or change; administrators all of them.', 'studies', sources.people),
+    about: about('Studies the person can see or change. Administrators see all.', 'studies', sources.people),
   },
-  { name: 'Second factor', sort: 'factor', about: about('Whether a code is asked for beside the password.', '', 'set up by each person') },
-  { name: 'Last here', sort: 'last', about: about('Last request of a session that has not ended.', 'UTC', asked) },
+  {
+    name: 'Second factor',
+    sort: 'factor',
+    about: about('Whether sign-in needs a code besides the password.', '', 'set up by each person'),
+  },
+  { name: 'Last active', sort: 'last', about: about('Last request of an active session.', 'UTC', asked) },
   { name: 'State', sort: 'state', startsAscending: true, about: about('Whether the person can sign in.', '', sources.people) },
   '',
 ] as const;
@@ -65,7 +69,7 @@ export function PeoplePage() {
         </Box>
         {list.isPending && <Waiting what="Loading the accounts" />}
         {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
-        {list.isSuccess && people.length === 0 && <Empty title="No person of that name">Only a part of it is needed.</Empty>}
+        {list.isSuccess && people.length === 0 && <Empty title="No matching person">Try part of the name.</Empty>}
         {people.length > 0 && (
           <PlainTable label="People" headings={headings} sorting={sorting} numbers={[3]}>
             {people.map((one) => (

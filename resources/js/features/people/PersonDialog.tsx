@@ -43,13 +43,13 @@ export function PersonDialog({ person, onClose }: Props) {
         {change.error !== null && <Failed error={change.error} />}
         <Box sx={{ display: 'flex', flexDirection: 'column' }}>
           <Flag
-            label="Administrator: sees and changes every study, and these accounts"
+            label="Administrator: full access to all studies and accounts"
             isSet={person.is_administrator}
             onChange={(is) => change.mutate({ is_administrator: is })}
           />
           <Flag label="Can create studies" isSet={person.may_make_studies} onChange={(may) => change.mutate({ may_make_studies: may })} />
           <Flag
-            label="Disabled: cannot sign in; sessions and tokens end"
+            label="Disabled: can’t sign in; sessions and tokens end"
             isSet={person.is_disabled}
             onChange={(is) => change.mutate({ is_disabled: is })}
           />
@@ -83,7 +83,7 @@ function LostThings({ person, onSettled }: { person: Account; onSettled: () => P
       {reset.data !== undefined && <OneTimeLink link={reset.data} name={person.name} />}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}>
         <Button variant="outlined" disabled={person.is_disabled} loading={reset.isPending} onClick={() => reset.mutate()}>
-          Link for a new password
+          Create password link
         </Button>
         <Button
           variant="outlined"
@@ -91,7 +91,7 @@ function LostThings({ person, onSettled }: { person: Account; onSettled: () => P
           loading={signOut.isPending}
           onClick={() => signOut.mutate()}
         >
-          {person.tokens === 0 ? 'Sign out everywhere' : `Sign out everywhere, end ${person.tokens} tokens`}
+          {person.tokens === 0 ? 'Sign out everywhere' : `Sign out everywhere and revoke ${person.tokens} tokens`}
         </Button>
         <Button variant="outlined" disabled={!person.has_second_factor} loading={factor.isPending} onClick={() => factor.mutate()}>
           Remove the second factor
@@ -116,7 +116,7 @@ function Removal({ person, onSettled }: { person: Account; onSettled: () => Prom
         loading={remove.isPending}
         onClick={() => (isAsked ? remove.mutate() : setAsked(true))}
       >
-        {isAsked ? 'Yes, take it away for good' : 'Take the account away'}
+        {isAsked ? 'Yes, delete it for good' : 'Delete account'}
       </Button>
       {remove.error !== null && <Failed error={remove.error} />}
     </>

@@ -37,8 +37,8 @@ export function StudyRoles({ person, onChange }: Props) {
             slotProps={{ select: { SelectDisplayProps: { 'aria-label': `Role in ${name}` } } }}
             sx={{ minWidth: fields.m }}
           >
-            <MenuItem value="editor">changes it</MenuItem>
-            <MenuItem value="reader">sees it</MenuItem>
+            <MenuItem value="editor">can edit</MenuItem>
+            <MenuItem value="reader">can view</MenuItem>
             <MenuItem value="none">neither</MenuItem>
           </TextField>
         </Box>

@@ -20,14 +20,14 @@ const wren: Account = {
 describe('what is said of a person', () => {
   it('names the most a person may', () => {
     expect(mayWords({ ...wren, is_administrator: true, may_make_studies: false })).toBe('everything');
-    expect(mayWords(wren)).toBe('make studies');
-    expect(mayWords({ ...wren, may_make_studies: false })).toBe('what is in the studies');
+    expect(mayWords(wren)).toBe('create studies');
+    expect(mayWords({ ...wren, may_make_studies: false })).toBe('study roles only');
   });
 
-  it('says who is shut out before who was invited', () => {
+  it('says who is disabled before who was invited', () => {
     const invited = { ...wren, link_until: '2026-11-29T10:20:00Z' };
     expect(stateWords(wren)).toBe('can sign in');
     expect(stateWords(invited)).toBe('has a link until 2026-11-29, 10:20 UTC');
-    expect(stateWords({ ...invited, is_disabled: true })).toBe('shut out');
+    expect(stateWords({ ...invited, is_disabled: true })).toBe('disabled');
   });
 });

@@ -2,13 +2,13 @@ import type { Account } from '../../api/schema';
 
 /** What a person may beyond single studies. */
 export function mayWords(person: Account): string {
-  return person.is_administrator ? 'everything' : person.may_make_studies ? 'make studies' : 'what is in the studies';
+  return person.is_administrator ? 'everything' : person.may_make_studies ? 'create studies' : 'study roles only';
 }
 
 /** Whether a person can sign in. */
 export function stateWords(person: Account): string {
   if (person.is_disabled) {
-    return 'shut out';
+    return 'disabled';
   }
   return person.link_until === null
     ? 'can sign in'

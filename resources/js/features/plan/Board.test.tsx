@@ -67,14 +67,14 @@ describe('the board', () => {
     show(board());
     expect(within(month('Nov 2026')).getAllByRole('button')).toHaveLength(3);
     expect(within(month('Dec 2026')).getByRole('button', { name: /bee suit/ })).toBeDefined();
-    expect(within(month('Waiting for a month')).getByText('1 without a month')).toBeDefined();
+    expect(within(month('No month yet')).getByText('1 without a month')).toBeDefined();
   });
 
   it('says how full a month is, what is too much, and what goes on from the month before', () => {
     show(board());
-    expect(within(month('Nov 2026')).getByText('7.0 of 5.0 days: too full')).toBeDefined();
+    expect(within(month('Nov 2026')).getByText('7.0 of 5.0 days, over capacity')).toBeDefined();
     expect(within(month('Dec 2026')).getByText('2.0 of 5.0 days')).toBeDefined();
-    expect(within(month('Dec 2026')).getByText('bee hive goes on: 2.0 days')).toBeDefined();
+    expect(within(month('Dec 2026')).getByText('bee hive continues: 2.0 days')).toBeDefined();
   });
 
   it('tells owner, status, lateness and what was set aside', () => {
@@ -99,7 +99,7 @@ describe('the board', () => {
     show(board());
     carry(card(/bee suit/), month('Nov 2026'));
     expect(onMove).toHaveBeenLastCalledWith(plan.items[1], '2026-11');
-    carry(card(/bee suit/), month('Waiting for a month'));
+    carry(card(/bee suit/), month('No month yet'));
     expect(onMove).toHaveBeenLastCalledWith(plan.items[1], null);
   });
 

@@ -44,7 +44,7 @@ export function Board({ plan, columns, chosen, mayEdit, onChoose, onMove }: Prop
             key={month ?? 'waiting'}
             ref={month === plan.start ? start : undefined}
             component="section"
-            aria-label={month === null ? 'Waiting for a month' : monthName(month)}
+            aria-label={month === null ? 'No month yet' : monthName(month)}
             onDragOver={(event) => {
               event.preventDefault();
               setOver(month);
@@ -81,7 +81,7 @@ export function Board({ plan, columns, chosen, mayEdit, onChoose, onMove }: Prop
                   color: 'text.secondary',
                 }}
               >
-                {item.name} goes on: {decimal(days, 1)} days
+                {item.name} continues: {decimal(days, 1)} days
               </Box>
             ))}
             {items.map((item) => (
@@ -101,7 +101,9 @@ function ColumnHead({ month, load, capacity, count }: { month: string | null; lo
     <Box sx={{ position: 'sticky', top: 0, bgcolor: 'background.default', zIndex: 1, pt: 1, pb: 0.75 }}>
       <Box sx={{ fontWeight: 600, typography: 'plain' }}>{month === null ? 'Waiting' : monthName(month)}</Box>
       <Box sx={{ typography: 'small', color: isOver ? 'warning.main' : 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>
-        {load === null ? `${count} without a month` : `${decimal(load, 1)} of ${decimal(capacity, 1)} days${isOver ? ': too full' : ''}`}
+        {load === null
+          ? `${count} without a month`
+          : `${decimal(load, 1)} of ${decimal(capacity, 1)} days${isOver ? ', over capacity' : ''}`}
       </Box>
       <Box sx={{ height: marks.bar, bgcolor: 'divider', mt: 0.25 }}>
         <RowBar amount={share} most={1} height={marks.bar} ink={isOver ? 'warning.main' : 'primary.main'} />

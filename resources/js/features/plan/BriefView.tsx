@@ -21,7 +21,7 @@ const fields = [
   ['angle', 'Angle'],
   ['call_to_action', 'Call to action'],
   ['notes', 'Notes'],
-  ['pages_to_beat', 'Pages to beat, an address a line; else those of page one'],
+  ['pages_to_beat', 'Pages to beat, one URL per line (default: page one)'],
 ] as const;
 
 /** What a writer needs to know: what to win, with which words, against whom, and what to answer. */
@@ -44,8 +44,8 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
         <dt>Tactic</dt>
         <dd>{item.tactic}</dd>
         <dt>Our page</dt>
-        <dd>{brief.our_page ?? 'a new one'}</dd>
-        <dt>Position, aim</dt>
+        <dd>{brief.our_page ?? 'new page'}</dd>
+        <dt>Position, target</dt>
         <dd>
           {position(brief.our_position)} → {position(brief.target)}, gain {estimate(brief.gain)} visits a month
         </dd>
@@ -56,7 +56,7 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
         <dt>Links to earn</dt>
         <dd>{whole(item.links_to_earn)}</dd>
         <dt>Publish by</dt>
-        <dd>{brief.publish_by === null ? 'any month: steady' : monthName(brief.publish_by)}</dd>
+        <dd>{brief.publish_by === null ? 'any month (no season)' : monthName(brief.publish_by)}</dd>
       </Box>
       {fields.map(([field, label]) => (
         <KeptText
@@ -72,12 +72,12 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
         />
       ))}
       <Heading>Keywords of the page</Heading>
-      <Typography variant="body2">Most visits by: {brief.traffic_leader}</Typography>
+      <Typography variant="body2">Most visits from: {brief.traffic_leader}</Typography>
       <PlainTable
         label="Keywords of the page"
         headings={[
-          { name: 'Keyword', about: about('The primary keyword of the page first.', '', sources.rankings) },
-          { name: 'Volume', about: about('Searches for it.', 'searches a month', 'the first source in the rulebook that knows it') },
+          { name: 'Keyword', about: about('Primary keyword first.', '', sources.rankings) },
+          { name: 'Volume', about: about('Searches a month.', 'searches a month', 'the first source in rulebook order that has it') },
           { name: 'We', about: about('Our best position for it.', 'position', sources.rankings) },
         ]}
         numbers={[1, 2]}
@@ -102,8 +102,8 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
       )}
       {brief.rivals.map((rival) => (
         <Box key={rival.url}>
-          <Heading>To beat: {rival.url.replace(/^https?:\/\//, '')}</Heading>
-          {rival.headings.length === 0 && <Box sx={{ typography: 'dense' }}>No source has this page.</Box>}
+          <Heading>Page to beat: {rival.url.replace(/^https?:\/\//, '')}</Heading>
+          {rival.headings.length === 0 && <Box sx={{ typography: 'dense' }}>No source has the content of this page.</Box>}
           {rival.headings.map((heading, index) => (
             <Box key={index} sx={{ typography: 'dense' }}>
               {heading}
@@ -117,9 +117,9 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
           <PlainTable
             label="Link prospects"
             headings={[
-              { name: 'Site', about: about('Links to competitors and not to us.', '', 'the lists of links') },
-              { name: 'Authority', about: about('Of the linking site.', '0–100', 'the lists of links') },
-              { name: 'Pages that lead', about: about('Pages above us that it links to.', 'pages', 'the lists of links') },
+              { name: 'Site', about: about('Sites that link to competitors but not to us.', '', 'imported links') },
+              { name: 'Authority', about: about('Authority of the linking site.', '0–100', 'imported links') },
+              { name: 'Linked pages', about: about('Pages above ours that it links to.', 'pages', 'imported links') },
             ]}
             numbers={[1, 2]}
           >
@@ -143,7 +143,7 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
             label="Page one"
             headings={[
               '',
-              { name: 'Page', about: about('Result of page one, best first.', '', sources.results) },
+              { name: 'Page', about: about('Results on page one, best first.', '', sources.results) },
               { name: 'Strength', about: about('Strength of the page.', '0–100', sources.results) },
               { name: 'Ref. domains', about: about('Domains that link to the page.', 'domains', sources.results) },
             ]}

@@ -19,7 +19,7 @@ interface Props {
   study: Study;
   plan: Roadmap;
   onShow: (draft: number | null) => void;
-  /** Told the number of the change when a draft became the agreed plan. */
+  /** Told the number of the change when a draft became the roadmap. */
   onAgreed: (change: number) => void;
 }
 
@@ -65,7 +65,7 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
       </Button>
       {draft !== null && (
         <Typography component="span" variant="body2" sx={{ color: 'warning.main', whiteSpace: 'nowrap' }}>
-          not agreed
+          not the roadmap yet
         </Typography>
       )}
       <Popover
@@ -78,12 +78,12 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
           <PlainTable
             label="Plans compared"
             headings={[
-              { name: 'Plan', about: about('The agreed plan and the drafts beside it.', '', sources.people) },
+              { name: 'Plan', about: about('The roadmap and its drafts.', '', sources.people) },
               { name: 'Items', about: about('Items with a month.', 'items', sources.people) },
-              { name: 'Days', about: about('Work of all of them.', 'days', sources.rules) },
+              { name: 'Days', about: about('Days of work in total.', 'days', sources.rules) },
               {
-                name: 'Visits added, mean of the last month',
-                about: about('Mean of the forecast.', 'visits a month', 'worked out by the forecast’s draws'),
+                name: 'Visits added in the last month (mean)',
+                about: about('Mean of the forecast.', 'visits a month', 'calculated by the forecast'),
               },
               '',
             ]}
@@ -114,11 +114,11 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
                         onClick={() => one.id !== null && agree.mutate(one.id)}
                         sx={{ py: 0 }}
                       >
-                        Make it the roadmap
+                        Use as roadmap
                       </Button>
                       <Button
                         color="warning"
-                        aria-label={`Throw the draft ${one.name} away`}
+                        aria-label={`Delete the draft ${one.name}`}
                         onClick={() => one.id !== null && discard.mutate(one.id)}
                         sx={{ py: 0 }}
                       >
@@ -148,13 +148,13 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
                 sx={{ flex: 1 }}
               />
               <Button type="submit" disabled={name.trim() === ''} loading={begin.isPending} sx={{ whiteSpace: 'nowrap' }}>
-                Copy {draft === null ? 'the agreed plan' : `“${draft.name}”`}
+                Copy {draft === null ? 'the roadmap' : `“${draft.name}”`}
               </Button>
             </Box>
           )}
           <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-            A draft lays the same items over the months another way. Agreeing on one moves the cards of the agreed plan; that can be undone
-            with u.
+            A draft lays the same items over the months another way. Agreeing on one moves the cards of the roadmap; that can be undone with
+            u.
           </Typography>
         </Box>
       </Popover>

@@ -17,7 +17,6 @@ import {
   type Frame,
   type Reading,
 } from '../../shared/chart';
-import { Words } from '../../shared/Words';
 import { estimate } from '../../shared/format';
 import { WhyFigure } from '../keyword/WhyFigure';
 import { monthName } from './months.logic';
@@ -53,19 +52,12 @@ export function ForecastBand({ plan, currency, without }: Props) {
           <>
             By {monthName(last.month)}{' '}
             <WhyFigure name={`the forecast for ${monthName(last.month)}`} explanation={plan.why}>
-              <strong>
-                <Words>{`+${estimate(last.p10)} to +${estimate(last.p90)}`}</Words>
-              </strong>
+              <strong>{`+${estimate(last.p10)} to +${estimate(last.p90)}`}</strong>
             </WhyFigure>{' '}
-            <Words>
-              {`visits a month, half the draws below ${estimate(last.p50)}; the mean is ${estimate(last.mean)}: `}
-              {`${estimate(conversions)} conversions${value}.`}
-            </Words>
+            visits a month. Median {estimate(last.p50)}, mean {estimate(last.mean)}: {estimate(conversions)} conversions{value}.
             {without !== null && lastWithout !== undefined && (
               <div>
-                <Words>
-                  {`Dashed, without “${without.name}”: half below ${estimate(lastWithout.p50)}, the mean is ${estimate(lastWithout.mean)}.`}
-                </Words>
+                Dashed, without “{without.name}”: median {estimate(lastWithout.p50)}, mean {estimate(lastWithout.mean)}.
               </div>
             )}
             <Box component="details">

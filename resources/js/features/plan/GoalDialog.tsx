@@ -83,20 +83,20 @@ export function GoalDialog({ study, plan, onDrafted, onClose }: Props) {
           </Button>
         </Box>
         {problem !== null && written.goal !== '' && <p>{problem}</p>}
-        {answer.isFetching && <Waiting what="Trying capacities" />}
+        {answer.isFetching && <Waiting what="Calculating the plan" />}
         {answer.isError && <Failed error={answer.error} />}
         {draft.isError && <Failed error={draft.error} />}
         {answer.data !== undefined && asked !== null && !answer.isFetching && (
           <>
             <p>{goalWords(asked, answer.data)}</p>
             <PlainTable
-              label="Plan that reaches the goal"
+              label="Plan for the goal"
               headings={[
-                { name: 'Page', about: about('Topic that the page serves.', '', sources.rules) },
-                { name: 'Tactic', about: about('What is to be done.', '', sources.rules) },
-                { name: 'Month', about: about('When it would be done.', '', sources.rules) },
-                { name: 'Days', about: about('What the work is expected to take.', 'days', sources.rules) },
-                { name: 'Expected gain', about: about('Visits to expect of it.', 'visits a month', 'worked out with the position model') },
+                { name: 'Page', about: about('Topic of the page.', '', sources.rules) },
+                { name: 'Tactic', about: about('What to do.', '', sources.rules) },
+                { name: 'Month', about: about('Planned month.', '', sources.rules) },
+                { name: 'Days', about: about('Estimated days of work.', 'days', sources.rules) },
+                { name: 'Expected gain', about: about('Expected extra visits.', 'visits a month', 'calculated with the position model') },
               ]}
               numbers={[3, 4]}
             >

@@ -34,8 +34,8 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
     <SidePanel title={item.name} onClose={onClose} width={parts.l}>
       {item.set_aside !== null && (
         <Box role="note" sx={{ mb: 1.5, borderLeft: 3, borderColor: 'warning.main', pl: 1.5, typography: 'dense' }}>
-          {item.unit === 'keyword' ? 'The keyword was' : 'All its keywords are set aside, the first'} {setAsideWords(item.set_aside)}. Take
-          it off the roadmap, or bring a keyword back in Weigh (key x).
+          {item.unit === 'keyword' ? 'The keyword was' : 'All its keywords are set aside, the first'} {setAsideWords(item.set_aside)}.
+          Remove it from the roadmap, or restore a keyword in Weigh (key x).
         </Box>
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
@@ -90,14 +90,14 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
           variant={item.is_pinned ? 'outlined' : 'text'}
           onClick={() => onChange({ is_pinned: !item.is_pinned })}
         >
-          {item.is_pinned ? 'Pinned: planned first' : 'Pin: plan it first'}
+          {item.is_pinned ? 'Pinned: scheduled first' : 'Pin: schedule first'}
         </Button>
       </Box>
       <Box sx={{ typography: 'note', color: 'text.secondary', mt: 0.5 }}>
         {item.why.effort.steps.join(' ')} {item.why.season.steps.join(' ')}
       </Box>
       <Told item={item} />
-      {brief.isPending && <Waiting what="Gathering the brief" />}
+      {brief.isPending && <Waiting what="Loading the brief" />}
       {brief.isError && <Failed error={brief.error} onRetry={() => void brief.refetch()} />}
       {brief.data !== undefined && (
         <BriefView
@@ -134,7 +134,7 @@ function Told({ item }: { item: RoadmapItem }) {
   return (
     <Box sx={{ typography: 'dense', mt: 1 }}>
       {servesWords(item)}
-      {item.folded.length > 1 && `, made of the items ${item.folded.join(', ')}`}.
+      {item.folded.length > 1 && `, merged from the items ${item.folded.join(', ')}`}.
       {item.published_url !== null && <div>Published at {item.published_url}</div>}
       {item.writer_note !== null && <Box sx={{ whiteSpace: 'pre-wrap' }}>The writer: {item.writer_note}</Box>}
     </Box>

@@ -41,7 +41,7 @@ export function LinkWork({ slug, topic, toEarn }: Props) {
       </Button>
       {put.isSuccess && (
         <Box role="status" sx={{ typography: 'dense' }}>
-          {put.data.added === 0 ? 'Link work for this page is on the roadmap already.' : 'Added to the roadmap, without a month yet.'}
+          {put.data.added === 0 ? 'Link work for this page is already on the roadmap.' : 'Added to the roadmap without a month.'}
         </Box>
       )}
       {put.isError && <Alert severity="warning">{put.error.message}</Alert>}

@@ -36,7 +36,7 @@ export function PlanPage() {
   if (study.comparison === null) {
     return (
       <Empty title="Nothing to plan yet">
-        A plan is made of opportunities, and these come from a comparison: import rankings in Gather first.
+        Plans need opportunities, and opportunities need a comparison. Import rankings in Gather first.
       </Empty>
     );
   }
@@ -127,7 +127,7 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
       <Missing study={study} />
       <Box
         component="section"
-        aria-label="What is shown"
+        aria-label="View"
         sx={{
           display: 'flex',
           alignItems: 'center',
@@ -175,8 +175,8 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
           />
           {plan.items.length === 0 ? (
             <Empty title="The roadmap is empty">
-              Shortlist pages or keywords in Weigh (key s) and add them here, let the auto-plan propose what brings most within the capacity
-              (key a), or search what a goal takes (key o).
+              Shortlist pages or keywords in Weigh (key s) and add them here. Or let the auto-plan fill your capacity (key a), or plan for a
+              goal (key o).
             </Empty>
           ) : (
             <Board

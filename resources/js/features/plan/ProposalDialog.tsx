@@ -28,30 +28,27 @@ export function ProposalDialog({ study, draft, isApplying, onApply, onClose }: P
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="proposal-title">
       <DialogTitle id="proposal-title">Proposed plan</DialogTitle>
       <DialogContent>
-        <p>
-          Month by month it takes the items that together bring the most expected gain within the days there are; pinned ones first. What is
-          done stays.
-        </p>
+        <p>Each month gets the items with the most expected gain for the days available. Pinned items come first. Finished items stay.</p>
         {proposal.isPending && <Waiting what="Planning" />}
         {proposal.isError && <Failed error={proposal.error} />}
         {proposal.data !== undefined && changes.length === 0 && (
-          <p>No changes{proposal.data.unchanged === 0 ? ': there is nothing with an expected gain that fits the capacity.' : '.'}</p>
+          <p>No changes{proposal.data.unchanged === 0 ? '. No item with an expected gain fits the capacity.' : '.'}</p>
         )}
         {proposal.data !== undefined && changes.length > 0 && (
           <>
             <p>
               {whole(changes.length)} moves, {whole(proposal.data.unchanged)} stay
-              {proposal.data.left_out > 0 && `, ${whole(proposal.data.left_out)} do not fit and wait`}.
+              {proposal.data.left_out > 0 && `, ${whole(proposal.data.left_out)} don’t fit`}.
             </p>
             <PlainTable
               label="Moves"
               headings={[
-                { name: 'Item', about: about('Page or keyword that would move.', '', sources.rules) },
-                { name: 'Tactic', about: about('What is to be done.', '', sources.rules) },
-                { name: 'From', about: about('The month in which it stands.', '', sources.people) },
-                { name: 'To', about: about('The month that pays best within the capacity.', '', sources.rules) },
-                { name: 'Days', about: about('What the work is expected to take.', 'days', sources.rules) },
-                { name: 'Expected gain', about: about('Visits to expect of it.', 'visits a month', 'worked out with the position model') },
+                { name: 'Item', about: about('Page or keyword to move.', '', sources.rules) },
+                { name: 'Tactic', about: about('What to do.', '', sources.rules) },
+                { name: 'From', about: about('Current month.', '', sources.people) },
+                { name: 'To', about: about('Proposed month.', '', sources.rules) },
+                { name: 'Days', about: about('Estimated days of work.', 'days', sources.rules) },
+                { name: 'Expected gain', about: about('Expected extra visits.', 'visits a month', 'calculated with the position model') },
               ]}
               numbers={[4, 5]}
             >

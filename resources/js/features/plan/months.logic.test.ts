@@ -58,7 +58,7 @@ describe('months of a plan', () => {
     expect(monthName('2027-01')).toBe('Jan 2027');
   });
 
-  it('has a column for what waits, for every month, and for what stands outside', () => {
+  it('has a column for what waits, for every month, and for findingsside', () => {
     expect(columnsOf(plan([item('2026-09'), item(null)]))).toEqual([null, '2026-09', '2026-11', '2026-12', '2027-01']);
     expect(neighbour([null, '2026-11'], null, 1)).toBe('2026-11');
     expect(neighbour([null, '2026-11'], '2026-11', 1)).toBeUndefined();
@@ -78,8 +78,8 @@ describe('what a card stands for', () => {
     const page = { ...item('2026-12'), topic: 'pen' };
     expect(servesWords(page)).toBe('1 keyword');
     expect(servesWords({ ...page, keywords: ['pen', 'pens'], topic: 'pens' })).toBe('2 keywords; now called “pens”');
-    expect(servesWords({ ...page, topic: null })).toBe('no topic of the comparison any more');
-    expect(servesWords({ ...page, unit: 'keyword' })).toBe('one keyword by itself');
+    expect(servesWords({ ...page, topic: null })).toBe('no longer a topic of the comparison');
+    expect(servesWords({ ...page, unit: 'keyword' })).toBe('single keyword');
     expect(servesWords({ ...page, unit: 'links', links_to_earn: 1 })).toBe('1 link for this page');
     expect(servesWords({ ...page, unit: 'links', links_to_earn: 12 })).toBe('12 links for this page');
   });

@@ -36,17 +36,17 @@ export function neighbour(columns: (string | null)[], month: string | null, step
   return columns[columns.indexOf(month) + step];
 }
 
-/** What a card stands for: a page with its keywords, one keyword by itself, or links for a page; and what became of its topic. */
+/** What a card stands for: a page with its keywords, single keyword, or links for a page; and what became of its topic. */
 export function servesWords(item: Pick<RoadmapItem, 'unit' | 'name' | 'topic' | 'keywords' | 'links_to_earn'>): string {
   if (item.unit === 'links') {
     return item.links_to_earn === 1 ? '1 link for this page' : `${item.links_to_earn ?? 0} links for this page`;
   }
   if (item.unit === 'keyword') {
-    return 'one keyword by itself';
+    return 'single keyword';
   }
   const count = `${item.keywords.length} ${item.keywords.length === 1 ? 'keyword' : 'keywords'}`;
   if (item.topic === null) {
-    return 'no topic of the comparison any more';
+    return 'no longer a topic of the comparison';
   }
   return item.topic === item.name ? count : `${count}; now called “${item.topic}”`;
 }

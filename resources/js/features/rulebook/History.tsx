@@ -14,7 +14,7 @@ import { about, sources } from '../../shared/abouts';
 const headings = [
   { name: 'When', about: about('When the settings were saved.', 'UTC', sources.people) },
   { name: 'Who', about: about('The person who saved them, or a command.', '', sources.people) },
-  { name: 'What', about: about('Each setting with what it was and what it became.', '', sources.people) },
+  { name: 'What', about: about('Each setting with its old and new value.', '', sources.people) },
   '',
 ] as const;
 

@@ -24,7 +24,7 @@ export function OpenWords({ study, lists, onWord }: Props) {
   }
   return (
     <Box sx={{ py: 1, typography: 'dense' }}>
-      <strong>Often in keywords without an intent</strong>, whatever their topic. Does one of them tell what the searcher wants?
+      <strong>Frequent in keywords without an intent</strong>, in any topic. Choose an intent for the words that show one.
       <Box
         component="ul"
         aria-label="Words without an intent"

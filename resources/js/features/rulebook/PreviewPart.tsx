@@ -19,17 +19,15 @@ export function PreviewPart({ preview }: { preview: RulebookPreview }) {
           ? `No horizon changes among ${whole(preview.keywords)} opportunities.`
           : `${whole(moved)} of ${whole(preview.keywords)} opportunities change their horizon: ` +
             `${preview.horizons.map(moveWords).join(', ')}.`}{' '}
-        The gain of all together: {estimate(preview.gain.before)} now, {estimate(preview.gain.after)} then.
+        Total gain: {estimate(preview.gain.before)} now, {estimate(preview.gain.after)} then.
       </div>
-      {preview.not_shown.length > 0 && (
-        <div>This setting changes what is compared or learnt; that shows only once it is saved and the comparison is made anew.</div>
-      )}
+      {preview.not_shown.length > 0 && <div>This setting changes the comparison itself. You’ll see its effect after you save it.</div>}
       {isAlike ? (
-        <div>The first twenty stay as they are.</div>
+        <div>The top 20 stay the same.</div>
       ) : (
         <Box
           component="table"
-          aria-label="The first twenty now and then"
+          aria-label="Top 20 before and after"
           sx={{ mt: 0.5, '& td, & th': { pr: 4, textAlign: 'left', fontWeight: 'inherit' }, '& th': { fontWeight: 600 } }}
         >
           <HeadingRow headings={headings} />
@@ -51,7 +49,7 @@ export function PreviewPart({ preview }: { preview: RulebookPreview }) {
 
 const headings = [
   '',
-  { name: 'Now', about: about('What stands at this place now.', '', 'the settings that are saved') },
-  { name: 'Then', about: about('What would stand there.', '', 'the settings as they are typed') },
-  { name: 'Moved', about: about('How many places what would stand there goes up or down.', 'places', sources.rules) },
+  { name: 'Now', about: about('Current keyword at this rank.', '', 'the saved settings') },
+  { name: 'Then', about: about('Keyword at this rank after the change.', '', 'the settings you typed') },
+  { name: 'Moved', about: about('How many ranks it moves up or down.', 'places', sources.rules) },
 ] as const;

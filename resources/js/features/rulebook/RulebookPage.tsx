@@ -33,8 +33,8 @@ export function RulebookPage() {
         Rulebook
       </Typography>
       <Typography color="text.secondary" sx={{ maxWidth: texts.page }}>
-        Every number behind the figures of this study. A change first shows what it would move. Saved, it makes the comparison anew; until
-        that is there, the list from before stays on show.
+        Every setting behind the figures of this study. Preview a change before you save it. Saving starts a new comparison; until it’s
+        ready you see the previous one.
       </Typography>
       {curve.data !== undefined && (
         <Box sx={{ maxWidth: texts.text, mt: 1 }}>

@@ -44,7 +44,7 @@ export function SideBySide({ study, settings }: { study: Study; settings: Settin
           </MenuItem>
         ))}
       </TextField>
-      {compare.isPending && <Waiting what="Weighing by the other rulebook" />}
+      {compare.isPending && <Waiting what="Calculating with the other rulebook" />}
       {compare.isError && <Failed error={compare.error} />}
       {compare.data !== undefined && <PreviewPart preview={compare.data} />}
     </Box>

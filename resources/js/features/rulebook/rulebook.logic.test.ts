@@ -48,7 +48,7 @@ describe('other rulebooks', () => {
       { effect: '0.75', effect_learnt: 'no' },
       { target: '3' },
     ]);
-    expect(others([setting('target')], []).map((other) => other.title)).not.toContain('the rulebook as it comes');
+    expect(others([setting('target')], []).map((other) => other.title)).not.toContain('the default rulebook');
   });
 });
 
@@ -77,7 +77,7 @@ describe('words that may become rules', () => {
 describe('what stands where', () => {
   it('has no other heading where every setting has its own', () => {
     expect(groups([setting('within'), setting('seed')]).map((group) => group.title)).not.toContain('Other');
-    expect(groups([setting('within')]).find((group) => group.title === 'What is compared')?.settings).toHaveLength(1);
+    expect(groups([setting('within')]).find((group) => group.title === 'Comparison')?.settings).toHaveLength(1);
   });
 
   it('spells yes and no, and nothing for what is no value', () => {
@@ -92,13 +92,13 @@ describe('what stands where', () => {
       (other) => other.title,
     );
     expect(titles).toEqual([
-      'the rulebook as it comes',
+      'the default rulebook',
       'this one with the default CTR curve',
       'this one with the 2006 CTR curve',
       'this one with an effect of 0.25',
       'this one with an effect of 0.5',
       'this one with an effect of 0.75',
-      'as it stood before 2026-11-02 10:05 (target, min fit)',
+      'as it was before 2026-11-02 10:05 (target, min fit)',
     ]);
   });
 

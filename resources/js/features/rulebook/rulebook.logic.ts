@@ -1,9 +1,9 @@
 import type { RulebookChange, Setting } from '../../api/schema';
 
 const titles: [string, RegExp][] = [
-  ['What is compared', /^(within|striking_|topic_|negatives|metric_|volume_sources|difficulty_sources|cpc_sources|authority_sources)/],
+  ['Comparison', /^(within|striking_|topic_|negatives|metric_|volume_sources|difficulty_sources|cpc_sources|authority_sources)/],
   ['Visits and value', /^(curve|target|feature_clicks|conversion|value_per)/],
-  ['What can be won', /^(comfort|peer|model_|effect|quick_win|short_term|title_)/],
+  ['Win chances', /^(comfort|peer|model_|effect|quick_win|short_term|title_)/],
   ['Intent', /^intent_/],
   ['Priority', /_bands$|^(scores|weights|fit_rules|min_fit|steadiness)/],
   ['Effort and time to pay', /^(effort_|ramp_)/],
@@ -41,7 +41,7 @@ export interface Other {
   settings: Record<string, string>;
 }
 
-/** Rulebooks that this one can be held against: as it comes, with another curve, and as it stood before each change. */
+/** Rulebooks that this one can be held against: as it comes, with another curve, and as it was before each change. */
 export function others(settings: Setting[], history: RulebookChange[]): Other[] {
   const own = settings.filter((setting) => spelt(setting.value) !== spelt(setting.default));
   const valueOf = (key: string) => spelt(settings.find((setting) => setting.key === key)?.value);
@@ -50,7 +50,7 @@ export function others(settings: Setting[], history: RulebookChange[]): Other[] 
   return [
     ...(own.length === 0
       ? []
-      : [{ title: 'the rulebook as it comes', settings: Object.fromEntries(own.map((setting) => [setting.key, spelt(setting.default)])) }]),
+      : [{ title: 'the default rulebook', settings: Object.fromEntries(own.map((setting) => [setting.key, spelt(setting.default)])) }]),
     ...['default', '2006', 'fitted']
       .filter((other) => other !== curve)
       .map((other) => ({ title: `this one with the ${other} CTR curve`, settings: { curve: other } })),
@@ -59,7 +59,7 @@ export function others(settings: Setting[], history: RulebookChange[]): Other[] 
       .map((other) => ({ title: `this one with an effect of ${other}`, settings: { effect: String(other), effect_learnt: 'no' } })),
     ...history.map((change) => ({
       title:
-        `as it stood before ${change.when.slice(0, 16).replace('T', ' ')} ` +
+        `as it was before ${change.when.slice(0, 16).replace('T', ' ')} ` +
         `(${change.settings.map((setting) => setting.key.replaceAll('_', ' ')).join(', ')})`,
       settings: change.restores,
     })),

@@ -94,7 +94,7 @@ function Fields(props: Props) {
     case 'page':
     case 'topic':
     case 'alternatives':
-      return <Typography variant="body2">Chosen from the drawing beside the list; take it out to see everything again.</Typography>;
+      return <Typography variant="body2">Selected in the chart beside the list. Remove it to see everything again.</Typography>;
   }
 }
 
@@ -273,7 +273,7 @@ function Tags({ clauses, context, onChange }: Props) {
   const tags = useQuery(tagsQuery(context.study));
   const values = valuesOf(clauses, 'tag');
   if (tags.data?.length === 0) {
-    return <Typography variant="body2">No keyword bears a tag yet. Choose some with v and tag them.</Typography>;
+    return <Typography variant="body2">No tags yet. Select keywords with v and tag them.</Typography>;
   }
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr' }}>

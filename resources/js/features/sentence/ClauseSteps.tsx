@@ -18,7 +18,7 @@ interface Props {
   onOff: (off: Clause[]) => void;
 }
 
-/** What each clause leaves, in the order in which they narrow; they change places here, and are switched off for a moment. */
+/** Keywords left after each clause, in the order in which they narrow; they change places here, and are switched off for a moment. */
 export function ClauseSteps({ kind, show, context, off, onChange, onOff }: Props) {
   const clauses = parseSentence(show);
   const steps = useQuery(stepsQuery(context.study, context.comparison, show, context.list));
@@ -29,7 +29,7 @@ export function ClauseSteps({ kind, show, context, off, onChange, onOff }: Props
     <Box sx={{ px: 2, pb: 2, maxWidth: parts.l }}>
       <Box
         component="table"
-        aria-label="What each clause leaves"
+        aria-label="Keywords left after each clause"
         sx={{ width: '100%', borderCollapse: 'collapse', typography: 'dense', '& td': { borderTop: 1, borderColor: 'divider', py: 0.25 } }}
       >
         <tbody>
@@ -50,7 +50,7 @@ export function ClauseSteps({ kind, show, context, off, onChange, onOff }: Props
                     ↓
                   </Small>
                   <Small
-                    label={`Switch off for a moment: ${words}`}
+                    label={`Pause: ${words}`}
                     isOff={false}
                     onClick={() => {
                       onChange(clauses.filter((other) => other !== clause));

@@ -73,7 +73,7 @@ export function ExportMenu({ study, title, view, long }: Props) {
   return (
     <>
       <Button id="export-menu" aria-haspopup="dialog" onClick={(event) => open(event.currentTarget)} sx={{ whiteSpace: 'nowrap' }}>
-        As shown …
+        As shown…
       </Button>
       <Popover
         open={anchor !== null}
@@ -85,7 +85,7 @@ export function ExportMenu({ study, title, view, long }: Props) {
         <Box role="dialog" aria-label="Export as shown" sx={{ p: 2, width: parts.s, typography: 'dense' }}>
           <Typography variant="h3">Export this view</Typography>
           <Box component="p" sx={{ my: 0.75 }}>
-            {long === null ? 'The table as it stands.' : `All rows, in this order, with the ${whole(columns.length)} columns on show.`}
+            {long === null ? 'The table as shown.' : `All rows, in this order, with the ${whole(columns.length)} columns shown.`}
           </Box>
           {long !== null &&
             offered.map(({ key, name }) => (
@@ -144,7 +144,7 @@ function WrittenFile({ study, order, onFetched }: WrittenProps) {
   if (task !== null && (status === undefined || status === 'waiting' || status === 'running')) {
     return (
       <Box role="status" sx={{ alignSelf: 'center', flex: 1 }}>
-        {total === null ? 'XLSX waits for its turn' : `XLSX: ${whole(done)} of ${whole(total)} rows`}
+        {total === null ? 'XLSX is waiting' : `XLSX: ${whole(done)} of ${whole(total)} rows`}
       </Box>
     );
   }

@@ -49,7 +49,7 @@ export function Histogram({ distribution, from, to }: Props) {
       </Chart>
       {unknown > 0 && (
         <Box sx={{ typography: 'small', color: 'text.secondary', mt: 0.5 }}>
-          {whole(unknown)} keywords where it is unknown are left out by any bound.
+          {whole(unknown)} keywords with an unknown value are hidden by any bound.
         </Box>
       )}
     </Box>

@@ -59,7 +59,7 @@ export function LensMenu({ study, show, onChoose }: { study: Study; show: string
             <Box key={lens.id} sx={{ display: 'flex' }}>
               <LensLine name={lens.name} onChoose={() => choose(lens.show)} />
               {study.may_edit && (
-                <Button aria-label={`Forget ${lens.name}`} onClick={() => forget.mutate(lens.id)} sx={{ minWidth: presses.s }}>
+                <Button aria-label={`Delete ${lens.name}`} onClick={() => forget.mutate(lens.id)} sx={{ minWidth: presses.s }}>
                   ✕
                 </Button>
               )}
@@ -76,7 +76,7 @@ export function LensMenu({ study, show, onChoose }: { study: Study; show: string
             >
               <TextField
                 fullWidth
-                label="Keep this sentence as"
+                label="Save this sentence as"
                 value={name}
                 onChange={(event) => setName(event.target.value)}
                 error={save.isError}

@@ -57,7 +57,7 @@ export function NoiseMenu({ study, comparison, show, onClause }: Props) {
           <Typography variant="h3">Noise to hide</Typography>
           {noise.isPending && <Waiting what="Looking for noise" />}
           {noise.isError && <Failed error={noise.error} onRetry={() => void noise.refetch()} />}
-          {noise.data?.clauses.length === 0 && <p>Nothing here looks like noise.</p>}
+          {noise.data?.clauses.length === 0 && <p>No noise found.</p>}
           {noise.data?.clauses.map((proposal, index) => (
             <Box key={proposal.clause} sx={{ display: 'flex', alignItems: 'center' }}>
               <Box sx={{ flex: 1 }}>
@@ -78,15 +78,15 @@ export function NoiseMenu({ study, comparison, show, onClause }: Props) {
           {noise.data !== undefined && noise.data.brand_terms.length > 0 && (
             <>
               <Typography variant="h3" sx={{ mt: 1.5 }}>
-                Perhaps brand terms
+                Possible brand terms
               </Typography>
               {noise.data.brand_terms.map((term) => (
                 <Box key={term.word} sx={{ display: 'flex', alignItems: 'center' }}>
                   <Box sx={{ flex: 1 }}>
-                    “{term.word}” in {whole(term.keywords)} keywords, nearly always led by {comparison.domains[term.domain]?.entry}
+                    “{term.word}” in {whole(term.keywords)} keywords, almost always led by {comparison.domains[term.domain]?.entry}
                   </Box>
                   <Button disabled={!study.may_edit || name.isPending} onClick={() => name.mutate(term)}>
-                    It is one
+                    Add as brand term
                   </Button>
                 </Box>
               ))}

@@ -15,7 +15,7 @@ function Told({ begin }: { begin: string }) {
   const [show, setShow] = useState(begin);
   return (
     <SentenceBar
-      subject="Keywords of"
+      subject="Keywords"
       show={show}
       onChange={(next) => {
         said.push(next);
@@ -42,14 +42,14 @@ const edit = async (phrase: string) => userEvent.click(await screen.findByRole('
 describe('the sentence', () => {
   it('says what is shown, how many there are and what is hidden', async () => {
     showPart(<Told begin="standing=gap" />);
-    expect(await screen.findByRole('button', { name: 'gap' })).toBeDefined();
+    expect(await screen.findByRole('button', { name: 'gaps' })).toBeDefined();
     expect(screen.getByTestId('count').textContent).toBe('— 12 of 40');
     expect(screen.getByText('(2 brands)')).toBeDefined();
   });
 
   it('is said a clause longer from the menu, and the editor of that clause takes the focus', async () => {
     showPart(<Told begin="" />);
-    await userEvent.click(await screen.findByRole('button', { name: 'and …' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Add filter' }));
     const title = vocabulary.clauses.find((clause) => clause.name === 'cpc')?.title ?? '';
     await userEvent.click(screen.getByRole('menuitem', { name: title }));
     const form = await screen.findByRole('form', { name: title });
@@ -57,18 +57,24 @@ describe('the sentence', () => {
     expect(said.at(-1)).toContain('cpc');
   });
 
+  it('names all keywords where no clause is set', async () => {
+    showPart(<Told begin="" />);
+    expect(await screen.findByText(/^All keywords/)).toBeDefined();
+    expect(screen.queryAllByRole('button').map((button) => button.textContent)).toEqual(['Add filter']);
+  });
+
   it('strikes out what means nothing, until it is let go', async () => {
     showPart(<Told begin="standing=gap;colour=red" />);
     expect((await screen.findByText('colour=red')).tagName).toBe('S');
-    await userEvent.click(screen.getByRole('button', { name: 'means nothing here: let it go' }));
+    await userEvent.click(screen.getByRole('button', { name: 'doesn’t apply here: remove it' }));
     expect(said).toEqual(['standing=gap']);
     expect(screen.queryByText('colour=red')).toBeNull();
   });
 
   it('keeps a clause that is switched off for a moment, and takes it back', async () => {
     const { router } = showPart(<Told begin="standing=gap" />);
-    await edit('gap');
-    await userEvent.click(await screen.findByRole('button', { name: /^Switch off for a moment/ }));
+    await edit('gaps');
+    await userEvent.click(await screen.findByRole('button', { name: /^Pause:/ }));
     expect(said).toEqual(['']);
     expect(router.state.location.search).toBe('?off=standing%3Dgap');
     await userEvent.keyboard('{Escape}');
@@ -80,22 +86,23 @@ describe('the sentence', () => {
 
 describe('the editor of a clause', () => {
   it('takes choices one after the other, and takes them out together', async () => {
-    showPart(<Told begin="" />);
-    const [standing] = await screen.findAllByRole('button', { name: 'any' });
-    await userEvent.click(standing ?? document.body);
+    showPart(<Told begin="standing=ahead" />);
+    await edit('ahead');
     const form = await screen.findByRole('form');
-    await userEvent.click(within(form).getByRole('checkbox', { name: 'gap' }));
+    await userEvent.click(within(form).getByRole('checkbox', { name: 'ahead' }));
+    await userEvent.click(within(form).getByRole('checkbox', { name: 'gaps' }));
     await userEvent.click(within(form).getByRole('checkbox', { name: 'behind' }));
-    expect(said).toEqual(['standing=gap', 'standing=gap,behind']);
+    expect(said.slice(-2)).toEqual(['standing=gap', 'standing=gap,behind']);
     await userEvent.click(within(form).getByRole('button', { name: 'Remove' }));
     expect(said.at(-1)).toBe('');
     await waitFor(() => expect(screen.queryByRole('form')).toBeNull());
   });
 
   it('takes numbers as people write them, and nothing that is none', async () => {
-    showPart(<Told begin="" />);
-    await edit('any volume');
+    showPart(<Told begin="volume>=2" />);
+    await edit('volume from 2');
     const from = await screen.findByRole('textbox', { name: 'From' });
+    await userEvent.clear(from);
     await userEvent.type(from, '1,5x');
     expect(said.at(-1)).toBe('volume>=1.5');
     await userEvent.keyboard('{Enter}');
@@ -106,8 +113,8 @@ describe('the editor of a clause', () => {
   it('works while the distribution is slow, and without it', async () => {
     const slow = later();
     serve({ 'GET /vocabulary': () => json(vocabulary), ...steps, 'GET /studies/bees/bench/distribution': () => slow.answer });
-    showPart(<Told begin="" />);
-    await edit('any volume');
+    showPart(<Told begin="volume>=2" />);
+    await edit('volume from 2');
     await userEvent.click(await screen.findByRole('button', { name: '100' }));
     expect(said).toEqual(['volume>=100']);
     expect(screen.queryByRole('img', { name: 'Distribution of volume' })).toBeNull();
@@ -121,10 +128,10 @@ describe('the editor of a clause', () => {
     serve({
       'GET /vocabulary': () => json(vocabulary),
       ...steps,
-      'GET /studies/bees/bench/distribution': ({ path }) => (path.includes('volume%3E') ? distribution(77) : first.answer),
+      'GET /studies/bees/bench/distribution': ({ path }) => (path.includes('volume%3E%3D100') ? distribution(77) : first.answer),
     });
-    showPart(<Told begin="" />);
-    await edit('any volume');
+    showPart(<Told begin="volume>=2" />);
+    await edit('volume from 2');
     await userEvent.click(await screen.findByRole('button', { name: '100' }));
     expect(await screen.findByText('from 10: 77')).toBeDefined();
     first.come(distribution(11));

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
 import { ClauseEditor, type EditorContext } from './ClauseEditor';
 import { ClauseSteps } from './ClauseSteps';
-import { isSet, kindOf, offered, phraseOf, started, strangeIn, type ClauseKind } from './clauses';
+import { isSet, kindOf, offered, phraseOf, started, strangeIn, subjectOf, type ClauseKind } from './clauses';
 import { whole } from '../../shared/format';
 import { parseSentence, spell, type Clause } from './sentence.logic';
 import { useHotkeys } from '../../shared/useHotkeys';
@@ -36,19 +36,25 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
   const [off, onOff] = useSwitchedOff();
   const kinds = useKinds(context.domains);
   const editing = { ...context, kinds };
-  const shown = kinds.filter((kind) => kind.is_always || isSet(kind, clauses));
+  const shown = kinds.filter((kind) => isSet(kind, clauses));
   // An old address may hold clauses that mean nothing any more; they are struck out until a person lets them go.
   const strange = kinds.length === 0 ? [] : strangeIn(clauses, kinds);
   const change = (next: Clause[], isStep = true) => onChange(spell(next), isStep);
   useHotkeys({
     f: () => document.getElementById('add-clause')?.click(),
     l: () => document.getElementById('lens-menu')?.click(),
-    '/': () => document.querySelector<HTMLElement>('[data-clause="text"]')?.click(),
+    '/': () => {
+      const kind = kinds.find(({ name }) => name === 'text');
+      const anchor = document.querySelector<HTMLElement>('[data-clause="text"]') ?? document.getElementById('add-clause');
+      if (kind !== undefined && anchor !== null) {
+        setOpen({ kind, anchor });
+      }
+    },
   });
   return (
     <Box
       component="section"
-      aria-label="What is shown"
+      aria-label="Sentence"
       sx={{
         px: 2,
         py: 0.75,
@@ -61,7 +67,7 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
       }}
     >
       <Typography component="p" sx={{ flex: { xs: '1 0 100%', md: 1 }, minWidth: 0, typography: 'plain', lineHeight: 1.75 }}>
-        {subject}{' '}
+        {subjectOf(subject, shown.length + off.length + strange.length === 0)}{' '}
         {shown.map((kind, place) => (
           <span key={kind.name}>
             {place > 0 && ' '}
@@ -93,7 +99,7 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
           <span key={spell([clause])}>
             , <s>{spell([clause])}</s>{' '}
             <Button onClick={() => change(clauses.filter((other) => other !== clause))} sx={{ py: 0, minHeight: 0 }}>
-              means nothing here: let it go
+              doesn’t apply here: remove it
             </Button>
           </span>
         ))}{' '}
@@ -103,7 +109,7 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
           onClick={(event) => setMenu(event.currentTarget)}
           sx={{ py: 0, minHeight: 0 }}
         >
-          and …
+          Add filter
         </Button>{' '}
         <Box component="span" aria-live="polite" sx={{ whiteSpace: 'nowrap', fontVariantNumeric: 'tabular-nums' }} data-testid="count">
           — <strong>{whole(count)}</strong> of {whole(of)}

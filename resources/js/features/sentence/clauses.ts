@@ -9,7 +9,7 @@ export type ClauseKind = Omit<ClauseSpec, 'form'> & { form: ClauseSpec['form'] |
 const bracket: ClauseKind = {
   name: alternatives,
   form: 'alternatives',
-  title: 'One of these',
+  title: 'One of',
   meaning: '',
   example: '',
   lead: '',
@@ -23,7 +23,6 @@ const bracket: ClauseKind = {
   label: '',
   help: '',
   tail: '',
-  is_always: false,
   is_offered: false,
   isSpelling: false,
 };
@@ -57,7 +56,7 @@ function named(spec: ClauseSpec, letter: string, number: number, domain: string)
 
 /** Those that can be added from the list of clauses. */
 export function offered(kinds: ClauseKind[]): ClauseKind[] {
-  return kinds.filter((kind) => kind.is_offered && !kind.is_always && !kind.isSpelling);
+  return kinds.filter((kind) => kind.is_offered && !kind.isSpelling);
 }
 
 export function isSet(kind: ClauseKind, clauses: Clause[]): boolean {
@@ -80,7 +79,12 @@ export interface ClauseContext {
   kinds: ClauseKind[];
 }
 
-/** How a clause reads, set or not. */
+/** What is shown, before its clauses: all of it where none is set. */
+export function subjectOf(subject: string, isAll: boolean): string {
+  return isAll ? `All ${subject.charAt(0).toLowerCase()}${subject.slice(1)}` : subject;
+}
+
+/** How a clause reads. */
 export function phraseOf(kind: ClauseKind, clauses: Clause[], context: ClauseContext): string {
   const value = find(clauses, kind.name)?.value;
   switch (kind.form) {
@@ -124,7 +128,7 @@ function rangeWords(kind: ClauseKind, clauses: Clause[]): string {
   const figure = (operator: Clause['operator']) => {
     const value = find(clauses, kind.name, operator)?.value;
     // Shares are asked for as such and read as percentages.
-    return value === undefined || !kind.is_share ? value : `${String(Number((100 * Number(value)).toFixed(4)))} %`;
+    return value === undefined || !kind.is_share ? value : `${String(Number((100 * Number(value)).toFixed(4)))}%`;
   };
   const exact = figure('=');
   const phrase = exact ?? rangePhrase(figure('>='), figure('<='));

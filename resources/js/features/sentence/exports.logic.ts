@@ -1,4 +1,4 @@
-import { isSet, phraseOf, type ClauseKind } from './clauses';
+import { isSet, phraseOf, subjectOf, type ClauseKind } from './clauses';
 import { whole } from '../../shared/format';
 import { parseSentence } from './sentence.logic';
 
@@ -34,7 +34,8 @@ export function columnsOf(list: string, shown: string[]): string[] {
 export function titleOf(subject: string, show: string, kinds: ClauseKind[], domains: string[], count?: number, of?: number): string {
   const clauses = parseSentence(show);
   const parts = kinds
-    .filter((kind) => kind.is_always || isSet(kind, clauses))
+    .filter((kind) => isSet(kind, clauses))
     .map((kind) => `${kind.lead} ${phraseOf(kind, clauses, { kinds, domains })}`.trim());
-  return `${subject} ${parts.join(', ')} — ${whole(count)} of ${whole(of)}`.replaceAll('\u2009', ' ');
+  const words = `${subjectOf(subject, parts.length === 0)} ${parts.join(', ')}`.trim();
+  return `${words} — ${whole(count)} of ${whole(of)}`;
 }

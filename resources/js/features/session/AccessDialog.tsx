@@ -13,12 +13,12 @@ import { browserName } from './browser.logic';
 import { SecondFactor } from './SecondFactor';
 import { ownSessionsQuery, sessionQuery } from './queries';
 
-const asked = 'the requests of your browsers';
+const asked = 'your browsers’ requests';
 
 const headings = [
-  { name: 'Last here', about: about('When it last asked for something.', 'UTC', asked) },
-  { name: 'From', about: about('Address it asked from.', '', asked) },
-  { name: 'With', about: about('What the browser calls itself.', '', asked) },
+  { name: 'Last active', about: about('Time of its last request.', 'UTC', asked) },
+  { name: 'From', about: about('IP address.', '', asked) },
+  { name: 'With', about: about('Name the browser sends.', '', asked) },
 ];
 
 /** How a person gets in: the second factor, and where the person is signed in. */
@@ -37,13 +37,13 @@ export function AccessDialog({ onClose }: { onClose: () => void }) {
         <Typography variant="h3">Second factor</Typography>
         <SecondFactor isThere={person?.has_second_factor === true} />
         <Typography variant="h3" sx={{ mt: 3 }}>
-          Where you are signed in
+          Your sessions
         </Typography>
         {sessions.isPending && <Waiting what="Loading your sessions" />}
         {sessions.isError && <Failed error={sessions.error} onRetry={() => void sessions.refetch()} />}
         {end.error !== null && <Failed error={end.error} />}
         {sessions.data !== undefined && (
-          <PlainTable label="Where you are signed in" headings={headings} numbers={[]}>
+          <PlainTable label="Your sessions" headings={headings} numbers={[]}>
             {sessions.data.map((session, index) => (
               <tr key={index}>
                 <td>{session.at.slice(0, 16).replace('T', ' ')}</td>
@@ -60,7 +60,7 @@ export function AccessDialog({ onClose }: { onClose: () => void }) {
       <DialogActions>
         <Button onClick={onClose}>Close</Button>
         <Button color="warning" disabled={(sessions.data?.length ?? 0) < 2} loading={end.isPending} onClick={() => end.mutate()}>
-          Sign out everywhere else
+          Sign out other sessions
         </Button>
       </DialogActions>
     </Dialog>

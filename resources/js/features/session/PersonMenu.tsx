@@ -48,7 +48,7 @@ export function PersonMenu({ onKeys }: Props) {
         )}
         {(['light', 'dark', 'system'] as const).map((scheme) => (
           <MenuItem key={scheme} selected={mode === scheme} onClick={() => setMode(scheme)}>
-            {scheme === 'system' ? 'Light or dark as the machine says' : scheme === 'dark' ? 'Dark' : 'Light'}
+            {scheme === 'system' ? 'Use system theme' : scheme === 'dark' ? 'Dark' : 'Light'}
           </MenuItem>
         ))}
         <MenuItem
@@ -76,7 +76,7 @@ export function PersonMenu({ onKeys }: Props) {
           Change password
         </MenuItem>
         {session.data?.person?.is_administrator === true && <MenuItem onClick={() => void navigate('/people')}>People</MenuItem>}
-        {session.data?.person?.is_administrator === true && <MenuItem onClick={() => void navigate('/audit')}>Who did what</MenuItem>}
+        {session.data?.person?.is_administrator === true && <MenuItem onClick={() => void navigate('/audit')}>Audit log</MenuItem>}
         <MenuItem onClick={() => void signOut()}>Sign out</MenuItem>
       </Menu>
       {dialog === 'access' && (

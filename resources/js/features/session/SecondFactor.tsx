@@ -47,10 +47,10 @@ export function SecondFactor({ isThere, onDone }: Props) {
   }
   return (
     <Box>
-      <p>Scan this picture with your authenticator, or type in the secret. Then enter the code it shows.</p>
+      <p>Scan this code with your authenticator app, or type the secret. Then enter the code it shows.</p>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
         <Box sx={{ p: 1, bgcolor: 'common.white', lineHeight: 0 }}>
-          <QRCodeSVG value={begin.data.address} size={148} title="The secret as a picture for an authenticator" />
+          <QRCodeSVG value={begin.data.address} size={148} title="QR code of the secret" />
         </Box>
         <Box component="code" sx={{ maxWidth: fields.xl, overflowWrap: 'anywhere' }}>
           {begin.data.secret.match(/.{4}/g)?.join(' ')}
@@ -81,7 +81,7 @@ function CodeForm({ isPending, onCode }: { isPending: boolean; onCode: (code: st
         autoFocus
       />
       <Button type="submit" variant="contained" loading={isPending} disabled={code.length < 6}>
-        It shows this
+        Code from the app
       </Button>
     </Box>
   );
@@ -91,7 +91,7 @@ function RecoveryCodes({ codes, onKept }: { codes: string[]; onKept: () => void 
   return (
     <Box>
       <Alert severity="success">From now on you need a code to sign in.</Alert>
-      <p>Keep these where the authenticator is not. Each lets you in once should you lose it; they are not shown again.</p>
+      <p>Keep these away from your authenticator. Each lets you sign in once if you lose it. You won’t see them again.</p>
       <Box component="ul" sx={{ columns: 2, listStyle: 'none', p: 0, fontFamily: 'monospace' }} aria-label="Recovery codes">
         {codes.map((code) => (
           <li key={code}>{code}</li>

@@ -58,7 +58,7 @@ export function SignInPage() {
           Greater Reach
         </Typography>
         <Typography sx={{ typography: 'large', maxWidth: texts.line }} color="text.secondary">
-          Where competitors stand and you do not; what of it can be won; and what to write next.
+          See where competitors rank and you don’t, what you can win, and what to write next.
         </Typography>
         <Lane />
       </Box>
@@ -80,7 +80,7 @@ export function SignInPage() {
         )}
         <TextField name="email" label="Email" autoComplete="username" required autoFocus />
         <TextField name="password" label="Password" type="password" autoComplete="current-password" required />
-        {asksForCode && <TextField name="code" label="Code of your authenticator" autoComplete="one-time-code" required autoFocus />}
+        {asksForCode && <TextField name="code" label="Code from your authenticator app" autoComplete="one-time-code" required autoFocus />}
         <Button type="submit" variant="contained" size="medium" loading={signIn.isPending}>
           Sign in
         </Button>

@@ -43,13 +43,10 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="tokens-title">
       <DialogTitle id="tokens-title">Tokens for scripts</DialogTitle>
       <DialogContent>
-        <p>
-          A script that sends a token as “Authorization: Bearer …” uses the API in your name, in the studies you may see. It can never do
-          more than you.
-        </p>
+        <p>Scripts send a token as “Authorization: Bearer …” and use the API in your name. They can never do more than you can.</p>
         {make.data !== undefined && (
           <Alert severity="success" sx={{ overflowWrap: 'anywhere' }}>
-            Copy it now; it is not shown again: <code>{make.data.token}</code>
+            Copy it now. You won’t see it again: <code>{make.data.token}</code>
           </Alert>
         )}
         {error !== null && <Failed error={error} />}
@@ -62,12 +59,7 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
                 <td>{token.last_used_at?.slice(0, 10) ?? 'never'}</td>
                 <td>{token.expires_at?.slice(0, 10) ?? 'never'}</td>
                 <td>
-                  <Button
-                    color="warning"
-                    aria-label={`Take the token ${token.name} away`}
-                    onClick={() => end.mutate(token.id)}
-                    sx={{ py: 0 }}
-                  >
+                  <Button color="warning" aria-label={`Revoke the token ${token.name}`} onClick={() => end.mutate(token.id)} sx={{ py: 0 }}>
                     Revoke
                   </Button>
                 </td>
@@ -84,7 +76,7 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
           sx={{ display: 'flex', gap: 1, mt: 2, alignItems: 'center' }}
         >
           <TextField
-            label="What it is for"
+            label="Purpose"
             value={draft.name}
             onChange={(event) => setDraft({ ...draft, name: event.target.value })}
             slotProps={{ htmlInput: { maxLength: 80 } }}
@@ -105,7 +97,7 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
           </TextField>
           <TextField
             type="number"
-            label="Days until it ends"
+            label="Days until it expires"
             value={draft.days}
             onChange={(event) => setDraft({ ...draft, days: event.target.value })}
             slotProps={{ htmlInput: { min: 1, max: 366 } }}
@@ -130,9 +122,9 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
 }
 
 const headings = [
-  { name: 'Name', about: about('What it was called when it was made.', '', sources.people) },
-  { name: 'May', about: about('Whether it may only read, or change things, too.', '', sources.people) },
-  { name: 'Last used', about: about('Day of the last request that sent it.', 'day, UTC', 'the requests of scripts') },
-  { name: 'Ends', about: about('Day from which it is refused.', 'day, UTC', sources.people) },
+  { name: 'Name', about: about('Name given when it was created.', '', sources.people) },
+  { name: 'May', about: about('Read only, or read and write.', '', sources.people) },
+  { name: 'Last used', about: about('Day of the last request with it.', 'day, UTC', 'script requests') },
+  { name: 'Ends', about: about('Day it expires.', 'day, UTC', sources.people) },
   '',
 ] as const;

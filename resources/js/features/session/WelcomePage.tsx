@@ -24,7 +24,7 @@ export function WelcomePage() {
       <Typography variant="h1" sx={{ mb: 3 }}>
         Greater Reach
       </Typography>
-      {invited.isPending && <Waiting what="Looking at the link" />}
+      {invited.isPending && <Waiting what="Checking the link" />}
       {invited.isError && <Failed error={invited.error} />}
       {take.isSuccess && (
         <>

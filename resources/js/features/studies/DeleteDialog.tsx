@@ -41,8 +41,8 @@ export function DeleteDialog({ study, onClose }: { study: Study; onClose: () => 
         <DialogTitle id="delete-title">Delete {study.name}</DialogTitle>
         <DialogContent>
           <p>
-            Nobody can see it any more. {within(days)} you can take it back from the list of studies, as it is now; then its lists,
-            decisions and roadmap are gone for good.
+            No one can see it any more. {within(days)} you can restore it from the list of studies. After that, its lists, decisions and
+            roadmap are deleted for good.
           </p>
           {remove.error !== null && <Failed error={remove.error} />}
           <TextField

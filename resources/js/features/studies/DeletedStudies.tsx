@@ -29,12 +29,12 @@ export function DeletedStudies() {
         <Box key={study.slug} sx={{ display: 'flex', alignItems: 'center', gap: 2, borderTop: 1, borderColor: 'divider', py: 0.5 }}>
           <Box sx={{ flex: 1, color: 'text.secondary' }}>
             {study.name} ({study.slug}), on {study.deleted_at.slice(0, 10)}
-            {study.deleted_by !== null && ` by ${study.deleted_by}`}; gone for good on {study.gone_at.slice(0, 10)}
+            {study.deleted_by !== null && ` by ${study.deleted_by}`}; deleted for good on {study.gone_at.slice(0, 10)}
           </Box>
           <Button
             onClick={() => restore.mutate(study.slug)}
             loading={restore.isPending && restore.variables === study.slug}
-            aria-label={`Take ${study.name} back`}
+            aria-label={`Restore ${study.name}`}
           >
             Restore
           </Button>

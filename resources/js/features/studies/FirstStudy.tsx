@@ -9,9 +9,9 @@ import { useSaveStudy } from './useSaveStudy';
 import { fields, texts } from '../../theme/measures';
 
 const after = [
-  ['Competitors', 'Found by the keywords that they share with you, or typed.'],
-  ['Rankings', 'Files that you have, or a connected source.'],
-  ['Your first ranked list', 'Pages to make or to improve, the best first, and why.'],
+  ['Competitors', 'Found by shared keywords, or typed.'],
+  ['Rankings', 'Your files, or a connected source.'],
+  ['Your first ranked list', 'Pages to write or improve, best first, with reasons.'],
 ] as const;
 
 /** An installation without a study begins here, with one field. */
@@ -24,7 +24,7 @@ export function FirstStudy() {
   return (
     <Box sx={{ px: 2, pt: 2, maxWidth: texts.text }}>
       <Typography sx={{ mb: 2 }}>
-        A study sets your domain against up to ten competitors in one market. It takes four steps to the first ranked list.
+        A study compares your domain with up to ten competitors in one market. Four steps lead to your first ranked list.
       </Typography>
       <Box component="ol" sx={{ pl: 3, m: 0, '& > li': { mb: 1.5 }, '& > li::marker': { fontWeight: 700 } }}>
         <li>
@@ -45,7 +45,7 @@ export function FirstStudy() {
               label="Our domain"
               value={domain}
               onChange={(event) => setDomain(event.target.value)}
-              helperText={name === '' ? 'As it stands in an address' : `The study will be called “${name}”.`}
+              helperText={name === '' ? 'Such as shop.example' : `The study will be called “${name}”.`}
               sx={{ flex: 1, minWidth: fields.xl }}
             />
             <TextField

@@ -7,7 +7,7 @@ import { addressOf } from '../sentence/carried';
 import { stagesOf, type Stage } from './stages.logic';
 import { marks, measures } from '../../theme/measures';
 
-/** The five stages of the work as one connected line, and before them what stands out. */
+/** The five stages of the work as one connected line, and before them findings. */
 export function StagePath({ study }: { study: Study }) {
   return (
     <Box
@@ -31,7 +31,7 @@ export function StagePath({ study }: { study: Study }) {
   );
 }
 
-/** Before the path: what stands out, whatever the stage. */
+/** Before the path: findings, whatever the stage. */
 function InBrief({ slug }: { slug: string }) {
   return (
     <Box
@@ -50,7 +50,7 @@ function InBrief({ slug }: { slug: string }) {
         In brief
       </Typography>
       <Typography variant="caption" component="span" noWrap sx={{ display: 'block', color: 'text.secondary' }}>
-        what stands out
+        findings
       </Typography>
     </Box>
   );

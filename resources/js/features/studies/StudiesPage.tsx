@@ -42,7 +42,7 @@ export function StudiesPage() {
       <Box component="main" sx={{ flex: 1, overflowY: 'auto' }}>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 2, pt: 3, pb: 1, flexWrap: 'wrap' }}>
           <Typography variant="h2" component="h2" sx={{ flex: 1, minWidth: fields.xl }}>
-            {isNone && !isMany && mayMake ? 'Your first study' : 'Studies and what waits in them'}
+            {isNone && !isMany && mayMake ? 'Your first study' : 'Studies'}
           </Typography>
           {isMany && <TextField label="Find a study or a domain" value={wanted} onChange={(event) => setWanted(event.target.value)} />}
           {isMany && <GroupChoice group={group} onChange={(chosen) => setParams(chosen === null ? {} : { group: chosen })} />}
@@ -88,7 +88,7 @@ function GroupChoice({ group, onChange }: { group: Group | null; onChange: (grou
       onChange={(event) => onChange(isGroup(event.target.value) ? event.target.value : null)}
       sx={{ width: fields.m }}
     >
-      <MenuItem value="name">nothing, by name</MenuItem>
+      <MenuItem value="name">name</MenuItem>
       {Object.entries(groups).map(([name, title]) => (
         <MenuItem key={name} value={name}>
           {title}
@@ -99,7 +99,7 @@ function GroupChoice({ group, onChange }: { group: Group | null; onChange: (grou
 }
 
 function Nothing({ wanted }: { wanted: string }) {
-  return <Empty title={`No study has “${wanted}” in its name or among its domains`}>Only a part of it is needed.</Empty>;
+  return <Empty title={`No study has “${wanted}” in its name or among its domains`}>Try part of the name.</Empty>;
 }
 
 function NoStudy() {

@@ -60,7 +60,7 @@ export function StudyDialog({ study, onClose }: Props) {
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose} variant="contained" autoFocus>
-          Go on
+          Continue
         </Button>
       </DialogActions>
     </Dialog>
@@ -126,11 +126,11 @@ function StudyForm({ study, onClose, onDelete, save }: FormProps) {
             required
             defaultValue={study?.domain ?? ''}
             sx={{ gridColumn: '1 / -1' }}
-            helperText="A domain means all its hosts, a host that host, an address what lies below it"
+            helperText="A domain covers all its hosts, a host only itself, a URL everything below it"
           />
           <TextField
             name="competitors"
-            label="Competitors, one a line, at most ten"
+            label="Competitors, one per line, at most ten"
             multiline
             minRows={4}
             defaultValue={study?.competitors.join('\n') ?? ''}
@@ -149,7 +149,7 @@ function StudyForm({ study, onClose, onDelete, save }: FormProps) {
               type="date"
               defaultValue={study.as_of ?? ''}
               slotProps={{ inputLabel: { shrink: true } }}
-              helperText="Empty: the newest"
+              helperText="Leave empty for the newest"
             />
           )}
         </DialogContent>

@@ -30,7 +30,7 @@ function compareFigure({ stages: { compare }, competitors }: Study): string {
   if (compare === null) {
     return 'nothing compared yet';
   }
-  return competitors.length === 0 ? 'compared with nobody' : `${whole(compare.gaps)} gaps`;
+  return competitors.length === 0 ? 'no competitors' : `${whole(compare.gaps)} gaps`;
 }
 
 function weighFigure(weigh: Study['stages']['weigh']): string {

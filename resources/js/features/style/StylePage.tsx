@@ -66,7 +66,7 @@ function StyleOfType() {
     <Shelf title="Type">
       {kinds.map((kind) => (
         <Typography key={kind} variant={kind} component="p">
-          {kind}: 48 keywords, 1 290 visits
+          {kind}: 48 keywords, 1,290 visits
         </Typography>
       ))}
       {sizes.map((size) => (
@@ -130,13 +130,13 @@ function StyleOfParts() {
       </Shelf>
       <Shelf title="States of a list">
         <Waiting what="Gathering" />
-        <Failed error={new Error('The server cannot be reached.')} onRetry={() => undefined} />
-        <Empty title="Nothing fits">Remove a clause from the sentence.</Empty>
+        <Failed error={new Error('Can’t reach the server.')} onRetry={() => undefined} />
+        <Empty title="No matches">Remove a clause from the sentence.</Empty>
         <PlainTable
           label="Figures"
           headings={[
             { name: 'Keyword', about: undefined },
-            { name: 'Volume', about: { meaning: 'How often it is searched for.', unit: 'searches a month', source: 'the lists' } },
+            { name: 'Volume', about: { meaning: 'Searches a month.', unit: 'searches a month', source: 'the lists' } },
           ]}
           numbers={[1]}
         >
@@ -145,7 +145,7 @@ function StyleOfParts() {
             <td>33 100</td>
           </tr>
           <tr>
-            <td>a keyword that nobody knows the volume of</td>
+            <td>a keyword with an unknown volume</td>
             <td>·</td>
           </tr>
         </PlainTable>

@@ -31,32 +31,37 @@ const values: Record<string, (item: TrackItem) => string | number | null> = {
   outcome: (item) => (item.outcome === null ? null : -outcomes.indexOf(item.outcome)),
 };
 
-const forecast = 'worked out with the forecast of then';
+const forecast = 'calculated with the forecast at planning';
 
 const headings = [
-  { name: 'Page', sort: 'page', startsAscending: true, about: about('What was worked on, and how.', '', sources.people) },
-  { name: 'Done', sort: 'done', about: about('The month in which it was finished.', '', sources.people) },
-  { name: 'Lead', sort: 'lead', startsAscending: true, about: about('Position of its lead then and now.', 'position', sources.rankings) },
-  { name: 'Since', about: about('Positions of its lead, snapshot by snapshot.', 'position', sources.rankings) },
+  { name: 'Page', sort: 'page', startsAscending: true, about: about('Page and type of work.', '', sources.people) },
+  { name: 'Done', sort: 'done', about: about('Month it was finished.', '', sources.people) },
+  {
+    name: 'Lead',
+    sort: 'lead',
+    startsAscending: true,
+    about: about('Lead keyword’s position then and now.', 'position', sources.rankings),
+  },
+  { name: 'Since', about: about('Lead keyword’s position in each snapshot.', 'position', sources.rankings) },
   {
     name: 'Win chance',
     sort: 'chance',
-    about: about('The win chance when it was planned.', 'chance of its target', 'worked out with the position model'),
+    about: about('The win chance when it was planned.', 'chance of its target', 'calculated with the position model'),
   },
   {
     name: 'Net visits',
     sort: 'net',
     about: about(
-      'Visits now less what would have come without the work.',
+      'Visits now minus what the keywords would bring without the work.',
       'visits a month',
-      'worked out with the curve and the searches of then, and what pages nobody worked on did meanwhile',
+      'calculated with the curve and volumes at planning, less the drift of pages without work',
     ),
   },
-  { name: 'Measured clicks', sort: 'clicks', about: about('Before it was done, and since.', 'clicks', 'our measured clicks') },
+  { name: 'Measured clicks', sort: 'clicks', about: about('Before and after it was finished.', 'clicks', 'our measured clicks') },
   {
-    name: 'Against the forecast',
+    name: 'Versus forecast',
     sort: 'band',
-    about: about('Net visits against the forecast range; sorted by the distance to its middle.', 'visits a month', forecast),
+    about: about('Net visits against the forecast range. Sorted by distance to the middle of the range.', 'visits a month', forecast),
   },
   { name: 'Outcome', sort: 'outcome', about: about('Whether net visits are above, inside or below the forecast range.', '', forecast) },
 ];
@@ -169,7 +174,7 @@ function Details({ item }: { item: TrackItem }) {
         <Box sx={{ typography: 'dense' }}>
           {item.why !== null && `${item.why.rule} ${item.why.steps.join(' ')} `}
           Said{item.planned_month === null ? '' : ` in ${item.planned_month}`}: {estimate(item.promised_gain)} visits a month at the
-          targets. Searches and the curve are those of then, so that nothing but positions counts.
+          targets. Volumes and curve are those at planning, so only positions count.
         </Box>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, typography: 'dense', mt: 0.5 }}>
           {item.keywords.map((keyword) => (

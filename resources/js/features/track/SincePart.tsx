@@ -33,11 +33,11 @@ export function SincePart({ study, since }: { study: Study; since: Since | null 
       {since !== null && (
         <>
           <Typography>
-            We climbed for {counted(since.moved.climbed ?? 0, 'keyword')}, slipped for {whole(since.moved.slipped ?? 0)}, entered for{' '}
-            {whole(since.moved.entered ?? 0)} and left {whole(since.moved.left ?? 0)}.{' '}
+            We climbed on {counted(since.moved.climbed ?? 0, 'keyword')}, dropped on {whole(since.moved.slipped ?? 0)}, entered on{' '}
+            {whole(since.moved.entered ?? 0)} and left on {whole(since.moved.left ?? 0)}.{' '}
             {since.undecided > 0 && (
               <Anchor component={Link} to={compare('gaps=opened;brands=hide;mark=open')}>
-                {counted(since.undecided, 'new gap')} {since.undecided === 1 ? 'waits' : 'wait'} for a decision.
+                {counted(since.undecided, 'new gap')} {since.undecided === 1 ? 'waits' : 'wait'} to decide on.
               </Anchor>
             )}
           </Typography>

@@ -28,7 +28,7 @@ type Month = Track['months'][number];
 const usual: Frame = { width: 900, height: 136, left: 48, right: 30, top: 8, bottom: 24 };
 
 const words = (month: Month) =>
-  `${month.day.slice(0, 7)}: ${estimate(month.achieved)} achieved, ${estimate(month.p10)} to ${estimate(month.p90)} said`;
+  `${month.day.slice(0, 7)}: ${estimate(month.achieved)} achieved, ${estimate(month.p10)} to ${estimate(month.p90)} forecast`;
 
 /** All finished items together, month by month: the band that was said, its mean dashed, and what was achieved as diamonds on a line. */
 export function TotalsChart({ months }: { months: Track['months'] }) {
@@ -54,7 +54,7 @@ export function TotalsChart({ months }: { months: Track['months'] }) {
         fit={fit}
         readings={months.map((month): Reading => ({ x: x(month), words: words(month) }))}
         table={{
-          headings: ['Month', 'Achieved', 'Said, one in ten below', 'Mean said', 'Said, one in ten above'],
+          headings: ['Month', 'Achieved', 'Forecast, one in ten below', 'Forecast mean', 'Forecast, one in ten above'],
           rows: months.map((month) => [
             month.day.slice(0, 7),
             ...[month.achieved, month.p10, month.mean, month.p90].map((visits) => estimate(visits)),

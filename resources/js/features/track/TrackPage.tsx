@@ -41,14 +41,13 @@ export function TrackPage() {
       </Typography>
       {items.length === 0 ? (
         <Empty title="No finished items yet">
-          Set an item of the roadmap to done in Plan when its page is out. What was said of it when it was planned is kept, and the next
-          rankings show what came of it.
+          Set an item to done in Plan when its page is live. We keep its forecast, and the next rankings show what it achieved.
         </Empty>
       ) : (
         <>
           <Typography sx={{ mb: 1 }}>
             {calibration.length === 0
-              ? `Compared with the rankings of ${newest ?? 'no day yet'}. No finished item is past its ramp yet.`
+              ? `Rankings of ${newest ?? 'no day yet'}. No finished item has had its full ramp yet.`
               : calibration.map(calibrationWords).join(' ')}
           </Typography>
           <Typography sx={{ mb: 1 }}>{effectWords(effect)}</Typography>

@@ -48,7 +48,7 @@ export function effectWords(effect: EffectOf | undefined): string {
   const taught = effect.new.items + effect.existing.items;
   const market = `${counted(effect.market_pages, 'new page')} in this market`;
   return taught === 0
-    ? `Win chances are learnt from ${market}. None of our finished items is past its ramp yet.`
+    ? `Win chances are learnt from ${market}. None of our finished items has had its full ramp yet.`
     : `Win chances are learnt from ${market} and ${counted(taught, 'finished item')} of ours.`;
 }
 

@@ -46,7 +46,7 @@ export function Balance({ study, weights, presets, onChange }: Props) {
             <Box component="span" sx={{ flex: 1, fontWeight: 600 }}>
               {name}
             </Box>
-            <span>{sum === 0 ? '' : `${Math.round((100 * weight) / sum)} %`}</span>
+            <span>{sum === 0 ? '' : `${Math.round((100 * weight) / sum)}%`}</span>
           </Box>
           <Typography variant="caption" color="text.secondary">
             {meanings.get(name)}
@@ -66,7 +66,7 @@ export function Balance({ study, weights, presets, onChange }: Props) {
       ))}
       {sum === 0 && (
         <Typography variant="caption" color="warning.main">
-          At least one must count.
+          At least one weight needs to be above 0.
         </Typography>
       )}
       <Presets study={study} weights={weights} ready={presets} onChoose={onChange} />

@@ -27,7 +27,7 @@ export function CalibrationPart({ calibration }: { calibration: Bound[] }) {
         <ViewSwitch views={views} view={bound} onChange={setBound} />
       </Box>
       {one === undefined || one.brier === null ? (
-        <p>There are no rows to hold chances against.</p>
+        <p>No rows to check the chances against.</p>
       ) : (
         <>
           <Typography variant="body2">
@@ -40,16 +40,16 @@ export function CalibrationPart({ calibration }: { calibration: Bound[] }) {
               <PlainTable
                 label="Calibration"
                 headings={[
-                  { name: 'Predicted', about: about('Predicted chances, in steps.', 'chance', 'worked out with the position model') },
-                  { name: 'Rows', about: about('Rows that the model was not fitted to.', 'rows', sources.rankings) },
-                  { name: 'Mean predicted', about: about('Their mean chance.', 'chance', 'worked out with the position model') },
-                  { name: 'Observed', about: about('The share that is there.', 'share', sources.rankings) },
+                  { name: 'Predicted', about: about('Range of predicted chances.', 'chance', 'calculated with the position model') },
+                  { name: 'Rows', about: about('Rows the model hasn’t seen.', 'rows', sources.rankings) },
+                  { name: 'Mean predicted', about: about('Mean predicted chance.', 'chance', 'calculated with the position model') },
+                  { name: 'Observed', about: about('Observed share.', 'share', sources.rankings) },
                 ]}
                 numbers={[1, 2, 3]}
               >
                 {one.bins.map((bin) => (
                   <tr key={bin.from}>
-                    <td>{`${Math.round(bin.from * 100)}–${Math.round(bin.to * 100)} %`}</td>
+                    <td>{`${Math.round(bin.from * 100)}–${Math.round(bin.to * 100)}%`}</td>
                     <td>{whole(bin.rows)}</td>
                     <td>{percent(bin.predicted)}</td>
                     <td>{percent(bin.observed)}</td>

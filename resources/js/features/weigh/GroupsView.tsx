@@ -19,62 +19,62 @@ import { about, sources } from '../../shared/abouts';
 import { groupings, thinStage, type Figure } from './groups.logic';
 import { fields } from '../../theme/measures';
 
-const listed = 'what the sentence and the rulebook leave open';
-const sums = 'worked out from the rows of the group';
+const listed = 'keywords that match the sentence and can be won';
+const sums = 'calculated from the rows of the group';
 
 const columns: { key: Figure; name: string; about: About; draw: (group: OpportunityGroup) => string }[] = [
   {
     key: 'keywords',
     name: 'Keywords',
-    about: about('Opportunities of the group.', 'keywords', listed),
+    about: about('Opportunities in the group.', 'keywords', listed),
     draw: (group) => whole(group.keywords),
   },
   {
     key: 'volume',
     name: 'Volume',
-    about: about('Searches for all of them.', 'searches a month', sums),
+    about: about('Total searches.', 'searches a month', sums),
     draw: (group) => whole(group.volume),
   },
   {
     key: 'pages',
     name: 'Pages',
-    about: about('Topics among them, each a page made or to be made.', 'pages', listed),
+    about: about('Topics in the group, one page each.', 'pages', listed),
     draw: (group) => whole(group.pages),
   },
   {
     key: 'visits_now',
     name: 'Visits now',
-    about: about('What our positions for them bring.', 'visits a month', sources.curve),
+    about: about('Visits from our current positions.', 'visits a month', sources.curve),
     draw: (group) => estimate(group.visits_now),
   },
   {
     key: 'gain',
     name: 'Gain',
-    about: about('What they could bring at their targets.', 'visits a month', sources.curve),
+    about: about('Extra visits at the targets.', 'visits a month', sources.curve),
     draw: (group) => estimate(group.gain),
   },
   {
     key: 'expected_gain',
     name: 'Expected gain',
-    about: about('Visits to expect of them.', 'visits a month', 'worked out with the position model'),
+    about: about('Expected extra visits.', 'visits a month', 'calculated with the position model'),
     draw: (group) => estimate(group.expected_gain),
   },
   {
     key: 'difficulty',
     name: 'Mean difficulty',
-    about: about('Mean of those whose difficulty is known.', '0–100', sums),
+    about: about('Mean of known difficulties.', '0–100', sums),
     draw: (group) => decimal(group.difficulty),
   },
   {
     key: 'win_chance',
     name: 'Mean chance of target',
-    about: about('Mean of those whose chance is known.', 'chance', 'worked out with the position model'),
+    about: about('Mean of known chances.', 'chance', 'calculated with the position model'),
     draw: (group) => percent(group.win_chance),
   },
   {
     key: 'links_to_earn',
     name: 'Links to earn',
-    about: about('Of all of them that need links.', 'referring domains', sources.rules),
+    about: about('Total links to earn.', 'referring domains', sources.rules),
     draw: (group) => whole(group.links_to_earn),
   },
 ];
@@ -122,7 +122,7 @@ export function GroupsView({ study, comparison, show, onOpen, onTopic, decisions
       )}
       {groups.isPending && <Waiting what="Gathering" />}
       {groups.isError && <Failed error={groups.error} onRetry={() => void groups.refetch()} />}
-      {groups.data?.length === 0 && <Empty title="No opportunity fits this sentence">Remove a clause from the sentence above.</Empty>}
+      {groups.data?.length === 0 && <Empty title="No opportunity matches this sentence">Remove a clause from the sentence above.</Empty>}
       {groups.data !== undefined && groups.data.length > 0 && (
         <GroupTable
           // Another trait has other groups, in an order of their own.
@@ -150,7 +150,7 @@ function GroupTable({ by, groups, study, show, onOpen, onTopic, decisions }: Tab
   const selection = useSelection(show, groups, ofGroups(by, show));
   const headings: Headings = [
     '',
-    { name: by, sort: 'name', startsAscending: true, about: about(`What the opportunities are gathered by: the ${by}.`, '', listed) },
+    { name: by, sort: 'name', startsAscending: true, about: about(`Grouped by ${by}.`, '', listed) },
     ...columns.map(({ key, name, about }) => ({ name, about, sort: key })),
   ];
   return (
@@ -208,7 +208,7 @@ function TopicName({ topic, others, onName }: { topic: string; others: string[];
   if (text === null) {
     return (
       <Button
-        aria-label={`Rename ${topic} or join it with another`}
+        aria-label={`Rename ${topic} or merge it`}
         onClick={() => setText(topic)}
         sx={{ py: 0, px: 0.5, minWidth: 0, ml: 1, color: 'text.secondary', typography: 'small' }}
       >

@@ -33,7 +33,7 @@ export function MapDrawing({ plot, labels, frame, chosen, selected, onUnder, onO
       ref={frame}
       role="img"
       tabIndex={0}
-      aria-label={`${plot.yName} against ${plot.xName.toLowerCase()}; arrows go from one to the next by expected gain, Enter opens it`}
+      aria-label={`${plot.yName} against ${plot.xName.toLowerCase()}; arrow keys move by expected gain, Enter opens`}
       viewBox={`0 0 ${size.width} ${size.height}`}
       {...pointer}
       sx={{

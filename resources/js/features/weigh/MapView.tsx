@@ -71,13 +71,13 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
             >
               Shortlist {whole(chosen.length)}
             </Button>
-            <Button onClick={() => setChosen([])}>Choose none</Button>
+            <Button onClick={() => setChosen([])}>Clear selection</Button>
           </>
         )}
         <PictureButtons name={`map of ${by}s`} drawing={<WholeMap map={map.data} picture={picture} />} />
       </Box>
       {plot.places.length === 0 ? (
-        <Empty title="Nothing to draw">Difficulty or gain is unknown for all that the sentence shows.</Empty>
+        <Empty title="Nothing to plot">Difficulty or gain is unknown for all rows shown.</Empty>
       ) : (
         <Explored
           plot={plot}
@@ -89,10 +89,10 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
         />
       )}
       <Box component="p" sx={{ m: 0, typography: 'dense', color: 'text.secondary' }}>
-        Areas go with the volume. Draw a line round some to choose them; press one to open it. By keys: j and k or the arrows go by expected
-        gain, v chooses, Enter opens. {map.data.left_out > 0 && `${whole(map.data.left_out)} with less expected gain are left out.`}
+        Area shows volume. Draw a loop to select, click to open. Keys: j, k or arrows move by expected gain, v selects, Enter opens.{' '}
+        {map.data.left_out > 0 && `${whole(map.data.left_out)} with less expected gain are not drawn.`}
         {plot.lines.some((line) => !line.isStrong) &&
-          ' The chances drawn are those to reach the target where we are absent and no page leads; who stands near has a better one.'}
+          ' The lines show win chances for new pages without related topics. Pages that already rank close to the target have a better chance.'}
       </Box>
     </Box>
   );

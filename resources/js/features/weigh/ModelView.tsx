@@ -16,7 +16,7 @@ import { RowBar } from '../../shared/chart';
 export function ModelView({ study, comparison }: { study: Study; comparison: Comparison }) {
   const model = comparison.summary.position_model;
   if (model === undefined) {
-    return <Empty title="Not weighed">This comparison was not weighed, so nothing was learnt from it.</Empty>;
+    return <Empty title="No model">This comparison has no opportunities, so there is no model.</Empty>;
   }
   return (
     <Box sx={{ flex: 1, minHeight: 0, overflowY: 'auto', px: 3, pb: 4, '& > *': { maxWidth: texts.sheet } }}>
@@ -58,11 +58,11 @@ function Learnt({ comparison, model }: { comparison: Comparison; model: Position
         Fitted slopes
       </Typography>
       <PlainTable
-        label="What the model learnt"
+        label="Model coefficients"
         headings={[
           '',
-          { name: 'Slope', about: about('How much the chance goes with it.', '', 'learnt from the whole market of the comparison') },
-          { name: 'What it says', about: about('The same in words.', '', 'learnt from the whole market of the comparison') },
+          { name: 'Slope', about: about('Effect on the odds of a better position.', '', 'learnt from all domains in the comparison') },
+          { name: 'In words', about: about('The effect in words.', '', 'learnt from all domains in the comparison') },
         ]}
         numbers={[1]}
       >
@@ -82,17 +82,17 @@ function Doubts({ comparison, model }: { comparison: Comparison; model: Position
   return (
     <>
       <Typography variant="h3" sx={{ mt: 2 }}>
-        When not to trust it
+        Limits
       </Typography>
       <Box component="ul" sx={{ pl: 2.5, my: 0.5, typography: 'plain' }}>
         {doubts(model, comparison.domains.length).map((doubt) => (
           <li key={doubt}>{doubt}</li>
         ))}
         <li>
-          A chance of 30 % means that three in ten such keywords come to their target for a domain like ours, not that this page will. It
-          knows nothing of what the pages say.
+          A chance of 30% means that three in ten such keywords reach their target for a domain like ours, not that this page will. The
+          model doesn’t read the pages.
         </li>
-        <li>It says who ranks; rankings that a list leaves out count as absent.</li>
+        <li>It learns from rankings. A ranking missing from a list counts as absent.</li>
       </Box>
     </>
   );
@@ -108,11 +108,11 @@ function Standing({ model }: { model: PositionModel }) {
         Positions in this study
       </Typography>
       <PlainTable
-        label="Rows by place"
+        label="Rows by position"
         headings={[
-          { name: 'Place', about: about('Where those who compete for a keyword stand.', 'position', sources.rankings) },
-          { name: 'Rows', about: about('Pairs of a keyword and a domain.', 'rows', sources.rankings) },
-          { name: 'Share', about: about('Of all rows.', 'share', sources.rankings) },
+          { name: 'Place', about: about('Positions of pages that exist.', 'position', sources.rankings) },
+          { name: 'Rows', about: about('Keyword and domain pairs.', 'rows', sources.rankings) },
+          { name: 'Share', about: about('Share of all rows.', 'share', sources.rankings) },
           '',
         ]}
         numbers={[1, 2]}
@@ -132,14 +132,14 @@ function Standing({ model }: { model: PositionModel }) {
   );
 }
 
-/** What work brings, for new and for existing pages, and the items that teach it. */
+/** Effect of work, for new and for existing pages, and the items that teach it. */
 function EffectPart({ study }: { study: Study }) {
   const effect = useQuery(effectQuery(study.slug)).data;
   const finished = effect?.finished ?? [];
   return (
     <>
       <Typography variant="h3" sx={{ mt: 2 }}>
-        What work brings
+        Effect of work
       </Typography>
       {(effect === undefined ? [] : effectSentences(effect)).map((sentence) => (
         <Typography key={sentence} variant="body2">
@@ -150,11 +150,11 @@ function EffectPart({ study }: { study: Study }) {
         <PlainTable
           label="Finished items"
           headings={[
-            { name: 'Keyword', about: about('Lead of the finished item.', '', sources.people) },
-            { name: 'Done', about: about('When it was finished.', '', sources.people) },
+            { name: 'Keyword', about: about('Lead keyword of the item.', '', sources.people) },
+            { name: 'Done', about: about('Month it was finished.', '', sources.people) },
             { name: 'Target', about: about('The target when it was planned.', 'position', sources.rules) },
             { name: 'Now', about: about('Our position now.', 'position', sources.rankings) },
-            { name: 'Win chance', about: about('The win chance when it was planned.', 'chance', 'worked out with the position model') },
+            { name: 'Win chance', about: about('The win chance when it was planned.', 'chance', 'calculated with the position model') },
             '',
           ]}
           numbers={[2, 3, 4]}

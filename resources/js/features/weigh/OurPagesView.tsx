@@ -45,7 +45,7 @@ export function OurPagesView({ study, comparison, show, onPage }: Props) {
     return <Failed error={ours.error} onRetry={() => void ours.refetch()} />;
   }
   if (pages.length === 0) {
-    return <Empty title="No page of ours">Our rankings name no pages for what the sentence shows.</Empty>;
+    return <Empty title="None of our pages rank">Our rankings have no URLs for the keywords shown.</Empty>;
   }
   const { six_months_ago: six, a_year_ago: year } = ours.data;
   const fading = fadingWords(pages);
@@ -58,8 +58,8 @@ export function OurPagesView({ study, comparison, show, onPage }: Props) {
           {fading !== null && <strong>{fading} </strong>}
           {six === null
             ? 'No rankings are known from about half a year ago.'
-            : `Compared with ${six}${year === null ? '' : ` and ${year}`}, at the volumes of now.`}
-          {put.isSuccess && (put.data.added === 0 ? ' It is on the roadmap already.' : ' It is on the roadmap, and waits for a month.')}
+            : `Compared with ${six}${year === null ? '' : ` and ${year}`}, at current volumes.`}
+          {put.isSuccess && (put.data.added === 0 ? ' It’s already on the roadmap.' : ' Added to the roadmap without a month.')}
         </Box>
         {study.may_edit && (
           <Button disabled={current === undefined || current.topics.length === 0} loading={put.isPending} onClick={() => plan(current)}>
@@ -101,7 +101,7 @@ const columns: Column<OurPage>[] = [
     heading: 'Our page',
     track: 'minmax(180px, 1.2fr)',
     cell: (page) => (
-      <span title={`${page.url}; most visits by ${page.traffic_leader}`}>
+      <span title={`${page.url}; most visits from ${page.traffic_leader}`}>
         {pathOf(page.url)}
         {page.is_planned && ' · planned'}
       </span>
@@ -134,7 +134,7 @@ function Change({ page, change, before }: { page: OurPage; change: number | null
   return (
     <Box
       component="span"
-      title={before === null ? 'Not known' : `${estimate(before)} visits then${isLoss ? '; it fades' : ''}`}
+      title={before === null ? 'Not known' : `${estimate(before)} visits then${isLoss ? '; fading' : ''}`}
       sx={isLoss ? { color: 'warning.main', fontWeight: 700 } : {}}
     >
       {isLoss && '↓ '}

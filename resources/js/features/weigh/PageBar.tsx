@@ -26,7 +26,7 @@ export function PageBar({ line, mayEdit, told, onShortlist, onSetAside, onRoadma
         sx={{ flex: 1, minWidth: fields.s, px: 1, typography: 'dense', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}
         role="status"
       >
-        {told ?? (line === undefined ? 'Select a page with j and k; Enter opens it into its keywords.' : nameOf(line))}
+        {told ?? (line === undefined ? 'Select a page with j and k. Enter shows its keywords.' : nameOf(line))}
       </Box>
       {(
         [
@@ -47,5 +47,5 @@ export function PageBar({ line, mayEdit, told, onShortlist, onSetAside, onRoadma
 }
 
 function nameOf(line: PageLine): string {
-  return line.kind === 'page' ? `${line.page.topic}, all its keywords` : `${line.keyword.keyword}, by itself`;
+  return line.kind === 'page' ? `${line.page.topic}, all its keywords` : `${line.keyword.keyword}, single keyword`;
 }

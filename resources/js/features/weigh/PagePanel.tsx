@@ -48,7 +48,7 @@ export function PagePanel({ study, page, keywords, decisions, onClose }: Props) 
         disabled={disabled}
         value={text.reason}
         onChange={write('reason')}
-        helperText={reasons.length === 0 ? undefined : `So far: ${reasons.join('; ')}`}
+        helperText={reasons.length === 0 ? undefined : `Current: ${reasons.join('; ')}`}
         slotProps={{ htmlInput: { maxLength: 500 } }}
       />
       <Box sx={{ display: 'flex', gap: 1, my: 1 }}>
@@ -103,15 +103,15 @@ export function PagePanel({ study, page, keywords, decisions, onClose }: Props) 
         multiline
         fullWidth
         maxRows={8}
-        label="Note for all of them"
+        label="Note for all keywords"
         disabled={disabled}
         value={text.note}
         onChange={write('note')}
-        helperText={notes.length === 0 ? undefined : `So far: ${notes.join('; ')}`}
+        helperText={notes.length === 0 ? undefined : `Current: ${notes.join('; ')}`}
         sx={{ mt: 1 }}
       />
       <Button disabled={disabled || text.note.trim() === ''} onClick={() => decisions.decide(about, { note: text.note.trim() })}>
-        Keep the note
+        Save note
       </Button>
     </SidePanel>
   );

@@ -134,7 +134,7 @@ export function PagesView({
     return <Failed error={list.error} onRetry={() => void list.refetch()} />;
   }
   if (pages.length === 0) {
-    return <Empty title="No page fits this sentence">Remove a clause from the sentence above, or press z to go back to what it was.</Empty>;
+    return <Empty title="No page matches this sentence">Remove a clause from the sentence above, or press z to undo.</Empty>;
   }
   const total = list.data.pages[0]?.total ?? pages.length;
   const judged = current?.kind === 'page' ? current.page : undefined;
@@ -152,7 +152,7 @@ export function PagesView({
         />
         <SelectionBar selection={selection} show={show} total={total} sums={null} mayEdit={study.may_edit} decisions={decisions} />
         <Bench
-          label="Pages to make or to improve"
+          label="Pages to write or improve"
           columns={columns}
           rows={lines}
           total={total + lines.length - pages.length}

@@ -69,7 +69,7 @@ export function Presets({ study, weights, ready, onChoose }: Props) {
               {kept.name}
             </Button>
             {study.may_edit && (
-              <Button aria-label={`Forget ${kept.name}`} onClick={() => forget.mutate(kept.id)} sx={{ ...button, px: 0.25 }}>
+              <Button aria-label={`Delete ${kept.name}`} onClick={() => forget.mutate(kept.id)} sx={{ ...button, px: 0.25 }}>
                 ×
               </Button>
             )}
@@ -88,7 +88,7 @@ export function Presets({ study, weights, ready, onChoose }: Props) {
           <TextField
             value={name}
             onChange={(event) => setName(event.target.value)}
-            placeholder="Keep these as"
+            placeholder="Save these as"
             error={keep.isError}
             helperText={keep.error?.message}
             slotProps={{ htmlInput: { 'aria-label': 'Name for these weights', maxLength: 24 } }}

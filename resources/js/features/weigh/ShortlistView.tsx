@@ -28,16 +28,16 @@ function headingsOf(told: ReturnType<typeof useAbouts>): Headings {
     {
       name: 'Rank',
       sort: 'priority',
-      about: about('Its place in this order; pressed, by priority.', '', 'worked out with the weights of the list'),
+      about: about('Rank in this list. Click to sort by priority.', '', 'calculated with the list’s weights'),
     },
     { name: 'Keyword', sort: 'keyword', startsAscending: true, about: told('keyword') },
-    { name: 'Why', sort: 'reason', startsAscending: true, about: about('Why it was shortlisted.', '', sources.people) },
+    { name: 'Why', sort: 'reason', startsAscending: true, about: about('Reason for shortlisting.', '', sources.people) },
     { name: 'Topic', sort: 'topic', startsAscending: true, about: told('topic') },
     {
       name: 'We → target',
       sort: 'own',
       startsAscending: true,
-      about: about('Our position now, and the one aimed at.', 'position', sources.rankings),
+      about: about('Our position now and the target.', 'position', sources.rankings),
     },
     { name: 'Volume', sort: 'volume', about: told('volume') },
     { name: 'Difficulty', sort: 'difficulty', startsAscending: true, about: told('difficulty') },
@@ -73,7 +73,7 @@ export function ShortlistView({ study, comparison, weights, onKeyword, decisions
   const total = list.data.pages[0]?.total ?? rows.length;
   const shared = sharedTopics(rows);
   if (rows.length === 0) {
-    return <Empty title="Nothing is shortlisted yet">Press s on a keyword in Compare or in the list here, and say why.</Empty>;
+    return <Empty title="Nothing is shortlisted yet">Press s on a keyword in Compare or Weigh to add it.</Empty>;
   }
   const sum = (pick: (row: (typeof rows)[number]) => number | null) => rows.reduce((all, row) => all + (pick(row) ?? 0), 0);
   return (
@@ -81,10 +81,9 @@ export function ShortlistView({ study, comparison, weights, onKeyword, decisions
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', my: 0.5, typography: 'plain' }}>
         <Box component="span" sx={{ flex: 1 }}>
           <strong>{whole(total)} chosen</strong>: gain {estimate(sum((row) => row.gain))}, links to earn{' '}
-          {whole(sum((row) => row.links_to_earn))}.{' '}
-          {shared.size > 0 && 'Where a topic is there more than once, one page can serve all of its keywords.'}
+          {whole(sum((row) => row.links_to_earn))}. {shared.size > 0 && 'Keywords of the same topic share one page.'}
         </Box>
-        <Button onClick={() => onPageOne(chosen)}>Page one of all</Button>
+        <Button onClick={() => onPageOne(chosen)}>Page one</Button>
         <Button component="a" href={address(`studies/${study.slug}/exports/weigh.xlsx`, { show: chosen, weights })} download>
           XLSX
         </Button>
@@ -127,11 +126,11 @@ export function ShortlistView({ study, comparison, weights, onKeyword, decisions
             <td>
               {study.may_edit && (
                 <Button
-                  aria-label={`Take ${row.keyword} off the shortlist`}
+                  aria-label={`Remove ${row.keyword} from the shortlist`}
                   onClick={() => decisions.mark([row.keyword], null)}
                   sx={{ py: 0, px: 0.5, minWidth: 0, whiteSpace: 'nowrap' }}
                 >
-                  take off
+                  remove
                 </Button>
               )}
             </td>

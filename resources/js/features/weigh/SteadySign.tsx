@@ -18,8 +18,8 @@ interface Props {
 
 function waiting(task: Task): string {
   return task.message !== '' || task.total === null || task.done === 0
-    ? `Being reckoned. ${task.message}`
-    : `Being reckoned: ${percent(task.done / task.total)}.`;
+    ? `Calculating. ${task.message}`
+    : `Calculating: ${percent(task.done / task.total)}.`;
 }
 
 /** How solid a place is: the fuller the box, the less it depends on the weights. */
@@ -28,7 +28,7 @@ export function SteadySign({ steadiness, keyword }: Props) {
     return <span title={steadiness === undefined ? '' : waiting(steadiness)}>·</span>;
   }
   const { share, meaning } = steadiness.shares[keyword] ?? { share: 0, meaning: steadiness.otherwise };
-  const spelt = `In the top ${steadiness.top} in ${percent(share)} of all draws of weights: ${meaning}.`;
+  const spelt = `In the top ${steadiness.top} in ${percent(share)} of all weight variations: ${meaning}.`;
   return (
     <span role="img" aria-label={spelt} title={spelt} style={frame}>
       <span style={{ display: 'block', height: '100%', width: `${100 * share}%`, background: 'currentColor' }} />

@@ -50,7 +50,7 @@ const longLists = ['pages', 'list', 'map'];
 export function WeighPage() {
   const study = useStudy();
   if (study.comparison === null) {
-    return <Empty title="Nothing to weigh yet">Opportunities come from the comparison: import rankings in Gather first.</Empty>;
+    return <Empty title="Nothing to weigh yet">Opportunities need a comparison. Import rankings in Gather first.</Empty>;
   }
   return <RankedList study={study} comparison={study.comparison} />;
 }
@@ -79,7 +79,7 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   const weights = first?.weights ?? none;
   const domains = useMemo(() => comparison.domains.map((domain) => domain.entry), [comparison]);
   const kinds = useKinds(domains);
-  const subject = isByPage ? 'Pages, best first, with a keyword' : 'Opportunities, best first,';
+  const subject = isByPage ? 'Pages with keywords' : 'Opportunities';
   const of = isByPage ? comparison.summary.topics : comparison.summary.keywords;
   const setWeights = (next: Weights) => change({ weights: spellWeights(next) });
   useListKeys({
@@ -325,9 +325,7 @@ function KeywordsView(props: KeywordsProps) {
       <CurveOffer study={study} />
       {list.isPending && <Waiting what="Ranking the opportunities" />}
       {list.isSuccess && rows.length === 0 && (
-        <Empty title="No opportunity fits this sentence">
-          Remove a clause from the sentence above, or press z to go back to what it was.
-        </Empty>
+        <Empty title="No opportunity matches this sentence">Remove a clause from the sentence above, or press z to undo.</Empty>
       )}
       <SelectionBar
         selection={selection}

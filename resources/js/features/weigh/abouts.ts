@@ -3,9 +3,9 @@ import type { Column } from '../../shared/Bench';
 import type { About } from '../../shared/Heading';
 
 const said = (meaning: string, unit: string, source: string): About => ({ meaning, unit, source });
-const rules = 'worked out by the rulebook';
-const rankings = 'the ranking lists of the compared days';
-const curve = 'worked out with the CTR curve';
+const rules = 'calculated by the rulebook';
+const rankings = 'rankings of the compared days';
+const curve = 'calculated with the CTR curve';
 
 /** While the vocabulary is on its way. */
 export const noColumns: Vocabulary['columns'] = [];
@@ -26,33 +26,33 @@ const named: Record<string, string> = {
 
 /** What stands in no catalogue, as it is worked out for the list. */
 const own: Record<string, About> = {
-  topic: said('Keywords that one page can serve, by the name of their primary keyword.', '', rules),
-  keywords: said('Open keywords of the page; of those shortlisted first.', 'keywords', 'what the sentence and the rulebook leave open'),
-  priority: said('The scores of all criteria by their weights.', '0–5', 'worked out with the weights beside the list'),
+  topic: said('Keywords that one page can serve, named by the primary keyword.', '', rules),
+  keywords: said('Open keywords of the page, and how many are shortlisted.', 'keywords', 'keywords that match the sentence and can be won'),
+  priority: said('Weighted mean of all scores, 0 to 5.', '0–5', 'calculated with the weights beside the list'),
   steady: said(
-    'How often it stays at the top when the weights are shaken.',
-    'share of draws',
-    'worked out with the weights beside the list',
+    'How often it stays at the top when the weights vary.',
+    'share of simulations',
+    'calculated with the weights beside the list',
   ),
-  move: said('Our position now, and the position aimed at.', 'position', `${rankings}, and the target of the rulebook`),
-  share: said('What it brings now, of all our visits.', 'share', curve),
-  worth: said('What a day of work is expected to bring.', 'visits a month for a day', rules),
-  days: said('What the work is expected to take.', 'days', rules),
+  move: said('Our position now and the target.', 'position', `${rankings}, and the rulebook’s target`),
+  share: said('Its share of all our visits.', 'share', curve),
+  worth: said('Expected extra visits per day of work.', 'visits a month per day', rules),
+  days: said('Estimated days of work.', 'days', rules),
 };
 
 /** Of our own pages. */
 export const ofOurPages: Record<string, About> = {
-  page: said('Address of the page, the most visits first.', '', rankings),
-  visits: said('What its positions bring.', 'visits a month', curve),
-  six: said('How its visits changed in half a year.', 'share', `${rankings}, at the volumes of now`),
-  year: said('How its visits changed in a year.', 'share', `${rankings}, at the volumes of now`),
-  keywords: said('For how many keywords it ranks.', 'keywords', rankings),
-  striking: said('For how many it stands in striking distance.', 'keywords', rankings),
-  gain: said('What all its keywords could bring at their targets.', 'visits a month', curve),
-  expected: said('Visits to expect of its keywords.', 'visits a month', 'worked out with the position model'),
-  topics: said('Topics that it serves.', '', rules),
-  conflicts: said('Keywords for which another page of ours ranks, too.', 'keywords', rankings),
-  titles: said('Keywords that bring fewer clicks than their position would.', 'keywords', 'our measured clicks'),
+  page: said('URL of the page, most visits first.', '', rankings),
+  visits: said('Estimated visits from its positions.', 'visits a month', curve),
+  six: said('How its visits changed in half a year.', 'share', `${rankings}, at current volumes`),
+  year: said('How its visits changed in a year.', 'share', `${rankings}, at current volumes`),
+  keywords: said('Keywords it ranks for.', 'keywords', rankings),
+  striking: said('Keywords in striking distance.', 'keywords', rankings),
+  gain: said('Extra visits if all its keywords reach their targets.', 'visits a month', curve),
+  expected: said('Expected extra visits from its keywords.', 'visits a month', 'calculated with the position model'),
+  topics: said('Topics of the page.', '', rules),
+  conflicts: said('Keywords that another of our pages also ranks for.', 'keywords', rankings),
+  titles: said('Keywords with fewer clicks than their position should bring.', 'keywords', 'our measured clicks'),
 };
 
 /** The columns of a list, each with what its heading explains. */

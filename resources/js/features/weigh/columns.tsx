@@ -20,7 +20,7 @@ export function opportunityColumns(weights: Weights, steadiness: Steadiness | Ta
       heading: '',
       track: '44px',
       isNumber: true,
-      cell: (row) => (row.pinned ? <strong title="Pinned above the order">pin</strong> : whole(row.rank)),
+      cell: (row) => (row.pinned ? <strong title="Pinned to the top">pin</strong> : whole(row.rank)),
     },
     { key: 'choose', heading: '', track: '28px', cell: (row, isChosen) => <ChooseBox name={row.keyword} isChosen={isChosen} /> },
     markColumn(),

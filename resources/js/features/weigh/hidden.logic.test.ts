@@ -7,7 +7,7 @@ describe('what a list leaves out', () => {
       { why: 'brands', keywords: 12 },
       { why: 'already first', keywords: 8 },
     ];
-    expect(hiddenWords({ of: 308, hidden })).toBe('20 of 308 keywords hidden: 12 brands, 8 already first');
+    expect(hiddenWords({ of: 308, hidden })).toBe('20 hidden: 12 brands, 8 already first');
     expect([hiddenWords({ of: 9, hidden: [] }), hiddenWords(undefined)]).toEqual(['', '']);
   });
 });

@@ -24,11 +24,11 @@ describe('what a model learnt, in words', () => {
     );
   });
 
-  it('tells why a feature is left out', () => {
+  it('tells why a feature is skipped', () => {
     const without = (feature: 'authority' | 'ground') => ({ feature, words: 'more', odds: null });
-    expect(featureWords(model({ odd: ['ground'] }), without('ground'))).toContain('against its meaning');
-    expect(featureWords(model({}), without('authority'))).toContain('not every compared domain');
-    expect(featureWords(model({ assumed: true }), without('authority'))).toContain('assumed line');
+    expect(featureWords(model({ odd: ['ground'] }), without('ground'))).toContain('the opposite effect');
+    expect(featureWords(model({}), without('authority'))).toContain('a domain has none');
+    expect(featureWords(model({ assumed: true }), without('authority'))).toContain('not used until');
   });
 });
 
@@ -44,13 +44,13 @@ describe('when not to trust it', () => {
     );
     expect(told).toHaveLength(4);
     expect(told[0]).toContain('240 rows of 4 domains');
-    expect(told[1]).toContain('harder keywords are held better');
+    expect(told[1]).toContain('harder keywords rank better');
     expect(told[2]).toContain('from 20 to 41');
     expect(told[3]).toContain('position 3 or better');
   });
 
   it('says that nothing was learnt', () => {
-    expect(doubts(model({ assumed: true, ranges: [] }), 2)[0]).toContain('Nothing was learnt');
+    expect(doubts(model({ assumed: true, ranges: [] }), 2)[0]).toContain('Too few rows to learn from');
   });
 });
 
@@ -59,9 +59,9 @@ describe('what work brings, in words', () => {
 
   it('says what is not known yet', () => {
     expect(effectSentences({ market_pages: 0, market_shift: 0, new: none, existing: none })).toEqual([
-      'No new page of this market can be followed yet, so new pages count like pages in general.',
-      'None of our own new pages is past its ramp yet.',
-      'None of our improved pages is past its ramp yet.',
+      'We can’t follow any new page in this market yet, so new pages count like pages in general.',
+      'None of our new pages has had its full ramp yet.',
+      'None of our improved pages has had its full ramp yet.',
     ]);
   });
 
@@ -75,7 +75,7 @@ describe('what work brings, in words', () => {
     expect(told).toEqual([
       '12 new pages in this market rank worse than pages like them.',
       'With 1 finished new page of our own, we expect that ours rank like pages like them.',
-      '4 finished existing pages came to less than assumed.',
+      '4 finished existing pages did worse than assumed.',
     ]);
   });
 });

@@ -15,18 +15,16 @@ export function featureWords(model: PositionModel, step: Step): string {
     return `${step.words}: odds of a better position × ${decimal(step.odds, 2)}`;
   }
   if (model.fit.assumed) {
-    return 'not looked at by the assumed line';
+    return 'not used until the model is fitted';
   }
-  return model.fit.odd.some((odd) => odd === step.feature)
-    ? 'left out: by these data it works against its meaning'
-    : whyLeftOut[step.feature];
+  return model.fit.odd.some((odd) => odd === step.feature) ? 'left out: these data show the opposite effect' : whyLeftOut[step.feature];
 }
 
 const whyLeftOut: Record<Step['feature'], string> = {
-  difficulty: 'left out: it is all alike',
-  authority: 'left out: it is all alike, or not every compared domain has one',
-  ground: 'left out: it is all alike',
-  volume: 'left out: it is all alike',
+  difficulty: 'left out: all values are equal',
+  authority: 'left out: all values are equal, or a domain has none',
+  ground: 'left out: all values are equal',
+  volume: 'left out: all values are equal',
 };
 
 /** What of these data asks for caution. */
@@ -34,25 +32,27 @@ export function doubts(model: PositionModel, domains: number): string[] {
   const range = Array.isArray(model.fit.ranges) ? undefined : model.fit.ranges['difficulty'];
   const [least, most] = [range?.[0] ?? 0, range?.[1] ?? 100];
   return [
-    ...(model.fit.assumed ? ['Nothing was learnt: every chance comes from the assumed line.'] : []),
+    ...(model.fit.assumed ? ['Too few rows to learn from: every chance is assumed.'] : []),
     ...(!model.fit.assumed && model.fit.rows < few
-      ? [`It is young: ${whole(model.fit.rows)} rows of ${domains} domains. A chance may be some ten points off.`]
+      ? [`Only ${whole(model.fit.rows)} rows of ${domains} domains: a chance may be about 10 points off.`]
       : []),
-    ...model.fit.odd.map((name) => `By these data ${oddities[name] ?? `${name} works against its meaning`}, which is odd; it is left out.`),
+    ...model.fit.odd.map(
+      (name) => `In these data ${oddities[name] ?? `${name} has the opposite effect`}, which is unlikely, so we leave it out.`,
+    ),
     ...(range !== undefined && most - least < 40
-      ? [`It has seen difficulties from ${decimal(least, 0)} to ${decimal(most, 0)} alone; beyond these its chances are a guess.`]
+      ? [`It has only seen difficulties from ${decimal(least, 0)} to ${decimal(most, 0)}. Beyond that, chances are a guess.`]
       : []),
     ...model.calibration
       .filter((one) => one.brier !== null && one.base !== null && one.brier >= one.base)
-      .map((one) => `For position ${one.bound} or better it tells no more than the share that there is.`),
+      .map((one) => `For position ${one.bound} or better it does no better than the overall share.`),
   ];
 }
 
 const oddities: Record<string, string> = {
-  difficulty: 'harder keywords are held better',
-  authority: 'domains of less authority stand better',
-  ground: 'domains that hold less of the related topics rank better',
-  volume: 'pages rank better where more is searched',
+  difficulty: 'harder keywords rank better',
+  authority: 'domains with less authority rank better',
+  ground: 'domains weaker in related topics rank better',
+  volume: 'pages rank better on keywords with more volume',
 };
 
 export function scoreWords(isReached: boolean | null): string {
@@ -77,14 +77,14 @@ function shiftWords(shift: number): string {
 export function effectSentences(effect: { market_pages: number; market_shift: number; new: Taught; existing: Taught }): string[] {
   return [
     effect.market_pages === 0
-      ? 'No new page of this market can be followed yet, so new pages count like pages in general.'
+      ? 'We can’t follow any new page in this market yet, so new pages count like pages in general.'
       : `${counted(effect.market_pages, 'new page')} in this market ${shiftWords(effect.market_shift)} pages like them.`,
     effect.new.items === 0
-      ? 'None of our own new pages is past its ramp yet.'
+      ? 'None of our new pages has had its full ramp yet.'
       : `With ${counted(effect.new.items, 'finished new page')} of our own, we expect that ` +
         `ours ${shiftWords(effect.new.mean)} pages like them.`,
     effect.existing.items === 0
-      ? 'None of our improved pages is past its ramp yet.'
-      : `${counted(effect.existing.items, 'finished existing page')} came to ${effect.existing.mean >= 0 ? 'more' : 'less'} than assumed.`,
+      ? 'None of our improved pages has had its full ramp yet.'
+      : `${counted(effect.existing.items, 'finished existing page')} did ${effect.existing.mean >= 0 ? 'better' : 'worse'} than assumed.`,
   ];
 }

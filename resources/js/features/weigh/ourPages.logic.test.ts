@@ -87,6 +87,6 @@ describe('our pages', () => {
       page('c', { is_fading: false, visits: 5, visits_6: 500 }),
     ];
     expect(fadingWords(fading)).toBe('2 pages fade: 43 visits a month lost.');
-    expect(changeWords(0)).toBe('0.0\u2009%');
+    expect(changeWords(0)).toBe('0.0%');
   });
 });

@@ -101,7 +101,7 @@ export function pageColumns(weights: Weights, opened: string | null, steadiness:
       cell: (line) =>
         line.kind === 'page' ? (
           line.page.pinned ? (
-            <strong title="A keyword of it is pinned above the order">pin</strong>
+            <strong title="One of its keywords is pinned to the top">pin</strong>
           ) : (
             whole(line.page.rank)
           )

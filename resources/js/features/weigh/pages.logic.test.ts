@@ -65,7 +65,7 @@ describe('the lines of the list of pages', () => {
   it('names our page, and the other one that ranks for the lead', () => {
     expect(ownPageWords(page('ink')).short).toBe('new page');
     const own = { own_url: 'https://quillfair.example/ink', lead_url: 'https://quillfair.example/ink' };
-    expect(ownPageWords(page('ink', own))).toEqual({ short: '/ink', long: 'https://quillfair.example/ink brings most visits of it now' });
+    expect(ownPageWords(page('ink', own))).toEqual({ short: '/ink', long: 'https://quillfair.example/ink brings most of its visits now' });
     expect(ownPageWords(page('ink', { ...own, lead_url: 'https://quillfair.example/wax' })).long).toContain(
       'for ink it is https://quillfair.example/wax',
     );

@@ -30,10 +30,10 @@ export function aboutPage(topic: string): string {
 /** Which page of ours serves a topic, as short as it can be told. */
 export function ownPageWords(page: RankedTopic): { short: string; long: string } {
   if (page.own_url === null) {
-    return { short: 'new page', long: 'No page of ours stands within 50 for any keyword of it' };
+    return { short: 'new page', long: 'None of our pages ranks in the top 50 for its keywords' };
   }
   const other = page.lead_url !== null && page.lead_url !== page.own_url ? `; for ${page.lead} it is ${page.lead_url}` : '';
-  return { short: pathOf(page.own_url), long: `${page.own_url} brings most visits of it now${other}` };
+  return { short: pathOf(page.own_url), long: `${page.own_url} brings most of its visits now${other}` };
 }
 
 /** The same where there is little room. */
@@ -74,5 +74,5 @@ export function tacticWords({ tactic, roadmap }: { tactic: string | null; roadma
 
 /** What became of putting something on the roadmap. */
 export function roadmapWords(added: number): string {
-  return added === 0 ? 'It is on the roadmap already.' : 'It is on the roadmap, and waits for a month.';
+  return added === 0 ? 'It’s already on the roadmap.' : 'Added to the roadmap without a month.';
 }

@@ -29,7 +29,7 @@ describe('the map of opportunities', () => {
   });
 
   it('draws comfort and win chances as upright lines', () => {
-    expect(layPlot(map, 'difficulty').lines.map((line) => line.name)).toEqual(['comfort 40.0', 'win 50 %']);
+    expect(layPlot(map, 'difficulty').lines.map((line) => line.name)).toEqual(['comfort 40.0', 'win 50%']);
     expect(layPlot(map, 'links').lines).toEqual([]);
   });
 

@@ -62,7 +62,7 @@ export function layPlot(map: OpportunityMap, picture: Picture, frame: Frame = wh
             ...(map.comfort === null ? [] : [{ x: x(map.comfort), name: `comfort ${map.comfort.toFixed(1)}`, isStrong: true }]),
             ...map.contours.map((contour) => ({
               x: x(contour.difficulty),
-              name: `win ${Math.round(contour.chance * 100)} %`,
+              name: `win ${Math.round(contour.chance * 100)}%`,
               isStrong: false,
             })),
           ]
