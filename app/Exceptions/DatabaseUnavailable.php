@@ -21,7 +21,7 @@ final class DatabaseUnavailable extends ServiceUnavailableHttpException
     {
         parent::__construct(
             self::RETRY_SECONDS,
-            'The database is not available right now. Nothing was changed; try again in a minute.',
+            'The database isn’t available right now. Nothing was changed. Try again in a minute.',
             $previous,
         );
     }

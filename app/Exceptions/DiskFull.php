@@ -7,7 +7,7 @@ namespace App\Exceptions;
 /** The disk of the database is full. */
 final class DiskFull
 {
-    public const WORDS = 'There is no room left on the disk of the database; nothing was kept. Make room and start it again.';
+    public const WORDS = 'The database disk is full, so nothing was saved. Free some space and try again.';
 
     /** PostgreSQL appendix A, class 53: disk_full. */
     private const DISK_FULL = '53100';

@@ -38,7 +38,7 @@ final class ErrorHandler extends Handler
         return $error instanceof ReachException
             ? str_replace("\n", ' ', $error->getMessage())
             : sprintf(
-                'It broke off; nothing half was kept. The log in storage/logs has the rest under the number %s.',
+                'Something went wrong, and nothing was saved. See error %s in storage/logs.',
                 ErrorNumber::of($error),
             );
     }

@@ -16,11 +16,11 @@ final class FailureMessage
         return match (true) {
             $error instanceof ReachException => $error->getMessage(),
             DiskFull::isCauseOf($error) => DiskFull::WORDS,
-            $error instanceof TimeoutExceededException => 'It took longer than half an hour and was stopped; nothing was kept.',
-            $error instanceof MaxAttemptsExceededException => 'The worker stopped half-way, twice; nothing was kept. Start it again when '
-                .'the server is well.',
+            $error instanceof TimeoutExceededException => 'It took longer than 30 minutes, so we stopped it. Nothing was saved.',
+            $error instanceof MaxAttemptsExceededException => 'The worker stopped twice, so nothing was saved. Try again when '
+                .'the server is healthy.',
             default => sprintf(
-                'It broke off; nothing was kept. Start it again; if it breaks off again, the log on the server tells why under the '
+                'Something went wrong, and nothing was saved. Try again. If it fails again, see the server’s log under the '
                     .'number %s.',
                 ErrorNumber::of($error),
             ),

@@ -16,12 +16,12 @@ final class InvalidReference extends BadRequestHttpException
 
     public static function cursor(?\Throwable $previous = null): self
     {
-        return new self('The cursor is not one that this list gave; start again without it.', $previous);
+        return new self('This cursor doesn’t belong to this list. Start again without it.', $previous);
     }
 
     public static function number(): self
     {
-        return new self('A number in this address is too large to be that of anything here.');
+        return new self('A number in this URL is too large.');
     }
 
     /** The failure, or that a cursor was forged where that is what it came from. */

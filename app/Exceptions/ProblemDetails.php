@@ -18,17 +18,17 @@ use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 /** Renders every failure of the API as RFC 9457 problem details, and never more than a person may know. */
 final class ProblemDetails
 {
-    private const ROLE = 'Your role in this study does not allow that.';
-    private const NOTHING = 'There is nothing here, or you may not see it.';
+    private const ROLE = 'Your role in this study doesn’t allow that.';
+    private const NOTHING = 'Not found, or you don’t have access.';
     private const RELOAD = 'Reload the page and try again.';
 
     public static function fromThrowable(\Throwable $error): JsonResponse
     {
         return match (true) {
-            $error instanceof ValidationException => self::response(422, ProblemCode::FieldsNotRight, 'Some fields are not right.', [
+            $error instanceof ValidationException => self::response(422, ProblemCode::FieldsNotRight, 'Some fields are invalid.', [
                 'errors' => $error->errors(),
             ]),
-            $error instanceof AuthenticationException => self::response(401, ProblemCode::SignedOut, 'This needs a signed-in person.'),
+            $error instanceof AuthenticationException => self::response(401, ProblemCode::SignedOut, 'Sign in first.'),
             $error instanceof AuthorizationException => self::response(403, ProblemCode::NotAllowed, self::ROLE),
             $error instanceof ModelNotFoundException => self::response(404, ProblemCode::NotFound, self::NOTHING),
             $error instanceof TokenMismatchException => self::response(419, ProblemCode::SessionExpired, self::RELOAD),
@@ -73,7 +73,7 @@ final class ProblemDetails
         return self::response(
             500,
             ProblemCode::Failed,
-            sprintf('Something went wrong here; the log has the rest under the number %s.', $number),
+            sprintf('Something went wrong. See error %s in the server’s log.', $number),
             ['number' => $number],
         );
     }
@@ -112,7 +112,7 @@ final class ProblemDetails
             404 => $error instanceof MissingRecord ? $error->getMessage() : self::NOTHING,
             419 => self::RELOAD,
             429 => 'Wait a minute, then try again.',
-            default => $error->getMessage() === '' ? 'The request was not understood.' : $error->getMessage(),
+            default => $error->getMessage() === '' ? 'The request is invalid.' : $error->getMessage(),
         };
     }
 }

@@ -48,7 +48,7 @@ final class BriefLink extends Model
         return match (true) {
             $this->revoked_at !== null => 'This link was revoked.',
             $this->isOfBlockedUser() => 'The person who shared this brief no longer has access.',
-            $this->expires_at->isPast() => 'This link ended on '.$this->expires_at->toDateString().'.',
+            $this->expires_at->isPast() => 'This link expired on '.$this->expires_at->toDateString().'.',
             default => null,
         };
     }

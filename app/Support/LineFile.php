@@ -73,6 +73,6 @@ final class LineFile
 
     private static function unwritable(string $path): \RuntimeException
     {
-        return new \RuntimeException("{$path} cannot be written; there may be no room left in its folder.");
+        return new \RuntimeException("{$path} cannot be written. The disk may be full.");
     }
 }

@@ -25,7 +25,7 @@ final readonly class TarFile
         $process = new Process(['tar', '--create', '--file', $part, '--directory', $folder, '.'], null, null, null, null);
         if ($process->run() !== 0 || ! chmod($part, 0o600) || ! rename($part, $this->path)) {
             @unlink($part);
-            throw UserError::because('file', 'The file cannot be written; is there such a folder, and room in it?');
+            throw UserError::because('file', 'Can’t write the file. Does its folder exist, and is there space?');
         }
     }
 
@@ -45,7 +45,7 @@ final readonly class TarFile
             null,
         );
         if (! is_file($this->path) || $process->run() !== 0) {
-            throw UserError::because('file', 'This file cannot be read; is it whole, and what it should be?');
+            throw UserError::because('file', 'Can’t read this file. Is it complete and the right kind?');
         }
     }
 }

@@ -22,10 +22,10 @@ final readonly class ChanceExplainer
         }
         $target = $facts->work->target;
         $rule = $facts->kind === PageKind::New
-            ? "The chance that a new page of ours reaches position {$target} or better: where pages like it rank, "
-                .'shifted by how new pages do.'
-            : "The chance that work on our page brings it to position {$target} or better: where pages like it rank, times the share "
-                .'of pages that move at all, shifted by what our work has brought.';
+            ? "Chance that a new page reaches position {$target} or better: positions of pages like it, "
+                .'adjusted by the results of new pages.'
+            : "Chance that work on our page takes it to position {$target} or better: positions of pages like it, times the share "
+                .'of pages that move, adjusted by the results of our work.';
         if ($facts->position === 1) {
             return new Explanation('win_chance', $rule, [], ['We rank first already: 100%.']);
         }
@@ -87,7 +87,7 @@ final readonly class ChanceExplainer
             'A title test wins clicks at the same position: half of better titles close the gap to the CTR curve.',
             [$this->successInput()],
             $measured === null ? [] : [\sprintf(
-                'We got %s clicks from %s impressions at position %d, less than the curve tells.',
+                'We got %s clicks from %s impressions at position %d, fewer than the curve predicts.',
                 Explanation::number($measured->clicks),
                 Explanation::number($measured->impressions),
                 $this->facts->position,
@@ -178,7 +178,7 @@ final readonly class ChanceExplainer
         $market = $effects->marketShift;
         $steps = [
             $effects->marketPages === 0
-                ? 'No new page of this market can be followed yet, so new pages count like pages in general.'
+                ? 'We can’t follow any new page in this market yet, so new pages count like pages in general.'
                 : \sprintf(
                     '%s new pages in this market did %s than pages do on average.',
                     Explanation::number($effects->marketPages),
@@ -206,7 +206,7 @@ final readonly class ChanceExplainer
         $steps = [];
         if ($facts->position !== null) {
             $steps[] = \sprintf(
-                'We are at %d already, and a page keeps its position at worst: %s ÷ %s = %s.',
+                'We already rank at %d, and at worst a page keeps its position: %s ÷ %s = %s.',
                 $facts->position,
                 Explanation::percent($chances->upTo($target)),
                 Explanation::percent($chances->noWorseThan($facts->position)),
@@ -220,7 +220,7 @@ final readonly class ChanceExplainer
         );
         $items = $facts->effects->existing->items;
         $steps[] = $items === 0
-            ? 'No finished work has taught us more yet.'
+            ? 'No finished work to learn from yet.'
             : \sprintf(
                 'Our %s finished existing pages did %s: %s.',
                 Explanation::number($items),
@@ -253,10 +253,10 @@ final readonly class ChanceExplainer
             $assumptions[] = 'The share of pages that move is assumed.';
         }
         if ($fit->isAssumed) {
-            $assumptions[] = 'Too few positions are known to fit a model, so a line around the comfort difficulty is used.';
+            $assumptions[] = 'There are too few positions to fit a model, so we assume a line around the comfort difficulty.';
         }
         if ($fit->isAssumed && $facts->horizons->comfort->isAssumed) {
-            $assumptions[] = 'Fewer than ten keywords show our comfort difficulty, so it is assumed to be 30.';
+            $assumptions[] = 'Fewer than ten keywords show our comfort difficulty, so we assume 30.';
         }
         foreach ($fit->odd as $feature) {
             $assumptions[] = "In this study {$feature->oddity()}, so {$feature->value} is left out of the model.";

@@ -43,7 +43,7 @@ final readonly class Explainer
     {
         $rule = 'Visits a month are volume × click-through rate at our position; absent means 0.';
         if ($this->facts->position === null) {
-            $step = 'We are absent, so no search ends at our site: 0.';
+            $step = 'We don’t rank, so there are no visits: 0.';
 
             return new Explanation('visits_now', $rule, [$this->facts->volumeInput()], [$step]);
         }
@@ -60,7 +60,7 @@ final readonly class Explainer
     {
         return new Explanation(
             'potential',
-            'What position 1 would bring: volume × click-through rate at 1.',
+            'Visits at position 1: volume × click-through rate at 1.',
             [$this->facts->volumeInput(), $this->rate(1)],
             [$this->product(1, $this->facts->clicks()->potential)],
         );
@@ -71,7 +71,7 @@ final readonly class Explainer
         if ($this->facts->isTitleTest()) {
             return new Explanation(
                 'gain',
-                'Visits at our position by the CTR curve less those that our clicks show.',
+                'Visits the CTR curve predicts at our position minus our measured clicks.',
                 [$this->facts->volumeInput(), $this->rate((int) $this->facts->position)],
                 [\sprintf(
                     'A better title could win %s visits a month at the same position.',
@@ -155,7 +155,7 @@ final readonly class Explainer
                     Explanation::number($comfort->value),
                 ),
         ];
-        $assumptions = $comfort->isAssumed ? ['Fewer than ten keywords show our comfort difficulty, so it is assumed to be 30.'] : [];
+        $assumptions = $comfort->isAssumed ? ['Fewer than ten keywords show our comfort difficulty, so we assume 30.'] : [];
 
         return new Explanation(
             'comfort',
@@ -263,7 +263,7 @@ final readonly class Explainer
                 Explanation::number($this->facts->volume),
                 $this->facts->clicksLeft === 1.0
                     ? ''
-                    : ' × '.Explanation::number($this->facts->clicksLeft).' (what the features of the results page leave)',
+                    : ' × '.Explanation::number($this->facts->clicksLeft).' (share left by results-page features)',
                 Explanation::number($this->facts->curve->at($position)),
                 Explanation::number($result),
             );

@@ -45,7 +45,7 @@ final readonly class MoneyExplainer
             'Gain × conversion rate.',
             [$this->gain, new Input('conversion rate', $rate, 'of visits', 'rulebook')],
             [self::product($this->gain->value, $rate, $this->facts->clicks()->conversions($rate), 'conversions a month')],
-            ['Every visit is taken to convert alike.'],
+            ['We assume the same conversion rate for every visit.'],
         );
     }
 
@@ -59,7 +59,7 @@ final readonly class MoneyExplainer
             'Conversions × value per conversion.',
             [new Input('conversions', $conversions, 'a month'), new Input('value per conversion', $value, '', 'rulebook')],
             [self::product($conversions, $value, $this->facts->clicks()->revenue($rate, $value), 'a month')],
-            ['Every conversion is taken to be worth the same.'],
+            ['We assume the same value for every conversion.'],
         );
     }
 

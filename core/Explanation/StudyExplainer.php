@@ -39,7 +39,7 @@ final class StudyExplainer
         $step =
             $all > 0.0
                 ? \sprintf('%s ÷ %s = %s.', Explanation::number($clicks), Explanation::number($all), Explanation::number($clicks / $all))
-                : 'Nobody gets a click, so there is no share.';
+                : 'No domain gets clicks, so there is no share.';
 
         return new Explanation(
             'share_of_clicks',
@@ -61,7 +61,7 @@ final class StudyExplainer
             'Σ volume × click-through rate at the domain\'s best position, over its keywords.',
             [new Input('keywords of '.$domain, $keywords)],
             [\sprintf('Over %s keywords that comes to %s visits a month.', Explanation::number($keywords), Explanation::number($visits))],
-            ['Keywords of unknown volume are left out.', 'Every searcher is taken to click as the CTR curve in use says.'],
+            ['Keywords of unknown volume are left out.', 'We assume that every searcher clicks as the CTR curve says.'],
         );
     }
 
@@ -73,7 +73,7 @@ final class StudyExplainer
     {
         return new Explanation(
             'value',
-            'Σ visits × CPC over the domain\'s keywords: what the same clicks would cost as advertising.',
+            'Σ visits × CPC over the domain\'s keywords: the cost of the same clicks as ads.',
             [new Input('visits of '.$domain, $visits, 'a month')],
             [
                 $visits > 0.0
@@ -94,11 +94,11 @@ final class StudyExplainer
     {
         return new Explanation(
             'steadiness',
-            'The share of draws of random weights in which the item stays in the top.',
-            [new Input('draws', $draws), new Input('places that count as the top', $top)],
+            'Share of simulations with random weights in which the item stays at the top.',
+            [new Input('draws', $draws), new Input('ranks that count as the top', $top)],
             [
                 \sprintf(
-                    '%s of %s draws kept it in the top %d: %s.',
+                    '%s of %s simulations kept it in the top %d: %s.',
                     Explanation::number((int) round($share * $draws)),
                     Explanation::number($draws),
                     $top,
@@ -130,7 +130,7 @@ final class StudyExplainer
     {
         return new Explanation(
             'effort',
-            'Earning links takes the same number of days for each link. No visits are forecast for it.',
+            'Earning links takes the same number of days for each link. It has no visit forecast.',
             [new Input('links', $links)],
             [sprintf(
                 '%d links · %s days = %s days.',
@@ -149,7 +149,7 @@ final class StudyExplainer
 
         return new Explanation(
             'effort',
-            'Days of work by tactic, and some more for every ten open keywords beyond the first ten. Earning links is an item of its own.',
+            'Days of work by tactic, plus extra days for every ten open keywords beyond the first ten. Links are separate items.',
             [new Input('open keywords', $keywords)],
             [
                 \sprintf(
@@ -169,13 +169,13 @@ final class StudyExplainer
     {
         return new Explanation(
             'forecast',
-            'Σ gain × season × min(1, months since done ÷ ramp), drawn 2,000 times: what work brings is drawn once for all new and once '
+            'Σ gain × season × min(1, months since done ÷ ramp), drawn 2,000 times. The effect of work is drawn once for all new and once '
                 .'for all existing pages, then a position for each page and its volume. The mean lies a little above the sum of '
                 .'expected gains, since a small chance can rise further than it can fall.',
             [new Input('items', $items), new Input('draws', $draws), new Input('spread of the volume', $sigma, 'sigma of its logarithm')],
             [
                 \sprintf(
-                    'In %s, eight in ten draws are between %s and %s visits, half are below %s. The mean is %s.',
+                    'In %s, 8 of 10 simulations bring %s to %s visits. The median is %s, the mean %s.',
                     $month,
                     Explanation::number($band->p10),
                     Explanation::number($band->p90),
@@ -183,7 +183,7 @@ final class StudyExplainer
                     Explanation::number($band->mean),
                 ),
             ],
-            ['Beyond what work brings on the whole, pages move independently of each other.'],
+            ['Apart from the shared effect of work, pages move independently.'],
         );
     }
 
@@ -216,16 +216,16 @@ final class StudyExplainer
 
         return new Explanation(
             'outcome',
-            'Visits now less what would have come without the work, against the 10th and 90th percentile of the forecast.',
+            'Visits now minus visits without the work, against the 10th and 90th percentile of the forecast.',
             [
                 new Input('visits added', $added, 'a month'),
                 new Input('drift', $ratio, 'of the visits then'),
                 new Input('ramp', $ramp, 'months'),
             ],
             [
-                \sprintf('Pages nobody worked on now bring %s of their visits then.', Explanation::percent($ratio)),
+                \sprintf('Pages without work now bring %s of their earlier visits.', Explanation::percent($ratio)),
                 $step,
-                ...$isUnclear ? ['No clear change: untouched pages of this size swing as far by themselves.'] : [],
+                ...$isUnclear ? ['No clear change: pages without work vary as much.'] : [],
                 ...match ($isReached) {
                     true => ['The lead has reached its target.'],
                     false => $outcome === Outcome::TooEarly ? [] : ['The lead has not reached its target.'],

@@ -47,7 +47,7 @@ final class Market
             self::SHARE,
             ['share' => $now, 'before' => $before, 'leader_share' => $theirs, 'visits' => $visits],
             sprintf('We get %s of the clicks%s. %s.', Explanation::percent(round($now, 3)), $trend, $most),
-            'See how the share of each domain moved.',
+            'See each domain’s share over time.',
             Stage::Track,
             null,
             $visits,
@@ -80,13 +80,13 @@ final class Market
             ['keywords' => $moved->keywords, 'visits' => $moved->expectedGain],
             sprintf(
                 $isGain
-                    ? '%s gains most in “%s”: it climbed or entered for %s there.'
-                    : '%s loses most in “%s”: it slipped or left for %s there.',
+                    ? '%s gained most in “%s”: it climbed or entered on %s.'
+                    : '%s lost most in “%s”: it dropped or left on %s.',
                 $domain,
                 $topic,
                 Words::keywords($moved->keywords),
             ),
-            $isGain ? 'See what it does there before it is too late.' : 'Take the places that it leaves.',
+            $isGain ? 'See what it does there.' : 'Take over its positions.',
             Stage::Compare,
             $moved->show,
             $moved->expectedGain,
@@ -104,7 +104,7 @@ final class Market
                 Explanation::number($authority),
                 Explanation::number($ours),
             ),
-            'Look for competitors of our size among the candidates.',
+            'Look for competitors of your size among the candidates.',
             Stage::Gather,
             null,
             0.0,

@@ -42,7 +42,7 @@ final class FileProblem extends \RuntimeException implements ReachException
     {
         return new self(
             'not_a_table',
-            'The file looks like '.$looksLike.', not like a table in CSV, XLSX, ODS or JSON. Save it as one of these and try again.',
+            'The file looks like '.$looksLike.', not a table in CSV, XLSX, ODS or JSON. Save it as one of these and try again.',
         );
     }
 
@@ -97,7 +97,7 @@ final class FileProblem extends \RuntimeException implements ReachException
     {
         return new self(
             'record_too_long',
-            'The row that begins on line '.$line.' is longer than '.$bytes.' bytes; a quote may never have been closed.',
+            'The row that begins on line '.$line.' is longer than '.$bytes.' bytes. A quote may not be closed.',
         );
     }
 
@@ -123,7 +123,7 @@ final class FileProblem extends \RuntimeException implements ReachException
     {
         return new self(
             'too_many_columns',
-            \sprintf('Up to line %d the file names more than %s columns, which no list of keywords does.', $line, number_format($most)),
+            \sprintf('Up to line %d the file has more than %s columns, so it can’t be a list of keywords.', $line, number_format($most)),
         );
     }
 
@@ -133,7 +133,7 @@ final class FileProblem extends \RuntimeException implements ReachException
             'unpacks_too_large',
             'The file is packed and would unpack to more than '.
                 number_format($bytes).
-                ' bytes, which no list does. Unpack it yourself and import the part that is needed.',
+                ' bytes, too much for a list. Unpack it and import the part you need.',
         );
     }
 
@@ -152,7 +152,7 @@ final class FileProblem extends \RuntimeException implements ReachException
 
     public static function damaged(string $what): self
     {
-        return new self('damaged', 'The file looks like a '.$what.' but is damaged or cut short. Save or fetch it again.');
+        return new self('damaged', 'The file looks like a '.$what.' but is damaged or incomplete. Save or download it again.');
     }
 
     public static function notJson(int $line): self
@@ -161,7 +161,7 @@ final class FileProblem extends \RuntimeException implements ReachException
             'not_json',
             'The file begins like JSON, but line '.
                 $line.
-                ' breaks off or is no object with names and values. It must be a list of objects, or one object a line.',
+                ' is incomplete or not an object. Use a list of objects, or one object per line.',
         );
     }
 
@@ -169,7 +169,7 @@ final class FileProblem extends \RuntimeException implements ReachException
     {
         return new self(
             'too_large',
-            'The file is larger than '.number_format($bytes).' bytes. Pack it with gzip, or bring it in as parts.',
+            'The file is larger than '.number_format($bytes).' bytes. Compress it with gzip, or import it in parts.',
         );
     }
 
@@ -178,7 +178,7 @@ final class FileProblem extends \RuntimeException implements ReachException
         return new self(
             'too_much_waiting',
             \sprintf(
-                'You have files waiting to be imported: at most %s of them, with %s bytes, may. Import some first, or wait a few days.',
+                'You have too many pending files (at most %s, with %s bytes). Import or delete some first.',
                 number_format($files),
                 number_format($bytes),
             ),
@@ -187,11 +187,11 @@ final class FileProblem extends \RuntimeException implements ReachException
 
     public static function cutShort(): self
     {
-        return new self('cut_short', 'Only a part of the file arrived. Nothing was kept; bring it in again.');
+        return new self('cut_short', 'Only part of the file arrived, so nothing was saved. Upload it again.');
     }
 
     public static function noRoom(): self
     {
-        return new self('no_room', 'There is no room left on the disk for the file. Nothing was kept; make room and try again.');
+        return new self('no_room', 'The disk is full, so the file wasn’t saved. Free some space and try again.');
     }
 }

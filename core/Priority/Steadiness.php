@@ -32,7 +32,7 @@ final class Steadiness
      * @param list<Opportunity> $opportunities
      * @param Weights           $weights whose criteria count
      * @param int               $draws   ≥ 1
-     * @param int               $top     places that count as the top
+     * @param int               $top     ranks that count as the top
      *
      * @return list<float> 0…1, one per opportunity
      */

@@ -26,7 +26,7 @@ final readonly class WeighSettings
         public float $quickWinGain,
         /** Reach of a page from which the horizon is short term. */
         public float $shortTermChance,
-        /** Share of the curve below which a measured CTR asks for a title test. */
+        /** Share of the curve below which a measured CTR suggests a title test. */
         public float $titleRatio,
         public IntentRules $intents,
         public FitRules $fits,

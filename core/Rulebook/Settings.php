@@ -96,22 +96,22 @@ final class Settings
                 'curve',
                 'auto',
                 ['auto', 'default', '2006', 'fitted', 'own'],
-                'The CTR curve in use; auto takes the one fitted to our own clicks as soon as they suffice.',
+                'CTR curve in use; auto uses our own clicks once there are enough.',
             ),
-            Setting::curve('curve_own', 'A CTR curve of one\'s own, position 1 first.'),
+            Setting::curve('curve_own', 'Custom CTR curve, position 1 first.'),
             Setting::number(
                 'curve_prior',
                 500,
                 0,
                 self::MANY,
-                'Impressions that the default curve weighs in each bin of the fitted curve.',
+                'Weight of the default curve in each bin of the fitted curve, in impressions.',
             ),
-            Setting::int('target', 3, 1, 100, 'Target position where none is set for the keyword.'),
-            Setting::int('target_near', 5, 0, 100, 'From this position on the target is 1; 0 for never.'),
+            Setting::int('target', 3, 1, 100, 'Target position for keywords without one of their own.'),
+            Setting::int('target_near', 5, 0, 100, 'Up to this position the target is 1; 0 for never.'),
             Setting::shares(
                 'feature_clicks',
                 [],
-                'Share of the clicks that a feature of the results page leaves to the results, such as an answer above them.',
+                'Share of clicks that a results-page feature leaves to the results.',
             ),
             Setting::number('conversion_rate', 0.02, 0, 1, 'Share of visits that convert.'),
             Setting::shares(
@@ -119,7 +119,7 @@ final class Settings
                 array_column(Intent::cases(), 'value'),
                 'Share of visits that convert, by the intent of the keyword; conversion_rate where none is given.',
             ),
-            Setting::number('value_per_conversion', null, 0, self::MANY, 'Money that one conversion brings; empty hides revenue.'),
+            Setting::number('value_per_conversion', null, 0, self::MANY, 'Value of one conversion; empty hides revenue.'),
         ];
     }
 
@@ -132,14 +132,14 @@ final class Settings
                 100,
                 0,
                 1_000_000_000,
-                'Smallest volume of the keywords that the comfort difficulty is read from.',
+                'Smallest volume of keywords used for the comfort difficulty.',
             ),
-            Setting::number('peer_band', 5, 0, 100, 'Authority above or below ours that still counts as comparable.'),
+            Setting::number('peer_band', 5, 0, 100, 'Difference in authority that still counts as similar.'),
             Setting::number('model_lambda', 1, .001, 1000, 'Weight of the penalty on the position model\'s standardised slopes.'),
-            Setting::number('moving_share', .35, 0, 1, 'Share of existing pages that move at all when they are worked on (assumed).'),
+            Setting::number('moving_share', .35, 0, 1, 'Share of existing pages that move when we work on them (assumed).'),
             Setting::number('title_success', .5, 0, 1, 'Share of title tests that close the gap to the CTR curve (assumed).'),
-            Setting::choice('effect_learnt', 'yes', ['yes', 'no'], 'Whether finished items teach what work brings.'),
-            Setting::int('topic_evidence', 2, 1, 11, 'Domains that must rank one page for two keywords before they share a topic.'),
+            Setting::choice('effect_learnt', 'yes', ['yes', 'no'], 'Whether forecasts learn from finished items.'),
+            Setting::int('topic_evidence', 2, 1, 11, 'Domains that must rank the same page for two keywords to put them in one topic.'),
         ];
     }
 
@@ -157,20 +157,20 @@ final class Settings
             Setting::weights('weights', Weights::PRESETS[Weights::STANDARD], 'How much each criterion counts in the priority.'),
             Setting::fits(
                 'fit_rules',
-                'Business fit of keywords with a phrase in them, or in the name of their topic; what a person says of a keyword beats it.',
+                'Business fit by phrase in the keyword or its topic; a person’s own value wins.',
             ),
-            Setting::int('min_fit', 0, 0, 5, 'Smallest business fit on the list; 0 lets all through.'),
-            Setting::int('steadiness_draws', 500, 1, 100_000, 'Draws of random weights for the steadiness.'),
-            Setting::int('steadiness_top', 20, 1, 1000, 'How many places count as the top for the steadiness.'),
+            Setting::int('min_fit', 0, 0, 5, 'Smallest business fit on the list; 0 for all.'),
+            Setting::int('steadiness_draws', 500, 1, 100_000, 'Simulations with random weights for stability.'),
+            Setting::int('steadiness_top', 20, 1, 1000, 'Ranks that count as the top for stability.'),
             Setting::number('quick_win_gain', 10, 0, self::MANY, 'Smallest gain of a quick win, visits a month.'),
             Setting::number(
                 'short_term_chance',
                 .25,
                 0,
                 1,
-                'Reach of a page from which the horizon is short term, and below which links are called for.',
+                'Reach from which the horizon is short term; below it, links are needed.',
             ),
-            Setting::number('title_ctr_ratio', .7, 0, 10, 'Share of the curve below which a measured CTR asks for a title test.'),
+            Setting::number('title_ctr_ratio', .7, 0, 10, 'Share of the curve below which a measured CTR suggests a title test.'),
         ];
     }
 
@@ -207,9 +207,9 @@ final class Settings
             $ramp('refresh', 2, 'a refreshed page'),
             $ramp('merge', 2, 'a merged page'),
             $ramp('title', 1, 'a new title'),
-            Setting::int('forecast_draws', 2000, 1, 100_000, 'Draws of the forecast.'),
+            Setting::int('forecast_draws', 2000, 1, 100_000, 'Simulations of the forecast.'),
             Setting::number('forecast_sigma', .3, 0, 3, 'Spread of the volume in the forecast (sigma of its logarithm).'),
-            Setting::int('seed', 1, 0, 2_147_483_647, 'Seed of everything drawn at random.'),
+            Setting::int('seed', 1, 0, 2_147_483_647, 'Seed of all random draws.'),
         ];
     }
 
@@ -222,7 +222,7 @@ final class Settings
             Setting::words('intent_learn', self::LEARN, 'Words that show the intent to learn.'),
             Setting::words('intent_buy_features', self::BUY_FEATURES, 'Results-page features that mean intent to buy.'),
             Setting::words('intent_learn_features', self::LEARN_FEATURES, 'Results-page features that mean intent to learn.'),
-            Setting::words('negatives', [], 'Words whose keywords this study does not want to see.'),
+            Setting::words('negatives', [], 'Words whose keywords to hide.'),
             Setting::ordering('metric_sources', self::SOURCES, self::SOURCES, 'Which source of a metric wins, best first.'),
             Setting::ordering(
                 'volume_sources',

@@ -33,7 +33,7 @@ final readonly class DomainEntry
         $host = UrlKey::hostOf($url);
         $registrable = $suffixes->registrableDomain($host);
         if ($registrable === null) {
-            throw InvalidValue::because('domain', $given, 'has no registrable domain; give one such as thornfield-apiary.example');
+            throw InvalidValue::because('domain', $given, 'has no registrable domain. Use one such as thornfield-apiary.example');
         }
         $scope ??= $isUrl ? Scope::Prefix : ($host === $registrable ? Scope::Registrable : Scope::Host);
 

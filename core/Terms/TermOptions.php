@@ -32,7 +32,7 @@ final readonly class TermOptions
             throw InvalidValue::because(
                 'words per phrase',
                 $fromWords.' to '.$toWords,
-                'must lie between 1 and 8, the first not above the second',
+                'must be between 1 and 8, and the first not above the second',
             );
         }
         if ($letters < 1 || $occurrences < 1 || $top < 1) {

@@ -12,7 +12,7 @@ final readonly class Evidence
     public function __construct(
         private ComfortDifficulty $comfort,
         private ?float $ownAuthority,
-        /** Authority above or below ours that still counts as comparable. */
+        /** Difference in authority that still counts as similar. */
         private float $peerBand = 5.0,
     ) {
     }

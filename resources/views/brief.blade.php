@@ -16,7 +16,7 @@
         @endforeach
     @endforeach
     <h2>Keywords</h2>
-    <p>The one that would bring most: <strong>{{ $brief['traffic_leader'] }}</strong></p>
+    <p>Most visits from: <strong>{{ $brief['traffic_leader'] }}</strong></p>
     <table>
         <tr><th>Keyword</th><th class="n">Volume</th><th class="n">We</th></tr>
         @foreach ($brief['keywords'] as $keyword)

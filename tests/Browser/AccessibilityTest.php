@@ -15,7 +15,7 @@ final class AccessibilityTest extends BrowserTestCase
     private const OPENED = [
         'clauses to add' => ['compare', 'Keyword overlap', 'f', 'Words per keyword'],
         'a clause' => ['compare', 'Keyword overlap', '[data-clause="volume"]', 'Remove'],
-        'lenses' => ['compare', 'Keyword overlap', 'l', 'All of them rank, we do not'],
+        'lenses' => ['compare', 'Keyword overlap', 'l', 'All competitors rank, we don’t'],
         'noise' => ['compare', 'Keyword overlap', 'n', 'Noise to hide'],
         'what is taken along' => ['compare', 'Keyword overlap', '#export-menu', 'The sentence as the first line'],
         'columns' => ['compare', 'Keyword overlap', '[aria-label="Columns"]', 'Shorter rows'],

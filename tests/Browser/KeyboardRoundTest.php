@@ -37,8 +37,8 @@ final class KeyboardRoundTest extends BrowserTestCase
         $this->press('z');
         $this->seeNot('at 6 to 20');
         $this->press('l');
-        $this->see('Holes that only some of them cover');
-        $this->choose('Holes that only some of them cover');
+        $this->see('Gaps only some competitors fill');
+        $this->choose('Gaps only some competitors fill');
         $this->see('of standing gap');
         $this->see('hidden as competitors');
         $this->awaitClosed();

@@ -77,7 +77,7 @@ final class QuickHandsTest extends BrowserTestCase
         // The page was read by an editor, who is none any more.
         DB::table('study_members')->where('study_id', $study->id)->update(['role' => 'reader']);
         $this->press('jx');
-        $this->see('Your role in this study does not allow that.');
+        $this->see('Your role in this study doesn’t allow that.');
         $this->await(fn(): ?bool => \in_array($rows[0], $this->keywords(), true) ?: null, 'The row did not come back.');
         self::assertSame(0, DB::table('decisions')->where('study_id', $study->id)->whereNotNull('mark')->count());
     }

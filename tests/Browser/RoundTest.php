@@ -112,7 +112,7 @@ final class RoundTest extends BrowserTestCase
         $this->find('input[name="url"]')->sendKeys('https://quillfair.example/pen');
         $this->find('textarea')->sendKeys('<b>Out</b> on Monday');
         $this->clickText('Tell them', 'button');
-        $this->see('Thank you: it is noted.');
+        $this->see('Thank you. We saved your answer.');
         $this->browser->get($board);
         $this->see('Published at https://quillfair.example/pen');
         $this->see('The writer: <b>Out</b> on Monday');

@@ -56,12 +56,12 @@ final readonly class ArchiveManifest
     {
         $said = json_decode((string) @file_get_contents($folder.'/'.self::FILE), true);
         if (! \is_array($said) || ($said['format'] ?? null) !== self::FORMAT) {
-            throw UserError::because('file', 'This is no archive of a study: its manifest does not say so.');
+            throw UserError::because('file', 'This file is not a study archive: its manifest is missing or wrong.');
         }
         $text = static fn(string $name): string => \is_string($said[$name] ?? null) ? $said[$name] : '';
         if ($text('schema') !== self::schemaHere()) {
             throw UserError::because('file', sprintf(
-                'The archive is of another version (%s) than this installation (%s); bring both to the same one first.',
+                'The archive has version %s and this installation has %s. Upgrade one of them first.',
                 $text('schema'),
                 self::schemaHere(),
             ));

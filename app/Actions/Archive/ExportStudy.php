@@ -22,7 +22,7 @@ final class ExportStudy
     public function execute(Study $study, string $path): ArchiveManifest
     {
         if (file_exists($path)) {
-            throw UserError::because('file', 'There is a file of this name already; give another one.');
+            throw UserError::because('file', 'That file already exists. Choose another name.');
         }
 
         return WorkFolder::with(static function (string $folder) use ($study, $path): ArchiveManifest {

@@ -61,7 +61,7 @@ final class ImportStudy
         if (preg_match('/^[a-z0-9][a-z0-9-]{0,62}$/D', $slug) !== 1 || Study::withTrashed()->where('slug', $slug)->exists()) {
             throw UserError::because(
                 'name',
-                sprintf('There is a study "%s" here already, or it is no short name; give another with --name.', $slug),
+                sprintf('A study "%s" already exists here, or the name isn’t valid. Choose another with --name.', $slug),
             );
         }
     }
@@ -91,7 +91,8 @@ final class ImportStudy
         foreach (array_keys(StudyTables::numbers()) as $table) {
             $came = $staged->bringIn($table, $study->id);
             if ($came !== ($manifest->rows[$table] ?? 0)) {
-                throw UserError::because('file', sprintf('Of %s, %d of %d rows came in.', $table, $came, $manifest->rows[$table] ?? 0));
+                $rows = $manifest->rows[$table] ?? 0;
+                throw UserError::because('file', sprintf('%s: only %d of %d rows were imported.', $table, $came, $rows));
             }
         }
 

@@ -26,7 +26,7 @@ final readonly class StagedStudy
             [$slug],
         );
 
-        return Study::query()->findOrFail($made->id ?? throw UserError::because('file', 'The archive holds no study.'));
+        return Study::query()->findOrFail($made->id ?? throw UserError::because('file', 'The archive contains no study.'));
     }
 
     /** Gives every row that others name a number of this installation, in the order of the old ones. */

@@ -51,7 +51,7 @@ final readonly class BackupManifest
         $said = is_file($path) ? json_decode((string) file_get_contents($path), true) : null;
         $rows = \is_array($said) ? $said['rows'] ?? null : null;
         if (! \is_array($said) || ! \is_array($rows)) {
-            throw UserError::because('file', 'This is no backup of Greater Reach: it has no manifest.');
+            throw UserError::because('file', 'This file is not a Greater Reach backup: it has no manifest.');
         }
         $text = static fn(string $name): string => \is_string($said[$name] ?? null) ? $said[$name] : '';
         $counts = [];

@@ -24,7 +24,7 @@ final class CreateBackup
     public function execute(string $path): BackupManifest
     {
         if (file_exists($path)) {
-            throw UserError::because('file', 'There is a file of this name already; give another one.');
+            throw UserError::because('file', 'That file already exists. Choose another name.');
         }
 
         return WorkFolder::with(static function (string $folder) use ($path): BackupManifest {

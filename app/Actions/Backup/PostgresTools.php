@@ -32,7 +32,7 @@ final class PostgresTools
         ], null, null);
         if ($process->run() !== 0) {
             $said = trim($process->getErrorOutput());
-            throw UserError::because('backup', sprintf('%s did not do its work: %s', $program, strtok($said, "\n") ?: 'it said nothing.'));
+            throw UserError::because('backup', sprintf('%s failed: %s', $program, strtok($said, "\n") ?: 'it gave no message.'));
         }
     }
 

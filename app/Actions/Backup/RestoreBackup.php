@@ -26,7 +26,7 @@ final readonly class RestoreBackup
     public function execute(string $path, ?string $keep): BackupManifest
     {
         if ($keep === null && Study::query()->exists()) {
-            throw UserError::because('keep', 'There are studies here; say with --keep=FILE where they are to be written first.');
+            throw UserError::because('keep', 'This installation has studies. Use --keep=FILE to save them first.');
         }
 
         return WorkFolder::with(function (string $folder) use ($path, $keep): BackupManifest {
@@ -47,7 +47,7 @@ final readonly class RestoreBackup
         self::refuseLinks($folder);
         $manifest = BackupManifest::read($folder.'/'.CreateBackup::MANIFEST);
         if (hash_file('sha256', $folder.'/'.CreateBackup::DUMP) !== $manifest->dump) {
-            throw UserError::because('file', 'The database in this backup is not what its manifest says; the file was damaged.');
+            throw UserError::because('file', 'The database in this backup differs from its manifest: the file is damaged.');
         }
 
         if ($manifest->uploads !== null && PendingUploads::sumsIn($folder.'/'.Upload::FOLDER) !== $manifest->uploads) {
@@ -66,7 +66,7 @@ final readonly class RestoreBackup
         );
         foreach ($files as $file) {
             if ($file instanceof \SplFileInfo && ($file->isLink() || ! ($file->isFile() || $file->isDir()))) {
-                throw UserError::because('file', 'This backup holds a link instead of a file; it was not made by Greater Reach.');
+                throw UserError::because('file', 'This backup contains a link instead of a file, so it wasn’t made by Greater Reach.');
             }
         }
     }
@@ -82,7 +82,7 @@ final readonly class RestoreBackup
             ]);
             PostgresTools::run('psql', ['--no-psqlrc', '--quiet', '--set=ON_ERROR_STOP=1', '--file='.$sql], $folder);
         } catch (UserError $problem) {
-            throw UserError::because('file', $problem->getMessage().($keep === null ? '' : " What was here before is in {$keep}."));
+            throw UserError::because('file', $problem->getMessage().($keep === null ? '' : " Previous data saved in {$keep}."));
         }
         PendingUploads::replaceFrom($folder.'/'.Upload::FOLDER);
         DB::statement('ANALYZE');
@@ -93,7 +93,7 @@ final readonly class RestoreBackup
         $rows = TableCounts::read();
         foreach ($manifest->rows as $table => $count) {
             if (($rows[$table] ?? null) !== $count) {
-                throw UserError::because('file', sprintf('Of %s, %d of %d rows came back.', $table, $rows[$table] ?? 0, $count));
+                throw UserError::because('file', sprintf('%s: only %d of %d rows were restored.', $table, $rows[$table] ?? 0, $count));
             }
         }
     }

@@ -28,7 +28,7 @@ final class DistributionQuery
     {
         [$column, $bounds] =
             self::FIELDS[$field] ??
-            throw UserError::because('field', sprintf('A distribution is there for %s.', implode(', ', array_keys(self::FIELDS))));
+            throw UserError::because('field', sprintf('Distributions exist for %s.', implode(', ', array_keys(self::FIELDS))));
         $array = 'ARRAY['.implode(',', $bounds).']::double precision[]';
         /** @var Collection<array-key, int> $counts */
         $counts = (new ComparisonRows($comparison))

@@ -101,7 +101,7 @@ final class GroupsQuery
 
     private static function nameSql(string $by): string
     {
-        $column = self::BY[$by] ?? throw UserError::because('by', sprintf('Groups are there by %s.', implode(', ', array_keys(self::BY))));
+        $column = self::BY[$by] ?? throw UserError::because('by', sprintf('Group by one of %s.', implode(', ', array_keys(self::BY))));
 
         return $by === 'stage' ? self::stageSql() : $column;
     }

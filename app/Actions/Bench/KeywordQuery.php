@@ -88,7 +88,7 @@ final readonly class KeywordQuery
     }
 
     /**
-     * @return list<array{change: int, who: ?string, at: string, what: string, undone: bool}> what people decided about it, the newest
+     * @return list<array{change: int, who: ?string, at: string, what: string, undone: bool}> decisions in this study about it, the newest
      *     first
      */
     private function log(int $study, string $keyword): array

@@ -56,7 +56,7 @@ final readonly class TopicsQuery implements RankedList
             ? null
             : RankedTopics::orders()[$sort] ?? throw UserError::because(
                 'sort',
-                sprintf('Sorting goes by one of %s.', implode(', ', [self::BY_PRIORITY, ...array_keys(RankedTopics::orders())])),
+                sprintf('Sort by one of %s.', implode(', ', [self::BY_PRIORITY, ...array_keys(RankedTopics::orders())])),
             );
     }
 

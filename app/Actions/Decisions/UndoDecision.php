@@ -38,7 +38,7 @@ final readonly class UndoDecision
                 ->lockForUpdate()
                 ->first();
             if ($row === null) {
-                throw UserError::because('change', 'There is no such decision to undo, or it was undone already.');
+                throw UserError::because('change', 'That decision doesn’t exist or was already undone.');
             }
             /** @var array{set: array<string, mixed>, tag: ?string, untag: ?string, before: list<PreviousValues>} $detail */
             $detail = json_decode($row->detail, true, 64, JSON_THROW_ON_ERROR);

@@ -26,7 +26,7 @@ final class InvitePeople
         'Avis Thorne' => [self::ADMINISTRATOR, 'editor', true],
     ];
 
-    /** @return array<string, string> address → password, of those who have a new one */
+    /** @return array<string, string> address → password, of those who have new page */
     public function execute(Study $study): array
     {
         $told = [];

@@ -95,13 +95,13 @@ final readonly class LoadDemo
     {
         $people = DemoPeople::find();
         if ($source instanceof PublishingRecord) {
-            $tell('comparing as of earlier months, for what was finished since', 1, 3);
+            $tell('comparing earlier months', 1, 3);
             $this->finish->execute($study->refresh()->load('domains'), $source, $people);
         }
         $tell('comparing and weighing', 2, 3);
         $comparison = $this->ensure->execute(ComparisonOptions::shownBy($study->refresh()));
         $study->refresh()->load('domains');
-        $tell('deciding and planning', 3, 3);
+        $tell('making decisions and a plan', 3, 3);
         if (PlanItem::of($study)->where('status', '!=', 'done')->doesntExist()) {
             $this->plan->execute($study, $comparison, $people);
         }

@@ -29,7 +29,7 @@ final class BriefMarkdown
             '',
             '## Keywords',
             '',
-            'The one that would bring most: **'.self::plain((string) $brief['traffic_leader']).'**',
+            'Most visits from: **'.self::plain((string) $brief['traffic_leader']).'**',
             '',
             '| keyword | volume | we |',
             '|---|---:|---:|',

@@ -80,7 +80,7 @@ final class BriefOdt
     private function keywords(array $brief): void
     {
         $this->heading(2, 'Keywords');
-        $this->paragraph('The one that would bring most: '.$brief['traffic_leader']);
+        $this->paragraph('Most visits from: '.$brief['traffic_leader']);
         $this->table(
             ['keyword', 'volume', 'we'],
             array_map(

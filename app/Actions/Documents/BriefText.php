@@ -30,7 +30,7 @@ final class BriefText
             'Publish by' => $brief['publish_by'],
             'Owner' => $item['owner'],
             'Due' => $item['due'],
-            'Our page' => $brief['our_page'] ?? 'a new one',
+            'Our page' => $brief['our_page'] ?? 'new page',
             'Our position' => $brief['our_position'] ?? 'absent',
             'Aim' => $brief['target'],
             'Gain, visits a month' => $brief['gain'] === null ? null : (string) round($brief['gain']),
@@ -51,7 +51,7 @@ final class BriefText
     public static function prospects(array $brief): array
     {
         return array_map(static fn(array $one): string => sprintf(
-            '%s%s links to %d of the pages that lead',
+            '%s%s links to %d of the leading pages',
             $one['domain'],
             $one['authority'] === null ? '' : " (authority {$one['authority']})",
             \count($one['pages']),

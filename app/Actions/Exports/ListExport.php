@@ -19,7 +19,7 @@ use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\FitGate;
 
 /**
- * One of the three long lists with its columns as they stand on the screen, in its order, and with what people decided where that is
+ * One of the three long lists with its columns as they stand on the screen, in its order, and with decisions in this study where that is
  * wanted. It is read in blocks, so that its length does not matter.
  *
  * @phpstan-type Row array<string, mixed>

@@ -22,7 +22,7 @@ final class ModelExport
     /** @throws UserError when it was not weighed, or by rules before these */
     public function table(Comparison $comparison): Table
     {
-        $models = $comparison->models() ?? throw UserError::because('comparison', 'Nothing was learnt from it; compare anew.');
+        $models = $comparison->models() ?? throw UserError::because('comparison', 'It has no model. Compare again.');
         $rows = [];
         foreach (self::figures($models) as $name => $value) {
             $rows[] = [$name, $value];

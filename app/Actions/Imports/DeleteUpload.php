@@ -28,7 +28,7 @@ final class DeleteUpload
         $isWanted = Task::query()->where('study_id', $study->id)->where('kind', TaskKind::Import)
             ->where('payload->upload', $id)->where('status', '<>', TaskStatus::Done)->exists();
         if ($isWanted) {
-            throw UserError::because('upload', 'The import of this file was asked for; cancel that first.');
+            throw UserError::because('upload', 'This file is being imported. Cancel the import first.');
         }
         $this->execute($upload);
     }

@@ -63,7 +63,7 @@ final class DomainsLoader implements Loader
             return new BadCell($line, 'domain', $text, $problem->reason.'.');
         }
         if (\count($this->rows) >= self::MOST) {
-            return new BadCell($line, 'domain', $text, 'is beyond the 10,000 domains that one file may have.');
+            return new BadCell($line, 'domain', $text, 'is over the limit of 10,000 domains per file.');
         }
         $this->rows[] = $values;
 

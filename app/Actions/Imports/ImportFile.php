@@ -26,7 +26,7 @@ final readonly class ImportFile
     /** Rows whose numbers are looked at before the reading begins. */
     private const SAMPLE = 1000;
 
-    private const NEARLY = 'The column "%s" is not used; it may be the field "%s".';
+    private const NEARLY = 'The column "%s" is not used. It may be the field "%s".';
 
     public function __construct(
         private Loaders $loaders,
@@ -47,7 +47,7 @@ final readonly class ImportFile
         $table = TableWithHeaderRow::of($this->reader->open($order->path, $pulse), $order->headerLine);
         $plan = $this->mappings->plan($order, $table->headers());
         if ($order->kind === ImportKind::Rankings && $order->domain === null && ! $plan->has('domain')) {
-            throw UserError::because('domain', 'A rankings file needs a domain: say whose rankings they are, or add a column "domain".');
+            throw UserError::because('domain', 'A rankings file needs a domain. Choose one, or add a column "domain".');
         }
         DB::beginTransaction();
         try {

@@ -63,7 +63,7 @@ final class KeywordsLoader implements Loader
             GROUP BY keyword
             SQL, [$import->study_id, $source]);
 
-        return [sprintf('The study\'s keyword list got %s dated %s.', Counted::of($kept, 'keyword'), $this->order->day)];
+        return [sprintf('%s added to the keyword list, dated %s.', Counted::of($kept, 'keyword'), $this->order->day)];
     }
 
     public function changes(Import $import): ChangeCounts

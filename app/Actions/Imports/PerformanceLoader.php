@@ -64,7 +64,7 @@ final class PerformanceLoader implements Loader
             [$import->study_id, $import->id],
         );
 
-        return [sprintf('%s of our own performance %s kept.', Counted::of($kept, 'row'), $kept === 1 ? 'was' : 'were')];
+        return [sprintf('%s of our performance data %s kept.', Counted::of($kept, 'row'), $kept === 1 ? 'was' : 'were')];
     }
 
     public function changes(Import $import): ?ChangeCounts

@@ -42,9 +42,9 @@ final readonly class ProposeImport
         $isNamed = $isLike && $like->domain !== null;
         [$domain, $written] = $kind !== ImportKind::Rankings || $isNamed ? ['', ''] : $this->domain($study, $fileName, $table);
         $notes = [
-            $day !== null && $day->isMonth ? sprintf('"%s" in its name is taken as %s.', $day->written, $day->day) : '',
-            $written !== '' ? sprintf('"%s" in its name is taken as %s.', $written, $domain) : '',
-            $isLike ? sprintf('Taken as "%s" was.', $like->fileName) : '',
+            $day !== null && $day->isMonth ? sprintf('"%s" in its name is read as %s.', $day->written, $day->day) : '',
+            $written !== '' ? sprintf('"%s" in its name is read as %s.', $written, $domain) : '',
+            $isLike ? sprintf('Same settings as "%s".', $like->fileName) : '',
         ];
 
         return [

@@ -126,7 +126,7 @@ final class RankingsLoader implements Loader
             return $problem->reason.'.';
         }
         if ($domain === null) {
-            return $text === '' ? 'is empty, and no domain was given for the file.' : 'is not a domain of this study.';
+            return $text === '' ? 'is empty, and the file has no domain.' : 'is not a domain of this study.';
         }
         $key = $domain->id.' '.$channel.' '.$day;
         $this->snapshots[$key] ??= ['part' => \count($this->snapshots), 'domain' => $domain, 'channel' => $channel, 'day' => $day];

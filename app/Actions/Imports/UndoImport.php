@@ -36,7 +36,7 @@ final readonly class UndoImport
     private function restoreDomains(Study $study, Import $import): void
     {
         if (Import::query()->where('study_id', $study->id)->where('kind', ImportKind::Domains)->where('id', '>', $import->id)->exists()) {
-            throw UserError::because('import', 'Figures about domains were imported since; undo the newer file first.');
+            throw UserError::because('import', 'A newer domains file was imported since. Undo that one first.');
         }
         foreach ($import->before ?? [] as $id => $before) {
             $domain = Domain::query()->where('study_id', $study->id)->find((int) $id);

@@ -21,7 +21,7 @@ final class WriteReport
         if (@file_put_contents($path, $text) === false) {
             throw UserError::because(
                 'report',
-                sprintf('The report "%s" cannot be written; is there such a folder?', InvalidValue::quote($path)),
+                sprintf('Can’t write the report "%s". Does its folder exist?', InvalidValue::quote($path)),
             );
         }
     }
@@ -43,7 +43,7 @@ final class WriteReport
     {
         $rows = array_map(static fn(array $row): array => [$row['line'], $row['column'], $row['value'], $row['reason']], $badRows['rows']);
         if ($badRows['total'] > BadRows::KEPT) {
-            $rows[] = [null, null, null, sprintf('%d bad rows in all; the first %d are listed.', $badRows['total'], BadRows::KEPT)];
+            $rows[] = [null, null, null, sprintf('%d bad rows. The first %d are listed.', $badRows['total'], BadRows::KEPT)];
         }
 
         $table = new Table(['line', 'column', 'value', 'reason'], $rows);

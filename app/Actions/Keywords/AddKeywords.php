@@ -38,7 +38,7 @@ final readonly class AddKeywords
     {
         $keywords = self::keys($lines);
         $rows = $source === null ? [] : $this->figures($study, $keywords, $source);
-        $path = tempnam(sys_get_temp_dir(), 'reach-') ?: throw new \RuntimeException('No temporary file could be made.');
+        $path = tempnam(sys_get_temp_dir(), 'reach-') ?: throw new \RuntimeException('Can’t create a temporary file.');
         try {
             file_put_contents(
                 $path,
@@ -83,8 +83,8 @@ final readonly class AddKeywords
             throw UserError::because(
                 'keywords',
                 $unique === []
-                    ? 'There is no keyword in it; write one on each line.'
-                    : 'At most 20,000 keywords at once; import more as a file.',
+                    ? 'No keywords found. Write one per line.'
+                    : 'Add at most 20,000 keywords at once. Import more as a file.',
             );
         }
 

@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;
 
-/** Gives a person who knows the old password a new one, and ends the sessions on other machines. */
+/** Gives a person who knows the old password new page, and ends the sessions on other machines. */
 final class ChangePassword
 {
     /**
@@ -19,7 +19,7 @@ final class ChangePassword
     public function execute(User $user, string $old, string $new, string $session, bool $endsTokens = false): void
     {
         if (! Hash::check($old, (string) $user->getAuthPassword())) {
-            throw ValidationException::withMessages(['password' => 'This is not the password you have now.']);
+            throw ValidationException::withMessages(['password' => 'The current password is wrong.']);
         }
         DB::transaction(static function () use ($user, $new, $session, $endsTokens): void {
             $user->update(['password' => $new]);

@@ -40,7 +40,7 @@ final class PasswordLinks
         $id = DB::table('entry_links')->where('hash', hash('sha256', $secret))->where('ends_at', '>', now())->value('user_id');
         $user = \is_int($id) ? User::query()->whereNull('disabled_at')->find($id) : null;
 
-        return $user ?? throw UserError::because('link', 'This link was used or has ended. Ask an administrator for another one.');
+        return $user ?? throw UserError::because('link', 'This link has been used or has expired. Ask an administrator for new page.');
     }
 
     /** Gives the person the password and uses the link up. */
@@ -49,7 +49,7 @@ final class PasswordLinks
         return DB::transaction(function () use ($secret, $password): User {
             $user = $this->person($secret);
             if (DB::table('entry_links')->where('hash', hash('sha256', $secret))->delete() === 0) {
-                throw UserError::because('link', 'This link was used a moment ago.');
+                throw UserError::because('link', 'This link has just been used.');
             }
             $user->update(['password' => $password]);
             // OWASP ASVS 4.0.3, 3.3.3: whoever knew the old password is signed out everywhere.

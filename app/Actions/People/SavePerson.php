@@ -76,7 +76,8 @@ final class SavePerson
     {
         return DB::transaction(function () use ($order): User {
             if (self::find($order->email) !== null) {
-                throw UserError::because('email', sprintf('Somebody has the address "%s" already.', InvalidValue::quote($order->email)));
+                $email = InvalidValue::quote($order->email);
+                throw UserError::because('email', sprintf('An account with the address "%s" already exists.', $email));
             }
             $this->execute($order);
 
@@ -115,10 +116,10 @@ final class SavePerson
             filter_var($order->email, FILTER_VALIDATE_EMAIL, FILTER_FLAG_EMAIL_UNICODE) === false ||
             mb_strlen($order->email) > self::LONGEST
         ) {
-            throw UserError::because('email', sprintf('"%s" is no e-mail address.', InvalidValue::quote($order->email)));
+            throw UserError::because('email', sprintf('"%s" is not an email address.', InvalidValue::quote($order->email)));
         }
         if (self::name($order->name) === null) {
-            throw UserError::because('name', 'A new person needs a name; give --name.');
+            throw UserError::because('name', 'A new person needs a name. Add --name.');
         }
 
         return new User(['email' => mb_strtolower($order->email), 'is_administrator' => false]);
@@ -128,7 +129,7 @@ final class SavePerson
     {
         $name = $name === null ? '' : trim((string) preg_replace('/[\p{C}\s]+/u', ' ', $name));
         if (mb_strlen($name) > self::LONGEST) {
-            throw UserError::because('name', 'A name has at most 120 characters.');
+            throw UserError::because('name', 'Use at most 120 characters for a name.');
         }
 
         return $name === '' ? null : $name;
@@ -137,7 +138,7 @@ final class SavePerson
     private static function study(string $slug): Study
     {
         return Study::query()->where('slug', $slug)->first() ??
-            throw UserError::because('study', sprintf('There is no study "%s".', InvalidValue::quote($slug)));
+            throw UserError::because('study', sprintf('No study is called "%s".', InvalidValue::quote($slug)));
     }
 
     private static function keepAnAdministrator(User $user): void
@@ -147,7 +148,7 @@ final class SavePerson
             $user->is_administrator &&
             User::query()->where('is_administrator', true)->whereNull('disabled_at')->whereKeyNot($user->id)->lockForUpdate()->doesntExist()
         ) {
-            throw UserError::because('administrator', sprintf('%s is the only administrator; make another one first.', $user->email));
+            throw UserError::because('administrator', sprintf('%s is the only administrator. Appoint another one first.', $user->email));
         }
     }
 

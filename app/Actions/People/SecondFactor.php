@@ -17,7 +17,7 @@ final class SecondFactor
     public function begin(User $user): array
     {
         if ($user->hasSecondFactor()) {
-            throw UserError::because('second_factor', 'There is one already; take it away first.');
+            throw UserError::because('second_factor', 'You already have a second factor. Turn it off first.');
         }
         $user->update(['totp_secret' => $secret = Totp::newSecret(), 'totp_step' => 0]);
 
@@ -41,7 +41,7 @@ final class SecondFactor
             $step = $user->totp_secret === null ? null : Totp::ofSecret($user->totp_secret)
                 ->stepOf(self::plain($code), now()->getTimestamp(), $user->totp_step);
             if ($user->hasSecondFactor() || $step === null) {
-                throw UserError::because('code', 'This code does not hold now. Does the clock of the machine that shows it run right?');
+                throw UserError::because('code', 'This code is wrong or expired. Check the clock of your authenticator.');
             }
             $codes = RecoveryCodes::make();
             $user->update([

@@ -47,7 +47,7 @@ final readonly class SignIn
             return true;
         }
         throw ValidationException::withMessages([
-            'code' => $code === '' ? 'Type the code that your authenticator shows.' : 'This code does not hold now, or was used before.',
+            'code' => $code === '' ? 'Enter the code from your authenticator app.' : 'This code is wrong, expired or already used.',
         ]);
     }
 }

@@ -84,7 +84,7 @@ final readonly class AddToPlan
     public function links(Study $study, string $topic, int $links, int $user): int
     {
         $lead = $study->comparison?->topicTable()->query()->where('topic', $topic)->value('lead')
-            ?? throw UserError::because('links.topic', sprintf('There is no page for "%s" in the current comparison.', $topic));
+            ?? throw UserError::because('links.topic', sprintf('The current comparison has no page for "%s".', $topic));
         $item = PlanItem::draft($study, Unit::Links, $topic)->fill([
             'lead' => $lead,
             'tactic' => PlanItem::EARN_LINKS,
@@ -138,7 +138,7 @@ final readonly class AddToPlan
     private static function refuse(PlanItem $item, ItemFacts $facts, array $there): void
     {
         if ($facts->setAside !== null) {
-            throw UserError::because('keywords', sprintf('All of "%s" is set aside; bring a keyword back in Weigh first.', $item->name));
+            throw UserError::because('keywords', sprintf('All keywords of "%s" are set aside. Restore one in Weigh first.', $item->name));
         }
         if ($facts->topic === null) {
             throw self::unknown($item->name);
@@ -146,7 +146,7 @@ final readonly class AddToPlan
         $holders = array_filter($there, static fn(ItemFacts $one): bool => $one->topic === $facts->topic && $one->open !== []);
         if ($holders === []) {
             throw UserError::because('keywords', sprintf(
-                'Nothing of "%s" is open: we are first for its keywords, or they name a competitor.',
+                '"%s" has no keyword left to win: we rank first or they are competitors’ brands.',
                 $item->name,
             ));
         }
@@ -175,7 +175,7 @@ final readonly class AddToPlan
     {
         return UserError::because(
             'keywords',
-            sprintf('"%s" is not weighed in the comparison on show, so nothing can be planned for it.', $name),
+            sprintf('"%s" has no opportunity in the current comparison, so it can’t be planned.', $name),
         );
     }
 }

@@ -24,10 +24,10 @@ final readonly class ChangeDraft
     public function create(Study $study, string $name, ?PlanDraft $from, int $user): PlanDraft
     {
         if (PlanDraft::query()->where('study_id', $study->id)->count() >= self::MOST) {
-            throw UserError::because('name', 'A study keeps up to twelve drafts; throw one away first.');
+            throw UserError::because('name', 'A study can have up to twelve drafts. Delete one first.');
         }
         if (PlanDraft::query()->where('study_id', $study->id)->where('name', $name)->exists()) {
-            throw UserError::because('name', sprintf('There is a draft "%s" already; give this one another name.', $name));
+            throw UserError::because('name', sprintf('A draft "%s" already exists. Choose another name.', $name));
         }
         $frame = $from === null ? PlanSchedule::agreed($study) : PlanSchedule::ofDraft($from);
 
@@ -57,7 +57,7 @@ final readonly class ChangeDraft
             $draft = PlanDraft::query()->where('study_id', $study->id)->where('id', $id)->lockForUpdate()->firstOrFail();
             if ($draft->version !== $version) {
                 throw new ConflictHttpException(
-                    'Somebody else has changed this draft meanwhile. Look at it as it is now, then change it again.',
+                    'Someone else has just changed this draft. Reload to see it, then try again.',
                 );
             }
             $placements = $draft->placements;

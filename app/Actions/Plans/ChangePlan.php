@@ -44,7 +44,7 @@ final readonly class ChangePlan
             $item = PlanItem::query()->where('study_id', $study->id)->where('id', $id)->lockForUpdate()->firstOrFail();
             if ($item->version !== $version) {
                 throw new ConflictHttpException(
-                    'Somebody else has changed this item meanwhile. Look at it as it is now, then change it again.',
+                    'Someone else has just changed this item. Reload to see it, then try again.',
                 );
             }
             $wasDone = $item->status === 'done';
@@ -53,7 +53,7 @@ final readonly class ChangePlan
                 ($changes['status'] ?? 'done') === 'done' &&
                 array_intersect_key($changes, array_flip(self::FIXED_WHEN_DONE)) !== []
             ) {
-                throw UserError::because('month', 'It is done; what is done is not moved. Set it back to published first.');
+                throw UserError::because('month', 'Finished items can’t move. Set it back to published first.');
             }
             if (isset($changes['brief'])) {
                 ChosenPages::check($study, Texts::of((array) $changes['brief']), $this->suffixes);
@@ -79,7 +79,7 @@ final readonly class ChangePlan
     {
         if ($item->status !== 'done') {
             if ($item->done_month !== null && $item->isDirty('done_month')) {
-                throw UserError::because('done_month', 'It is not done; set it to done first.');
+                throw UserError::because('done_month', 'This item isn’t done yet. Set it to done first.');
             }
             $item->done_month = null;
 
@@ -87,7 +87,7 @@ final readonly class ChangePlan
         }
         $item->done_month ??= now('UTC')->format('Y-m');
         if ($item->done_month > now('UTC')->format('Y-m')) {
-            throw UserError::because('done_month', 'What is done was not done in a month to come.');
+            throw UserError::because('done_month', 'An item can’t be done in a future month.');
         }
         $models = $study->comparison?->models();
         $tactic = $item->tacticOfPage();
@@ -173,14 +173,14 @@ final readonly class ChangePlan
                 ->lockForUpdate()
                 ->first();
             if ($row === null) {
-                throw UserError::because('change', 'There is no such change to undo, or it was undone already.');
+                throw UserError::because('change', 'That change doesn’t exist or was already undone.');
             }
             /**
              * @var array{items?: array<int, string|false|null>, frame?: array{start: string, months: int, capacity: float|int}} $detail
              */
             $detail = json_decode($row->detail, true, 16, JSON_THROW_ON_ERROR);
             $items = $detail['items']
-                ?? throw UserError::because('change', 'It was made when items were keywords, and is not undone any more.');
+                ?? throw UserError::because('change', 'That change is too old to undo.');
             foreach ($items as $id => $month) {
                 $month === false
                     ? PlanItem::of($study)->where('id', $id)->where('status', '!=', 'done')->delete()

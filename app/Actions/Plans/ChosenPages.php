@@ -33,14 +33,14 @@ final class ChosenPages
         $lines = self::lines($brief[self::FIELD] ?? '');
         foreach ($lines as $number => $line) {
             if (preg_match('~^https?://[^\s/]+\.[^\s]+$~iD', $line) !== 1) {
-                throw self::refused(sprintf('Line %d, "%s", is no address; write it as https://domain/page.', $number + 1, $line));
+                throw self::refused(sprintf('Line %d: "%s" isn’t a URL. Write it as https://domain/page.', $number + 1, $line));
             }
             if (LeadingPages::of([UrlKey::of($line)], $study->ownDomain()->toEntry($suffixes)) === []) {
-                throw self::refused(sprintf('Line %d, "%s", is a page of ours; pages to beat are those of others.', $number + 1, $line));
+                throw self::refused(sprintf('Line %d: "%s" is our own page. Enter competitors’ pages.', $number + 1, $line));
             }
         }
         if (\count($lines) > self::MOST) {
-            throw self::refused(sprintf('At most %d pages can be chosen, and these are %d.', self::MOST, \count($lines)));
+            throw self::refused(sprintf('Enter at most %d pages, not %d.', self::MOST, \count($lines)));
         }
     }
 

@@ -61,7 +61,7 @@ final readonly class PlanOpportunities
         if ($start->until($goal->until) >= self::MOST_MONTHS) {
             throw UserError::because('until', 'A plan runs for at most '.self::MOST_MONTHS.' months.');
         }
-        $models = $comparison->models() ?? throw UserError::because('comparison', 'Nothing was weighed yet; compare first.');
+        $models = $comparison->models() ?? throw UserError::because('comparison', 'There are no opportunities yet. Compare first.');
         $units = new PlanUnits($study, $comparison, $isByTopic, false);
         $roadmap = ScheduledPlan::of($study, PlanSchedule::agreed($study));
         $there = array_filter($roadmap->items, static fn(PlanItem $item): bool => $item->isAlive());

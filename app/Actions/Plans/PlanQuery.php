@@ -106,11 +106,11 @@ final class PlanQuery
     private static function assumptions(Rulebook $rulebook): array
     {
         return [
-            'What work brings on the whole is drawn once for all new and once for all existing pages. '
+            'The effect of work is drawn once for all new pages and once for all existing pages. '
                 .'Beyond that pages move independently.',
             'All keywords of a page move together.',
-            'Finished work counts with what it has not brought yet.',
-            'Work larger than a month pays from the end of its last month.',
+            'Finished items count only with the visits they haven’t brought yet.',
+            'Work that takes more than a month pays from the end of its last month.',
             sprintf('Volumes vary with a sigma of %s; %d draws.', $rulebook->float('forecast_sigma'), $rulebook->int('forecast_draws')),
         ];
     }

@@ -165,7 +165,7 @@ final readonly class PlanUnits
             $row->keyword,
             $row->keyword,
             $row->ownUrl,
-            $row->tactic ?? throw new \LogicException('Only weighed rows are planned.'),
+            $row->tactic ?? throw new \LogicException('Only opportunities can be planned.'),
             $row->winChance,
             $row->gain,
             [$row],

@@ -35,7 +35,7 @@ final readonly class ProposePlan
      */
     public function execute(Study $study, ?PlanDraft $draft = null): array
     {
-        $comparison = $study->comparison ?? throw UserError::because('comparison', 'Nothing has been compared yet; import rankings first.');
+        $comparison = $study->comparison ?? throw UserError::because('comparison', 'Nothing has been compared yet. Import rankings first.');
         $frame = $draft === null ? PlanSchedule::agreed($study) : PlanSchedule::ofDraft($draft);
         $all = $frame->items($study);
         $facts = PlanFacts::of($study, $comparison, $all);

@@ -71,7 +71,7 @@ final readonly class ProposedPlan
         $more = $number > self::NAMED ? ' …' : '';
 
         return sprintf(
-            'Left out, as %s more than a whole month: %d %s: %s%s',
+            'Left out because %s more than a month: %d %s: %s%s',
             $number === 1 ? 'it takes' : 'they take',
             $number,
             $number === 1 ? 'item' : 'items',
@@ -84,8 +84,9 @@ final readonly class ProposedPlan
     {
         return $this->goal === null ? null : sprintf(
             $this->goal->isReached
-                ? 'The goal takes %s days a month: %s %% of the draws reach it, and with these odds %s visits a month are reached.'
-                : 'The goal is not to be reached: with %s days a month %s %% of the draws reach it, and with these odds %s visits a month.',
+                ? 'The goal takes %s days a month: %s%% of the simulations reach it. With these odds you reach %s visits a month.'
+                : 'The goal is out of reach: with %s days a month, %s%% of the simulations reach it. With these odds you reach %s '
+                    .'visits a month.',
             $this->goal->capacity,
             round(100 * $this->goal->share, 1),
             round($this->goal->reached, 1),

@@ -26,15 +26,15 @@ final readonly class SubmitBriefAnswer
     public function execute(Study $study, PlanItem $item, ItemStatus $status, ?string $url, ?string $note): void
     {
         if ($status === ItemStatus::Published && $url === null) {
-            throw UserError::because('url', 'Say where it was published.');
+            throw UserError::because('url', 'Enter the URL of the published page.');
         }
         if ($url !== null && ! $this->isOurs($study, $url)) {
-            throw UserError::because('url', sprintf('"%s" is no page of %s.', $url, $study->ownDomain()->entry));
+            throw UserError::because('url', sprintf('"%s" isn’t a page of %s.', $url, $study->ownDomain()->entry));
         }
         DB::transaction(static function () use ($item, $status, $url, $note): void {
             $now = PlanItem::query()->lockForUpdate()->findOrFail($item->id);
             if (! ItemStatus::from($now->status)->isOpen()) {
-                throw UserError::because('status', sprintf('This work is %s; ask who sent you the link.', $now->status));
+                throw UserError::because('status', sprintf('This work is %s. Ask the person who sent you the link.', $now->status));
             }
             $now->fill([
                 'status' => $status->value,

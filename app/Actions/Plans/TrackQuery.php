@@ -73,7 +73,7 @@ final readonly class TrackQuery
             return [];
         }
         $promises = array_map(
-            static fn(PlanItem $item): ForecastItem => ($item->said ?? throw new \LogicException('It was said.'))
+            static fn(PlanItem $item): ForecastItem => ($item->said ?? throw new \LogicException('It was forecast.'))
                 ->promise($item->drawsAs(), Month::parse((string) $item->done_month)),
             $said,
         );

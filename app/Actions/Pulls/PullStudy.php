@@ -88,7 +88,7 @@ final readonly class PullStudy
      */
     private function parts(PullOptions $order, array $days): array
     {
-        $parts = [new PullPart('domains', ImportKind::Domains, $order->source.': figures about domains', $days[0])];
+        $parts = [new PullPart('domains', ImportKind::Domains, $order->source.': domain metrics', $days[0])];
         foreach (array_reverse($days) as $day) {
             foreach ($order->domains() as $domain) {
                 $parts[] = new PullPart(
@@ -114,11 +114,11 @@ final readonly class PullStudy
             $title = "{$order->source}: links to {$domain->entry}";
             $parts[] = new PullPart("links-{$domain->id}", ImportKind::Links, $title, $days[0], $domain);
         }
-        $parts[] = new PullPart('keywords', ImportKind::Keywords, $order->source.': figures about keywords', $days[0]);
+        $parts[] = new PullPart('keywords', ImportKind::Keywords, $order->source.': keyword metrics', $days[0]);
         $parts[] = new PullPart('results', ImportKind::Results, $order->source.': page one', $days[0]);
         if ($order->domain === null || $order->domain->role === Domain::OWN) {
             foreach (array_reverse($days) as $day) {
-                $title = $order->source.': our performance';
+                $title = $order->source.': our performance data';
                 $parts[] = new PullPart("performance-{$day}", ImportKind::Performance, $title, $day, $order->domains()[0]);
             }
         }

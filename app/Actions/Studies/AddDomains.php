@@ -86,7 +86,7 @@ final readonly class AddDomains
         }
 
         return $entries === [] || \count($entries) > self::MOST
-            ? throw UserError::because('domains', 'Write 1 to 500 domains, one on each line.')
+            ? throw UserError::because('domains', 'Enter 1 to 500 domains, one per line.')
             : array_values($entries);
     }
 }

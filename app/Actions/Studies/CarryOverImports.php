@@ -80,11 +80,11 @@ final readonly class CarryOverImports
         $many = $lists === 1 ? '1 list' : $lists.' lists';
         $limit = match (true) {
             $old->contains($new) && $new->contains($old) => '.',
-            $new->contains($old) => sprintf(', with what lies inside "%s" alone: bring the files in again for the rest.', $old->label),
-            default => sprintf(', without what lies outside "%s".', $new->label),
+            $new->contains($old) => sprintf(', only what is inside "%s". Import the files again for the rest.', $old->label),
+            default => sprintf(', without what is outside "%s".', $new->label),
         };
 
-        return sprintf('Taken over from "%s" for "%s": %s%s', $old->label, $new->label, $many, $limit);
+        return sprintf('Copied from "%s" to "%s": %s%s', $old->label, $new->label, $many, $limit);
     }
 
     /** @return list<Snapshot> of the earlier scope, where the new one has none of that channel and day */

@@ -30,16 +30,16 @@ final class ChangeDomain
     public function throwAway(Domain $domain): void
     {
         if ($domain->role !== Domain::CANDIDATE) {
-            throw UserError::because('domain', 'A compared domain is dropped from the comparison first; it then stays as a candidate.');
+            throw UserError::because('domain', 'Remove this domain from the comparison first. It then stays as a candidate.');
         }
         DB::transaction(static function () use ($domain): void {
             if (Snapshot::withSuperseded()->where('domain_id', $domain->id)->exists()) {
-                throw UserError::because('domain', 'It has rankings; undo their imports first if they are to go.');
+                throw UserError::because('domain', 'This domain has rankings. Undo their imports first.');
             }
             if (PlanItem::query()->where('domain_id', $domain->id)->exists()) {
                 throw UserError::because(
                     'domain',
-                    'A roadmap was made from its side; look from its side and take the items off first if they are to go.',
+                    'This domain has a roadmap of its own. Compare from its side and remove the items first.',
                 );
             }
             $domain->delete();

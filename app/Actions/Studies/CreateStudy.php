@@ -24,7 +24,7 @@ final readonly class CreateStudy
             DB::table('users')->where('id', $maker->id)->lockForUpdate()->first();
             self::checkCount($maker);
             if (Study::query()->where('slug', $draft->slug)->exists()) {
-                throw UserError::because('slug', 'There is a study with this short name already.');
+                throw UserError::because('slug', 'A study with this short name already exists.');
             }
             $study = $this->save->execute($draft)->study;
             $study->forceFill(['made_by' => $maker->id])->save();
@@ -38,7 +38,7 @@ final readonly class CreateStudy
     {
         $most = config()->integer('reach.studies_each');
         if (Study::withTrashed()->where('made_by', $maker->id)->count() >= $most) {
-            throw UserError::because('slug', sprintf('You have made %d studies, which is the most one person may have.', $most));
+            throw UserError::because('slug', sprintf('You have created %d studies, the most one person can have.', $most));
         }
     }
 }

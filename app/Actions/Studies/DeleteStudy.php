@@ -38,7 +38,7 @@ final class DeleteStudy
     public function restore(Study $study): void
     {
         if (self::goneAt($study)->isPast()) {
-            throw UserError::because('study', 'The days to take it back are over.');
+            throw UserError::because('study', 'It’s too late to restore it.');
         }
         $study->forceFill(['deleted_by' => null]);
         $study->restore();

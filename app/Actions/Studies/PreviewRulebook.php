@@ -134,7 +134,7 @@ final readonly class PreviewRulebook
     private function models(Study $study, Comparison $comparison, Rulebook $rulebook): Models
     {
         $models = $comparison->models()
-            ?? throw UserError::because('comparison', 'This comparison was made by earlier rules. Wait for the new one, then try again.');
+            ?? throw UserError::because('comparison', 'This comparison uses old rules. Wait for the new one, then try again.');
 
         return $models->withCurve($this->curve($study, $models, $rulebook))
             ->withEffects($models->effects->taughtBy(...$this->effect->finished($study, $rulebook)));

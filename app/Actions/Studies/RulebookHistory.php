@@ -57,7 +57,7 @@ final readonly class RulebookHistory
         $changes = $this->changes($study);
         $place = array_search($change, array_column($changes, 'id'), true);
         if ($place === false) {
-            throw UserError::because('change', 'The rulebook of this study has no such change.');
+            throw UserError::because('change', 'The rulebook has no such change.');
         }
 
         return $this->change->execute($study, self::before($changes, (int) $place), $userId);

@@ -47,7 +47,7 @@ final readonly class SaveStudy
         if (preg_match('/^[a-z0-9][a-z0-9-]{0,62}$/D', $draft->slug) !== 1) {
             throw UserError::because(
                 'slug',
-                sprintf('Study name "%s" must be 1 to 63 lower-case letters, digits and hyphens.', InvalidValue::quote($draft->slug)),
+                sprintf('Short name "%s": use 1 to 63 lower-case letters, digits and hyphens.', InvalidValue::quote($draft->slug)),
             );
         }
 
@@ -79,7 +79,7 @@ final readonly class SaveStudy
         if (Study::onlyTrashed()->where('slug', $slug)->exists()) {
             throw UserError::because(
                 'slug',
-                sprintf('Study "%s" was deleted and can still be taken back; do that, or choose another short name.', $slug),
+                sprintf('Study "%s" was deleted and can still be restored. Restore it or choose another short name.', $slug),
             );
         }
     }
@@ -89,7 +89,7 @@ final readonly class SaveStudy
         if ($draft->name === null || $draft->domain === null) {
             throw UserError::because(
                 $draft->name === null ? 'name' : 'domain',
-                sprintf('Study "%s" is new, so it needs a name and a domain.', $draft->slug),
+                sprintf('Study "%s" is new. Give it a name and a domain.', $draft->slug),
             );
         }
         self::isFree($draft->slug);
@@ -172,7 +172,7 @@ final readonly class SaveStudy
         if (\count($competitors) > self::MOST_COMPETITORS) {
             throw UserError::because(
                 'competitors',
-                sprintf('A study compares with at most %d competitors; %d were given.', self::MOST_COMPETITORS, \count($competitors)),
+                sprintf('A study can have at most %d competitors, not %d.', self::MOST_COMPETITORS, \count($competitors)),
             );
         }
         $entries = [];
@@ -185,7 +185,7 @@ final readonly class SaveStudy
             }
             foreach ($entries as $other) {
                 if ($other->isSameAs($entry)) {
-                    throw UserError::because($field, sprintf('Domain "%s" is given twice.', InvalidValue::quote($text)));
+                    throw UserError::because($field, sprintf('Domain "%s" is listed twice.', InvalidValue::quote($text)));
                 }
             }
             $entries[] = $entry;
@@ -200,7 +200,7 @@ final readonly class SaveStudy
 
         return $trimmed !== '' && mb_strlen($trimmed) <= 200
             ? $trimmed
-            : throw UserError::because('name', 'A study\'s name must have 1 to 200 characters.');
+            : throw UserError::because('name', 'Use 1 to 200 characters for the name.');
     }
 
     private static function country(string $country): string

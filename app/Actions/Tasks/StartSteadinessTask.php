@@ -48,7 +48,7 @@ final readonly class StartSteadinessTask
             ->first();
 
         return $task === null
-            ? $this->start->execute($study, $user, TaskKind::Steadiness, 'How steady the first places are', $order)
+            ? $this->start->execute($study, $user, TaskKind::Steadiness, 'Stability of the top ranks', $order)
             : $this->tasks->looked($task);
     }
 }

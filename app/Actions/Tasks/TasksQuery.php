@@ -33,13 +33,13 @@ final class TasksQuery
         if ($task->starts >= self::MOST_STARTS) {
             $task->update([
                 'status' => TaskStatus::Failed,
-                'message' => 'The worker stopped half-way, twice; nothing was kept. Start it again when the server is well.',
+                'message' => 'The worker stopped twice, so nothing was saved. Try again when the server is healthy.',
                 'finished_at' => now(),
             ]);
         } else {
             $task->update([
                 'status' => TaskStatus::Waiting,
-                'stage' => 'the worker stopped half-way; nothing was kept, and it begins again',
+                'stage' => 'the worker stopped, so the task starts again',
             ]);
             RunTask::dispatch($task->id)->onQueue($task->kind->lane());
         }

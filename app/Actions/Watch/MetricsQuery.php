@@ -30,17 +30,17 @@ final readonly class MetricsQuery
         $counts = DB::selectOne(self::COUNTS);
         $lines = [
             ...self::gauge('reach_up', '1 when database, queue and disk work', [[[], $health['status'] === HealthQuery::WELL ? 1 : 0]]),
-            ...self::gauge('reach_jobs_waiting', 'Jobs that wait, by lane', self::byLane($health['lanes'], 'waiting')),
-            ...self::gauge('reach_job_oldest_seconds', 'Wait of the oldest job, by lane', self::byLane($health['lanes'], 'oldest_seconds')),
-            ...self::gauge('reach_jobs_failed', 'Jobs that were given up', [[[], $counts->failed]]),
-            ...self::gauge('reach_tasks', 'Long work, by how it stands', self::tasks()),
+            ...self::gauge('reach_jobs_waiting', 'Waiting jobs by queue', self::byLane($health['lanes'], 'waiting')),
+            ...self::gauge('reach_job_oldest_seconds', 'Wait of the oldest job by queue', self::byLane($health['lanes'], 'oldest_seconds')),
+            ...self::gauge('reach_jobs_failed', 'Failed jobs', [[[], $counts->failed]]),
+            ...self::gauge('reach_tasks', 'Tasks by status', self::tasks()),
             ...self::gauge('reach_studies', 'Studies', [[[], $counts->studies]]),
             ...self::gauge('reach_people', 'Accounts', [[[], $counts->people]]),
             ...self::gauge('reach_database_connections', 'Connections to the database', [[[], $counts->connections]]),
             ...self::gauge('reach_database_bytes', 'Size of the database', [[[], $counts->bytes]]),
             ...$health['disk_free_bytes'] === null
                 ? []
-                : self::gauge('reach_disk_free_bytes', 'Room for files', [[[], $health['disk_free_bytes']]]),
+                : self::gauge('reach_disk_free_bytes', 'Free disk space', [[[], $health['disk_free_bytes']]]),
         ];
 
         return implode("\n", [...$lines, '# EOF'])."\n";

@@ -32,7 +32,7 @@ final readonly class PerformTask
         try {
             $this->end($task, TaskStatus::Done, '', $handler->run($task, new Progress($task)));
         } catch (TaskCancelled) {
-            $this->end($task, TaskStatus::Cancelled, 'Cancelled; nothing was kept.');
+            $this->end($task, TaskStatus::Cancelled, 'Cancelled. Nothing was saved.');
         } catch (ImportRefused $refused) {
             $this->end($task, TaskStatus::Failed, $refused->getMessage(), ['bad_rows' => $refused->badRows]);
         } catch (ReachException $problem) {

@@ -16,12 +16,12 @@ final readonly class PreviewTask implements TaskHandler
 
     public function run(Task $task, Progress $progress): array
     {
-        $progress->tell('looking through the file', 0);
+        $progress->tell('reading the file', 0);
 
         return [
             'preview' => $this->preview->execute(
                 $this->orders->of($task, true),
-                static fn(int $read) => $progress->tell('looking through the file', $read),
+                static fn(int $read) => $progress->tell('reading the file', $read),
             ),
         ];
     }

@@ -26,7 +26,7 @@ final readonly class SteadinessTask implements TaskHandler
         $study = Study::query()->findOrFail($task->study_id);
         $comparison =
             Comparison::query()->where('study_id', $study->id)->find($order['comparison']) ??
-            throw UserError::because('comparison', 'There is a newer comparison meanwhile.');
+            throw UserError::because('comparison', 'A newer comparison exists.');
 
         return [
             'steadiness' => $this->read->execute(

@@ -43,7 +43,7 @@ final readonly class UploadedImport
         $upload = Upload::query()->where('study_id', $study->id)->find($payload['upload']);
         $file = $upload === null ? null : LocalCopy::of($upload->stored());
         if ($upload === null || $file === null) {
-            throw UserError::because('upload', 'The file is no longer here; bring it in again.');
+            throw UserError::because('upload', 'The file has been deleted. Upload it again.');
         }
 
         return new ImportOptions(

@@ -10,16 +10,16 @@ final class BackupCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:backup {file : Where the backup is written, such as /backup/reach-2026-11-26.tar}';
 
-    protected $description = 'Write all that is kept here into one file, while everybody goes on working';
+    protected $description = 'Back up all data to one file while people keep working';
 
-    protected $help = 'Example: php artisan reach:backup /backup/reach.tar. The settings (.env) are not in it: keep them apart, with the '
-        .'key in them.';
+    protected $help = 'Example: php artisan reach:backup /backup/reach.tar. The settings (.env) are not included: keep them, and the '
+        .'key in them, in another place.';
 
     public function handle(CreateBackup $backup): int
     {
         $path = $this->text('file', true);
         $manifest = $backup->execute($path);
-        $this->line(sprintf('%s: %d rows of %d tables, %d waiting files.', $path, ...[
+        $this->line(sprintf('%s: %d rows of %d tables, %d pending files.', $path, ...[
             array_sum($manifest->rows),
             \count($manifest->rows),
             \count($manifest->uploads ?? []),

@@ -21,17 +21,17 @@ final class DemoCommand extends ReachCommand implements RecordsAudit
     public function handle(LoadDemo $demo, InvitePeople $people): int
     {
         if (Study::onlyTrashed()->where('slug', LoadDemo::SLUG)->exists()) {
-            $this->line('The demo study was deleted, and stays so; it can be taken back from the list of studies.');
+            $this->line('The demo study was deleted. You can restore it from the list of studies.');
 
             return self::SUCCESS;
         }
         if ($demo->isWhole()) {
             $this->meet($people->execute(Study::query()->where('slug', LoadDemo::SLUG)->firstOrFail()));
-            $this->line('The demo study is there already.');
+            $this->line('The demo study already exists.');
 
             return self::SUCCESS;
         }
-        $this->line('Loading the demo study from its source; this takes about a minute.');
+        $this->line('Loading the demo study from its source. This takes about a minute.');
         PrepareBriefs::dispatch($demo->execute($this->text('source'), $this->stages(), $this->meet(...))->id);
         $this->line('The demo study is ready.');
 

@@ -14,7 +14,7 @@ final class FindingsCommand extends ReachCommand
         {--format=csv : csv or json}
         {--out=- : File to write, - for standard output}';
 
-    protected $description = 'Tell what stands out in a study, most worth first';
+    protected $description = 'List the findings of a study, most valuable first';
 
     protected $help = 'Example: php artisan reach:findings bees --out=findings.csv';
 

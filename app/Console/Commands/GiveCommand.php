@@ -10,10 +10,10 @@ final class GiveCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:give {slug : Short name of the study} {file : Where the archive is written, such as /tmp/study.tar}';
 
-    protected $description = 'Write one whole study into a file that another installation takes in with reach:take';
+    protected $description = 'Export a whole study to a file for reach:take';
 
-    protected $help = 'Example: php artisan reach:give honey /tmp/honey.tar. What is worked out is not in it, for it is worked out anew; '
-        .'files that wait, people and their roles, and links for writers are not in it either.';
+    protected $help = 'Example: php artisan reach:give honey /tmp/honey.tar. Comparisons are not included: they are made again. '
+        .'Pending files, people, roles and writers’ links are not included either.';
 
     public function handle(ExportStudy $give): int
     {

@@ -26,7 +26,7 @@ final class ImportCommand extends ReachCommand implements RecordsAudit
         {--allow-errors=0 : Keep the good rows when at most this many are bad}
         {--report= : File for the list of bad rows; JSON if it ends in .json, else CSV}';
 
-    protected $description = 'Bring a file into a study, all or nothing';
+    protected $description = 'Import a file into a study, all or nothing';
 
     protected $help = 'Example: php artisan reach:import bees rankings.csv --kind=rankings --domain=hivewright.example --date=2026-11-01';
 
@@ -39,7 +39,7 @@ final class ImportCommand extends ReachCommand implements RecordsAudit
         $study = $this->study();
         $path = $this->text('file', true);
         if (! is_file($path) || ! is_readable($path)) {
-            throw UserError::because('file', sprintf('There is no readable file "%s".', InvalidValue::quote($path)));
+            throw UserError::because('file', sprintf('Can’t read the file "%s".', InvalidValue::quote($path)));
         }
         $domain = $this->optionalText('domain');
         $order = new ImportOptions(
@@ -72,20 +72,20 @@ final class ImportCommand extends ReachCommand implements RecordsAudit
         $this->line(
             sprintf(
                 '%s%d rows kept, %d dropped (position over 100 or URL outside the domain), %d bad.',
-                $order->isDryRun ? 'Dry run, nothing kept: ' : '',
+                $order->isDryRun ? 'Dry run, nothing saved: ' : '',
                 $outcome->kept,
                 $outcome->dropped,
                 $outcome->badRows->total(),
             ),
         );
         if ($outcome->isSameFile) {
-            $this->line('This very file was imported before.');
+            $this->line('This file was imported before.');
         }
         foreach ($outcome->notes as $note) {
             $this->line($note);
         }
         if ($outcome->isAmbiguous) {
-            $this->line('Nothing in the file decides how it writes numbers; 1,234 was read as 1234.');
+            $this->line('The file doesn’t show how it writes numbers, so 1,234 was read as 1234.');
         }
 
         return self::SUCCESS;
@@ -100,7 +100,7 @@ final class ImportCommand extends ReachCommand implements RecordsAudit
             $field = trim($parts[0]);
             if (!isset($parts[1]) || $field === '' || isset($mapping[$field])) {
                 throw new InvalidOptionException(
-                    sprintf('The "--map" option must be field=Header, each field once; "%s" is not.', InvalidValue::quote($pair)),
+                    sprintf('Write --map as field=Header, each field once, not "%s".', InvalidValue::quote($pair)),
                 );
             }
             $mapping[$field] = $parts[1];

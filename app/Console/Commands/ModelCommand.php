@@ -14,7 +14,7 @@ final class ModelCommand extends ReachCommand
         {--format=csv : csv or json}
         {--out=- : File to write, - for standard output}';
 
-    protected $description = 'Tell what a study has taught: where domains stand, links, comfort and effect';
+    protected $description = 'Show the models of a study: positions, links, comfort and effect of work';
 
     protected $help = 'Example: php artisan reach:model bees --format=json --out=model.json';
 

@@ -11,17 +11,17 @@ use App\Models\User;
 
 final class PersonCommand extends ReachCommand implements RecordsAudit
 {
-    protected $signature = 'reach:person {email : Address that the person signs in with}
+    protected $signature = 'reach:person {email : Email address of the person}
         {--name= : Name, needed when new}
-        {--editor=* : Study that the person may change; give the option once for each}
-        {--reader=* : Study that the person may see}
-        {--leave=* : Study that the person leaves}
-        {--administrator= : yes or no; administrators see and change every study}
-        {--link : Print a link, good once, by which the person chooses a password}
-        {--new-password : Print a new password and end everything that is signed in}
-        {--remove : Take the account away; what the person decided stays}';
+        {--editor=* : Study the person can edit; repeat for more}
+        {--reader=* : Study the person can view}
+        {--leave=* : Study to remove the person from}
+        {--administrator= : yes or no; administrators can edit every study}
+        {--link : Print a one-time link for choosing a password}
+        {--new-password : Print a new password and end all sessions}
+        {--remove : Delete the account; the person’s decisions stay}';
 
-    protected $description = 'Make, change or take away a person\'s account';
+    protected $description = 'Create, change or delete an account';
 
     protected $help = 'Example: php artisan reach:person edda@thornfield-apiary.example --name="Edda Quill" --editor=bees';
 
@@ -30,7 +30,7 @@ final class PersonCommand extends ReachCommand implements RecordsAudit
         $email = mb_strtolower($this->text('email', true));
         if ($this->option('remove') === true) {
             $save->remove($email);
-            $this->line(sprintf('The account of %s is gone.', $email));
+            $this->line(sprintf('Deleted the account of %s.', $email));
 
             return self::SUCCESS;
         }

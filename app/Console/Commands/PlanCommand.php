@@ -23,15 +23,15 @@ final class PlanCommand extends ReachCommand
     protected $signature = 'reach:plan {slug : Short name of the study}
         {--months=6 : Months to plan, 1 to 60}
         {--capacity=10 : Days of work in each month}
-        {--start= : First month, YYYY-MM; the coming one when left out}
-        {--by=topic : topic: pages to make or to improve; or keyword}
-        {--goal= : Visits a month to win; asks for the smallest capacity that does it}
-        {--until= : Month in which the goal is to be reached, YYYY-MM}
-        {--odds=.8 : Share of the draws that must reach the goal, above 0 and below 1}
+        {--start= : First month, YYYY-MM; next month by default}
+        {--by=topic : topic (pages) or keyword}
+        {--goal= : Visits a month to win; finds the smallest capacity}
+        {--until= : Month to reach the goal in, YYYY-MM}
+        {--odds=.8 : Share of simulations that must reach the goal, above 0 and below 1}
         {--format=csv : csv or json}
         {--out=- : File to write, - for standard output}';
 
-    protected $description = 'Propose what to do in which month within a capacity, or what a goal takes';
+    protected $description = 'Propose a plan for a capacity or a goal';
 
     protected $help = "Examples:\n  php artisan reach:plan bees --months=3 --capacity=12.5 --start=2026-12 --out=plan.csv\n".
         '  php artisan reach:plan bees --goal=3000 --until=2027-06 --odds=.8';
@@ -61,15 +61,15 @@ final class PlanCommand extends ReachCommand
         $until = $this->month('until');
         $odds = $this->number('odds', 1);
         if ($odds <= 0.0 || $odds >= 1.0) {
-            throw new InvalidOptionException('The "--odds" option must lie between 0 and 1.');
+            throw new InvalidOptionException('--odds must be between 0 and 1.');
         }
         if ($asked === null) {
-            return $until === null ? null : throw new InvalidOptionException('The "--until" option is for a goal; give "--goal", too.');
+            return $until === null ? null : throw new InvalidOptionException('--until needs --goal.');
         }
         $visits = $this->number('goal', 1_000_000_000);
-        $until ??= throw new InvalidOptionException('A goal needs "--until", the month in which it is to be reached.');
+        $until ??= throw new InvalidOptionException('--goal needs --until, the month to reach it in.');
 
-        return $visits > 0.0 ? new Goal($visits, $until, $odds) : throw UserError::because('goal', 'A goal is more than 0 visits a month.');
+        return $visits > 0.0 ? new Goal($visits, $until, $odds) : throw UserError::because('goal', '--goal must be above 0.');
     }
 
     private function month(string $name): ?Month
@@ -84,7 +84,7 @@ final class PlanCommand extends ReachCommand
         $text = $this->text($name);
         if (preg_match(self::NUMBER, $text) !== 1 || (float) $text > $most) {
             throw new InvalidOptionException(
-                sprintf('The "--%s" option must be a number from 0 to %d; "%s" is not.', $name, $most, InvalidValue::quote($text)),
+                sprintf('--%s must be a number from 0 to %d, not "%s".', $name, $most, InvalidValue::quote($text)),
             );
         }
 

@@ -11,8 +11,8 @@ final class PullCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:pull {slug : Short name of the study}
         {--source=stand-in : A connected source}
-        {--date= : The newest rankings on or before this day, YYYY-MM-DD; the newest there are when left out}
-        {--snapshots=1 : How many snapshots back, that one included}
+        {--date= : Use rankings up to this day, YYYY-MM-DD; the newest by default}
+        {--snapshots=1 : Number of snapshots to pull}
         {--domain= : Only this domain of the study}';
 
     protected $description = 'Fill a study from a connected data source, all or nothing';

@@ -81,7 +81,10 @@ abstract class ReachCommand extends Command
         $slug = $this->text('slug', true);
 
         return Study::query()->where('slug', $slug)->with('domains')->first()
-            ?? throw UserError::because('study', sprintf('There is no study "%s"; make it with reach:study.', InvalidValue::quote($slug)));
+            ?? throw UserError::because(
+                'study',
+                sprintf('No study is called "%s". Create it with reach:study.', InvalidValue::quote($slug)),
+            );
     }
 
     protected function domain(Study $study, string $text): \App\Models\Domain
@@ -118,7 +121,7 @@ abstract class ReachCommand extends Command
         $value = $this->text($name);
         if (!in_array($value, $choices, true)) {
             throw new InvalidOptionException(
-                sprintf('The "--%s" option must be one of %s; "%s" is not.', $name, implode(', ', $choices), InvalidValue::quote($value)),
+                sprintf('--%s must be one of %s, not "%s".', $name, implode(', ', $choices), InvalidValue::quote($value)),
             );
         }
 
@@ -131,7 +134,7 @@ abstract class ReachCommand extends Command
         if (preg_match('/^\d{1,9}$/D', $value) !== 1 || (int) $value < $min || (int) $value > $max) {
             throw new InvalidOptionException(
                 sprintf(
-                    'The "--%s" option must be a whole number from %d to %d; "%s" is not.',
+                    '--%s must be a whole number from %d to %d, not "%s".',
                     $name,
                     $min,
                     $max,
@@ -225,7 +228,7 @@ abstract class ReachCommand extends Command
             throw UserError::because('out', sprintf('Can\'t write "%s". Does its folder exist?', InvalidValue::quote($path)));
         foreach ($pieces as $piece) {
             if (fwrite($file, $piece) === false) {
-                throw UserError::because('out', sprintf('The file "%s" cannot be written to its end.', InvalidValue::quote($path)));
+                throw UserError::because('out', sprintf('Can’t finish writing "%s".', InvalidValue::quote($path)));
             }
         }
         fclose($file);

@@ -8,10 +8,10 @@ use App\Actions\Backup\RestoreBackup;
 
 final class RestoreCommand extends ReachCommand implements RecordsAudit
 {
-    protected $signature = 'reach:restore {file : A backup that reach:backup wrote}
-        {--keep= : Where what stands here now is written first; needed where there are studies}';
+    protected $signature = 'reach:restore {file : A file from reach:backup}
+        {--keep= : Where to back up the current data first; required if there are studies}';
 
-    protected $description = 'Put a backup in the place of all that is kept here, and check that all of it came back';
+    protected $description = 'Replace all data with a backup and check that it is complete';
 
     protected $help = 'Example: php artisan reach:restore /backup/reach.tar --keep=/backup/before.tar. Stop the workers first.';
 
@@ -19,7 +19,7 @@ final class RestoreCommand extends ReachCommand implements RecordsAudit
     {
         $manifest = $restore->execute($this->text('file', true), $this->optionalText('keep'));
         $this->call('migrate', ['--force' => true, '--quiet' => true]);
-        $this->line(sprintf('The backup of %s is back: %d rows of %d tables.', ...[
+        $this->line(sprintf('Restored the backup of %s: %d rows of %d tables.', ...[
             $manifest->madeAt,
             array_sum($manifest->rows),
             \count($manifest->rows),

@@ -13,7 +13,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 final class RulebookCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:rulebook {slug : Short name of the study}
-        {--set=* : key=value, once for each setting to change; all or none are changed}
+        {--set=* : key=value, repeat for more; all or none are changed}
         {--json : Print every setting with its bounds and meaning as JSON}';
 
     protected $description = 'Read or change the rulebook of a study';
@@ -48,7 +48,7 @@ final class RulebookCommand extends ReachCommand implements RecordsAudit
         foreach ($this->texts('set') as $pair) {
             $parts = explode('=', $pair, 2);
             if (! isset($parts[1])) {
-                throw new InvalidOptionException(sprintf('The "--set" option must be key=value; "%s" is not.', InvalidValue::quote($pair)));
+                throw new InvalidOptionException(sprintf('Write --set as key=value, not "%s".', InvalidValue::quote($pair)));
             }
             $settings[trim($parts[0])] = $parts[1];
         }

@@ -18,15 +18,15 @@ final class StudyCommand extends ReachCommand implements RecordsAudit
     protected $signature = 'reach:study {slug : Short name of the study}
         {--name= : Full name}
         {--domain= : Our domain}
-        {--competitor=* : A competitor; give the option once for each, in order}
-        {--country= : Two letters, GB when new}
-        {--language= : Two letters, en when new}
-        {--device= : desktop or mobile, desktop when new}
-        {--delete : Put it away; it can be taken back for 30 days}
-        {--restore : Take it back}
-        {--editor= : Address of a person who may change it; without one only administrators see it}';
+        {--competitor=* : A competitor; repeat for more, in order}
+        {--country= : Two letters, GB by default}
+        {--language= : Two letters, en by default}
+        {--device= : desktop or mobile, desktop by default}
+        {--delete : Delete it; it can be restored for 30 days}
+        {--restore : Restore it}
+        {--editor= : Email of a person who can edit it; only administrators see it otherwise}';
 
-    protected $description = 'Make a study, or change one';
+    protected $description = 'Create or change a study';
 
     protected $help = 'Example: php artisan reach:study bees --name="Bees" --domain=thornfield-apiary.example '
         .'--competitor=hivewright.example';
@@ -61,10 +61,10 @@ final class StudyCommand extends ReachCommand implements RecordsAudit
     {
         $slug = $this->text('slug', true);
         $study = ($isDeleted ? Study::query() : Study::onlyTrashed())->where('slug', $slug)->first()
-            ?? throw UserError::because('slug', sprintf('There is no %sstudy "%s".', $isDeleted ? '' : 'deleted ', $slug));
+            ?? throw UserError::because('slug', sprintf('No %sstudy is called "%s".', $isDeleted ? '' : 'deleted ', $slug));
         if ($isDeleted) {
             $gone = $delete->execute($study, $study->name, null);
-            $this->line(sprintf('Study "%s" is deleted; --restore takes it back until %s.', $slug, $gone->toDateString()));
+            $this->line(sprintf('Study "%s" is deleted. Restore it with --restore until %s.', $slug, $gone->toDateString()));
         } else {
             $delete->restore($study);
             $this->line(sprintf('Study "%s" is back.', $slug));
@@ -93,7 +93,7 @@ final class StudyCommand extends ReachCommand implements RecordsAudit
         }
         if ($study->members()->doesntExist()) {
             $this->line(
-                'Only administrators see it on the screen; let others in with --editor, or with reach:person EMAIL --editor='
+                'Only administrators can see it. Give others access with --editor, or with reach:person EMAIL --editor='
                     .$study->slug.'.',
             );
         }
@@ -104,6 +104,6 @@ final class StudyCommand extends ReachCommand implements RecordsAudit
         $email = $this->optionalText('editor');
 
         return $email === null ? null : User::query()->where('email', $email)->first()
-            ?? throw UserError::because('editor', sprintf('Nobody signs in as "%s"; make the account with reach:person first.', $email));
+            ?? throw UserError::because('editor', sprintf('No account has the address "%s". Create it with reach:person first.', $email));
     }
 }

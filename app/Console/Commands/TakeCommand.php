@@ -8,13 +8,13 @@ use App\Actions\Archive\ImportStudy;
 
 final class TakeCommand extends ReachCommand implements RecordsAudit
 {
-    protected $signature = 'reach:take {file : An archive that reach:give wrote}
-        {--name= : Short name of the study here, if not the one it had}';
+    protected $signature = 'reach:take {file : A file from reach:give}
+        {--name= : Short name of the new study; the original one by default}';
 
-    protected $description = 'Make a study out of the archive of another installation';
+    protected $description = 'Import a study from another installation';
 
-    protected $help = 'Example: php artisan reach:take /tmp/honey.tar --name=honey-2. Nobody but administrators sees it before they '
-        .'are given a role (reach:person, or the page People). Take in only what comes from people you trust.';
+    protected $help = 'Example: php artisan reach:take /tmp/honey.tar --name=honey-2. Only administrators see it until others '
+        .'get a role (reach:person, or the People page). Only import archives from people you trust.';
 
     public function handle(ImportStudy $take): int
     {

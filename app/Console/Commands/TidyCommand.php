@@ -14,7 +14,7 @@ final class TidyCommand extends ReachCommand
 {
     protected $signature = 'reach:tidy';
 
-    protected $description = 'Take away for good what was deleted long ago, and what work that was cut off has left; done every hour';
+    protected $description = 'Delete expired studies, files and leftovers for good; runs every hour';
 
     protected $help = 'Example: php artisan reach:tidy';
 
@@ -26,8 +26,8 @@ final class TidyCommand extends ReachCommand
         PruneCache $remembered,
     ): int {
         $this->line(sprintf(
-            'Gone for good: %d studies, %d files that waited too long, %d ranking lists, %d files and folders that nothing knew, and %d '
-                .'answers remembered for long enough.',
+            'Deleted: %d studies, %d expired uploads, %d ranking lists, %d leftover files and folders, and %d '
+                .'cached answers.',
             $studies->execute(),
             $uploads->execute(),
             $snapshots->execute(),

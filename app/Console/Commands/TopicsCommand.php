@@ -15,7 +15,7 @@ final class TopicsCommand extends ReachCommand
         {--format=csv : csv or json}
         {--out=- : File to write, - for standard output}';
 
-    protected $description = 'Gather the keywords of a study into topics';
+    protected $description = 'Group the keywords of a study into topics';
 
     protected $help = 'Example: php artisan reach:topics bees --out=topics.csv';
 

@@ -10,7 +10,7 @@ use App\Actions\Vocabulary\WriteSentenceTable;
 
 final class VocabularyCommand extends ReachCommand
 {
-    protected $signature = 'reach:vocabulary {--write : Write what is made from it: the table in docs/sentence.md, and names and '
+    protected $signature = 'reach:vocabulary {--write : Update the table in docs/sentence.md, and names and '
         .'columns in the API\'s document}';
 
     protected $description = 'Print every clause, column, criterion and import kind as JSON';

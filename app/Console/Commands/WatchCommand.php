@@ -13,9 +13,9 @@ final class WatchCommand extends ReachCommand
 {
     private const PAUSE = 500_000;
 
-    protected $signature = 'reach:watch {--seconds=3600 : How long to watch before a fresh process takes over}';
+    protected $signature = 'reach:watch {--seconds=3600 : Seconds before a fresh process takes over}';
 
-    protected $description = 'Stop the database thinking about questions whose asker has gone, and tidy up first; bin/start runs it';
+    protected $description = 'Cancel abandoned queries and delete leftovers; bin/start runs it';
 
     protected $help = 'Example: php artisan reach:watch --seconds=60';
 

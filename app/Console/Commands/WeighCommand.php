@@ -15,7 +15,7 @@ use Symfony\Component\Console\Exception\InvalidOptionException;
 final class WeighCommand extends ReachCommand
 {
     protected $signature = 'reach:weigh {slug : Short name of the study}
-        {--by=keyword : keyword, or topic: the pages to make or to improve}
+        {--by=keyword : keyword or topic (pages)}
         {--preset= : reach, plain, even, business, sales or swift}
         {--weights= : criterion:weight pairs such as volume:1,ease:1,gain:1}
         {--format=csv : csv or json}
@@ -45,7 +45,7 @@ final class WeighCommand extends ReachCommand
         $preset = $this->optionalText('preset');
         $weights = $this->optionalText('weights');
         if ($preset !== null && $weights !== null) {
-            throw new InvalidOptionException('Give either "--preset" or "--weights", not both.');
+            throw new InvalidOptionException('Use either --preset or --weights, not both.');
         }
         if ($preset !== null) {
             return Weights::preset($preset);

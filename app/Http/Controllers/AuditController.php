@@ -15,7 +15,7 @@ final class AuditController extends Controller
     public function index(Request $request, AuditQuery $read): JsonResponse
     {
         if ($request->user()?->is_administrator !== true) {
-            throw new AccessDeniedHttpException('Administrators read this record, nobody else.');
+            throw new AccessDeniedHttpException('Only administrators can see the audit log.');
         }
         /** @var array{person?: ?string, study?: ?string, action?: ?string, outcome?: ?string, from?: ?string, to?: ?string} $filter */
         $filter = $request->validate([

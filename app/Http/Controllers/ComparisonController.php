@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\Cache;
 
 final class ComparisonController extends Controller
 {
-    /** The comparison on show. When it is no longer current a new one is ordered, and the old one stays until then. */
+    /** The comparison on show. When it is no longer current new page is ordered, and the old one stays until then. */
     public function show(Study $study, EnsureComparison $ensure): JsonResponse
     {
         $current = $ensure->current(ComparisonOptions::shownBy($study->load(['domains', 'comparison'])));

@@ -17,7 +17,7 @@ abstract class Controller
 {
     protected function shown(Study $study): Comparison
     {
-        return $study->comparison ?? throw UserError::because('comparison', 'Nothing has been compared yet; import rankings first.');
+        return $study->comparison ?? throw UserError::because('comparison', 'Nothing has been compared yet. Import rankings first.');
     }
 
     protected function sentence(Request $request): Sentence

@@ -13,7 +13,7 @@ use Illuminate\Http\Request;
 
 final class KeywordController extends Controller
 {
-    private const MISSING = 'Nobody ranks for "%s" in the lists compared, and no keyword list of the study has it.';
+    private const MISSING = '"%s" is not in this study: no domain ranks for it and no keyword list has it.';
 
     public function show(Request $request, Study $study, KeywordQuery $read): JsonResponse
     {

@@ -45,7 +45,7 @@ final class OwnAccessController extends Controller
         $user = self::person($request);
         $request->validate(['password' => ['required', 'string', 'max:4096']]);
         if (! Hash::check($request->string('password')->value(), (string) $user->getAuthPassword())) {
-            throw ValidationException::withMessages(['password' => 'This is not your password.']);
+            throw ValidationException::withMessages(['password' => 'The password is wrong.']);
         }
         $factor->remove($user);
 
@@ -56,7 +56,7 @@ final class OwnAccessController extends Controller
     {
         $user = $request->user();
         if (! $user instanceof User || TokenAbilities::isByToken()) {
-            throw new AccessDeniedHttpException('Sign in to see or change how you get in.');
+            throw new AccessDeniedHttpException('Sign in to see or change your sign-in settings.');
         }
 
         return $user;

@@ -121,7 +121,7 @@ final class PersonController extends Controller
     {
         $user = $request->user();
         if (!($user instanceof User) || ! $user->is_administrator || TokenAbilities::isByToken()) {
-            throw new AccessDeniedHttpException('Administrators who are signed in look after accounts, nobody else.');
+            throw new AccessDeniedHttpException('Only signed-in administrators can manage accounts.');
         }
     }
 }

@@ -42,7 +42,9 @@ final class SharedBriefController extends Controller
             ]);
             $problem = $said->fails() ? $said->errors()->first() : self::hear($request, $study, $item, $hear);
 
-            return $this->brief($request, $study, $item->refresh(), $read, $problem ?? 'Thank you: it is noted.', $problem !== null);
+            $answer = $problem ?? 'Thank you. We saved your answer.';
+
+            return $this->brief($request, $study, $item->refresh(), $read, $answer, $problem !== null);
         });
     }
 
@@ -65,11 +67,11 @@ final class SharedBriefController extends Controller
         $link = BriefLink::query()->find($id);
         // Its end is looked at below, so that it can be told.
         if ($link === null || ! URL::hasCorrectSignature($request, false)) {
-            return self::closed('This link opens nothing: it may have been cut when it was copied.', 403);
+            return self::closed('This link is incomplete. It may have been cut when it was copied.', 403);
         }
         $closed = $link->closedBecause();
         if ($closed !== null) {
-            return self::closed($closed.' Ask who sent it to you for a new one.', 410);
+            return self::closed($closed.' Ask the sender for new page.', 410);
         }
         $link->update(['used_at' => now()]);
         $item = PlanItem::query()->findOrFail($link->plan_item_id);

@@ -49,7 +49,7 @@ final class StudyController extends Controller
     public function store(StudyRequest $request, CreateStudy $make): JsonResponse
     {
         if (! $request->person()->maySetUpStudies()) {
-            throw new AccessDeniedHttpException('An administrator says who may make studies.');
+            throw new AccessDeniedHttpException('Ask an administrator for the right to create studies.');
         }
         $study = $make->execute($request->toDraft(), $request->person());
 

@@ -34,7 +34,7 @@ final class TaskController extends Controller
     {
         $found = $this->task($study, $task);
         if ($found->status === TaskStatus::Waiting) {
-            $found->update(['status' => TaskStatus::Cancelled, 'message' => 'Cancelled before it began.', 'finished_at' => now()]);
+            $found->update(['status' => TaskStatus::Cancelled, 'message' => 'Cancelled before it started.', 'finished_at' => now()]);
         }
         $found->update(['cancel_wanted' => true]);
 

@@ -53,7 +53,7 @@ final class TokenController extends Controller
     {
         $user = $request->user();
         if (! $user instanceof User || TokenAbilities::isByToken()) {
-            throw new AccessDeniedHttpException('Sign in to see, make or take away tokens.');
+            throw new AccessDeniedHttpException('Sign in to see, create or revoke tokens.');
         }
 
         return $user;

@@ -23,7 +23,7 @@ final class EnsureAccountStatus
             throw new AuthenticationException();
         }
         if ($user instanceof User && $user->lacksSecondFactor() && ! $request->is(...self::WITHOUT_FACTOR)) {
-            throw new AccessDeniedHttpException('Administrators need a second factor here; set it up first.');
+            throw new AccessDeniedHttpException('Administrators need a second factor. Set it up first.');
         }
 
         return $next($request);

@@ -25,7 +25,7 @@ final class RejectNonText
             array_walk_recursive($values, static function (mixed $value, int|string $name) use ($where): void {
                 if (!self::isText((string) $name) || (\is_string($value) && !self::isText($value))) {
                     throw new BadRequestHttpException(
-                        sprintf('In %s there is a NUL byte or something that is not UTF-8; send plain text.', $where),
+                        sprintf('%s contains a NUL byte or invalid UTF-8. Send plain text.', $where),
                     );
                 }
             });
@@ -34,7 +34,7 @@ final class RejectNonText
         foreach ($request->query->all() as $name => $value) {
             if (\is_array($value)) {
                 throw new BadRequestHttpException(
-                    sprintf('In the question, "%s" must be one text and no list.', InvalidValue::quote((string) $name)),
+                    sprintf('The parameter "%s" must be text, not a list.', InvalidValue::quote((string) $name)),
                 );
             }
         }

@@ -20,7 +20,7 @@ final class TokenAbilities
     {
         $ability = $request->isMethodSafe() ? self::READ : self::WRITE;
         if (self::isByToken() && $request->user()?->tokenCan($ability) !== true) {
-            throw new AccessDeniedHttpException(sprintf('This token was not given the ability to %s.', $ability));
+            throw new AccessDeniedHttpException(sprintf('This token can’t %s.', $ability));
         }
 
         return $next($request);

@@ -16,7 +16,7 @@ final class TrustedHosts
     {
         $host = (string) parse_url('http://'.$request->headers->get('Host', ''), PHP_URL_HOST);
         if (! \in_array(mb_strtolower($host), config()->array('reach.hosts'), true)) {
-            throw new BadRequestHttpException('This address is not served here; see REACH_HOSTS.');
+            throw new BadRequestHttpException('This host name isn’t served here. See REACH_HOSTS.');
         }
 
         return $next($request);

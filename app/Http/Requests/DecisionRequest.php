@@ -72,7 +72,7 @@ final class DecisionRequest extends FormRequest
         if ($columns === [] && $text('tag') === null && $text('untag') === null) {
             throw UserError::because(
                 'decision',
-                'Nothing is decided; send a mark, a fit, an intent, a stage, a target, a note, a topic, a pin, a difficulty or a tag.',
+                'Nothing to change. Send a mark, fit, intent, stage, target, note, topic, pin, difficulty or tag.',
             );
         }
 
@@ -89,7 +89,7 @@ final class DecisionRequest extends FormRequest
     {
         return match (true) {
             $this->has('keywords') => $this->keywordKeys(),
-            $comparison === null => throw UserError::because('show', 'Nothing has been compared yet, so a sentence shows nothing.'),
+            $comparison === null => throw UserError::because('show', 'Nothing has been compared yet. Import rankings first.'),
             $this->has('topics') => self::open($comparison, Texts::list($this->array('topics'))),
             $this->has('groups') => $this->grouped($comparison),
             default => self::shown($comparison, Sentence::parse($this->string('show')->value()), $this->string('list')->value()),
@@ -147,7 +147,7 @@ final class DecisionRequest extends FormRequest
         $keywords = $rows->orderBy('keyword')->limit(self::MOST + 1)->pluck('keyword')->all();
 
         return \count($keywords) > self::MOST
-            ? throw UserError::because('show', 'A decision reaches at most 50,000 keywords at once; narrow the sentence.')
+            ? throw UserError::because('show', 'Change at most 50,000 keywords at once. Narrow the sentence.')
             : Texts::list($keywords);
     }
 

@@ -35,7 +35,7 @@ final class ShownTableRequest extends FormRequest
     {
         return [function (Validator $validator): void {
             if ($validator->errors()->isEmpty() && ! $this->isTable()) {
-                $validator->errors()->add('rows', 'Every row has a text, a number or nothing below each heading.');
+                $validator->errors()->add('rows', 'Each cell must be text, a number or empty.');
             }
         }];
     }

@@ -30,7 +30,7 @@ final class StudyListRequest extends FormRequest
     {
         $user = $this->user();
 
-        return $user instanceof User ? $user : throw new \LogicException('Only signed-in people come here.');
+        return $user instanceof User ? $user : throw new \LogicException('Sign in first.');
     }
 
     public function group(): ?string

@@ -45,6 +45,6 @@ final class UploadRequest extends FormRequest
     {
         $user = $this->user();
 
-        return $user instanceof User ? $user : throw new \LogicException('Only signed-in people come here.');
+        return $user instanceof User ? $user : throw new \LogicException('Sign in first.');
     }
 }

@@ -43,62 +43,62 @@ final readonly class WeighedRow
     public function __construct(
         #[Column('Keyword', asked: 'keyword', meaning: 'The keyword as its key.', from: Origin::Rankings)]
         public string $keyword,
-        #[Column('Standing', meaning: 'Where we stand against the best competitor.', from: Origin::Rankings)]
+        #[Column('Standing', meaning: 'Our position against the best competitor.', from: Origin::Rankings)]
         public Standing $standing,
         #[Column('We', asked: 'own', isTold: false, meaning: 'Our best position.', from: Origin::Rankings)]
         public ?int $ownPosition,
-        #[Column('Our page', meaning: 'The page of ours that has our best position.', from: Origin::Rankings)]
+        #[Column('Our page', meaning: 'Our page with the best position.', from: Origin::Rankings)]
         public ?string $ownUrl,
         #[Column(
-            'Meant for it',
+            'Targeted',
             asked: 'meant',
-            meaning: 'Whether every word of the keyword stands in the path of our page.',
+            meaning: 'Whether our page’s path has every word of the keyword.',
             from: Origin::Words,
         )]
         public ?bool $pageIsMeant,
         #[Column(isTold: false)]
         public ?int $bestCompetitor,
-        #[Column('Best', meaning: 'The best of the competitors’.', asked: 'best', isRange: true, isTold: false, from: Origin::Rankings)]
+        #[Column('Best', meaning: 'Best position of the competitors.', asked: 'best', isRange: true, isTold: false, from: Origin::Rankings)]
         public ?int $bestPosition,
-        #[Column('Ranking', asked: 'ranking', meaning: 'How many competitors rank.', from: Origin::Rankings)]
+        #[Column('Ranking', asked: 'ranking', meaning: 'Number of competitors that rank.', from: Origin::Rankings)]
         public int $competitorsRanking,
-        #[Column('Above us', asked: 'above', isRange: true, meaning: 'How many competitors stand above us.', from: Origin::Rankings)]
+        #[Column('Above us', asked: 'above', isRange: true, meaning: 'Number of competitors above us.', from: Origin::Rankings)]
         public int $competitorsAbove,
         #[Column(meaning: 'Our position and the competitors’.')]
         public array $positions,
-        #[Column(meaning: 'The same in the snapshots before.')]
+        #[Column(meaning: 'Positions in the previous snapshots.')]
         public array $previous,
         #[Column(isTold: false)]
         public int $presence,
-        #[Column('Movement', meaning: 'How our best position moved since the snapshot before.', from: Origin::Rankings)]
+        #[Column('Movement', meaning: 'Change of our best position since the previous snapshot.', from: Origin::Rankings)]
         public ?Movement $movement,
         #[Column('Page conflict', meaning: 'Two or more of our pages rank within 50.', from: Origin::Rankings)]
         public bool $pageConflict,
-        #[Column('Volume', 'searches a month', 'How often it is searched for.', asked: 'volume', isRange: true, from: Origin::Figures)]
+        #[Column('Volume', 'searches a month', 'Searches a month.', asked: 'volume', isRange: true, from: Origin::Figures)]
         public ?int $volume,
         #[Column(meaning: 'The volume is the mean of twelve monthly volumes.')]
         public bool $volumeDerived,
         #[Column(
             'Difficulty',
             '0–100',
-            'How hard page one is, as the sources say or a person.',
+            'How hard page one is, 0 to 100.',
             asked: 'difficulty',
             isRange: true,
             from: Origin::Figures,
         )]
         public ?float $difficulty,
-        #[Column('CPC', 'money', 'What advertisers pay for a click.', asked: 'cpc', isRange: true, from: Origin::Figures)]
+        #[Column('CPC', 'money', 'Cost of a click on an ad.', asked: 'cpc', isRange: true, from: Origin::Figures)]
         public ?float $cpc,
         #[Column(
             'Adv. comp.',
             '0–1',
-            'How much advertisers compete; no measure of organic difficulty.',
+            'Competition between advertisers, not organic difficulty.',
             asked: 'competition',
             isRange: true,
             from: Origin::Figures,
         )]
         public ?float $advertiserCompetition,
-        #[Column('Words', 'words', 'Words of the keyword.', asked: 'words', isRange: true, from: Origin::Words)]
+        #[Column('Words', 'words', 'Number of words in the keyword.', asked: 'words', isRange: true, from: Origin::Words)]
         public int $words,
         #[Column(isTold: false)]
         public int $brands,
@@ -118,9 +118,9 @@ final readonly class WeighedRow
         public int $competitorsIn20,
         #[Column(isTold: false)]
         public int $competitorsIn50,
-        #[Column('Intent', meaning: 'What the searcher wants, by words or as a person said.', from: Origin::Words)]
+        #[Column('Intent', meaning: 'What the searcher wants.', from: Origin::Words)]
         public ?Intent $intent,
-        #[Column('Topic', meaning: 'Keywords that one page can serve, by the name of their primary keyword.', from: Origin::Rules)]
+        #[Column('Topic', meaning: 'Keywords that one page can serve, named by the primary keyword.', from: Origin::Rules)]
         public ?string $topic,
         #[Column(isTold: false)]
         public ?string $topicFound,
@@ -143,22 +143,22 @@ final readonly class WeighedRow
         public ?float $pageOneMedian,
         #[Column(isTold: false)]
         public ?int $ownPageLinks,
-        #[Column(meaning: 'Our own clicks, of the newest performance import.')]
+        #[Column(meaning: 'Our clicks in the newest performance import.')]
         public ?int $measuredClicks,
-        #[Column(meaning: 'Our own impressions, of the newest performance import.')]
+        #[Column(meaning: 'Our impressions in the newest performance import.')]
         public ?int $measuredImpressions,
-        #[Column('Features', meaning: 'Features of the results page, as any ranking tells them.', from: Origin::PageOne)]
+        #[Column('Features', meaning: 'Features of the results page, from rankings.', from: Origin::PageOne)]
         public ?string $features,
-        #[Column('Target', 'position', 'The position aimed at.', from: Origin::Rules)]
+        #[Column('Target', 'position', 'Target position.', from: Origin::Rules)]
         public ?int $target,
-        #[Column('Visits now', 'visits a month', 'What our position brings.', asked: 'visits', isRange: true, from: Origin::Curve)]
+        #[Column('Visits now', 'visits a month', 'Estimated visits at our position.', asked: 'visits', isRange: true, from: Origin::Curve)]
         public ?float $visitsNow,
-        #[Column('Potential', 'visits a month', 'What position 1 would bring.', asked: 'potential', isRange: true, from: Origin::Curve)]
+        #[Column('Potential', 'visits a month', 'Estimated visits at position 1.', asked: 'potential', isRange: true, from: Origin::Curve)]
         public ?float $potential,
         #[Column(
             'Gain',
             'visits a month',
-            'What the target would bring beyond the visits now.',
+            'Extra visits at the target.',
             asked: 'gain',
             isRange: true,
             from: Origin::Curve,
@@ -169,7 +169,7 @@ final readonly class WeighedRow
         #[Column(
             'Expected gain',
             'visits a month',
-            'Expected visits, over all positions that it may reach.',
+            'Expected extra visits over all positions it may reach.',
             asked: 'expected',
             isRange: true,
             from: Origin::Chances,
@@ -184,14 +184,14 @@ final readonly class WeighedRow
             from: Origin::Chances,
         )]
         public ?float $worth,
-        #[Column('Horizon', meaning: 'How soon it can pay.', from: Origin::Rules)]
+        #[Column('Horizon', meaning: 'How soon it pays.', from: Origin::Rules)]
         public ?Horizon $horizon,
         #[Column('Tactic', meaning: 'What to do about it.', from: Origin::Rules)]
         public ?TacticLabel $tactic,
         #[Column(
             'Links to earn',
             'referring domains',
-            'Referring domains that our page lacks for page one.',
+            'Referring domains our page still needs for page one.',
             asked: 'links',
             isRange: true,
             from: Origin::PageOne,

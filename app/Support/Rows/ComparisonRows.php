@@ -14,7 +14,7 @@ use GreaterReach\Core\Meaning\FunnelStage;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
-/** The rows of one comparison beside what people decided about them, narrowed by a sentence. */
+/** The rows of one comparison beside decisions in this study about them, narrowed by a sentence. */
 final readonly class ComparisonRows
 {
     public function __construct(private Comparison $comparison)
@@ -60,7 +60,7 @@ final readonly class ComparisonRows
     /**
      * @param list<WeighedRow> $rows
      *
-     * @return list<array<string, mixed>> the rows as the API gives them, with what people decided
+     * @return list<array<string, mixed>> the rows as the API gives them, with decisions in this study
      */
     public function presentAll(array $rows): array
     {

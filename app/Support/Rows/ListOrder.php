@@ -23,7 +23,7 @@ final readonly class ListOrder
         $name = $sort === '' ? (string) array_key_first($columns) : $sort;
 
         return new self(
-            $columns[$name] ?? throw UserError::because('sort', sprintf('Sorting goes by one of %s.', implode(', ', array_keys($columns)))),
+            $columns[$name] ?? throw UserError::because('sort', sprintf('Sort by one of %s.', implode(', ', array_keys($columns)))),
             $isDescending,
         );
     }

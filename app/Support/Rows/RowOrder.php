@@ -7,7 +7,7 @@ namespace App\Support\Rows;
 use App\Exceptions\UserError;
 use App\Support\Catalogue\RowCatalogue;
 
-/** What a list of keywords goes by: a column of the catalogue, the position of one domain (`p2`), or what people decided. */
+/** What a list of keywords goes by: a column of the catalogue, the position of one domain (`p2`), or decisions in this study. */
 final readonly class RowOrder
 {
     /** Our share of the clicks goes as our visits do. */
@@ -37,7 +37,7 @@ final readonly class RowOrder
             \in_array($name, self::DECIDED, true) => self::decided('decisions', "o.{$name}"),
             default => throw UserError::because(
                 'sort',
-                sprintf('Sorting goes by one of %s.', implode(', ', [...$other === null ? [] : [$other], ...self::names()])),
+                sprintf('Sort by one of %s.', implode(', ', [...$other === null ? [] : [$other], ...self::names()])),
             ),
         });
     }

@@ -10,7 +10,7 @@ use GreaterReach\Core\Intake\RowParser;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
-/** Clauses about what people decided, and about where the figures come from. */
+/** Clauses about decisions in this study, and about where the figures come from. */
 final readonly class DecisionClauses
 {
     public function __construct(private SentenceContext $context)

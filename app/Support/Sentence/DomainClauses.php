@@ -114,7 +114,7 @@ final readonly class DomainClauses
         try {
             $url = UrlKey::of($clause->value);
         } catch (InvalidValue) {
-            throw SentenceProblem::in((string) $clause, 'must be the address of a page');
+            throw SentenceProblem::in((string) $clause, 'must be the URL of a page');
         }
 
         return $rows->whereIn('keyword', $this->rankings($this->context->channel)->where('url', $url));
@@ -160,6 +160,6 @@ final readonly class DomainClauses
 
         return $number <= $this->context->competitors
             ? $number
-            : throw SentenceProblem::in((string) $clause, 'names a competitor that this comparison does not have');
+            : throw SentenceProblem::in((string) $clause, 'names a competitor that isn’t in this comparison');
     }
 }

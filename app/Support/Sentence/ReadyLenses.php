@@ -22,16 +22,16 @@ final class ReadyLenses
             array_map(static fn(int $number): string => "m{$number}=left,slipped", $count === 0 ? [] : range(1, $count)),
         );
         $lenses = [
-            ['All of them rank, we do not', "standing=gap;competitors>={$count}"],
-            ['Comparable ones on page one, we are not there', $peers === null ? null : "own=absent;{$peers}"],
-            ['A weaker site ranks and we could', $weaker === null ? null : "standing=gap,behind;{$weaker}"],
+            ['All competitors rank, we don’t', "standing=gap;competitors>={$count}"],
+            ['Similar competitors on page one, we aren’t', $peers === null ? null : "own=absent;{$peers}"],
+            ['Weaker sites rank, we don’t', $weaker === null ? null : "standing=gap,behind;{$weaker}"],
             ['Just short of page one, within our comfort', "own>=11;own<=20;difficulty<={$comfort}"],
             ['We slip', 'movement=slipped,left'],
-            ['They lose ground', $losing === null ? null : "standing=gap,behind;{$losing}"],
-            ['Holes that only some of them cover', $count < 2 ? null : 'standing=gap;competitors>=1;competitors<='.($count - 1)],
-            ['Gaps that opened since last time', 'gaps=opened'],
-            ['Two of our pages for one keyword', 'conflict=yes'],
-            ['They advertise, we do not', 'paid=only they'],
+            ['Competitors dropping', $losing === null ? null : "standing=gap,behind;{$losing}"],
+            ['Gaps only some competitors fill', $count < 2 ? null : 'standing=gap;competitors>=1;competitors<='.($count - 1)],
+            ['New gaps', 'gaps=opened'],
+            ['Our pages competing', 'conflict=yes'],
+            ['Competitors advertise, we don’t', 'paid=only they'],
         ];
 
         return array_values(

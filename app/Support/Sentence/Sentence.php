@@ -32,7 +32,7 @@ final readonly class Sentence
         }
         $parts = array_values(array_filter(preg_split(Clause::BETWEEN, $text) ?: [], static fn(string $part): bool => trim($part) !== ''));
         if (\count($parts) > self::MOST_CLAUSES) {
-            throw SentenceProblem::in(end($parts), 'is beyond the 40 clauses that a sentence may have');
+            throw SentenceProblem::in(end($parts), 'is over the limit of 40 clauses');
         }
 
         return new self(

@@ -66,7 +66,7 @@ final readonly class SentenceCompiler
                 ($this->words->apply($rows, $clause) ?? ($this->decisions->apply($rows, $clause) ?? self::choice($rows, $clause))),
         };
         if ($narrowed === null) {
-            throw SentenceProblem::in((string) $clause, 'is about nothing that is known of a keyword');
+            throw SentenceProblem::in((string) $clause, 'is not a known clause');
         }
     }
 

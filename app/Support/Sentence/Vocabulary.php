@@ -197,7 +197,7 @@ final class Vocabulary
     private static function traits(): array
     {
         return [
-            ClauseKind::choices('horizon', 'Horizon', 'How soon it can pay.', 'horizon', self::values(Horizon::class), 'quick win'),
+            ClauseKind::choices('horizon', 'Horizon', 'How soon it pays.', 'horizon', self::values(Horizon::class), 'quick win'),
             ClauseKind::choices('intent', 'Intent', 'What the searcher wants.', 'intent', self::values(Intent::class), 'buy'),
             ClauseKind::choices(
                 'tactic',

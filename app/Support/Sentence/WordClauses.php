@@ -54,7 +54,7 @@ final readonly class WordClauses
         if (PatternSize::of($clause->value) > PatternSize::MOST) {
             throw SentenceProblem::in(
                 (string) $clause,
-                sprintf('repeats too much: written out it may have %d characters; make the numbers in braces smaller', PatternSize::MOST),
+                sprintf('repeats too much: at most %d characters when written out. Use smaller numbers in braces', PatternSize::MOST),
             );
         }
         try {
@@ -65,7 +65,7 @@ final readonly class WordClauses
                 'is no pattern: '.
                     (preg_match('/invalid regular expression: (.+?)(?:\n| \(|$)/', $problem->getMessage(), $why) === 1
                         ? $why[1]
-                        : 'it cannot be read'),
+                        : 'it is invalid'),
             );
         }
 

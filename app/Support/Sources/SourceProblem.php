@@ -11,20 +11,20 @@ final class SourceProblem extends \RuntimeException implements ReachException
 {
     public static function unknown(string $name, string $known): self
     {
-        return new self(sprintf('There is no source "%s"; there is %s.', mb_strimwidth($name, 0, 60, '…'), $known));
+        return new self(sprintf('No source is called "%s". Available: %s.', mb_strimwidth($name, 0, 60, '…'), $known));
     }
 
     public static function notConnected(string $name): self
     {
-        return new self(sprintf('The source "%s" is not connected; its address or key is not set on the server.', $name));
+        return new self(sprintf('The source "%s" isn’t connected. Set its address and key on the server.', $name));
     }
 
     public static function unreachable(string $name): self
     {
         return new self(
             sprintf(
-                'The source "%s" cannot be reached or breaks off. What has arrived is kept aside, so start the pull again later and '
-                    .'it goes on from there.',
+                'The source "%s" can’t be reached. Start the pull again later: '
+                    .'it continues where it stopped.',
                 $name,
             ),
         );
@@ -34,7 +34,7 @@ final class SourceProblem extends \RuntimeException implements ReachException
     {
         return new self(
             sprintf(
-                'The source "%s" lets no more requests through; it asks to wait %d seconds. Start the pull again then; it goes on '
+                'The source "%s" limits requests and asks to wait %d seconds. Start the pull again then: it continues '
                     .'from there.',
                 $name,
                 $seconds,
@@ -44,12 +44,12 @@ final class SourceProblem extends \RuntimeException implements ReachException
 
     public static function refused(string $name, int $status, string $why): self
     {
-        return new self(sprintf('The source "%s" refused with %d: %s', $name, $status, $why === '' ? 'it gives no reason.' : $why));
+        return new self(sprintf('The source "%s" refused with %d: %s', $name, $status, $why === '' ? 'no reason given.' : $why));
     }
 
     public static function garbled(string $name): self
     {
-        return new self(sprintf('The source "%s" sent something that is not what it should be; nothing was kept.', $name));
+        return new self(sprintf('The source "%s" sent invalid data, so nothing was saved.', $name));
     }
 
     public static function nothing(string $name, string $what): self

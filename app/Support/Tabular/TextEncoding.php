@@ -86,7 +86,7 @@ final class TextEncoding
      */
     private static function converted($file, string $from, int $skip)
     {
-        $copy = tmpfile() ?: throw new \RuntimeException('No temporary file could be made.');
+        $copy = tmpfile() ?: throw new \RuntimeException('Can’t create a temporary file.');
         fseek($file, $skip);
         // An even chunk never splits a UTF-16 unit; a surrogate pair at its edge is kept together below.
         while (($chunk = (string) fread($file, self::CHUNK)) !== '') {

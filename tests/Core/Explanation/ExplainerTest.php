@@ -44,9 +44,9 @@ final class ExplainerTest extends TestCase
             [
                 'Assumed: at difficulty 20 against our comfort difficulty of 30, 38.94% of pages reach the top 3.',
                 'We hold 3 of 8 keywords in related topics (related by ink, pen).',
-                'We are at 12 already, and a page keeps its position at worst: 38.94% ÷ 80.19% = 48.56%.',
+                'We already rank at 12, and at worst a page keeps its position: 38.94% ÷ 80.19% = 48.56%.',
                 'About 35% of pages move when they are worked on: 16.99%.',
-                'No finished work has taught us more yet.',
+                'No finished work to learn from yet.',
             ],
             self::plain($why['win_chance']->steps),
         );
@@ -84,7 +84,7 @@ final class ExplainerTest extends TestCase
     public function test_the_unknown_is_said_to_be_unknown(): void
     {
         $why = $this->explain(null, null, null);
-        self::assertSame(['We are absent, so no search ends at our site: 0.'], $why['visits_now']->steps);
+        self::assertSame(['We don’t rank, so there are no visits: 0.'], $why['visits_now']->steps);
         self::assertSame(['The volume is unknown, so this is too.'], $why['potential']->steps);
         self::assertSame(['The difficulty is unknown, so the chance is too.'], $why['win_chance']->steps);
         self::assertStringStartsWith('Over all positions from 1 to 100: unknown visits a month.', $why['expected_gain']->steps[0]);
@@ -122,7 +122,7 @@ final class ExplainerTest extends TestCase
         $odd = PositionFeature::Authority->oddity();
         self::assertContains("In this study {$odd}, so authority is left out of the model.", $new->assumptions);
         $existing = $this->explain(30, 1100, 40.0, $positions)['win_chance'];
-        self::assertStringStartsWith('We are at 30 already, and a page keeps its position at worst: ', $existing->steps[2]);
+        self::assertStringStartsWith('We already rank at 30, and at worst a page keeps its position: ', $existing->steps[2]);
     }
 
     public function test_a_title_test_tells_what_was_measured(): void
@@ -130,7 +130,7 @@ final class ExplainerTest extends TestCase
         $work = new Work(TacticLabel::of(Tactic::TestTitle), 5, 30.0, .5, 15.0, .4);
         $why = $this->explain(5, 1100, 40.0, work: $work, measured: new MeasuredClicks(10, 1000));
         self::assertSame(
-            ['We got 10 clicks from 1,000 impressions at position 5, less than the curve tells.'],
+            ['We got 10 clicks from 1,000 impressions at position 5, fewer than the curve predicts.'],
             self::plain($why['win_chance']->steps),
         );
         self::assertSame(['30 × 50% = 15 visits a month.'], self::plain($why['expected_gain']->steps));
@@ -141,7 +141,7 @@ final class ExplainerTest extends TestCase
     {
         $why = $this->explain(12, 1100, 20.0, clicksLeft: .5);
         self::assertSame(
-            ['1,100 × 0.5 (what the features of the results page leave) × 0.008 = 4.4 visits a month.'],
+            ['1,100 × 0.5 (share left by results-page features) × 0.008 = 4.4 visits a month.'],
             self::plain($why['visits_now']->steps),
         );
         self::assertStringEndsWith('× 0.114 = 62.7 visits a month.', $why['gain']->steps[1]);
@@ -152,7 +152,7 @@ final class ExplainerTest extends TestCase
     public function test_numbers_are_short(): void
     {
         self::assertSame(
-            ['unknown', '0', '12', '0.008', '99.72', '0.000001', '1,234,568', '0', '1', '0.5', '-999.9', '-1 000'],
+            ['unknown', '0', '12', '0.008', '99.72', '0.000001', '1,234,568', '0', '1', '0.5', '-999.9', '-1,000'],
             self::plain(array_map(
                 Explanation::number(...),
                 [null, 0.0, 12, 0.008, 99.7203, 0.000001, 1234567.8, 0, 1.0, 0.5, -999.94, -1000.0],

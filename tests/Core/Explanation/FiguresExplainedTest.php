@@ -80,7 +80,7 @@ final class FiguresExplainedTest extends TestCase
         $rules = array_map(static fn(Explanation $why): string => $why->rule, $this->why());
         self::assertSame(array_keys($rules), array_values(array_map(static fn(Explanation $why): string => $why->figure, $this->why())));
         self::assertSame('Visits a month are volume × click-through rate at our position; absent means 0.', $rules['visits_now']);
-        self::assertSame('What position 1 would bring: volume × click-through rate at 1.', $rules['potential']);
+        self::assertSame('Visits at position 1: volume × click-through rate at 1.', $rules['potential']);
         self::assertSame('Visits at the target less visits now, never below 0.', $rules['gain']);
         self::assertSame('What the gained visits would cost as bought clicks: gain × CPC.', $rules['gain_value']);
         self::assertSame(['Gain × conversion rate.', 'Conversions × value per conversion.'], [$rules['conversions'], $rules['revenue']]);
@@ -88,8 +88,8 @@ final class FiguresExplainedTest extends TestCase
         self::assertSame('The weighted mean of the scores that are known.', $rules['priority']);
         self::assertStringContainsString('new page, merge pages, extend page, refresh page, else improve page', $rules['tactic']);
         $assumed = array_map(static fn(Explanation $why): array => $why->assumptions, $this->why());
-        self::assertSame(['Every visit is taken to convert alike.'], $assumed['conversions']);
-        self::assertSame(['Every conversion is taken to be worth the same.'], $assumed['revenue']);
+        self::assertSame(['We assume the same conversion rate for every visit.'], $assumed['conversions']);
+        self::assertSame(['We assume the same value for every conversion.'], $assumed['revenue']);
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> bounds of the horizon, each met and just missed */
@@ -153,7 +153,7 @@ final class FiguresExplainedTest extends TestCase
     {
         $assumed = $this->why()['comfort'];
         self::assertSame(['Comfort difficulty: 30.'], $assumed->steps);
-        self::assertSame(['Fewer than ten keywords show our comfort difficulty, so it is assumed to be 30.'], $assumed->assumptions);
+        self::assertSame(['Fewer than ten keywords show our comfort difficulty, so we assume 30.'], $assumed->assumptions);
         $measured = $this->why(['horizons' => self::horizon(Rulebook::standard(), [...array_fill(0, 9, 20.0), 30.0])])['comfort'];
         self::assertSame([['The mean over 10 keywords is 21.'], []], [$measured->steps, $measured->assumptions]);
         self::assertSame(10, $measured->inputs[0]->value);

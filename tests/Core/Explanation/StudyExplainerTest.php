@@ -20,7 +20,7 @@ final class StudyExplainerTest extends TestCase
     public function test_shares_are_told_with_their_sums(): void
     {
         self::assertSame(['25 ÷ 100 = 0.25.'], StudyExplainer::shareOfClicks('a.example', 25.0, 100.0)->steps);
-        self::assertSame(['Nobody gets a click, so there is no share.'], StudyExplainer::shareOfClicks('a.example', 0.0, 0.0)->steps);
+        self::assertSame(['No domain gets clicks, so there is no share.'], StudyExplainer::shareOfClicks('a.example', 0.0, 0.0)->steps);
     }
 
     public function test_visits_and_their_value_are_told_by_domain(): void
@@ -39,7 +39,7 @@ final class StudyExplainerTest extends TestCase
     public function test_steadiness_says_what_it_means(): void
     {
         self::assertSame(
-            ['450 of 500 draws kept it in the top 20: a safe choice whatever the weights.'],
+            ['450 of 500 simulations kept it in the top 20: a safe choice whatever the weights.'],
             StudyExplainer::steadiness(0.9, 500, 20)->steps,
         );
         self::assertSame('in the top with few weights only', Steadiness::meaning(0.02));
@@ -48,7 +48,7 @@ final class StudyExplainerTest extends TestCase
             [Steadiness::meaning(0.3), Steadiness::meaning(0.0)],
         );
         self::assertSame(
-            ['10 of 500 draws kept it in the top 20: in the top with few weights only.'],
+            ['10 of 500 simulations kept it in the top 20: in the top with few weights only.'],
             StudyExplainer::steadiness(0.02, 500, 20)->steps,
         );
     }
@@ -74,7 +74,7 @@ final class StudyExplainerTest extends TestCase
     {
         $why = StudyExplainer::forecast(Month::parse('2027-03'), new Band(10, 50, 90, 52.5), 7, 2000, 0.3);
         self::assertSame(
-            ['In 2027-03, eight in ten draws are between 10 and 90 visits, half are below 50. The mean is 52.5.'],
+            ['In 2027-03, 8 of 10 simulations bring 10 to 90 visits. The median is 50, the mean 52.5.'],
             $why->steps,
         );
         self::assertSame(
@@ -87,7 +87,7 @@ final class StudyExplainerTest extends TestCase
     {
         self::assertSame(['0.25 ÷ 0.5 = 0.5.'], StudyExplainer::shareOfClicks('a.example', .25, .5)->steps);
         self::assertSame(
-            ['Nobody gets a click, so there is no share.'],
+            ['No domain gets clicks, so there is no share.'],
             StudyExplainer::shareOfClicks('a.example', 0.0, 0.0)->steps,
         );
         self::assertSame(
@@ -109,7 +109,7 @@ final class StudyExplainerTest extends TestCase
             2,
             $isReached,
         )->steps);
-        $drift = 'Pages nobody worked on now bring 110% of their visits then.';
+        $drift = 'Pages without work now bring 110% of their earlier visits.';
         self::assertSame(
             [$drift, '92.5 net visits against a forecast of 10 to 90: above.', 'The lead has reached its target.'],
             $told(Outcome::Above, 92.5, false, true),
@@ -122,7 +122,7 @@ final class StudyExplainerTest extends TestCase
             [
                 $drift,
                 '12 net visits against a forecast of 10 to 90: inside.',
-                'No clear change: untouched pages of this size swing as far by themselves.',
+                'No clear change: pages without work vary as much.',
                 'The lead has not reached its target.',
             ],
             $told(Outcome::Inside, 12.0, true, false),

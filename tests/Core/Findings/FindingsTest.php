@@ -63,11 +63,11 @@ final class FindingsTest extends TestCase
     public function test_the_share_tells_its_trend_and_who_leads(): void
     {
         self::assertSame(
-            'We get 15.6 % of the clicks, 2.6 points more than in 2025-12. big.example gets the most, 39.8 %.',
+            'We get 15.6% of the clicks, 2.6 points more than in 2025-12. big.example gets the most, 39.8%.',
             Market::share(.1559, .13, '2025-12', 'big.example', .3983, 900)->words,
         );
         self::assertStringContainsString(', 40 points more', Market::share(.9, .5, '2026-01', null, null, 1)->words);
-        self::assertSame('We get 50 % of the clicks. No competitor gets more.', Market::share(.5, null, null, null, null, 1)->words);
+        self::assertSame('We get 50% of the clicks. No competitor gets more.', Market::share(.5, null, null, null, null, 1)->words);
         self::assertStringContainsString(', 1 point less', Market::share(.5, .51, '2026-01', null, null, 1)->words);
     }
 

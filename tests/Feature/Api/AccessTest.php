@@ -143,7 +143,7 @@ final class AccessTest extends TestCase
         $at = "/api/v1/studies/{$study->slug}";
         $this->getJson("{$at}/keyword?keyword=pen%00ink")
             ->assertStatus(400)
-            ->assertJsonPath('detail', 'In the question there is a NUL byte or something that is not UTF-8; send plain text.');
+            ->assertJsonPath('detail', 'the question contains a NUL byte or invalid UTF-8. Send plain text.');
         $this->getJson("{$at}/bench?show=text%3D%ff%fe")->assertStatus(400);
         $this->postJson("{$at}/lenses", ['name' => "a\0b", 'show' => ''])->assertStatus(400);
         $this->postJson("{$at}/decisions", ['keywords' => ["pen\0"], 'mark' => 'shortlisted'])->assertStatus(400);

@@ -60,7 +60,7 @@ final class BoundsTest extends TestCase
         $this->getJson('http://localhost/api/v1/session')->assertOk();
         $this->getJson('http://rebound.example/api/v1/session')
             ->assertStatus(400)
-            ->assertJsonPath('detail', 'This address is not served here; see REACH_HOSTS.');
+            ->assertJsonPath('detail', 'This host name isn’t served here. See REACH_HOSTS.');
     }
 
     public function test_refusals_are_told_and_not_logged_and_failures_are_logged_under_the_number_that_is_told(): void

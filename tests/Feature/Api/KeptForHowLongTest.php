@@ -67,7 +67,7 @@ final class KeptForHowLongTest extends TestCase
         $this->actingAs($this->makeUser());
         $make('first')->assertCreated();
         $make('second')->assertUnprocessable()
-            ->assertJsonFragment(['detail' => 'You have made 1 studies, which is the most one person may have.']);
+            ->assertJsonFragment(['detail' => 'You have created 1 studies, the most one person can have.']);
         $this->deleteJson('/api/v1/studies/first'.getmypid(), ['name' => 'first'])->assertOk();
         $make('second')->assertUnprocessable();
         DB::table('studies')->where('slug', 'first'.getmypid())->update(['deleted_at' => now()->subDays(31)]);

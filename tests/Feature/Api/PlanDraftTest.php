@@ -144,7 +144,7 @@ final class PlanDraftTest extends TestCase
         $draft = $this->draft();
         $this->postJson($this->at('plan/drafts'), ['name' => 'spring push'])
             ->assertUnprocessable()
-            ->assertJsonPath('detail', 'There is a draft "spring push" already; give this one another name.');
+            ->assertJsonPath('detail', 'A draft "spring push" already exists. Choose another name.');
         $this->postJson($this->at('plan/drafts'), ['name' => ''])->assertUnprocessable();
         $this->patchJson($this->at("plan/drafts/{$draft}"), [
             'version' => 1,

@@ -36,7 +36,7 @@ final class ScopeChangeTest extends TestCase
         $said = $this->say(['domain' => 'quillfair.example/shop']);
         self::assertSame(
             [
-                'Taken over from "quillfair.example" for "quillfair.example/shop": 1 list, without what lies outside '
+                'Copied from "quillfair.example" to "quillfair.example/shop": 1 list, without what lies outside '
                     .'"quillfair.example/shop".',
             ],
             $said,
@@ -57,7 +57,7 @@ final class ScopeChangeTest extends TestCase
         $this->import($this->study, "keyword,position\nbig pen,3\n", 'rankings', $place);
         self::assertSame(
             [
-                'Taken over from "www.nibhouse.example" for "nibhouse.example": 1 list, with what lies inside "www.nibhouse.example" '
+                'Copied from "www.nibhouse.example" to "nibhouse.example": 1 list, with what lies inside "www.nibhouse.example" '
                     .'alone: bring the files in again for the rest.',
             ],
             $this->say(['competitors' => ['nibhouse.example']]),
@@ -97,7 +97,7 @@ final class ScopeChangeTest extends TestCase
     {
         [$code, $printed] = $this->command('reach:study', ['slug' => $this->study->slug, '--domain' => 'shop.quillfair.example']);
         self::assertSame(0, $code);
-        self::assertStringContainsString('Taken over from "quillfair.example" for "shop.quillfair.example": 1 list', $printed);
+        self::assertStringContainsString('Copied from "quillfair.example" to "shop.quillfair.example": 1 list', $printed);
     }
 
     /**

@@ -66,7 +66,7 @@ final class SharedBriefTest extends TestCase
         self::assertStringNotContainsString('<script>', $page);
         self::assertStringContainsString('&lt;script&gt;', $page);
 
-        $this->tell($path, ['status' => 'published'])->assertStatus(422)->assertSee('Say where it was published.');
+        $this->tell($path, ['status' => 'published'])->assertStatus(422)->assertSee('Enter the URL of the published page.');
         $this->tell($path, ['status' => 'published', 'url' => 'https://inkmoor.example/pen', 'note' => 'kept'])->assertStatus(422)
             ->assertSee('is no page of quillfair.example')
             ->assertSee('kept');
@@ -99,7 +99,7 @@ final class SharedBriefTest extends TestCase
         $this->get($this->path($revoked['url']))->assertStatus(410)->assertSee('was revoked')->assertDontSee('big pen');
         $this->get($this->path($ended['url']))->assertOk();
         Carbon::setTestNow(now()->addDays(3));
-        $this->get($this->path($ended['url']))->assertStatus(410)->assertSee('This link ended on');
+        $this->get($this->path($ended['url']))->assertStatus(410)->assertSee('This link expired on');
         $this->tell($this->path($ended['url']), ['status' => 'writing'])->assertStatus(410);
         self::assertSame('planned', $this->item->refresh()->status);
     }

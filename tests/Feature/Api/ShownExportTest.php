@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Storage;
 use OpenSpout\Reader\Common\Creator\ReaderEntityFactory;
 use Tests\TestCase;
 
-/** Every list is written as it is shown: its columns, its order, its sentence, and what people decided where that is wanted. */
+/** Every list is written as it is shown: its columns, its order, its sentence, and decisions in this study where that is wanted. */
 final class ShownExportTest extends TestCase
 {
     private Study $study;

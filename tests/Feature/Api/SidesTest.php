@@ -51,7 +51,7 @@ final class SidesTest extends TestCase
             ->assertStatus(422)
             ->assertJsonPath(
                 'detail',
-                'A roadmap was made from its side; look from its side and take the items off first if they are to go.',
+                'This domain has a roadmap of its own. Compare from its side and remove the items first.',
             );
     }
 

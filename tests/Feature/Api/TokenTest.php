@@ -75,7 +75,7 @@ final class TokenTest extends TestCase
         $decide = ['keywords' => ['pen'], 'mark' => 'shortlisted'];
         $this->ask($this->token($editor), 'POST', "studies/{$study->slug}/decisions", $decide)
             ->assertForbidden()
-            ->assertJsonPath('detail', 'This token was not given the ability to write.');
+            ->assertJsonPath('detail', 'This token can’t write.');
         $this->ask($this->token($editor, ['write']), 'GET', "studies/{$study->slug}/bench")->assertForbidden();
         $this->ask($this->token($editor, ['read', 'write']), 'POST', "studies/{$study->slug}/decisions", $decide)->assertOk();
         self::assertSame('shortlisted', DB::table('decisions')->where('study_id', $study->id)->value('mark'));

@@ -54,7 +54,7 @@ final class UploadsAndTasksTest extends TestCase
         $this->actingAs($this->makeEditor($study));
         $ours = $this->upload($study, "keyword,position\npen,3\n", 'ours.csv');
         self::assertSame('quillfair.example', $ours['proposal']['domain']);
-        self::assertSame(['"ours" in its name is taken as quillfair.example.'], $ours['notes']);
+        self::assertSame(['"ours" in its name is read as quillfair.example.'], $ours['notes']);
         $theirs = $this->upload($study, "Phrase looked for;Place\npen;3\n", 'nibhouse.csv');
         self::assertSame('nibhouse.example', $theirs['proposal']['domain'], 'Whatever its headers are.');
         $byAddress = $this->upload($study, "keyword,position,url\npen,3,https://nibhouse.example/pens\n", 'ours.csv');
@@ -69,7 +69,7 @@ final class UploadsAndTasksTest extends TestCase
         $this->actingAs($this->makeEditor($study));
         $first = $this->upload($study, "keyword,position\npen,3\n", 'theirs-2026-10.csv');
         self::assertSame(['', '2026-10-01'], [$first['proposal']['domain'], $first['proposal']['date']]);
-        self::assertSame(['"2026-10" in its name is taken as 2026-10-01.'], $first['notes']);
+        self::assertSame(['"2026-10" in its name is read as 2026-10-01.'], $first['notes']);
         $this->postJson("/api/v1/studies/{$study->slug}/imports", [
             'upload' => $first['id'], 'kind' => 'rankings', 'domain' => 'inkmoor.example', 'date' => '2026-10-01', 'channel' => 'paid',
         ])->assertStatus(202);
@@ -81,7 +81,7 @@ final class UploadsAndTasksTest extends TestCase
             ],
             $next['proposal'],
         );
-        self::assertStringContainsString('Taken as "theirs-2026-10.csv" was.', implode(' ', $next['notes']));
+        self::assertStringContainsString('Same settings as "theirs-2026-10.csv".', implode(' ', $next['notes']));
         $other = $this->upload($study, "query,clicks,impressions,position\npen,3,9,2.5\n", 'theirs-2026-12.csv');
         self::assertSame('performance', $other['proposal']['kind'], 'Kind of file decides where it fits no more.');
     }
@@ -93,7 +93,7 @@ final class UploadsAndTasksTest extends TestCase
         $task = $this->order($study, 'imports/preview', "keyword,position,authority of it,crawl date\npen,3,4,x\n");
         self::assertEquals([['header' => 'crawl date', 'field' => 'date']], $task['result']['preview']['nearly']);
         self::assertContains(
-            'The column "crawl date" is not used; it may be the field "date".',
+            'The column "crawl date" is not used. It may be the field "date".',
             $task['result']['preview']['outcome']['notes'],
         );
     }

@@ -172,7 +172,7 @@ final class WeighViewsTest extends TestCase
         [$study] = $this->weighed();
         $this->getJson("/api/v1/studies/{$study->slug}/opportunities/groups?by=colour")
             ->assertUnprocessable()
-            ->assertJsonPath('detail', 'Groups are there by topic, intent, stage, tactic, horizon, page.');
+            ->assertJsonPath('detail', 'Group by one of topic, intent, stage, tactic, horizon, page.');
     }
 
     public function test_the_map_draws_what_has_both_figures_and_where_the_chance_passes_a_half(): void

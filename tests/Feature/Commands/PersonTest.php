@@ -80,7 +80,7 @@ final class PersonTest extends TestCase
             'updated_by' => $user->id,
         ]);
         self::assertSame(
-            [0, "The account of {$email} is gone.\n"],
+            [0, "Deleted the account of {$email}.\n"],
             $this->command('reach:person', ['email' => $email, '--remove' => true]),
         );
         self::assertNull($user->fresh());

@@ -110,7 +110,7 @@ final class LinksTest extends TestCase
             $text = $document->baseResponse instanceof \Symfony\Component\HttpFoundation\StreamedResponse
                 ? $document->streamedContent()
                 : (string) $document->getContent();
-            self::assertStringContainsString('hobby.example (authority 40) links to 2 of the pages that lead', $text);
+            self::assertStringContainsString('hobby.example (authority 40) links to 2 of the leading pages', $text);
         }
     }
 }

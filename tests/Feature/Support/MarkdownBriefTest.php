@@ -63,7 +63,7 @@ final class MarkdownBriefTest extends TestCase
                 '| pen | · | 7 |',
                 '- how to hold a pen',
                 '## To beat: https://a.example/x\\_y',
-                '- my\\_club.example links to 1 of the pages that lead',
+                '- my\\_club.example links to 1 of the leading pages',
                 '| 1 | https://a.example/ | · | 3 |',
             ] as $line
         ) {

@@ -44,7 +44,8 @@ export function CurveOffer({ study }: { study: Study }) {
       <Box sx={{ flex: 1 }}>
         {take.isError
           ? take.error.message
-          : `${whole(impressions)} impressions of your own are available, but gains use the default CTR curve. Your own curve would put the ` +
+          : `${whole(impressions)} impressions of your own are available, but gains use the default CTR curve. ` +
+            `Your own curve would put the ` +
             `total gain at ${estimate(preview.data.gain.after)} visits a month instead of ${estimate(preview.data.gain.before)}. ` +
             `${whole(moved)} of ${whole(preview.data.keywords)} keywords would change their horizon.`}
       </Box>

@@ -25,8 +25,8 @@ export function goalProblem(written: { goal: string; until: string; odds: string
 export function goalWords({ goal, until, odds }: AskedGoal, answer: Pick<GoalAnswer, 'capacity' | 'share' | 'visits' | 'reached'>): string {
   const wanted = `+${estimate(goal)} visits a month by ${monthName(until)} with odds of ${percent(odds)}`;
   return answer.reached
-    ? `${wanted} take ${decimal(answer.capacity, 1)} days a month. ${percent(answer.share)} of the simulations reach it, and with these odds you reach ` +
-        `+${estimate(answer.visits)}.`
-    : `${wanted} are out of reach: with ${decimal(answer.capacity, 1)} days a month, ${percent(answer.share)} of the simulations reach it. ` +
-        `The most with these odds is +${estimate(answer.visits)}.`;
+    ? `${wanted} take ${decimal(answer.capacity, 1)} days a month. ${percent(answer.share)} of the simulations reach it, ` +
+        `and with these odds you reach +${estimate(answer.visits)}.`
+    : `${wanted} are out of reach: with ${decimal(answer.capacity, 1)} days a month, ${percent(answer.share)} of the simulations ` +
+        `reach it. The most with these odds is +${estimate(answer.visits)}.`;
 }

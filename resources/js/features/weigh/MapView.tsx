@@ -92,7 +92,7 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
         Area shows volume. Draw a loop to select, click to open. Keys: j, k or arrows move by expected gain, v selects, Enter opens.{' '}
         {map.data.left_out > 0 && `${whole(map.data.left_out)} with less expected gain are not drawn.`}
         {plot.lines.some((line) => !line.isStrong) &&
-          ' The lines show win chances for new pages without related topics. Pages that already rank close to the target have a better chance.'}
+          ' Lines: win chances of new pages without related topics. Pages that rank close to the target have better ones.'}
       </Box>
     </Box>
   );
