@@ -60,7 +60,7 @@ enum ProblemCode: string
             self::NotAllowed => 'Not allowed',
             self::NotFound => 'Not found',
             self::MethodNotAllowed => 'Method not allowed',
-            self::ChangedMeanwhile => 'Changed meanwhile',
+            self::ChangedMeanwhile => 'Changed by someone else',
             self::TooLarge => 'Too large',
             self::SessionExpired => 'Session expired',
             self::FieldsNotRight,

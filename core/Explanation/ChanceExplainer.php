@@ -187,7 +187,7 @@ final readonly class ChanceExplainer
         ];
         $chance = Explanation::percent($this->facts->work->winChance);
         $steps[] = $effects->new->items === 0
-            ? "For a new page of ours that makes {$chance}."
+            ? "For our new pages that makes {$chance}."
             : \sprintf(
                 'Our own %s new pages did %s: %s.',
                 Explanation::number($effects->new->items),

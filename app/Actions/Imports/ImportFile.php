@@ -39,7 +39,7 @@ final readonly class ImportFile
     /**
      * @param ?\Closure(int): void $progress told the number of rows read, now and then
      *
-     * @throws FileProblem|ImportRefused|UserError
+     * @throws FileProblem|ImportFailed|UserError
      */
     public function execute(ImportOptions $order, ?\Closure $progress = null): ImportOutcome
     {
@@ -76,7 +76,7 @@ final readonly class ImportFile
         $fingerprint = FileFingerprint::begin($order->path);
         $staged = $this->stage($order, $table, $plan, $pulse);
         if ($staged->badRows->total() > $order->allowedErrors) {
-            throw ImportRefused::with($staged->badRows);
+            throw ImportFailed::with($staged->badRows);
         }
         $import = Import::query()->create([
             'study_id' => $order->study->id,

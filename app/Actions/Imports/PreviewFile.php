@@ -36,7 +36,7 @@ final readonly class PreviewFile
         $mapping = $this->mappings->partial($order, $table->headers());
         try {
             $outcome = $this->import->execute($order, $progress);
-        } catch (ImportRefused $refused) {
+        } catch (ImportFailed $refused) {
             $badRows = $refused->badRows;
         } catch (FileProblem|UserError $refused) {
             $problem = $refused->getMessage();

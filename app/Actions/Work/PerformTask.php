@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Work;
 
-use App\Actions\Imports\ImportRefused;
+use App\Actions\Imports\ImportFailed;
 use App\Exceptions\FailureMessage;
 use App\Models\Task;
 use App\Models\TaskKind;
@@ -33,7 +33,7 @@ final readonly class PerformTask
             $this->end($task, TaskStatus::Done, '', $handler->run($task, new Progress($task)));
         } catch (TaskCancelled) {
             $this->end($task, TaskStatus::Cancelled, 'Cancelled. Nothing was saved.');
-        } catch (ImportRefused $refused) {
+        } catch (ImportFailed $refused) {
             $this->end($task, TaskStatus::Failed, $refused->getMessage(), ['bad_rows' => $refused->badRows]);
         } catch (ReachException $problem) {
             $this->end($task, TaskStatus::Failed, $problem->getMessage());

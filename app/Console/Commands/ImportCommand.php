@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Actions\Imports\BadRows;
+use App\Actions\Imports\ImportFailed;
 use App\Actions\Imports\ImportFile;
 use App\Actions\Imports\ImportOptions;
-use App\Actions\Imports\ImportRefused;
 use App\Actions\Imports\WriteReport;
 use App\Exceptions\UserError;
 use GreaterReach\Core\Exception\InvalidValue;
@@ -64,7 +64,7 @@ final class ImportCommand extends ReachCommand implements RecordsAudit
         $write = static fn(BadRows $rows) => $path === null ? null : $report->execute($rows, $path);
         try {
             $outcome = $import->execute($order, $this->progress());
-        } catch (ImportRefused $refused) {
+        } catch (ImportFailed $refused) {
             $write($refused->badRows);
             throw $refused;
         }

@@ -115,7 +115,7 @@ final class ExplainerTest extends TestCase
                 'Pages like ours in this study: 2.135% reach the top 3 at difficulty 40 (fitted to 5,000 positions).',
                 'We hold 3 of 8 keywords in related topics (related by ink, pen).',
                 '12 new pages in this market did worse than pages do on average.',
-                'For a new page of ours that makes 1.306%.',
+                'For our new pages that makes 1.306%.',
             ],
             self::plain($new->steps),
         );

@@ -9,7 +9,7 @@ import { useState } from 'react';
 import { keywordQuery } from './queries';
 import type { Comparison, KeywordDossier, Mark, Study } from '../../api/schema';
 import { chanceWords } from '../keyword/chance';
-import { DomainSaidLines } from '../keyword/DomainSaidLines';
+import { DomainSources } from '../keyword/DomainSources';
 import { domainLetter, DomainShape } from '../keyword/DomainShape';
 import { decimal, estimate, pathOf, position, whole } from '../../shared/format';
 import { Failed, Waiting } from '../../shared/Notice';
@@ -337,7 +337,7 @@ function Sources({ dossier, comparison }: { dossier: KeywordDossier; comparison:
           <Typography variant="body2">
             Sources disagree about the authority of {comparison.domains.find((one) => one.id === domain.domain)?.entry}. We use the first.
           </Typography>
-          <DomainSaidLines said={domain.said} />
+          <DomainSources said={domain.said} />
         </Box>
       ))}
     </Part>

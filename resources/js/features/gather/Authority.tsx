@@ -4,7 +4,7 @@ import Popover from '@mui/material/Popover';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { LedgerRow } from '../../api/schema';
-import { DomainSaidLines } from '../keyword/DomainSaidLines';
+import { DomainSources } from '../keyword/DomainSources';
 import { decimal } from '../../shared/format';
 import { isDisputed } from './peers.logic';
 import { measures, parts } from '../../theme/measures';
@@ -47,7 +47,7 @@ export function Authority({ row }: { row: LedgerRow }) {
               ? 'Sources disagree. We use the first in the order of “authority sources” in the rulebook, then the newest.'
               : 'By source:'}
           </Typography>
-          <DomainSaidLines said={row.said} />
+          <DomainSources said={row.said} />
         </Box>
       </Popover>
     </>

@@ -96,7 +96,7 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
       <Box sx={{ typography: 'note', color: 'text.secondary', mt: 0.5 }}>
         {item.why.effort.steps.join(' ')} {item.why.season.steps.join(' ')}
       </Box>
-      <Told item={item} />
+      <ItemFacts item={item} />
       {brief.isPending && <Waiting what="Loading the brief" />}
       {brief.isError && <Failed error={brief.error} onRetry={() => void brief.refetch()} />}
       {brief.data !== undefined && (
@@ -130,7 +130,7 @@ export function ItemPanel({ study, item, columns, onChange, onRemove, onClose }:
 }
 
 /** What it stands for, what it was made of, and what its writer said. */
-function Told({ item }: { item: RoadmapItem }) {
+function ItemFacts({ item }: { item: RoadmapItem }) {
   return (
     <Box sx={{ typography: 'dense', mt: 1 }}>
       {servesWords(item)}

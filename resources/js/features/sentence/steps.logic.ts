@@ -43,10 +43,10 @@ export function stepForth(steps: Steps, now: Said): { said: Said; steps: Steps }
 /** Steps out of the state of a place in the history, which anything may have written. */
 export function stepsOf(state: unknown): Steps {
   const { before, after, isTyping } = (typeof state === 'object' && state !== null ? state : {}) as Record<string, unknown>;
-  return isSaid(before) && isSaid(after) ? { before, after, isTyping: isTyping === true } : noSteps;
+  return isListOfSentences(before) && isListOfSentences(after) ? { before, after, isTyping: isTyping === true } : noSteps;
 }
 
-function isSaid(value: unknown): value is Said[] {
+function isListOfSentences(value: unknown): value is Said[] {
   return Array.isArray(value) && value.every((one) => isTextOrNull((one as Said | null)?.show) && isTextOrNull((one as Said | null)?.off));
 }
 

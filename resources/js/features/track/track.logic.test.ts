@@ -21,7 +21,7 @@ describe('words of what came of it', () => {
     expect(effectWords(undefined)).toBe('');
     expect(effectWords({ market_pages: 1, new: none, existing: none })).toContain('1 new page in this market. None of our');
     expect(effectWords({ market_pages: 12, new: { items: 1 }, existing: { items: 2 } })).toBe(
-      'Win chances are learnt from 12 new pages in this market and 3 finished items of ours.',
+      'Win chances are learnt from 12 new pages in this market and 3 finished items.',
     );
   });
 

@@ -6,7 +6,7 @@ type EffectOf = { market_pages: number; new: Taught; existing: Taught };
 
 /** What pages nobody worked on did meanwhile. */
 export function driftWords(drift: number | null): string {
-  return drift === null ? '' : `Pages nobody worked on now bring ${percent(drift)} of their visits then.`;
+  return drift === null ? '' : `Pages without work now bring ${percent(drift)} of their visits then.`;
 }
 
 /** What came of an item, in a word or two; no clear change is named so, however wide its forecast range. */
@@ -49,7 +49,7 @@ export function effectWords(effect: EffectOf | undefined): string {
   const market = `${counted(effect.market_pages, 'new page')} in this market`;
   return taught === 0
     ? `Win chances are learnt from ${market}. None of our finished items has had its full ramp yet.`
-    : `Win chances are learnt from ${market} and ${counted(taught, 'finished item')} of ours.`;
+    : `Win chances are learnt from ${market} and ${counted(taught, 'finished item')}.`;
 }
 
 /** All that was said against all that was achieved, in the newest month. */

@@ -186,7 +186,7 @@ function GroupTable({ by, groups, study, show, onOpen, onTopic, decisions }: Tab
 
 function nameOf({ name }: OpportunityGroup, by: Trait): string {
   if (name === null) {
-    return by === 'page' ? 'no page of ours' : 'unset';
+    return by === 'page' ? 'no page' : 'unset';
   }
   return by === 'page' ? pathOf(name) : name;
 }

@@ -3,7 +3,7 @@ import type { DomainSaid } from '../../api/schema';
 import { decimal, whole } from '../../shared/format';
 
 /** What each source says about a domain, the one that is asked first at the top. */
-export function DomainSaidLines({ said }: { said: DomainSaid[] }) {
+export function DomainSources({ said }: { said: DomainSaid[] }) {
   return (
     <Box component="ol" sx={{ m: 0, pl: 2.5, typography: 'note', fontVariantNumeric: 'tabular-nums' }}>
       {said.map((source, index) => (

@@ -9,7 +9,7 @@ use App\Exceptions\ProblemCode;
 use GreaterReach\Core\Exception\ReachException;
 
 /** An import whose rows were not good enough to keep any; carries the report of the bad ones. */
-final class ImportRefused extends \RuntimeException implements ReachException, HasProblemFields
+final class ImportFailed extends \RuntimeException implements ReachException, HasProblemFields
 {
     private function __construct(public readonly BadRows $badRows, string $message)
     {

@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Actions\Archive\ExportStudy;
 
-final class GiveCommand extends ReachCommand implements RecordsAudit
+final class ExportStudyCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:give {slug : Short name of the study} {file : Where the archive is written, such as /tmp/study.tar}';
 

@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Actions\Archive\ImportStudy;
 
-final class TakeCommand extends ReachCommand implements RecordsAudit
+final class ImportStudyCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:take {file : A file from reach:give}
         {--name= : Short name of the new study; the original one by default}';
