@@ -20,7 +20,7 @@
     <table>
         <tr><th>Keyword</th><th class="n">Volume</th><th class="n">We</th></tr>
         @foreach ($brief['keywords'] as $keyword)
-            <tr><td>{{ $keyword['keyword'] }}{{ $keyword['is_lead'] ? ' (lead)' : '' }}</td><td class="n">{{ $keyword['volume'] ?? '·' }}</td><td class="n">{{ $keyword['own_position'] ?? '·' }}</td></tr>
+            <tr><td>{{ $keyword['keyword'] }}{{ $keyword['is_lead'] ? ' (lead)' : '' }}</td><td class="n">{{ $keyword['volume'] === null ? '·' : number_format($keyword['volume']) }}</td><td class="n">{{ $keyword['own_position'] ?? '·' }}</td></tr>
         @endforeach
     </table>
     @if ($brief['questions'] !== [])
@@ -32,7 +32,7 @@
         </ul>
     @endif
     @foreach ($brief['rivals'] as $rival)
-        <h2>To beat: {{ $rival['url'] }}</h2>
+        <h2>Page to beat: {{ $rival['url'] }}</h2>
         <ul>
             @foreach ($rival['headings'] as $heading)
                 <li>{{ $heading }}</li>
@@ -50,7 +50,7 @@
     @if ($brief['page_one'] !== [])
         <h2>Page one</h2>
         <table>
-            <tr><th class="n">Place</th><th>Page</th><th class="n">Strength</th><th class="n">Referring domains</th><th>Opening</th></tr>
+            <tr><th class="n">Position</th><th>Page</th><th class="n">Strength</th><th class="n">Referring domains</th><th>Opening</th></tr>
             @foreach ($brief['page_one'] as $place => $result)
                 <tr><td class="n">{{ $result['position'] }}</td><td>{{ $result['url'] }}</td><td class="n">{{ $result['page_strength'] ?? '·' }}</td><td class="n">{{ $result['referring_domains'] ?? '·' }}</td><td>{{ $openings[$place] }}</td></tr>
             @endforeach

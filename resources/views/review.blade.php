@@ -1,8 +1,8 @@
 @extends('document')
 @php
-    $number = static fn (int|float|null $value): string => $value === null ? '·' : number_format((float) $value, 0, '.', "\u{202F}");
+    $number = static fn (int|float|null $value): string => $value === null ? '·' : number_format((float) $value);
     $counted = static fn (int $count, string $one): string => $number($count).' '.$one.($count === 1 ? '' : 's');
-    $percent = static fn (?float $value): string => $value === null ? '·' : round(100 * $value).' %';
+    $percent = static fn (?float $value): string => $value === null ? '·' : round(100 * $value).'%';
     $place = static fn (?int $value): string => $value === null ? 'absent' : (string) $value;
     $dashes = ['', '7 3', '2 3', '8 2 2 2', '4 4', '1 2', '10 4', '3 1', '6 1', '1 4', '9 1 1 1'];
     $first = $track['shares'][0] ?? null;
@@ -43,10 +43,10 @@
     @endif
     @if ($since !== null)
         <h2>Since {{ $since['from'] }}</h2>
-        <p>We climbed for {{ $counted($since['moved']['climbed'] ?? 0, 'keyword') }}, slipped for {{ $number($since['moved']['slipped'] ?? 0) }}, entered for {{ $number($since['moved']['entered'] ?? 0) }} and left {{ $number($since['moved']['left'] ?? 0) }}.
-            {{ $counted($since['opened']['keywords'], 'gap') }} opened and {{ $number($since['closed']['keywords']) }} closed; {{ $number($since['undecided']) }} of the new ones {{ $since['undecided'] === 1 ? 'waits' : 'wait' }} for a decision.</p>
+        <p>We climbed on {{ $counted($since['moved']['climbed'] ?? 0, 'keyword') }}, dropped on {{ $number($since['moved']['slipped'] ?? 0) }}, entered on {{ $number($since['moved']['entered'] ?? 0) }} and left on {{ $number($since['moved']['left'] ?? 0) }}.
+            {{ $counted($since['opened']['keywords'], 'gap') }} opened and {{ $number($since['closed']['keywords']) }} closed. {{ $counted($since['undecided'], 'new gap') }} to decide on.</p>
         <div class="pair">
-            @foreach (['Gaps that opened' => $since['opened']['first'], 'Gaps that closed' => $since['closed']['first']] as $heading => $gaps)
+            @foreach (['Gaps opened' => $since['opened']['first'], 'Gaps closed' => $since['closed']['first']] as $heading => $gaps)
                 <table>
                     <tr><th>{{ $heading }}</th><th class="n">Volume</th><th class="n">We</th><th class="n">Best</th></tr>
                     @forelse ($gaps as $gap)
@@ -65,7 +65,7 @@
         <p>Nothing on the roadmap is done yet.</p>
     @else
         @foreach ($track['calibration'] as $kind)
-            <p>{{ $counted($kind['items'], ['new' => 'new page', 'existing' => 'existing page', 'title' => 'title test'][$kind['kind']]) }} past the ramp: @if ($kind['kind'] !== 'title'){{ $kind['reached'] }} reached the target, {{ $number($kind['said']) }} were expected; @endif{{ $number($kind['net']) }} net visits a month against {{ $number($kind['expected']) }} expected; {{ $kind['inside'] }} of {{ $kind['items'] }} inside the forecast range.</p>
+            <p>{{ $counted($kind['items'], ['new' => 'new page', 'existing' => 'existing page', 'title' => 'title test'][$kind['kind']]) }} after their full ramp: @if ($kind['kind'] !== 'title'){{ $kind['reached'] }} reached the target, {{ $number($kind['said']) }} were expected; @endif{{ $number($kind['net']) }} net visits a month against {{ $number($kind['expected']) }} expected; {{ $kind['inside'] }} of {{ $kind['items'] }} inside the forecast range.</p>
         @endforeach
         <table>
             <tr><th>Item</th><th>Done</th><th class="n">Position</th><th class="n">Net visits</th><th class="n">Forecast, 10 to 90</th><th>Outcome</th></tr>
@@ -74,7 +74,7 @@
             @endforeach
         </table>
     @endif
-    <h2>What comes next</h2>
+    <h2>Next items</h2>
     @if ($ahead === [])
         <p>The roadmap is empty.</p>
     @else
@@ -84,14 +84,14 @@
                 <tr><td>{{ $item['month'] }}</td><td>{{ $item['name'] }}</td><td>{{ $item['tactic'] }}</td><td>{{ $item['owner'] }}</td><td>{{ $item['status'] }}</td><td class="n">{{ $item['effort_days'] }}</td></tr>
             @endforeach
         </table>
-        <h2>What it may add</h2>
+        <h2>Forecast</h2>
         <table>
             <tr><th>Visits a month</th>@foreach ($forecast as $month)<th class="n">{{ $month['month'] }}</th>@endforeach</tr>
-            @foreach (['p10' => 'one in ten lies below', 'p50' => 'middle', 'p90' => 'one in ten lies above'] as $key => $name)
+            @foreach (['p10' => '10th percentile', 'p50' => 'median', 'p90' => '90th percentile'] as $key => $name)
                 <tr><td>{{ $name }}</td>@foreach ($forecast as $month)<td class="n">{{ $number($month[$key]) }}</td>@endforeach</tr>
             @endforeach
         </table>
-        <p class="muted">Items move independently of each other, or not at all; those that move come to places that the position model draws.</p>
+        <p class="muted">The effect of work is shared by all new pages and by all existing pages. Otherwise, pages move independently.</p>
     @endif
 </section>
 @endsection

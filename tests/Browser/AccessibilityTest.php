@@ -14,7 +14,7 @@ final class AccessibilityTest extends BrowserTestCase
     /** What opens on a view: where, what is waited for, by which keys or on which element, and what it shows then. */
     private const OPENED = [
         'clauses to add' => ['compare', 'Keyword overlap', 'f', 'Words per keyword'],
-        'a clause' => ['compare', 'Keyword overlap', '[data-clause="volume"]', 'Remove'],
+        'a clause' => ['compare?show=volume%3E%3D10', 'Keyword overlap', '[data-clause="volume"]', 'Remove'],
         'lenses' => ['compare', 'Keyword overlap', 'l', 'All competitors rank, we don’t'],
         'noise' => ['compare', 'Keyword overlap', 'n', 'Noise to hide'],
         'what is taken along' => ['compare', 'Keyword overlap', '#export-menu', 'The sentence as the first line'],
@@ -43,7 +43,7 @@ final class AccessibilityTest extends BrowserTestCase
         $this->check('welcome');
         $this->signIn($this->makeUser(true)->email, 'correct horse');
         $views = [
-            '' => 'Studies and what waits',
+            '' => 'Studies',
             '/people' => 'Invite a person',
             '/audit' => 'What',
             '/style' => 'Drawings',
@@ -60,9 +60,9 @@ final class AccessibilityTest extends BrowserTestCase
             'compare?view=pages' => 'Traffic leader',
             'compare?view=movement' => 'Gaps opened',
             'compare?view=page-one' => 'Ringed',
-            'compare?view=advertising' => 'after the stroke',
-            'weigh?view=list' => 'Opportunities, best first',
-            'weigh?view=map' => 'Areas go with the volume',
+            'compare?view=advertising' => 'Organic position / paid position',
+            'weigh?view=list' => 'opportunities',
+            'weigh?view=map' => 'Area shows volume',
             'weigh?view=shortlist' => 'shortlisted yet',
             'weigh?view=groups' => 'Mean chance of target',
             'weigh?view=model' => 'Limits',

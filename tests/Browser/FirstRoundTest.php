@@ -141,13 +141,13 @@ final class FirstRoundTest extends BrowserTestCase
 
     private function narrowToGapsFromVolume100(): void
     {
-        $this->click('[data-clause="standing"]');
-        $this->clickText('gap', 'label');
+        $this->click('#add-clause');
+        $this->clickText('Standing', 'li');
         $this->clickText('Done', 'button');
-        $this->see('of standing gap');
+        $this->see('that are gaps');
         $this->seeNot('Done');
-        $this->click('[data-clause="volume"]');
-        $this->clickText('100', 'button');
+        $this->click('#add-clause');
+        $this->clickText('Volume', 'li');
         $this->clickText('Done', 'button');
         $this->see('volume from 100');
         $this->seeNot('Done');

@@ -39,7 +39,7 @@ final class KeyboardRoundTest extends BrowserTestCase
         $this->press('l');
         $this->see('Gaps only some competitors fill');
         $this->choose('Gaps only some competitors fill');
-        $this->see('of standing gap');
+        $this->see('that are gaps');
         $this->see('hidden as competitors');
         $this->awaitClosed();
         $before = $this->shownCount();

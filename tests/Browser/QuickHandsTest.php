@@ -133,22 +133,23 @@ final class QuickHandsTest extends BrowserTestCase
         $this->visit("/studies/{$study->slug}/compare");
         $this->see('Keyword overlap');
         $this->press('z');
-        $this->click('[data-clause="volume"]');
+        $this->click('#add-clause');
+        $this->clickText('Volume', 'li');
         $this->await(
             fn(): ?bool => $this->browser->executeScript('return document.activeElement.tagName') === 'INPUT' ?: null,
             'The editor does not take the focus.',
         );
-        $this->press('450'.WebDriverKeys::ENTER);
+        $this->press(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'450'.WebDriverKeys::ENTER);
         $this->see('volume from 450');
         $this->press('z');
-        $this->see('any volume');
+        $this->seeNot('volume from 450');
         $this->press('Z');
         $this->see('volume from 450');
         self::assertStringContainsString('/compare', $this->browser->getCurrentURL(), 'It leaves no stage.');
-        foreach (['chance>=0.5' => 'win chance from 50 %', 'm0=climbed' => 'climbed'] as $clause => $reads) {
+        foreach (['chance>=0.5' => 'win chance from 50%', 'm0=climbed' => 'climbed'] as $clause => $reads) {
             $this->visit("/studies/{$study->slug}/compare?show=".urlencode($clause));
             $this->see($reads);
-            $this->seeNot('means nothing here');
+            $this->seeNot('apply here');
         }
     }
 
@@ -232,7 +233,7 @@ final class QuickHandsTest extends BrowserTestCase
             $this->visit("/studies/{$study->slug}/{$stage}");
             $this->see($says);
         }
-        $this->seeNot('comparing anew');
+        $this->seeNot('Comparing again');
     }
 
     /** Whether it holds once everything has found its place in the window. */

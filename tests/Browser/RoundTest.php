@@ -107,11 +107,11 @@ final class RoundTest extends BrowserTestCase
         $url = (string) $this->find('aside input[readonly]')->getAttribute('value');
         $board = $this->browser->getCurrentURL();
         $this->visit((string) strstr($url, '/brief/'));
-        $this->see('How far is “big pen”?');
+        $this->see('Status of “big pen”');
         $this->click('input[value="published"]');
         $this->find('input[name="url"]')->sendKeys('https://quillfair.example/pen');
         $this->find('textarea')->sendKeys('<b>Out</b> on Monday');
-        $this->clickText('Tell them', 'button');
+        $this->clickText('Send', 'button');
         $this->see('Thank you. We saved your answer.');
         $this->browser->get($board);
         $this->see('Published at https://quillfair.example/pen');

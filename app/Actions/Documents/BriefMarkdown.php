@@ -70,7 +70,7 @@ final class BriefMarkdown
             array_push(
                 $lines,
                 '',
-                '## To beat: '.self::plain($rival['url']),
+                '## Page to beat: '.self::plain($rival['url']),
                 '',
                 ...array_map(static fn(string $heading): string => '- '.self::plain($heading), $rival['headings']),
             );
@@ -80,7 +80,7 @@ final class BriefMarkdown
             array_push($lines, '', '## Link prospects', '', ...$asked);
         }
         if ($brief['page_one'] !== []) {
-            $heading = '| place | page | strength | referring domains | opening |';
+            $heading = '| position | page | strength | referring domains | opening |';
             array_push($lines, '', '## Page one', '', $heading, '|---:|---|---:|---:|---|');
             foreach ($brief['page_one'] as $result) {
                 $lines[] = sprintf(

@@ -64,7 +64,7 @@ final class BriefOdt
             array_map($this->paragraph(...), $brief['questions']);
         }
         foreach ($brief['rivals'] as $rival) {
-            $this->heading(2, 'To beat: '.$rival['url']);
+            $this->heading(2, 'Page to beat: '.$rival['url']);
             array_map($this->paragraph(...), $rival['headings']);
         }
         if ($brief['prospects'] !== []) {

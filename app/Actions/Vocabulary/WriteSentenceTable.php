@@ -40,7 +40,7 @@ final class WriteSentenceTable
         $values =
             $kind->choices === []
                 ? implode(', ', array_map(static fn(string $operator): string => "`{$operator}`", $kind->form->operators()))
-                : implode(', ', array_keys($kind->choices));
+                : '`'.implode('`, `', array_keys($kind->choices)).'`';
 
         return "| `{$kind->example}` | ".str_replace('|', '\\|', $kind->meaning)." | {$values} |";
     }

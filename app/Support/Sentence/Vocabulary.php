@@ -266,7 +266,7 @@ final class Vocabulary
                 'Who advertises',
                 'Who advertises.',
                 'advertised by',
-                ['we' => 'we', 'they' => 'they', 'only they' => 'only they', 'nobody' => 'nobody'],
+                ['we' => 'we', 'they' => 'they', 'only they' => 'only they', 'nobody' => 'no one'],
                 'only they',
             ),
             ClauseKind::choice(

@@ -236,8 +236,8 @@ final class ApiTest extends TestCase
         yield 'a number that is none' => ['bench?show=volume%3E%3Dmuch', 'volume>=much'];
         yield 'a standing that is none' => ['bench?show=standing%3Dgood', 'standing=good'];
         yield 'a competitor that is not there' => ['bench?show=p9%3C%3D3', 'p9<=3'];
-        yield 'a sort that is none' => ['bench?sort=luck', 'Sorting goes by'];
-        yield 'a distribution that is none' => ['bench/distribution?field=luck', 'A distribution is there for'];
+        yield 'a sort that is none' => ['bench?sort=luck', 'Sort by one of'];
+        yield 'a distribution that is none' => ['bench/distribution?field=luck', 'Distributions exist for'];
         yield 'weights that are none' => ['opportunities?weights=luck%3A1', 'luck'];
     }
 

@@ -90,7 +90,7 @@ final class OrdersTest extends TestCase
         foreach (['bench/pages', "bench/movement?domain={$ours}", 'bench/advertising', 'bench/page-one'] as $list) {
             $this->getJson($this->at($list.(str_contains($list, '?') ? '&' : '?').'sort=nothing'))
                 ->assertStatus(422)
-                ->assertJsonPath('errors.sort.0', static fn(string $told): bool => str_starts_with($told, 'Sorting goes by one of '));
+                ->assertJsonPath('errors.sort.0', static fn(string $told): bool => str_starts_with($told, 'Sort by one of '));
         }
     }
 

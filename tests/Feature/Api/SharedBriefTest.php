@@ -60,7 +60,7 @@ final class SharedBriefTest extends TestCase
     {
         $path = $this->asWriter($this->postJson($this->links)->json('url'));
         $this->tell($path, ['status' => 'writing', 'note' => 'Half of it <script>alert(1)</script> | **is** done'])->assertOk()
-            ->assertSee('it is noted');
+            ->assertSee('saved your answer');
         self::assertSame('writing', $this->item->refresh()->status);
         $page = (string) $this->get($path)->assertOk()->getContent();
         self::assertStringNotContainsString('<script>', $page);

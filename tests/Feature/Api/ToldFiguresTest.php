@@ -206,7 +206,7 @@ final class ToldFiguresTest extends TestCase
         $this->import($study, "domain,authority\nquillfair.example,20\ninkmoor.example,60\nnibhouse.example,90\n", 'domains');
         app(EnsureComparison::class)->execute(ComparisonOptions::shownBy($study->refresh()));
         $words = array_column($this->getJson($this->at($study, 'findings'))->assertOk()->json('findings'), 'words', 'code');
-        self::assertSame('We get 10.2 % of the clicks. nibhouse.example gets the most, 52.5 %.', $words['share']);
+        self::assertSame('We get 10.2% of the clicks. nibhouse.example gets the most, 52.5%.', $words['share']);
         self::assertStringStartsWith('nibhouse.example is much stronger than us (authority 90, ours 20)', $words['too_large']);
         self::assertSame('The volume of 1 of 5 keywords is unknown.', $words['no_volumes']);
         self::assertStringStartsWith('Competitors rank for 2 keywords where we don’t', $words['gap']);
@@ -288,9 +288,9 @@ final class ToldFiguresTest extends TestCase
         foreach (
             [
                 'against inkmoor.example, nibhouse.example. Rankings of 2026-11-01.',
-                'Since 2026-10-01 We climbed for 0 keywords, slipped for 2, entered for 1 and left 1. 2 gaps opened and 0 closed; 2 of',
-                'Gaps that opened Volume We Best ink 1 000 absent 11 wax · absent 40',
-                'quillfair.example 100 % 10 % inkmoor.example 0 % 37 % nibhouse.example 0 % 53 %',
+                'Since 2026-10-01 We climbed on 0 keywords, dropped on 2, entered on 1 and left on 1. 2 gaps opened and 0 closed. 2 new gaps',
+                'Gaps opened Volume We Best ink 1,000 absent 11 wax · absent 40',
+                'quillfair.example 100% 10% inkmoor.example 0% 37% nibhouse.example 0% 53%',
                 'We dropped on 2 keywords and lost about 122 visits a month.',
                 'Nothing on the roadmap is done yet.',
                 '2027-02 red pen refresh page Rowan planned 2.5',

@@ -105,7 +105,7 @@ final class ViewsTest extends TestCase
                 'stage=beginning' => 'one of top',
                 'page=nowhere' => 'address',
                 'dated>=yesterday' => 'YYYY-MM-DD',
-                'weather=fine' => 'nothing that is known',
+                'weather=fine' => 'not a known clause',
             ] as $show => $says
         ) {
             $told = $this->getJson("/api/v1/studies/{$study->slug}/bench?show=".urlencode($show))

@@ -57,7 +57,7 @@ final class BackupTest extends TestCase
 
         [$code, $told] = $this->command('reach:restore', ['file' => $backup, '--keep' => $this->folder.'/before.tar']);
         self::assertSame(0, $code, $told);
-        self::assertStringContainsString('is back: ', $told);
+        self::assertStringContainsString('Restored the backup ', $told);
         self::assertSame($exports, $this->exports());
         self::assertSame([Upload::FOLDER.'/waiting'], Storage::files(Upload::FOLDER));
         // The two commands themselves were written down since.
@@ -78,21 +78,21 @@ final class BackupTest extends TestCase
             self::assertSame(1, $code);
             self::assertStringContainsString($because, $told);
         };
-        $refused($backup, 'say with --keep=FILE', null);
-        $refused($backup, 'There is a file of this name already', $backup);
-        $refused($this->folder.'/none.tar', 'cannot be read; is it whole', $this->folder.'/a.tar');
+        $refused($backup, 'Use --keep=FILE', null);
+        $refused($backup, 'That file already exists', $backup);
+        $refused($this->folder.'/none.tar', 'read this file. Is it complete', $this->folder.'/a.tar');
         file_put_contents($this->folder.'/odd.tar', 'no archive');
-        $refused($this->folder.'/odd.tar', 'cannot be read; is it whole', $this->folder.'/b.tar');
+        $refused($this->folder.'/odd.tar', 'read this file. Is it complete', $this->folder.'/b.tar');
         $bytes = (string) file_get_contents($backup);
         $at = (int) strpos($bytes, 'PGDMP') + 2000;
         file_put_contents($this->folder.'/damaged.tar', substr_replace($bytes, '#', $at, 1));
-        $refused($this->folder.'/damaged.tar', 'is not what its manifest says', $this->folder.'/c.tar');
+        $refused($this->folder.'/damaged.tar', 'differs from its manifest', $this->folder.'/c.tar');
         $this->alter($backup, 'uploads/waiting', "keyword,position\npen,9\n");
         $refused($this->folder.'/altered.tar', 'uploads in this backup differ', $this->folder.'/d.tar');
         $this->alter($backup, 'uploads/waiting', null);
         $refused($this->folder.'/altered.tar', 'uploads in this backup differ', $this->folder.'/e.tar');
         $this->alter($backup, 'uploads/waiting', 'link');
-        $refused($this->folder.'/altered.tar', 'holds a link instead of a file', $this->folder.'/f.tar');
+        $refused($this->folder.'/altered.tar', 'contains a link instead of a file', $this->folder.'/f.tar');
         self::assertSame($exports, $this->exports());
         self::assertSame([], array_filter(Storage::directories(), static fn(string $name): bool => str_starts_with($name, 'backup-')));
     }

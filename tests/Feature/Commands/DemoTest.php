@@ -158,7 +158,7 @@ final class DemoTest extends TestCase
         $study->delete();
         [$code, $printed] = $this->command('reach:demo');
         self::assertSame(0, $code, $printed);
-        self::assertStringContainsString('deleted, and stays so', $printed);
+        self::assertStringContainsString('The demo study was deleted', $printed);
         self::assertTrue($study->fresh()?->trashed());
     }
 

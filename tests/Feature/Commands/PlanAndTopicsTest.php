@@ -113,7 +113,7 @@ final class PlanAndTopicsTest extends TestCase
         $asPlanned = $this->command('reach:plan', $same)[1];
         self::assertStringContainsString($plan, $asPlanned);
         self::assertStringContainsString(
-            'not to be reached: with 60 days a month 0 % of the draws',
+            'out of reach: with 60 days a month, 0% of the simulations',
             $this->commandApart('reach:plan', [...$options, '--goal' => '99999'])[2],
         );
     }

@@ -160,12 +160,12 @@ final class StudyArchiveTest extends TestCase
             self::assertStringContainsString($because, $told);
             self::assertFalse(Study::query()->where('slug', 'other')->exists());
         };
-        $refused('no archive', 'cannot be read');
-        $refused(str_replace('paper', 'PAPER', $bytes), 'is not what its manifest says');
-        $refused(str_replace('greater-reach-study-1', 'greater-reach-study-9', $bytes), 'is no archive of a study');
-        $refused(str_replace('"schema": "2026', '"schema": "2025', $bytes), 'of another version');
-        $refused($bytes, 'There is a study', $this->study->slug);
-        $refused($bytes, 'no short name', 'No Name');
+        $refused('no archive', 'read this file');
+        $refused(str_replace('paper', 'PAPER', $bytes), 'differs from its manifest');
+        $refused(str_replace('greater-reach-study-1', 'greater-reach-study-9', $bytes), 'not a study archive');
+        $refused(str_replace('"schema": "2026', '"schema": "2025', $bytes), 'The archive has version');
+        $refused($bytes, 'already exists here', $this->study->slug);
+        $refused($bytes, 'the name isn', 'No Name');
     }
 
     private function give(string $name): Study

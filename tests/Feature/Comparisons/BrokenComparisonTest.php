@@ -60,7 +60,7 @@ final class BrokenComparisonTest extends TestCase
         $this->getJson($path)->assertOk()->assertJson(['is_current' => false, 'problem' => null]);
         $this->work();
         $problem = (string) $this->getJson($path)->assertOk()->json('problem');
-        self::assertMatchesRegularExpression('/^It broke off; nothing was kept\..*under the number [0-9A-F]{8}\.$/', $problem);
+        self::assertMatchesRegularExpression('/^Something went wrong, and nothing was saved\..*under the number [0-9A-F]{8}\.$/', $problem);
         self::assertSame(0, DB::table('jobs')->count(), 'It is not tried again by itself.');
         DB::statement('ALTER TABLE comparisons DROP CONSTRAINT broken');
         $this->postJson($path)->assertOk()->assertJson(['is_current' => false, 'problem' => null]);

@@ -54,7 +54,7 @@ final class FaultTest extends TestCase
         self::assertSame(0, $this->kept($study));
         $after = (new TasksQuery())->looked($task->refresh());
         self::assertContains($after->status, [TaskStatus::Failed, TaskStatus::Waiting]);
-        self::assertStringContainsString('nothing was kept', $after->message.$after->stage);
+        self::assertStringContainsString('worker stopped', $after->message.$after->stage);
     }
 
     public function test_a_full_disk_is_told_when_a_file_is_sent(): void
@@ -108,7 +108,7 @@ final class FaultTest extends TestCase
         $server->stop(1);
         self::assertSame(201, $small[0], $small[1]);
         self::assertSame(422, $large[0], $large[1]);
-        self::assertStringContainsString('no room left on the disk', $large[1]);
+        self::assertStringContainsString('disk is full', $large[1]);
         self::assertSame(1, Upload::query()->where('study_id', $study->id)->count());
     }
 

@@ -24,18 +24,18 @@ final class ImportTest extends TestCase
         yield 'a header twice' => ["keyword,position,position\npen,3,4\n", 'two columns for "position"'];
         yield 'NUL bytes' => ["keyword,position\npen\0,3\n", 'NUL bytes'];
         yield 'two encodings' => ["keyword,position\ncafé,3\ncaf\xE9,4\n", 'mixes encodings: line 3'];
-        yield 'a spreadsheet cut short' => ["PK\x03\x04rest", 'damaged or cut short'];
+        yield 'a spreadsheet cut short' => ["PK\x03\x04rest", 'damaged or incomplete'];
         yield 'a PDF' => ['%PDF-1.7', 'a PDF'];
         yield 'a web page' => ['<html></html>', 'HTML or XML'];
-        yield 'JSON that breaks off' => ["[{\"keyword\": \"pen\",\n\"position\": 3", 'line 1 breaks off'];
-        yield 'JSON of no objects' => ['[{"keyword": "pen", "position": 3}, 4]', 'no object'];
+        yield 'JSON that breaks off' => ["[{\"keyword\": \"pen\",\n\"position\": 3", 'line 1 is incomplete'];
+        yield 'JSON of no objects' => ['[{"keyword": "pen", "position": 3}, 4]', 'not an object'];
         yield 'an empty JSON list' => ['[]', 'is empty'];
         yield 'a NUL in JSON' => ['[{"keyword": "p\u0000n", "position": 3}]', 'NUL bytes'];
         yield 'a negative number in JSON' => [
             '[{"keyword": "pen", "position": -3}]',
             'line 1, column "position": "-3" must be a whole number',
         ];
-        yield 'a gzip file cut short' => [substr((string) gzencode(str_repeat('keyword,position', 99)), 0, 30), 'damaged or cut short'];
+        yield 'a gzip file cut short' => [substr((string) gzencode(str_repeat('keyword,position', 99)), 0, 30), 'damaged or incomplete'];
         yield 'a bad value' => ["keyword,position\npen,3\nnib,x\n", 'line 3, column "position": "x" must be a whole number'];
         yield 'a ragged row' => ["keyword,position\npen\n", 'line 2: "pen" has 1 cells where the header has 2'];
         yield 'a keyword too long' => ["keyword,position\n".str_repeat('x', 401).",3\n", 'longer than 400'];
@@ -116,7 +116,7 @@ final class ImportTest extends TestCase
         $options = ['--domain' => 'quillfair.example', '--date' => '2026-11-01'];
         $this->import($study, "keyword,position,volume\npen,3,10\nnib,4,20\n", options: $options);
         $again = $this->import($study, "keyword,position,volume\npen,3,10\nnib,4,20\n", options: $options);
-        self::assertStringContainsString('very file was imported before', $again);
+        self::assertStringContainsString('This file was imported before', $again);
         self::assertKept($study, 1, 2);
         $this->import($study, "keyword,position,volume\npen,5,30\n", options: $options);
         self::assertKept($study, 1, 1);

@@ -82,7 +82,7 @@ final class SharedEnginesTest extends TestCase
         $this->servers[1]->stop(1);
         $file = UploadedFile::fake()->createWithContent('list.csv', "keyword,position\nink,4\n");
         $told = $this->post("/api/v1/studies/{$study->slug}/uploads", ['file' => $file])->assertUnprocessable()->json('detail');
-        self::assertStringContainsString('Nothing was kept', (string) $told);
+        self::assertStringContainsString('saved. Free some space', (string) $told);
         self::assertSame(0, Upload::query()->where('study_id', $study->id)->count());
         $this->servers[0]->stop(1);
         config(['database.redis.queue.max_retries' => 0]);

@@ -62,7 +62,7 @@ final class MarkdownBriefTest extends TestCase
                 '- **Our page**: a new one',
                 '| pen | · | 7 |',
                 '- how to hold a pen',
-                '## To beat: https://a.example/x\\_y',
+                '## Page to beat: https://a.example/x\\_y',
                 '- my\\_club.example links to 1 of the leading pages',
                 '| 1 | https://a.example/ | · | 3 |',
             ] as $line
