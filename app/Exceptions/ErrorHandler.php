@@ -10,7 +10,7 @@ use Symfony\Component\Console\Exception\ExceptionInterface as UsageException;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** What happens to a failure that nobody expected: all of it into the log under a number, and one line with that number to the person. */
+/** Logs an unexpected failure under a number and shows the person one line with that number. */
 final class ErrorHandler extends Handler
 {
     /** What is refused is told to whom it concerns and is no failure of the application. */

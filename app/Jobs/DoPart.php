@@ -11,7 +11,7 @@ use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 
 /**
- * One part of a large comparison, for whichever worker is free. Lost, failed or done twice it harms nobody: who makes the comparison sees
+ * One part of a large comparison, for whichever worker is free. Lost, failed or done twice it harms no one: who makes the comparison sees
  * to it.
  */
 final class DoPart implements ShouldQueue

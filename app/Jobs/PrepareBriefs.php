@@ -14,7 +14,7 @@ use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueueAfterCommit;
 use Illuminate\Foundation\Bus\Dispatchable;
 
-/** Asks the connected source for what the briefs of the newest items need, so that nobody waits for it. Safe to run twice. */
+/** Fetches what the briefs of the newest items need from the source. Safe to run twice. */
 final class PrepareBriefs implements ShouldBeUniqueUntilProcessing, ShouldQueueAfterCommit
 {
     use Dispatchable;

@@ -12,13 +12,13 @@ use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueueAfterCommit;
 use Illuminate\Foundation\Bus\Dispatchable;
 
-/** Works out the month in review before somebody opens it, so that nobody waits for it. Safe to run twice. */
+/** Calculates the month in review in advance. Safe to run twice. */
 final class PrepareReview implements ShouldBeUniqueUntilProcessing, ShouldQueueAfterCommit
 {
     use Dispatchable;
     use Queueable;
 
-    /** Who decides goes on deciding: what was worked out between two decisions would help nobody. From memory. */
+    /** Who decides goes on deciding: what was calculated between two decisions would help no one. From memory. */
     private const PAUSE_SECONDS = 2;
 
     public int $tries = 1;

@@ -29,7 +29,7 @@ final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQu
     public int $timeout = 1800;
 
     /**
-     * Seconds. A worker that dies between taking this job and starting it leaves the lock behind; after this long, whoever waits
+     * Seconds. A worker that dies between taking this job and starting it leaves the lock behind; after this long, anyone who waits
      * for the comparison queues the job again.
      */
     public int $uniqueFor = 45;
@@ -55,7 +55,7 @@ final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQu
         return 'comparison-problem:'.$studyId;
     }
 
-    /** It is not tried again by itself before the data change or somebody asks for it. */
+    /** It is not tried again by itself before the data change or someone asks for it. */
     public function failed(\Throwable $error): void
     {
         $version = Study::query()->whereKey($this->studyId)->value('data_version');
@@ -74,7 +74,7 @@ final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQu
         });
         Cache::forget(self::progressKey($this->studyId));
         Cache::forget(self::problemKey($this->studyId));
-        // Worked out now, so that nobody waits for it.
+        // Calculated now, so that no one waits for it.
         $shares->execute($study->refresh());
         $findings->execute($study->load(['domains', 'comparison']));
         PrepareReview::dispatch($study->id);

@@ -67,7 +67,7 @@ final class User extends Authenticatable
         return $this->is_administrator || $this->may_make_studies;
     }
 
-    /** Sessions end with the browser's cookie; nobody is remembered beyond that. */
+    /** Sessions end with the browser's cookie; no one is remembered beyond that. */
     public function getRememberTokenName(): string
     {
         return '';

@@ -85,8 +85,8 @@ final class AppServiceProvider extends ServiceProvider
     }
 
     /**
-     * Failed sign-ins count per name and address together, so that nobody can lock a named person out from elsewhere. The longer
-     * somebody guesses, the longer the wait: the minute's limit is followed by one for the hour and one for the day.
+     * Failed sign-ins count per name and address together, so that no one can lock a named person out from elsewhere. The longer
+     * someone guesses, the longer the wait: the minute's limit is followed by one for the hour and one for the day.
      */
     private function limitSignIns(): void
     {

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-/** Passes a count on to whoever watches: by time, however many or few rows have gone by since. */
+/** Reports progress at intervals of time, however many rows have passed. */
 final class Pulse
 {
     private float $next = 0.0;
 
-    /** @param ?\Closure(int): mixed $told may end the work by an exception of its own; null where nobody watches */
+    /** @param ?\Closure(int): mixed $told may end the work by an exception of its own; null where no one watches */
     public function __construct(private readonly ?\Closure $told = null, private readonly float $seconds = .2)
     {
     }

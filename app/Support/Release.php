@@ -23,7 +23,7 @@ final class Release
         return config()->string('reach.release');
     }
 
-    /** @param string $root of a checkout or an installation; read anew by each process that has no settings kept for it */
+    /** @param string $root of a checkout or an installation; read again by each process that has no settings kept for it */
     public static function of(string $root): string
     {
         return self::$known[$root] ??= self::read($root);

@@ -7,8 +7,8 @@ namespace App\Support;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What is worked out of a study and its comparison holds as long as this stands still: it is another one, and never the same again, once
- * somebody has decided something or undone it, has changed the rulebook or the roadmap, or data have come or gone.
+ * What is calculated of a study and its comparison holds as long as this stands still: it is another one, and never the same again, once
+ * someone has decided something or undone it, has changed the rulebook or the roadmap, or data have come or gone.
  */
 final class StudyState
 {

@@ -37,7 +37,7 @@ final class ShareOfClicks
         return array_values($this->clicks);
     }
 
-    /** @return list<?float> 0…1, one per domain; null when nobody gets a click */
+    /** @return list<?float> 0…1, one per domain; null when no one gets a click */
     public function shares(): array
     {
         $all = array_sum($this->clicks);

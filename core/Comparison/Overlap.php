@@ -40,7 +40,7 @@ final class Overlap
         $this->counts[$presence] = ($this->counts[$presence] ?? 0) + 1;
     }
 
-    /** @return array<int, int> mask → keywords, combinations with nobody left out, largest first */
+    /** @return array<int, int> mask → keywords, combinations with no one left out, largest first */
     public function counts(): array
     {
         $counts = $this->counts;

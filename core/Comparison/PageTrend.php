@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Comparison;
 
-/** How the visits of a page of ours moved, at the volumes of today, so that nothing but positions makes a difference. */
+/** How the visits of an own page moved, at the volumes of today, so that nothing but positions makes a difference. */
 final readonly class PageTrend
 {
     /** A page that has lost so much of its visits fades; from memory. */

@@ -189,7 +189,7 @@ final class StudyExplainer
 
     /**
      * @param float $added visits a month beyond those when it was planned
-     * @param float $ratio visits now ÷ visits then of pages that nobody worked on
+     * @param float $ratio visits now ÷ visits then of pages that no one worked on
      * @param float $net   visits a month beyond that drift
      * @param ?bool $isReached whether the lead is at its target; null where none was kept
      */

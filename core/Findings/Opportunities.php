@@ -88,7 +88,7 @@ final class Opportunities
     }
 
     /**
-     * Seasonal keywords without a page of ours, whose page must be out soon.
+     * Seasonal keywords without an own page, whose page must be out soon.
      *
      * @param string $peak  name of the month with the most searches
      * @param string $until YYYY-MM in which the page must be out

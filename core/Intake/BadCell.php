@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Intake;
 
-/** Why a row cannot be kept: where it is, what stands there, and what was expected. */
+/** Why a row cannot be imported: its place, its value and what was expected. */
 final readonly class BadCell implements \JsonSerializable
 {
     private const SHOWN_LENGTH = 200;

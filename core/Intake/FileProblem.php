@@ -84,7 +84,7 @@ final class FileProblem extends \RuntimeException implements ReachException
         return new self('unknown_header', 'Line 1 has no column "'.InvalidValue::quote($header).'" to map.');
     }
 
-    /** A cell or row that nobody holds in memory. */
+    /** A cell or row that no one holds in memory. */
     public static function cellTooLong(int $row, int $bytes): self
     {
         return new self(

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Meaning;
 
 /**
- * Proposes brand terms that nobody has named yet: words whose keywords nearly always have one and the same domain first,
+ * Proposes brand terms that no one has named yet: words whose keywords nearly always have one and the same domain first,
  * and that are too few to be a common thing. A person decides; nothing is hidden by it.
  */
 final class BrandProposals

@@ -7,7 +7,7 @@ namespace GreaterReach\Core\Meaning;
 use GreaterReach\Core\Keyword\Words;
 
 /**
- * Words that many keywords without an intent share, whatever they are about: a word that stands in keywords of many topics, and not in
+ * Words that many keywords without an intent share, whatever they are about: a word that occurs in keywords of many topics, and not in
  * these topics' names, says how people search and may make a rule of intents; any other says only what the keywords are about.
  */
 final class OpenWords

@@ -16,7 +16,7 @@ use GreaterReach\Core\Pages\PageIndex;
  *
  * Keywords are taken by falling volume, unknown last, ties in key order. Each one not yet assigned becomes a primary
  * keyword and takes every unassigned keyword with enough evidence to it, or with any evidence and alike in wording; then a
- * primary that took nobody joins the first primary, in taking order, with the same set of word stems. At the end topics join that one page
+ * primary that took no one joins the first primary, in taking order, with the same set of word stems. At the end topics join that one page
  * can serve after all (`TopicJoiner`).
  *
  * Holds the whole graph, in flat lists: some 350 bytes for each keyword with three pages.
@@ -141,7 +141,7 @@ final class TopicBuilder
 
     /**
      * @param list<int> $primaries in taking order
-     * @param string    $hasTaken  a `1` for each of them that took somebody, a `0` for the others: a byte instead of sixteen
+     * @param string    $hasTaken  a `1` for each of them that took someone, a `0` for the others: a byte instead of sixteen
      *
      * @return list<int> the primaries that stay, in taking order
      */

@@ -6,7 +6,7 @@ namespace GreaterReach\Core\Plan;
 
 /**
  * Which open keyword counts in which item of a roadmap: in one at most. What is planned by itself leaves its topic; where two items have
- * become one topic a keyword stays with the item that it was planned with, and else goes to the first. A dropped item has what nobody
+ * become one topic a keyword stays with the item that it was planned with, and else goes to the first. A dropped item has what no one
  * else claims.
  */
 final class ItemKeywords

@@ -9,7 +9,7 @@ use GreaterReach\Core\Priority\TacticRule;
 use GreaterReach\Core\Results\RoundedFigure;
 
 /**
- * Which page of ours serves a topic: of those near the top for any of its keywords, open or not, the one that brings most visits now with
+ * Which own page serves a topic: of those near the top for any of its keywords, open or not, the one that brings most visits now with
  * all of them; ties to the better position, then to the smaller URL key in bytes.
  */
 final readonly class ServingPage

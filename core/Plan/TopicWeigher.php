@@ -32,7 +32,7 @@ final readonly class TopicWeigher
     /**
      * @param string            $primary its primary keyword, whether open or not
      * @param list<OpenKeyword> $open    in key order, at least one
-     * @param ?string           $ownUrl  the page of ours that serves it
+     * @param ?string           $ownUrl  the own page that serves it
      */
     public function weigh(string $topic, string $primary, array $open, ?string $ownUrl): WeighedTopic
     {

@@ -22,7 +22,7 @@ final readonly class WeighedTopic
         public Work $work,
         /** How many are open. */
         public int $keywords,
-        /** The page of ours that serves it; null where none does. */
+        /** The own page that serves it; null where none does. */
         public ?string $ownUrl,
         /** Searches a month. */
         public ?int $volume,

@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Priority;
 
 /**
- * Who can come to the top under any weights at all: whoever has fewer others beside or above it in every criterion than there are places.
- * Items of which different criteria are known are not compared with each other.
+ * Items that can reach the top under any weights: those with fewer others equal or better in every criterion than there are ranks. Items of which different criteria are known are not compared with each other.
  */
 final class Leaders
 {
@@ -67,7 +66,7 @@ final class Leaders
     private function lookThrough(string $key): void
     {
         ['items' => $items, 'sums' => $sums] = $this->groups[$key];
-        // Nobody with a smaller sum is before anybody in every criterion.
+        // No one with a smaller sum is before anybody in every criterion.
         $numbers = array_keys($items);
         array_multisort($sums, SORT_DESC, SORT_NUMERIC, $numbers, SORT_ASC, SORT_NUMERIC);
         $staying = $kept = [];
@@ -88,7 +87,7 @@ final class Leaders
     }
 
     /**
-     * What as many as there are places reach in every criterion: whoever is below it in all of them never comes up.
+     * What as many as there are places reach in every criterion: anyone who is below it in all of them never comes up.
      *
      * @param array<int, list<float>> $staying best sums first
      *

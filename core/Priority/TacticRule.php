@@ -12,7 +12,7 @@ use GreaterReach\Core\Results\RoundedFigure;
 /** Chooses the tactic for an opportunity, title tests aside: the first rule that holds. */
 final readonly class TacticRule
 {
-    /** Beyond this position a page of ours does not count as ranking for the choice of a tactic. */
+    /** Beyond this position an own page does not count as ranking for the choice of a tactic. */
     public const OWN_PAGE_WITHIN = 50;
     private const SLIPPED_BY = 3;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Winning;
 
 /**
- * What work brings, learnt apart for new and for existing pages, and how new pages of the market did, which new pages of ours start from.
+ * What work brings, learnt apart for new and for existing pages, and how new pages of the market did, which new our pages start from.
  *
  * @phpstan-import-type KeptEffect from Effect
  * @phpstan-type KeptEffects array{market_pages: int, market_shift: float, new: KeptEffect, existing: KeptEffect}

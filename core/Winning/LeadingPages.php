@@ -7,7 +7,7 @@ namespace GreaterReach\Core\Winning;
 use GreaterReach\Core\Site\DomainEntry;
 use GreaterReach\Core\Site\UrlKey;
 
-/** Which pages of page one a page of ours has to beat: those of others, best first. A page of our own is never one of them. */
+/** Which pages of page one an own page has to beat: those of others, best first. A page of our own is never one of them. */
 final class LeadingPages
 {
     /**

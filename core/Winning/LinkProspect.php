@@ -23,7 +23,7 @@ final readonly class LinkProspect
      *
      * @param iterable<array{string, string, ?float}> $links    registrable domain, URL key of the page it links to, authority
      * @param list<string>                            $pages    URL keys of the pages that lead
-     * @param \Closure(string): bool                  $isOurs   whether a URL is a page of ours
+     * @param \Closure(string): bool                  $isOurs   whether a URL is an own page
      * @param list<string>                            $compared registrable domains that are compared; they are no prospects
      *
      * @return list<self>

@@ -29,7 +29,7 @@ final readonly class PageOneResult
         );
     }
 
-    /** Nobody links to the page. */
+    /** No one links to the page. */
     public function hasNoLinks(): bool
     {
         return $this->referringDomains === 0;
@@ -40,7 +40,7 @@ final readonly class PageOneResult
         return $this->pageStrength !== null && $this->pageStrength <= self::WEAK_STRENGTH;
     }
 
-    /** Nobody links to it, or its page is weak: a place that can be taken. */
+    /** No one links to it, or its page is weak: a place that can be taken. */
     public function isWeak(): bool
     {
         return $this->hasNoLinks() || $this->isWeakPage();

@@ -8,7 +8,7 @@ use GreaterReach\Core\Results\Places;
 
 /**
  * Where one keyword may come to when its page is worked on: G(t), the chance of place t or better. An existing page keeps its place at
- * worst; a new page cannot do worse than another page of ours that ranks already.
+ * worst; a new page cannot do worse than another own page that ranks already.
  */
 final readonly class PlacesAfterWork
 {

@@ -54,7 +54,7 @@ final readonly class PositionModel
     }
 
     /**
-     * Where pages of ours like this one rank.
+     * Where our pages like this one rank.
      *
      * @param float $shift of the logarithm of the odds
      */

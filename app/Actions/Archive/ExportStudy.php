@@ -13,7 +13,7 @@ use App\Support\TarFile;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Writes one study into a file that another installation takes in: a table each as CSV (RFC 4180), as they stand at one moment, and a
+ * Exports one study to a file for another installation: a table each as CSV (RFC 4180), as they stand at one moment, and a
  * manifest in JSON, in a tar archive.
  */
 final class ExportStudy

@@ -8,7 +8,7 @@ use App\Actions\Imports\Loaders;
 
 /**
  * What one study consists of: its tables, in an order in which each stands after those that it names, and where a column holds the number
- * of something, of what. What is worked out (comparisons), under way (tasks, files that wait) or of the installation (members, links for
+ * of something, of what. What is calculated (comparisons), under way (tasks, files that wait) or of the installation (members, links for
  * writers, the record of acts) stays behind.
  */
 final class StudyTables

@@ -6,7 +6,7 @@ namespace App\Actions\Audit;
 
 use Illuminate\Support\Facades\DB;
 
-/** Adds to the audit record, and lets go what is older than its time. */
+/** Writes audit entries and deletes expired ones. */
 final class RecordAudit
 {
     /** One line in so many also looks for what is too old. */

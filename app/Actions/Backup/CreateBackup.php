@@ -11,10 +11,7 @@ use App\Support\TarFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 
-/**
- * Writes all that an installation keeps into one file: the database as it is at one moment, whatever is written meanwhile, the files that
- * wait to be imported, and a manifest.
- */
+/** Backs an installation up to one file: a consistent snapshot of the database, pending uploads and a manifest. */
 final class CreateBackup
 {
     public const DUMP = 'database.dump';

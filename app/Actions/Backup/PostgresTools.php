@@ -62,9 +62,9 @@ final class PostgresTools
     }
 
     /**
-     * Has `psql` carry out a script, to its end or not at all.
+     * Has `psql` run a script, to its end or not at all.
      *
-     * @param string $folder where the files are that it names, and where nobody else may look in
+     * @param string $folder where the files are that it names, and where no one else may look in
      *
      * @throws UserError
      */

@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\DB;
 /** How many rows each table holds. */
 final class TableCounts
 {
-    /** What changes by itself while nobody does anything. */
+    /** Tables that change without any action of a person. */
     private const PASSING = ['cache', 'cache_locks', 'sessions', 'jobs', 'job_batches', 'failed_jobs'];
 
     /** @return array<string, int> table → rows; of a divided table all together */

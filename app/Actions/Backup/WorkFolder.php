@@ -8,7 +8,7 @@ use App\Support\Texts;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
 
-/** A folder that nobody else may look into, for as long as some work lasts. */
+/** A private temporary folder for one task. */
 final class WorkFolder
 {
     private const NAME = 'backup-';

@@ -15,7 +15,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Organic and paid side by side, for the keywords of a sentence that somebody advertises for.
+ * Organic and paid side by side, for the keywords of a sentence that someone advertises for.
  *
  * @phpstan-type AdvertisedRow object{keyword: string, volume: ?int, cpc: ?string, advertiser_competition: ?string,
  *     positions: string, paid: string}

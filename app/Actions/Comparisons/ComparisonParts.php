@@ -97,7 +97,7 @@ final class ComparisonParts
         }
     }
 
-    /** Leaves what was learnt where whoever weighs finds it. */
+    /** Writes what was learnt for the processes that weigh. */
     public function teach(Models $models, TopicFacts $topics): void
     {
         ModelsFile::write($this->folder, $models);

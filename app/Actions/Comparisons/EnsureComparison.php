@@ -42,7 +42,7 @@ final readonly class EnsureComparison
         try {
             $order->study->refresh()->load('domains');
             $comparison = $this->current($order) ?? DB::transaction(function () use ($order, $progress): Comparison {
-                // Both readings of the lists see the same moment, whatever is imported meanwhile.
+                // Both readings of the lists see the same snapshot, even if an import runs.
                 DB::statement('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
 
                 return $this->compute($order, $progress);
@@ -161,7 +161,7 @@ final readonly class EnsureComparison
 
     /**
      * The lists are read once: what is learnt from all keywords must be known before the first of them can be weighed, so
-     * everything gathered waits in files meanwhile.
+     * everything gathered waits in files in the meantime.
      *
      * @param \Closure(int=): void $tell
      */

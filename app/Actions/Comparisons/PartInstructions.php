@@ -84,7 +84,7 @@ final readonly class PartInstructions
         );
     }
 
-    /** Read anew, as the snapshot shows it. */
+    /** Read from the snapshot. */
     public function comparisonOrder(): ComparisonOptions
     {
         return new ComparisonOptions(Study::query()->with('domains')->findOrFail($this->study), $this->channel, $this->within, $this->asOf);

@@ -17,7 +17,7 @@ final readonly class PartStore
     private const OPEN = 'open';
     private const LOCKS = 7102;
 
-    /** @param string $key of this making, known to nobody else */
+    /** @param string $key of this making, known to no one else */
     public function __construct(private string $key)
     {
     }
@@ -32,7 +32,7 @@ final readonly class PartStore
         return Storage::exists($this->at(self::OPEN));
     }
 
-    /** First nobody is to bring anything more, then goes what is there. */
+    /** First no one is to bring anything more, then goes what is there. */
     public function close(): void
     {
         Storage::delete($this->at(self::OPEN));

@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Workers of whichever machine that take a part each off the queue, see the database as this one does, and leave the result in the store.
- * This one does parts, too, that nobody is at: so it needs nobody, and a part whose worker died is done again.
+ * This one does parts, too, that no one is at: so it needs no one, and a part whose worker died is done again.
  */
 final class QueuedPartWorkers implements PartWorkers
 {
@@ -76,7 +76,7 @@ final class QueuedPartWorkers implements PartWorkers
     /**
      * @param value-of<PartStep::STEPS> $step
      *
-     * @return bool whether there was one that nobody was at
+     * @return bool whether there was one that no one was at
      */
     private function doOne(string $step): bool
     {

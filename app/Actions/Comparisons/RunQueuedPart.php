@@ -30,7 +30,7 @@ final readonly class RunQueuedPart
         try {
             $this->make($order, $part, $store);
         } catch (PartCancelled) {
-            // Somebody has it, or nobody wants it.
+            // Another worker has it, or it was cancelled.
         } catch (\Throwable $error) {
             // The comparison ended and deleted its files, so this part is no longer needed.
             if ($store->isOpen()) {
@@ -58,7 +58,7 @@ final readonly class RunQueuedPart
         if ($store->isOpen()) {
             array_map($store->put(...), $part->results($order->step));
         }
-        // It may have been closed while the result was on its way, which then lies there for nobody.
+        // It may have been closed while the result was on its way, which then lies there for no one.
         $store->isOpen() || $store->close();
     }
 

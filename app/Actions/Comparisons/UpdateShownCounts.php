@@ -11,7 +11,7 @@ use App\Support\Rows\RankedRows;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Rulebook\Rulebook;
 
-/** Counts what Compare and Weigh show from the start, kept with the comparison so that a list of studies need not count anew. */
+/** Stores the counts that Compare and Weigh show first, so that the list of studies need not count. */
 final class UpdateShownCounts
 {
     /** After a change of the roadmap or of a decision, which hides rows or brings them back. */

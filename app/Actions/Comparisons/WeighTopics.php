@@ -56,7 +56,7 @@ final readonly class WeighTopics
     }
 
     /**
-     * Some of them anew, after a decision about some of their keywords.
+     * Weighs some topics again after a decision about their keywords.
      *
      * @param list<string> $topics
      */

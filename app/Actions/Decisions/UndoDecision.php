@@ -9,7 +9,7 @@ use App\Models\Study;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Puts back what stood before a decision, for every keyword it was about that nobody has changed since.
+ * Restores the values before a decision, except for keywords that have changed since.
  *
  * @phpstan-import-type PreviousValues from RecordDecision
  */
@@ -20,7 +20,7 @@ final readonly class UndoDecision
     }
 
     /**
-     * @return array{keywords: int, left: int} keywords that it took something back for, and those that it leaves because somebody has
+     * @return array{keywords: int, left: int} keywords that it took something back for, and those that it leaves because someone has
      *     changed them since
      *
      * @throws UserError when there is no such decision, or it was undone before

@@ -101,7 +101,7 @@ final readonly class FinishDemoPages
     }
 
     /**
-     * That of its keyword; where nobody is above us for that, of the most searched one of those that the page ranks for by now.
+     * That of its keyword; where no one is above us for that, of the most searched one of those that the page ranks for by now.
      *
      * @param Publication $one
      */

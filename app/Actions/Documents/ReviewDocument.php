@@ -38,7 +38,7 @@ final readonly class ReviewDocument
     ) {
     }
 
-    /** Works out what it will tell, for whoever opens it next. */
+    /** Calculates what it will tell, for anyone who opens it next. */
     public function prepare(Study $study, Comparison $comparison): void
     {
         $this->read($study, $comparison);
@@ -67,7 +67,7 @@ final readonly class ReviewDocument
     }
 
     /**
-     * Worked out once for a study as it stands, each part as long as it holds: it is opened again and again in a meeting. What came of
+     * Calculated once for a study as it stands, each part as long as it holds: it is opened again and again in a meeting. What came of
      * the work is the same whatever is decided about what comes next.
      *
      * @return array{track: Track, ahead: Ahead, since: ?array<string, mixed>}

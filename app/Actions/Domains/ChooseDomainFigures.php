@@ -12,7 +12,7 @@ use GreaterReach\Core\Metrics\MetricSource;
 use GreaterReach\Core\Metrics\SourceRanking;
 use Illuminate\Support\Collection;
 
-/** Chooses the figures of domains anew from all that their sources say, by the rulebook's order of sources. */
+/** Chooses each domain's figures from its sources, in the rulebook's order. */
 final class ChooseDomainFigures
 {
     /** @param ?list<int> $domains ids; null for every domain that a source speaks of */

@@ -8,7 +8,7 @@ use App\Support\Rows\LongList;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Priority\Weights;
 
-/** A list as somebody has it before him: which one, its sentence, its order and its columns. */
+/** A list as someone has it before him: which one, its sentence, its order and its columns. */
 final readonly class ListView
 {
     /**

@@ -21,7 +21,7 @@ final class DeleteUpload
         $upload->delete();
     }
 
-    /** @throws UserError when somebody has asked for its import, unless that is done */
+    /** @throws UserError when someone has asked for its import, unless that is done */
     public function unwanted(Study $study, string $id): void
     {
         $upload = Upload::query()->where('study_id', $study->id)->findOrFail($id);

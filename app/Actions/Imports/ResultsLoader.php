@@ -10,7 +10,7 @@ use GreaterReach\Core\Comparison\Ranking;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Page-one results: who stands where for a keyword, with the strength of page and site.
+ * Loads page-one results: positions for a keyword, with the strength of page and site.
  *
  * @phpstan-type ResultValues array{keyword: string, date?: ?string, position: int, url: string, authority?: ?float,
  *     page_strength?: ?float, referring_domains?: ?int, title?: ?string}

@@ -9,7 +9,7 @@ use App\Support\Database\Figures;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** Where a person is signed in. What a session is known by is told to nobody. */
+/** A person's sessions, without their ids. */
 final class OwnSessions
 {
     /** @return list<array{at: string, from: ?string, with: string, is_this: bool}> the newest first */

@@ -52,7 +52,7 @@ final class PasswordLinks
                 throw UserError::because('link', 'This link has just been used.');
             }
             $user->update(['password' => $password]);
-            // OWASP ASVS 4.0.3, 3.3.3: whoever knew the old password is signed out everywhere.
+            // OWASP ASVS 4.0.3, 3.3.3: anyone who knew the old password is signed out everywhere.
             SavePerson::signOut($user);
 
             return $user;

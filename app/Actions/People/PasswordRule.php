@@ -8,7 +8,7 @@ use App\Models\User;
 use Illuminate\Contracts\Validation\ValidationRule;
 
 /**
- * What a password must be: long enough that nobody guesses it, no longer than can be looked at in passing, none of the commonest, and not
+ * What a password must be: long enough that no one guesses it, no longer than can be looked at in passing, none of the commonest, and not
  * made of what everybody knows of its person. Lengths by OWASP ASVS 4.0.3, 2.1.1 and 2.1.2; the list of the commonest by 2.1.7.
  */
 final readonly class PasswordRule implements ValidationRule

@@ -10,7 +10,7 @@ use App\Support\OneTime\RecoveryCodes;
 use App\Support\OneTime\Totp;
 use Illuminate\Support\Facades\DB;
 
-/** A code beside the password: set up, asked for, and taken away. A code is taken once. */
+/** Time-based codes as a second factor: setup, check and removal. Each code works once. */
 final class SecondFactor
 {
     /** @return array{secret: string, address: string} to be shown this once; nothing is asked for before it is confirmed */

@@ -10,7 +10,7 @@ use GreaterReach\Core\Plan\ForecastItem;
 use GreaterReach\Core\Plan\Month;
 use Illuminate\Support\Facades\Cache;
 
-/** The bands of a forecast, drawn once for the same promises: whoever looks at a plan again need not wait for all its draws. */
+/** Caches the bands of a forecast, so that opening a plan again needs no new draws. */
 final class CachedBands
 {
     private const DAY = 86_400;

@@ -48,7 +48,7 @@ final readonly class ChangeDraft
      * @param array<int, ?string>    $months number of an item → YYYY-MM, or null for none
      * @param array<string, ?string> $pages  topic that is not planned yet → the same
      *
-     * @throws ConflictHttpException when somebody else has changed it meanwhile
+     * @throws ConflictHttpException when someone else has changed it in the meantime
      */
     public function change(Study $study, int $id, array $frame, array $months, array $pages, int $version, int $user): PlanDraft
     {

@@ -34,7 +34,7 @@ final readonly class ChangePlan
      * @param array<string, mixed> $changes
      * @param int                  $version what the person saw
      *
-     * @throws ConflictHttpException when somebody else has changed it meanwhile
+     * @throws ConflictHttpException when someone else has changed it in the meantime
      * @throws UserError               when a finished item would be moved
      */
     public function change(Study $study, int $id, array $changes, int $version, int $user): PlanItem

@@ -71,7 +71,7 @@ final readonly class ChangesSinceQuery
         return ['keyword' => $row['keyword'], 'before' => $row['before'], 'after' => $row['after'], 'volume' => $row['volume']];
     }
 
-    /** @return Movements of our own, which are the same whatever is decided meanwhile */
+    /** @return Movements of our own, which are the same whatever is decided in the meantime */
     private function moved(Study $study): array
     {
         $key = implode(' ', ['moved', Release::stamp(), StudyState::besideDecisions($study->id), (int) $study->comparison_id]);

@@ -17,7 +17,7 @@ final readonly class ItemFacts
     /**
      * @param list<WeighedRow>       $open     keywords that count in it, in key order
      * @param array<string, Metrics> $years  keyword → its monthly volumes; empty where its season is not wanted
-     * @param ?array{reason: string} $setAside null while a keyword counts in it, or nobody set one aside
+     * @param ?array{reason: string} $setAside null while a keyword counts in it, or no one set one aside
      */
     public function __construct(
         /** As it is called now; null where it is no topic of the comparison any more. */

@@ -68,7 +68,7 @@ final readonly class OutcomesQuery
     /**
      * @param list<PlanItem> $items
      *
-     * @return array<string, ?string> topic → the page of ours that serves it now
+     * @return array<string, ?string> topic → the own page that serves it now
      */
     private static function ownPages(Study $study, array $items): array
     {

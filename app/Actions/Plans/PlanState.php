@@ -8,7 +8,7 @@ use App\Models\Study;
 use App\Support\StudyState;
 use Illuminate\Support\Facades\DB;
 
-/** What everything that is said of a roadmap depends on: as long as it stands still, so does what was worked out. */
+/** A fingerprint of everything a roadmap's figures depend on: cached results stay valid while it is the same. */
 final class PlanState
 {
     private const SQL = <<<'SQL'

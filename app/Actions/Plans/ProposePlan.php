@@ -69,7 +69,7 @@ final readonly class ProposePlan
     /**
      * @param list<PlanItem> $all
      *
-     * @return list<PlanItem> open items of which nobody set all aside meanwhile: those stay where they are, and the board says so
+     * @return list<PlanItem> open items of which no one set all aside in the meantime: those stay where they are, and the board says so
      */
     private static function movable(array $all, PlanFacts $facts): array
     {

@@ -32,7 +32,7 @@ final class RoadmapRows
     /** @var array<string, array{reason: string}> keyword → why it was set aside */
     private readonly array $setAside;
 
-    /** @var array<string, ?string> topic → the page of ours that serves it */
+    /** @var array<string, ?string> topic → the own page that serves it */
     private readonly array $ownPages;
 
     /** @param list<PlanItem> $items */
@@ -90,7 +90,7 @@ final class RoadmapRows
         return $item->unit === Unit::Keyword ? ($this->rows[$item->name] ?? null)?->ownUrl : $this->ownPages[(string) $topic] ?? null;
     }
 
-    /** @return ?array{reason: string} of its keyword, or of its lead before others of its topic; null where nobody set one aside */
+    /** @return ?array{reason: string} of its keyword, or of its lead before others of its topic; null where no one set one aside */
     public function setAside(PlanItem $item, ?string $topic): ?array
     {
         if ($item->unit === Unit::Keyword || isset($this->setAside[$item->lead])) {

@@ -10,7 +10,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\URL;
 
 /**
- * Gives a brief away to a writer without an account: by a signed address with an end, which can be taken back. It shows this brief alone.
+ * Shares a brief with a writer without an account: a signed URL that expires and can be revoked. It shows this brief alone.
  *
  * @phpstan-type SharedLink array{id: int, url: string, created_at: string, expires_at: string, used_at: ?string}
  */

@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Storage;
 
 /**
  * Where what a source sends is kept aside on this machine until all of it is there, one object a line. A part that broke off goes on with
- * the page after the last whole one; on another machine it begins anew.
+ * the page after the last whole one; on another machine it begins again.
  */
 final readonly class PullFolder
 {

@@ -8,7 +8,7 @@ use App\Support\TcpConnections;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Stops the database thinking about questions whose asker has gone: PHP notices that nobody listens any more only when it has
+ * Stops the database thinking about abandoned queries: PHP notices that no one listens any more only when it has
  * something to say. `LimitQueryTime` leaves the port of the asker with every question that only reads.
  */
 final class CancelAbandonedQueries
@@ -30,7 +30,7 @@ final class CancelAbandonedQueries
         );
         $left = array_filter($questions, static fn(object $question): bool => ! $open->has($question->port));
         foreach ($left as $question) {
-            // Its process may be at the next question meanwhile, of somebody else.
+            // Its process may be at the next question in the meantime, of someone else.
             DB::select(
                 "SELECT pg_cancel_backend(pid) FROM pg_stat_activity WHERE pid = ? AND state = 'active' AND application_name = ? AND "
                     .'query_start = ?',

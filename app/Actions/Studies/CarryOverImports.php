@@ -14,7 +14,7 @@ use GreaterReach\Core\Site\PublicSuffixList;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Gives a domain that was written anew with another scope what was imported for it under the earlier one: its lists as far as they
+ * Gives a domain that was written again with another scope what was imported for it under the earlier one: its lists as far as they
  * lie inside the new scope, its figures, its brand terms and, where it is ours, its roadmap. The earlier one keeps its lists.
  */
 final readonly class CarryOverImports

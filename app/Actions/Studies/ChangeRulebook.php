@@ -23,7 +23,7 @@ final readonly class ChangeRulebook
      * @param array<string, string> $settings key → value as a person writes it
      * @param array<string, string> $seen     key → value that the person saw; a setting that is another now is not overwritten
      *
-     * @throws ConflictHttpException when somebody else changed one of these settings in between
+     * @throws ConflictHttpException when someone else changed one of these settings in between
      */
     public function execute(Study $study, array $settings, ?int $userId = null, array $seen = []): Rulebook
     {

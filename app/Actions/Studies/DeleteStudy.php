@@ -11,11 +11,11 @@ use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
-/** Puts a study away, and takes it back within some days; nothing of it is lost before they are over. */
+/** Deletes a study, and restores it within its retention time. */
 final class DeleteStudy
 {
     /**
-     * @param string $name as somebody typed it who means this study and no other
+     * @param string $name as someone typed it who means this study and no other
      *
      * @throws UserError
      */

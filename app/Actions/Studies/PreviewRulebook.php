@@ -24,13 +24,13 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * What a changed rulebook would move, before it is saved: horizons, and the first twenty before and after. Every listed
- * row of the comparison on show is weighed anew by the same rules; what is learnt from the whole study stays as it is.
+ * row of the comparison on show is weighed again by the same rules; what is learnt from the whole study stays as it is.
  */
 final readonly class PreviewRulebook
 {
     private const TOP = 20;
 
-    /** Settings that show only once the comparison is made anew. */
+    /** Settings that show only once the comparison is made again. */
     private const LEARNT = [
         'within',
         'movement_noise',

@@ -73,7 +73,7 @@ final readonly class SaveStudy
         });
     }
 
-    /** A deleted study keeps its short name as long as it can be taken back. */
+    /** A deleted study keeps its short name as long as it can be undone. */
     private static function isFree(string $slug): void
     {
         if (Study::onlyTrashed()->where('slug', $slug)->exists()) {
@@ -106,7 +106,7 @@ final readonly class SaveStudy
         return $study;
     }
 
-    /** @return list<string> what was taken over from domains that were written anew */
+    /** @return list<string> what was taken over from domains that were written again */
     private function saveDomains(Study $study, StudyDraft $draft): array
     {
         $compared = $study->comparedDomains();

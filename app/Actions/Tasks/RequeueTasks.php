@@ -10,7 +10,7 @@ use App\Models\TaskKind;
 use App\Models\TaskStatus;
 use App\Support\QueueLengths;
 
-/** Takes up again what a killed worker left, and what waits though the queue knows nothing of it; nobody need look for that. */
+/** Requeues tasks that a killed worker left and tasks missing from the queue. */
 final readonly class RequeueTasks
 {
     /** Seconds after which a task that waits is looked for in the queue. */

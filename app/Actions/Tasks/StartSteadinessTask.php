@@ -14,7 +14,7 @@ use App\Support\Sentence\Sentence;
 use App\Support\StudyState;
 use GreaterReach\Core\Priority\Weights;
 
-/** The steadiness of a long list is reckoned in the background, once for each list as it stands. */
+/** Calculates the stability of a long list in the background, once per list. */
 final readonly class StartSteadinessTask
 {
     public function __construct(private StartTask $start, private TasksQuery $tasks)

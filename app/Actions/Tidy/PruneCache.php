@@ -6,7 +6,7 @@ namespace App\Actions\Tidy;
 
 use Illuminate\Support\Facades\DB;
 
-/** What was remembered for a time that is over leaves the database; nobody asks for most of it again. */
+/** Deletes expired cache entries. */
 final class PruneCache
 {
     /** @return int how much went */

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
 
-/** Takes away what work that was cut off has left behind: files that no record knows, folders of work that has long ended. */
+/** Deletes leftovers of interrupted work: orphaned files and old temporary folders. */
 final class PruneTemporaryFiles
 {
     /** Work of this application takes no longer; a file younger than that may belong to work under way. */

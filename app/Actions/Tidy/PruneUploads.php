@@ -7,7 +7,7 @@ namespace App\Actions\Tidy;
 use App\Actions\Imports\DeleteUpload;
 use App\Models\Upload;
 
-/** Takes files away that nobody has imported for a long time. */
+/** Deletes uploads that were never imported. */
 final readonly class PruneUploads
 {
     public function __construct(private DeleteUpload $forget)

@@ -18,6 +18,6 @@ interface TaskHandler
      */
     public function run(Task $task, Progress $progress): array;
 
-    /** Whether the study holds other data when it is done, so that what is compared is to be made anew. */
+    /** Whether the study holds other data when it is done, so that what is compared is to be made again. */
     public function changesData(): bool;
 }

@@ -6,7 +6,7 @@ namespace App\Actions\Work;
 
 use App\Support\Database\AdvisoryLock;
 
-/** So nobody works on a task twice, and a worker that was killed is noticed at once: the task says running, but nobody holds the lock. */
+/** Keeps a task from running twice and reveals a killed worker: the task is running, but its lock is free. */
 final class TaskLock
 {
     private const AREA = 7101;

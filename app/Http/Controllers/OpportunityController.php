@@ -35,7 +35,7 @@ final class OpportunityController extends Controller
         return $this->ranked($request, $study, 'pages', $read);
     }
 
-    /** A page of a ranked list with the weights that ranked it: from memory, unless they are somebody's own. */
+    /** A page of a ranked list with the weights that ranked it: from memory, unless they are someone's own. */
     private function ranked(Request $request, Study $study, string $list, RankedList $read): JsonResponse
     {
         $rulebook = $study->rulebook();

@@ -15,7 +15,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 
-/** Accounts, for administrators who are signed in; a token manages nobody. */
+/** Accounts, for administrators who are signed in; a token manages no one. */
 final class PersonController extends Controller
 {
     public function __construct(

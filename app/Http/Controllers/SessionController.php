@@ -37,7 +37,7 @@ final class SessionController
         return new JsonResponse(['person' => self::person($user)]);
     }
 
-    /** A token cannot change its owner's password: that needs somebody who is signed in. */
+    /** A token cannot change its owner's password: that needs someone who is signed in. */
     public function update(Request $request, ChangePassword $change): JsonResponse
     {
         $user = $request->user();

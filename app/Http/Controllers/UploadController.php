@@ -40,7 +40,7 @@ final class UploadController extends Controller
         return new JsonResponse(['leave_out' => $request->boolean('leave_out')]);
     }
 
-    /** A file that nobody wants imported after all. */
+    /** Deletes an upload that will not be imported. */
     public function destroy(Study $study, string $upload, DeleteUpload $forget): JsonResponse
     {
         $forget->unwanted($study, $upload);

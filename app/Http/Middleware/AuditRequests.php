@@ -52,7 +52,7 @@ final readonly class AuditRequests
         return $response;
     }
 
-    /** What nobody did is not written down, so that nobody can fill the record from outside; guesses at passwords are bounded. */
+    /** What no one did is not written down, so that no one can fill the record from outside; guesses at passwords are bounded. */
     private static function isAct(Request $request, Response $response, bool $isKnown): bool
     {
         $status = $response->getStatusCode();
@@ -88,7 +88,7 @@ final readonly class AuditRequests
         );
     }
 
-    /** Who somebody says that he is, where nobody is signed in yet. */
+    /** Who someone says that he is, where no one is signed in yet. */
     private static function named(Request $request): ?string
     {
         $email = $request->input('email');

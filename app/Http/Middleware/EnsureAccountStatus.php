@@ -10,7 +10,7 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 
-/** Keeps out who was shut out while signed in, and lets an administrator who lacks the second factor do nothing but get it. */
+/** Signs out disabled accounts, and makes administrators set up a second factor first. */
 final class EnsureAccountStatus
 {
     private const WITHOUT_FACTOR = ['api/v1/session', 'api/v1/second-factor', 'api/v1/signed-in'];

@@ -22,7 +22,7 @@ final class LimitQueryTime
         if ($request->is(HealthController::PATH)) {
             return $next($request);
         }
-        // A change is brought to its end even when nobody waits for it any longer.
+        // A change is brought to its end even when no one waits for it any longer.
         $name = $request->isMethodSafe() ? CancelAbandonedQueries::NAME : 'change';
         DB::statement(
             sprintf(

@@ -9,7 +9,7 @@ use App\Models\Study;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Has the month in review worked out behind what opens a study or changes it, once the answer is given. */
+/** Prepares the month in review after the response, when a study was opened or changed. */
 final class PrepareReviewAfterResponse
 {
     /** @param \Closure(Request): Response $next */

@@ -26,7 +26,7 @@ final class TokenAbilities
         return $next($request);
     }
 
-    /** Whether a token speaks, and not somebody who is signed in. */
+    /** Whether a token speaks, and not someone who is signed in. */
     public static function isByToken(): bool
     {
         return Auth::guard('web')->guest();

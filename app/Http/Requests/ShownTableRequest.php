@@ -9,7 +9,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Validator;
 
 /**
- * A table that somebody has before him, to be written to a file.
+ * A table that someone sees, to be written to a file.
  *
  * @phpstan-type Body array{title?: ?string, name: string, headings: list<string>, rows: list<list<string|int|float|null>>}
  */

@@ -9,7 +9,7 @@ use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
-/** Which page of the studies somebody wants to see. */
+/** Which page of the studies someone wants to see. */
 final class StudyListRequest extends FormRequest
 {
     private const USUAL = 50;

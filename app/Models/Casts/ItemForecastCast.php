@@ -19,7 +19,7 @@ final class ItemForecastCast implements CastsAttributes
 {
     private const DEPTH = 8;
 
-    /** Else the model would spell it out anew whenever any of its attributes is read. */
+    /** Else the model would spell it out again whenever any of its attributes is read. */
     public bool $withoutObjectCaching = true;
 
     /** @var ?\WeakMap<Model, array{string, ItemForecast}> model → text and what it was read as */

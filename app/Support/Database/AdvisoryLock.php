@@ -7,7 +7,7 @@ namespace App\Support\Database;
 use Illuminate\Support\Facades\DB;
 
 /**
- * A lock that the database keeps for whoever took it, for as long as his connection lives: on whichever machine he is, and gone with him
+ * A lock that the database keeps for anyone who took it, for as long as his connection lives: on whichever machine he is, and gone with him
  * when he is killed. Taken beside whatever transaction is open.
  */
 final readonly class AdvisoryLock

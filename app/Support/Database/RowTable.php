@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Where the rows of one comparison lie: in the table that all comparisons share, or, for a large one, in a table of its own, which is
- * loaded and indexed in bulk and dropped whole. Whoever reads does not see the difference.
+ * loaded and indexed in bulk and dropped whole. Anyone who reads does not see the difference.
  */
 final readonly class RowTable
 {

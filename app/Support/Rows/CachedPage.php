@@ -10,9 +10,8 @@ use App\Support\StudyState;
 use Illuminate\Support\Facades\Cache;
 
 /**
- * A page of a list as it is sent, for whoever asks for the same one until something changes in the study. It is kept when it is asked for a
- * second time: most pages are looked at once by one person and are gone with the next decision. Lists by weights of one's own are not
- * remembered at all: they are asked for once, while somebody moves a slider.
+ * Caches a page of a list as it is sent until something changes in the study. It is stored at the second request: most pages are opened
+ * once. Lists with custom weights are never cached: they are requested once, while someone moves a slider.
  */
 final class CachedPage
 {

@@ -194,7 +194,7 @@ final readonly class RankedRows
     }
 
     /**
-     * Remembered until somebody decides something or the data changes.
+     * Remembered until someone decides something or the data changes.
      *
      * @template Made
      *

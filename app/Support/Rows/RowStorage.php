@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Makes room for the rows of comparisons and gives it back. Nothing here locks what others read: a large comparison has a table that
- * nobody knows of before it is complete.
+ * no one knows of before it is complete.
  */
 final class RowStorage
 {

@@ -51,7 +51,7 @@ final readonly class DecisionClauses
         ]);
     }
 
-    /** `kept` is all that was not set aside; `open` all that nobody decided on. */
+    /** `kept` is all that was not set aside; `open` all that no one decided on. */
     private function mark(Builder $rows, Clause $clause): Builder
     {
         $mark = $clause->choice(Vocabulary::choicesOf('mark'));

@@ -6,7 +6,7 @@ namespace App\Support\Tabular;
 
 use GreaterReach\Core\Intake\FileProblem;
 
-/** How much a file that somebody made elsewhere may hold, so that a small upload cannot fill disk or memory. */
+/** How much a file that someone made elsewhere may hold, so that a small upload cannot fill disk or memory. */
 final readonly class ReadLimits
 {
     /** No list that people make packs better than this; one that does and is large is a trap. */

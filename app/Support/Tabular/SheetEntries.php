@@ -10,7 +10,7 @@ use GreaterReach\Core\Intake\FileProblem;
 /**
  * Looks through the parts of a spreadsheet before anything is made of them, as they come out of the archive: what its list of contents
  * says of their sizes may be untrue, a row or column beyond what a sheet can have (ECMA-376 and OpenDocument programs: 1,048,576 rows,
- * 16,384 columns) would be filled up to by whoever reads it, and a row is held in memory whole.
+ * 16,384 columns) would be filled up to by anyone who reads it, and a row is held in memory whole.
  */
 final class SheetEntries
 {

@@ -6,7 +6,7 @@ namespace App\Support\Tabular;
 
 use GreaterReach\Core\Intake\FileProblem;
 
-/** A table that somebody made elsewhere: named columns, and rows that can be read again and again as a stream. */
+/** An imported table: named columns, and rows as a stream that can be read repeatedly. */
 interface TableFile
 {
     /** Names that a header may have. */

@@ -9,7 +9,7 @@ use GreaterReach\Core\Pages\PageIndex;
 
 /**
  * Joins topics that one page can serve after all: those alike in wording that share a page of any domain, and those whose primary keywords
- * the same page of ours holds. Pages and stems are those of a topic before any other joined it.
+ * the same own page holds. Pages and stems are those of a topic before any other joined it.
  *
  * @internal
  */
@@ -132,7 +132,7 @@ final class TopicJoiner
      * @param list<int>       $primaries in taking order
      * @param array<int, int> $into
      *
-     * @return array<int, int> the same with those joined whose primary keywords have one best page of ours
+     * @return array<int, int> the same with those joined whose primary keywords have one best own page
      */
     private function joinedByOwnPage(array $primaries, array $into): array
     {

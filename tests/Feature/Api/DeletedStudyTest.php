@@ -38,8 +38,8 @@ final class DeletedStudyTest extends TestCase
         self::assertNotContains($study->slug, array_column((array) $this->getJson('/api/v1/studies')->json('studies'), 'slug'));
         $this->getJson('/api/v1/deleted-studies')->assertOk()->assertJsonFragment(['slug' => $study->slug, 'deleted_by' => $editor->name]);
         $this->postJson('/api/v1/studies', ['slug' => $study->slug, 'name' => 'New', 'domain' => 'quillfair.example'])
-            ->assertUnprocessable()->assertJsonFragment(['detail' => "Study \"{$study->slug}\" was deleted and can still be restored. Restore "
-                .'it or choose another short name.']);
+            ->assertUnprocessable()->assertJsonFragment(['detail' => "Study \"{$study->slug}\" was deleted and can still be restored. "
+                .'Restore it or choose another short name.']);
         $this->postJson("/api/v1/deleted-studies/{$study->slug}/restore")->assertOk();
         self::assertSame($before, $this->getJson("/api/v1/studies/{$study->slug}/opportunities")->assertOk()->json());
     }

@@ -57,7 +57,8 @@ final class ScopeChangeTest extends TestCase
         $this->import($this->study, "keyword,position\nbig pen,3\n", 'rankings', $place);
         self::assertSame(
             [
-                'Copied from "www.nibhouse.example" to "nibhouse.example": 1 list, only what is inside "www.nibhouse.example". Import the files again for the rest.',
+                'Copied from "www.nibhouse.example" to "nibhouse.example": 1 list, only what is inside "www.nibhouse.example". '
+                    .'Import the files again for the rest.',
             ],
             $this->say(['competitors' => ['nibhouse.example']]),
         );
