@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace GreaterReach\Core\Priority;
 
 /**
- * Items that can reach the top under any weights: those with fewer others equal or better in every criterion than there are ranks. Items of which different criteria are known are not compared with each other.
+ * Items that can reach the top under some weights: those with fewer others equal or better in every criterion than there are ranks.
+ * Items with different known criteria are not compared with each other.
  */
 final class Leaders
 {

@@ -15,8 +15,6 @@ use GreaterReach\Core\Priority\Tactic;
 /** Every clause that a sentence can have, in the order in which they stand in it. */
 final class Vocabulary
 {
-    private const HIDE_OR_ONLY = ['hide' => 'hidden', 'only' => 'only'];
-
     /** @var ?array<string, ClauseKind> */
     private static ?array $kinds = null;
 
@@ -219,8 +217,8 @@ final class Vocabulary
                 'brands',
                 'Competitors’ brands',
                 'Keywords with a competitor’s brand and not ours.',
-                'competitors’ brands',
-                self::HIDE_OR_ONLY,
+                '',
+                self::hideOrOnly('competitors’ brands'),
                 'hide',
             ),
             ClauseKind::choice(
@@ -232,7 +230,7 @@ final class Vocabulary
                     Mark::Shortlisted->value => 'on the shortlist',
                     Mark::SetAside->value => 'set aside',
                     'open' => 'without a decision',
-                    'kept' => 'except those set aside',
+                    'kept' => 'without those set aside',
                 ],
                 Mark::Shortlisted->value,
             ),
@@ -240,8 +238,8 @@ final class Vocabulary
                 'roadmap',
                 'Roadmap',
                 'Keywords that are on the roadmap, whatever the status of their page.',
-                'on the roadmap',
-                self::HIDE_OR_ONLY,
+                '',
+                ['hide' => 'not on the roadmap', 'only' => 'on the roadmap'],
                 'hide',
             ),
             ClauseKind::choices(
@@ -284,21 +282,21 @@ final class Vocabulary
     private static function noise(): array
     {
         return [
-            ClauseKind::choice('codes', 'Codes and model numbers', 'Codes and model numbers.', 'codes', self::HIDE_OR_ONLY, 'hide'),
+            ClauseKind::choice('codes', 'Codes and model numbers', 'Codes and model numbers.', '', self::hideOrOnly('codes'), 'hide'),
             ClauseKind::choice(
                 'navigational',
                 'Searches for a site or desk',
                 'Searches for a site or desk.',
-                'searches for a site',
-                self::HIDE_OR_ONLY,
+                '',
+                self::hideOrOnly('searches for a site'),
                 'hide',
             ),
             ClauseKind::choice(
                 'negatives',
                 'Our list of negatives',
                 'Words on the rulebook’s list `negatives`.',
-                'our negatives',
-                self::HIDE_OR_ONLY,
+                '',
+                self::hideOrOnly('our negatives'),
                 'hide',
             ),
             ClauseKind::text(
@@ -386,6 +384,12 @@ final class Vocabulary
                 isOffered: false,
             ),
         ];
+    }
+
+    /** @return array<string, string> */
+    private static function hideOrOnly(string $what): array
+    {
+        return ['hide' => "without {$what}", 'only' => "only {$what}"];
     }
 
     /**

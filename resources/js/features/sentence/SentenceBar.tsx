@@ -67,7 +67,7 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
       }}
     >
       <Typography component="p" sx={{ flex: { xs: '1 0 100%', md: 1 }, minWidth: 0, typography: 'plain', lineHeight: 1.75 }}>
-        {subjectOf(subject, shown.length + off.length + strange.length === 0)}{' '}
+        {subjectOf(subject, [...clauses, ...off])}{' '}
         {shown.map((kind, place) => (
           <span key={kind.name}>
             {place > 0 && ' '}

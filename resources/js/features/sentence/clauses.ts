@@ -79,8 +79,9 @@ export interface ClauseContext {
   kinds: ClauseKind[];
 }
 
-/** What is shown, before its clauses: all of it where none is set. */
-export function subjectOf(subject: string, isAll: boolean): string {
+/** What is shown, before its clauses: all of it where none is set, or none but those that hide something. */
+export function subjectOf(subject: string, shown: Clause[]): string {
+  const isAll = shown.every(({ value }) => value === 'hide' || value === 'kept');
   return isAll ? `All ${subject.charAt(0).toLowerCase()}${subject.slice(1)}` : subject;
 }
 

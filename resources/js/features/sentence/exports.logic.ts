@@ -36,6 +36,6 @@ export function titleOf(subject: string, show: string, kinds: ClauseKind[], doma
   const parts = kinds
     .filter((kind) => isSet(kind, clauses))
     .map((kind) => `${kind.lead} ${phraseOf(kind, clauses, { kinds, domains })}`.trim());
-  const words = `${subjectOf(subject, parts.length === 0)} ${parts.join(', ')}`.trim();
+  const words = `${subjectOf(subject, clauses)} ${parts.join(', ')}`.trim();
   return `${words} — ${whole(count)} of ${whole(of)}`;
 }
