@@ -69,7 +69,7 @@ final class FirstRoundTest extends BrowserTestCase
         $this->signIn($this->makeEditor($study)->email, 'correct horse');
         $this->visit("/studies/{$study->slug}/gather");
         $this->choose('rankings-inkmoor.example.csv', "keyword,position\npen,3\nnib,first\n");
-        $this->see('1 bad row: nothing is kept');
+        $this->see('1 bad row. Nothing is imported');
         $this->see('must be a whole number');
         self::assertNotNull($this->findText('Import', 'button')->getAttribute('disabled'));
         $this->clickText('Skip bad rows', 'button');

@@ -69,7 +69,8 @@ final readonly class TopicMember
     {
         $open = $this->open;
         $pages = $this->ownPages === [] ? '' : json_encode((object) $this->ownPages, JSON_THROW_ON_ERROR);
-        $line = "{$this->topic}\t{$this->keyword}\t{$this->volume}\t{$pages}\t";
+        $names = addcslashes($this->topic, "\\\t\n\r")."\t".addcslashes($this->keyword, "\\\t\n\r");
+        $line = "{$names}\t{$this->volume}\t{$pages}\t";
         if ($open === null) {
             return $line.Doubles::toHex([$this->potential])."\n";
         }
@@ -85,7 +86,8 @@ final readonly class TopicMember
     public static function fromLine(string $line): self
     {
         $cells = explode("\t", rtrim($line, "\n"));
-        [$topic, $keyword, $volume, $pages, $figures] = $cells;
+        [$topic, $keyword] = array_map(stripcslashes(...), $cells);
+        [, , $volume, $pages, $figures] = $cells;
         $figures = Doubles::fromHex($figures);
         $volume = self::int($volume);
         /** @var array<array-key, int> $ownPages */

@@ -48,8 +48,8 @@ final class BoundsTest extends TestCase
             ->assertStatus(422)
             ->assertJsonPath(
                 'detail',
-                'In the sentence, "regex=(\\\\w{1,80}\\\\s?){1,80}!" repeats too much: written out it may have 300 characters; make '
-                    .'the numbers in braces smaller.',
+                'In the sentence, "regex=(\\\\w{1,80}\\\\s?){1,80}!" repeats too much: at most 300 characters when written out. '
+                    .'Use smaller numbers in braces.',
             );
         $ask('p{1,9}en')->assertOk();
     }

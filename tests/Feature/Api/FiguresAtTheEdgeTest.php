@@ -84,7 +84,7 @@ final class FiguresAtTheEdgeTest extends TestCase
             static fn(int $one): string => 'w'.str_repeat('x', $one)." pen,{$place},9000,5\n",
             range(1, $count),
         ));
-        $words = [1 => 'it takes more than a whole month: 1 item: ', 10 => 'they take more than a whole month: 10 items: '];
+        $words = [1 => 'it takes more than a month: 1 item: ', 10 => 'they take more than a month: 10 items: '];
         foreach ($words as $count => $said) {
             $study = $this->makeStudy(['inkmoor.example']);
             foreach (['quillfair.example' => 15, 'inkmoor.example' => 2] as $domain => $place) {

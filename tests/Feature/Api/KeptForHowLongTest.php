@@ -41,7 +41,7 @@ final class KeptForHowLongTest extends TestCase
         $id = (string) $this->upload($study)->assertCreated()->json('id');
         $this->upload($study)->assertCreated();
         $refused = $this->upload($study)->assertUnprocessable();
-        self::assertStringContainsString('at most 2 of them', (string) $refused->json('detail'));
+        self::assertStringContainsString('at most 2, with', (string) $refused->json('detail'));
         $this->deleteJson("/api/v1/studies/{$study->slug}/uploads/{$id}")->assertOk();
         $this->upload($study)->assertCreated();
         $this->actingAs($this->makeEditor($study));
@@ -83,7 +83,7 @@ final class KeptForHowLongTest extends TestCase
         DB::table('uploads')->where('study_id', $study->id)->update(['created_at' => now()->subDays(8)]);
         $this->upload($study)->assertCreated();
         [$old, $young] = $this->waiting($study);
-        self::assertStringContainsString('1 files that waited too long', $this->command('reach:tidy')[1]);
+        self::assertStringContainsString('1 expired uploads', $this->command('reach:tidy')[1]);
         self::assertSame([$young], $this->waiting($study));
         self::assertFalse(Storage::exists(Upload::FOLDER.'/'.$old));
         self::assertTrue(Storage::exists(Upload::FOLDER.'/'.$young));

@@ -93,7 +93,7 @@ final class PlanPagesTest extends TestCase
         $this->deleteJson($this->at('plan/items/'.$pens['id']))->assertOk();
         $this->postJson($this->at('plan/items'), ['topics' => ['fountain pen']])
             ->assertStatus(422)
-            ->assertSeeText('All of \\"fountain pen\\" is set aside', false);
+            ->assertSeeText('All keywords of \\"fountain pen\\" are set aside', false);
     }
 
     public function test_a_renamed_topic_keeps_its_card_and_two_that_become_one_count_no_keyword_twice(): void

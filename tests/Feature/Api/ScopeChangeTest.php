@@ -36,7 +36,7 @@ final class ScopeChangeTest extends TestCase
         $said = $this->say(['domain' => 'quillfair.example/shop']);
         self::assertSame(
             [
-                'Copied from "quillfair.example" to "quillfair.example/shop": 1 list, without what lies outside '
+                'Copied from "quillfair.example" to "quillfair.example/shop": 1 list, without what is outside '
                     .'"quillfair.example/shop".',
             ],
             $said,

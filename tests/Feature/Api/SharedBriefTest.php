@@ -68,7 +68,7 @@ final class SharedBriefTest extends TestCase
 
         $this->tell($path, ['status' => 'published'])->assertStatus(422)->assertSee('Enter the URL of the published page.');
         $this->tell($path, ['status' => 'published', 'url' => 'https://inkmoor.example/pen', 'note' => 'kept'])->assertStatus(422)
-            ->assertSee('is no page of quillfair.example')
+            ->assertSee('a page of quillfair.example')
             ->assertSee('kept');
         $this->tell($path, ['status' => 'published', 'url' => 'javascript:alert(1)'])->assertStatus(422);
         $this->tell($path, ['status' => 'done', 'url' => 'https://quillfair.example/pen'])->assertStatus(422);

@@ -296,10 +296,10 @@ final class ToldFiguresTest extends TestCase
                 '2027-02 red pen refresh page Rowan planned 2.5',
             ] as $words
         ) {
-            self::assertStringContainsString($words, str_replace("\u{202F}", ' ', $told));
+            self::assertStringContainsString($words, $told);
         }
         $this->postJson($this->at($study, 'decisions'), ['keywords' => ['ink'], 'mark' => 'set aside'])->assertOk();
-        self::assertStringContainsString('1 gap opened and 0 closed; 1 of the new ones waits for a decision.', $text());
+        self::assertStringContainsString('1 gap opened and 0 closed. 1 new gap to decide on.', $text());
     }
 
     public function test_the_stage_at_which_we_lag_most_is_told_with_who_leads_there(): void

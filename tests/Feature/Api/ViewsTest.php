@@ -101,7 +101,7 @@ final class ViewsTest extends TestCase
                 'regex=(' => 'parentheses',
                 'regex=a\1' => 'back references',
                 '(volume>=1' => 'brackets',
-                'p9<=3' => 'does not have',
+                'p9<=3' => 'in this comparison',
                 'stage=beginning' => 'one of top',
                 'page=nowhere' => 'address',
                 'dated>=yesterday' => 'YYYY-MM-DD',

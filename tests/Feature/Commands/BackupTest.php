@@ -141,7 +141,7 @@ final class BackupTest extends TestCase
     {
         [$code, $told] = $this->command('reach:backup', ['file' => $this->folder.'/none/backup.tar']);
         self::assertSame(1, $code);
-        self::assertStringContainsString('cannot be written', $told);
+        self::assertStringContainsString('write the file', $told);
     }
 
     /** @param list<string> $keywords */

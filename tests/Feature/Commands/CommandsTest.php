@@ -14,7 +14,7 @@ final class CommandsTest extends TestCase
     /** @return iterable<string, array{string, array<string, mixed>, int, string}> */
     public static function refusals(): iterable
     {
-        yield 'no such study' => ['reach:compare', ['slug' => 'nowhere'], 1, 'There is no study "nowhere"'];
+        yield 'no such study' => ['reach:compare', ['slug' => 'nowhere'], 1, 'No study is called "nowhere"'];
         yield 'a day that is none' => ['reach:compare', ['slug' => '%s', '--date' => '2026-02-30'], 1, 'YYYY-MM-DD'];
         yield 'a within that is none' => ['reach:compare', ['slug' => '%s', '--within' => '33'], 2, '10, 20, 50, 100'];
         yield 'a channel that is none' => ['reach:compare', ['slug' => '%s', '--channel' => 'radio'], 2, 'organic, paid'];
@@ -22,8 +22,8 @@ final class CommandsTest extends TestCase
         yield 'an option that is none' => ['reach:weigh', ['slug' => '%s', '--luck' => '1'], 2, 'does not exist'];
         yield 'an argument missing' => ['reach:weigh', [], 2, 'missing'];
         yield 'weights all zero' => ['reach:weigh', ['slug' => '%s', '--weights' => 'ease:0'], 1, 'all zero'];
-        yield 'a folder that is not there' => ['reach:compare', ['slug' => '%s', '--out' => '/nowhere/at/all.csv'], 1, 'cannot be written'];
-        yield 'a new study without a domain' => ['reach:study', ['slug' => 'new-one', '--name' => 'New'], 1, 'needs a name and a domain'];
+        yield 'a folder that is not there' => ['reach:compare', ['slug' => '%s', '--out' => '/nowhere/at/all.csv'], 1, 'Can\'t write'];
+        yield 'a new study without a domain' => ['reach:study', ['slug' => 'new-one', '--name' => 'New'], 1, 'Give it a name and a domain'];
         yield 'a slug that is none' => ['reach:study', ['slug' => 'New One'], 1, 'lower-case letters'];
         yield 'a domain that is none' => [
             'reach:study',
@@ -32,7 +32,7 @@ final class CommandsTest extends TestCase
             'registrable domain',
         ];
         yield 'a country that is none' => ['reach:study', ['slug' => '%s', '--country' => 'ZZZ'], 1, 'two-letter'];
-        yield 'a competitor twice' => ['reach:study', ['slug' => '%s', '--competitor' => ['a.example', 'A.example']], 1, 'given twice'];
+        yield 'a competitor twice' => ['reach:study', ['slug' => '%s', '--competitor' => ['a.example', 'A.example']], 1, 'listed twice'];
         yield 'eleven competitors' => [
             'reach:study',
             [
@@ -161,7 +161,7 @@ final class CommandsTest extends TestCase
         $person = $this->makeUser();
         $slug = 'made-'.bin2hex(random_bytes(4));
         [, $told] = $this->command('reach:study', ['slug' => $slug, '--name' => 'Pens', '--domain' => 'quillfair.example']);
-        self::assertStringContainsString('Only administrators see it', $told);
+        self::assertStringContainsString('Only administrators can see it', $told);
         [$code, $told] = $this->command('reach:study', ['slug' => $slug, '--editor' => $person->email]);
         self::assertSame(0, $code, $told);
         self::assertStringNotContainsString('Only administrators', $told);

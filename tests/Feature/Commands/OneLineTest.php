@@ -22,12 +22,12 @@ final class OneLineTest extends TestCase
         self::assertSame(1, $process->run());
         self::assertSame('', $process->getOutput());
         self::assertMatchesRegularExpression(
-            '/^It broke off; nothing half was kept\. The log in storage\/logs has the rest under the number ([0-9A-F]{8})\.\n$/D',
+            '/^Something went wrong, and nothing was saved\. See error ([0-9A-F]{8}) in storage\/logs\.\n$/D',
             $process->getErrorOutput(),
         );
-        $number = substr(rtrim($process->getErrorOutput(), ".\n"), -8);
+        preg_match('/[0-9A-F]{8}/', $process->getErrorOutput(), $number);
         self::assertStringContainsString(
-            $number,
+            $number[0] ?? '',
             (string) file_get_contents(storage_path('logs/greater-reach-'.gmdate('Y-m-d').'.log')),
         );
     }

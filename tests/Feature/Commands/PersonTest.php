@@ -109,8 +109,8 @@ final class PersonTest extends TestCase
     /** @return iterable<string, array{string, array<string, mixed>, int, string}> address, options, exit code, what is said */
     public static function refused(): iterable
     {
-        yield 'no address' => ['wren', ['--name' => 'Wren'], 1, 'no e-mail address'];
-        yield 'an address with a line break' => ["wren@quillfair.example\nbcc", ['--name' => 'Wren'], 1, 'no e-mail address'];
+        yield 'no address' => ['wren', ['--name' => 'Wren'], 1, 'not an email address'];
+        yield 'an address with a line break' => ["wren@quillfair.example\nbcc", ['--name' => 'Wren'], 1, 'not an email address'];
         yield 'no name' => ['nobody@quillfair.example', [], 1, 'needs a name'];
         yield 'a name of blanks' => ['nobody@quillfair.example', ['--name' => "  \u{200b} "], 1, 'needs a name'];
         yield 'a name without end' => ['nobody@quillfair.example', ['--name' => str_repeat('Wren', 40)], 1, 'at most 120'];

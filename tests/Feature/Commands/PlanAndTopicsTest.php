@@ -96,7 +96,7 @@ final class PlanAndTopicsTest extends TestCase
         [$code, $plan, $told] = $this->commandApart('reach:plan', [...$options, '--goal' => '5']);
         self::assertSame(0, $code);
         self::assertMatchesRegularExpression(
-            '/^The goal takes [\d.]+ days a month: [\d.]+ % of the draws reach it, and with these odds [\d.]+ visits a month are reach/m',
+            '/^The goal takes [\d.]+ days a month: [\d.]+% of the simulations reach it\. With these odds you reach [\d.]+ visits/m',
             $told,
         );
         self::assertStringStartsWith('month,item,lead,', $plan);

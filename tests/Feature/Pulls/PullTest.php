@@ -105,7 +105,7 @@ final class PullTest extends TestCase
         $study = $this->makeStudy();
         $refuses = fn(array $options): string => $this->command('reach:pull', ['slug' => $study->slug, ...$options])[1];
         self::assertStringContainsString('refused with 401', $refuses([]));
-        self::assertStringContainsString('There is no source "elsewhere"', $refuses(['--source' => 'elsewhere']));
+        self::assertStringContainsString('No source is called "elsewhere"', $refuses(['--source' => 'elsewhere']));
         $this->standIn->connect();
         self::assertStringContainsString('has no rankings of quillfair.example', $refuses([]));
         self::assertStringContainsString('has no rankings on or before 2020-01-01', $refuses(['--date' => '2020-01-01']));

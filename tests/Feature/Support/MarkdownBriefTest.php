@@ -59,7 +59,7 @@ final class MarkdownBriefTest extends TestCase
         foreach (
             [
                 '- **Gain, visits a month**: 13',
-                '- **Our page**: a new one',
+                '- **Our page**: new page',
                 '| pen | · | 7 |',
                 '- how to hold a pen',
                 '## Page to beat: https://a.example/x\\_y',

@@ -110,7 +110,7 @@ final class SpreadsheetTest extends TestCase
     public function test_a_broken_object_is_named_by_the_line_on_which_it_begins(string $text, int $line): void
     {
         $this->expectException(FileProblem::class);
-        $this->expectExceptionMessage("line {$line} breaks off");
+        $this->expectExceptionMessage("line {$line} is incomplete");
         app(TableReader::class)->open($this->makeFile($text, 'list.ndjson'));
     }
 

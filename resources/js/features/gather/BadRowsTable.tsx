@@ -30,7 +30,7 @@ export function BadRowsTable({ badRows, isAllowed, onAllow }: Props) {
         {isAllowed
           ? `${whole(badRows.total)} bad rows will be skipped.`
           : `${whole(badRows.total)} bad ${badRows.total === 1 ? 'row' : 'rows'}. Nothing is imported until you fix the ` +
-            `file or skip them.`}
+            `file or skip bad rows.`}
       </Alert>
       <Box sx={{ maxHeight: fields.l, overflow: 'auto', mt: 1 }} tabIndex={0} aria-label="Bad rows" role="region">
         <Box
