@@ -33,7 +33,7 @@ final class PeopleTest extends BrowserTestCase
         $this->find('[name="email"]')->sendKeys($email);
         $this->find('[name="password"]')->sendKeys(self::PASSWORD.WebDriverKeys::ENTER);
         $this->find('[name="code"]')->sendKeys('000000'.WebDriverKeys::ENTER);
-        $this->see('is wrong or expired');
+        $this->see('wrong, expired or already used');
         // The code that confirmed it was taken; the next one holds already.
         $this->find('[name="code"]')->clear()->sendKeys($totp->at(time() + Totp::PERIOD).WebDriverKeys::ENTER);
         $this->see('No studies yet');

@@ -80,7 +80,7 @@ final class RoundTest extends BrowserTestCase
         $this->see('1 of 1 existing page reached its target');
         $this->see('target reached');
         $this->see('1 finished item has added');
-        $this->clickText('1 new gap waits for a decision', 'a');
+        $this->clickText('1 new gap to decide on', 'a');
         $this->await(fn(): ?bool => $this->keywords() === ['wax seal'] ?: null, 'The new gap is not shown.');
         $this->press('j');
         $this->press('s');

@@ -142,7 +142,7 @@ final class WeighTest extends BrowserTestCase
         $this->clickText('Shortlist', 'button');
         $this->see('1 chosen');
         $this->see('no reason given');
-        $this->click('[aria-label="Take big pen off the shortlist"]');
+        $this->click('[aria-label="Remove big pen from the shortlist"]');
         $this->see('Nothing is shortlisted yet');
     }
 
@@ -152,7 +152,7 @@ final class WeighTest extends BrowserTestCase
         $this->clickText('by stage', 'button');
         $this->see('The stage with the fewest opportunities is');
         $this->clickText('by topic', 'button');
-        $this->click('[aria-label="Rename dear nib or join it with another"]');
+        $this->click('[aria-label="Rename dear nib or merge it"]');
         $field = $this->find('[aria-label="Name of the topic"]');
         $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'big pen');
         $this->clickText('Join', 'button');
@@ -185,7 +185,7 @@ final class WeighTest extends BrowserTestCase
         $this->see('Chances by position');
         $this->see('for position 3 or better');
         $this->click('[aria-label="Why Win chance?"]');
-        $this->see('We are at 12 already');
+        $this->see('We already rank at 12');
         $this->find('[aria-label^="Chance of every class of places"][aria-label*=", where we are;"]');
         $this->click('[aria-label="Why Priority, 0–5?"]');
         $this->see('The weighted mean of the scores that are known.');

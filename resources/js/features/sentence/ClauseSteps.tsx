@@ -57,7 +57,7 @@ export function ClauseSteps({ kind, show, context, off, onChange, onOff }: Props
                       onOff([...off, clause]);
                     }}
                   >
-                    off
+                    Pause
                   </Small>
                 </Box>
               </Box>

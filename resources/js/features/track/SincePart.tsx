@@ -37,7 +37,7 @@ export function SincePart({ study, since }: { study: Study; since: Since | null 
             {whole(since.moved.entered ?? 0)} and left on {whole(since.moved.left ?? 0)}.{' '}
             {since.undecided > 0 && (
               <Anchor component={Link} to={compare('gaps=opened;brands=hide;mark=open')}>
-                {counted(since.undecided, 'new gap')} {since.undecided === 1 ? 'waits' : 'wait'} to decide on.
+                {counted(since.undecided, 'new gap')} to decide on.
               </Anchor>
             )}
           </Typography>
