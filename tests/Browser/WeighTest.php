@@ -186,7 +186,7 @@ final class WeighTest extends BrowserTestCase
         $this->see('for position 3 or better');
         $this->click('[aria-label="Why Win chance?"]');
         $this->see('We already rank at 12');
-        $this->find('[aria-label^="Chance of every class of places"][aria-label*=", where we are;"]');
+        $this->find('[aria-label^="Chance of each position range"][aria-label*=", where we are;"]');
         $this->click('[aria-label="Why Priority, 0–5?"]');
         $this->see('The weighted mean of the scores that are known.');
         // Beside the dossier there is room for few columns.

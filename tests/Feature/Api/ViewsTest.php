@@ -103,7 +103,7 @@ final class ViewsTest extends TestCase
                 '(volume>=1' => 'brackets',
                 'p9<=3' => 'in this comparison',
                 'stage=beginning' => 'one of top',
-                'page=nowhere' => 'address',
+                'page=nowhere' => 'URL',
                 'dated>=yesterday' => 'YYYY-MM-DD',
                 'weather=fine' => 'not a known clause',
             ] as $show => $says

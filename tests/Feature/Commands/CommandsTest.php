@@ -168,6 +168,6 @@ final class CommandsTest extends TestCase
         $this->actingAs($person)->getJson("/api/v1/studies/{$slug}")->assertOk()->assertJsonPath('may_edit', true);
         [$code, $told] = $this->command('reach:study', ['slug' => $slug, '--editor' => 'nobody@quillfair.example']);
         self::assertSame(1, $code);
-        self::assertStringContainsString('Nobody signs in as "nobody@quillfair.example"', $told);
+        self::assertStringContainsString('No account has the address "nobody@quillfair.example"', $told);
     }
 }
