@@ -117,6 +117,7 @@ final class Vocabulary
                 'Included and excluded words',
                 'Keywords with all plain words, singular or plural, and none of the words after a hyphen.',
                 'text=hive -wooden',
+                'with',
                 label: 'Words',
                 help: 'Keywords with all these words, singular or plural. Put - before a word to exclude it.',
             ),

@@ -153,8 +153,7 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
             </Box>
           )}
           <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-            A draft lays the same items over the months another way. Agreeing on one moves the cards of the roadmap; that can be undone with
-            u.
+            A draft is another schedule for the same items. “Use as roadmap” moves the cards of the roadmap. Press u to undo.
           </Typography>
         </Box>
       </Popover>

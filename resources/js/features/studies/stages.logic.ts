@@ -1,5 +1,5 @@
 import type { Study } from '../../api/schema';
-import { whole } from '../../shared/format';
+import { counted, whole } from '../../shared/format';
 
 export interface Stage {
   path: string;
@@ -30,14 +30,14 @@ function compareFigure({ stages: { compare }, competitors }: Study): string {
   if (compare === null) {
     return 'nothing compared yet';
   }
-  return competitors.length === 0 ? 'no competitors' : `${whole(compare.gaps)} gaps`;
+  return competitors.length === 0 ? 'no competitors' : counted(compare.gaps, 'gap');
 }
 
 function weighFigure(weigh: Study['stages']['weigh']): string {
   if (weigh === null) {
     return 'nothing to weigh yet';
   }
-  return weigh.quick_wins === null ? 'chances unknown' : `${whole(weigh.quick_wins)} quick wins`;
+  return weigh.quick_wins === null ? 'chances unknown' : counted(weigh.quick_wins, 'quick win');
 }
 
 /** The five stages of a study with the figure that matters at each. */

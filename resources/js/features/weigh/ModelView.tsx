@@ -110,7 +110,7 @@ function Standing({ model }: { model: PositionModel }) {
       <PlainTable
         label="Rows by position"
         headings={[
-          { name: 'Place', about: about('Positions of pages that exist.', 'position', sources.rankings) },
+          { name: 'Position', about: about('Positions of pages that exist.', 'position', sources.rankings) },
           { name: 'Rows', about: about('Keyword and domain pairs.', 'rows', sources.rankings) },
           { name: 'Share', about: about('Share of all rows.', 'share', sources.rankings) },
           '',
