@@ -87,6 +87,6 @@ describe('our pages', () => {
       page('c', { is_fading: false, visits: 5, visits_6: 500 }),
     ];
     expect(fadingWords(fading)).toBe('2 pages fade: 43 visits a month lost.');
-    expect(changeWords(0)).toBe('0.0%');
+    expect([0, 1.35, -0.17, 203.64, null].map(changeWords)).toEqual(['0.0%', '+135%', '−17%', '× 205', '·']);
   });
 });

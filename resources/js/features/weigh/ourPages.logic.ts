@@ -1,6 +1,6 @@
 import type { OurPage } from '../../api/schema';
 import type { ShownTable } from '../../shared/shownTable';
-import { estimate, percent, unknown } from '../../shared/format';
+import { estimate, percent, unknown, whole } from '../../shared/format';
 
 /** What the list of our pages can go by. */
 const orders: Record<string, (page: OurPage) => number | string | null> = {
@@ -32,8 +32,14 @@ export function ordered(pages: OurPage[], by: string, dir: string): OurPage[] {
       });
 }
 
+/** From here on a percentage says less than how many times as much it is. */
+const tenfold = 9;
+
 /** How much it changed, with its sign. */
 export function changeWords(change: number | null): string {
+  if (change !== null && change >= tenfold) {
+    return `× ${whole(change + 1)}`;
+  }
   return change === null ? unknown : `${change > 0 ? '+' : change < 0 ? '−' : ''}${percent(Math.abs(change))}`;
 }
 
