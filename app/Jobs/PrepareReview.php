@@ -18,7 +18,7 @@ final class PrepareReview implements ShouldBeUniqueUntilProcessing, ShouldQueueA
     use Dispatchable;
     use Queueable;
 
-    /** Who decides goes on deciding: what was calculated between two decisions would help no one. From memory. */
+    /** Seconds to wait: people make decisions in a row, and a result between two of them is never shown. From memory. */
     private const PAUSE_SECONDS = 2;
 
     public int $tries = 1;

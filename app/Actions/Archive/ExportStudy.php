@@ -13,8 +13,8 @@ use App\Support\TarFile;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Exports one study to a file for another installation: a table each as CSV (RFC 4180), as they stand at one moment, and a
- * manifest in JSON, in a tar archive.
+ * Exports one study to a tar archive for another installation: its tables as CSV (RFC 4180), all from one snapshot, and a
+ * manifest in JSON.
  */
 final class ExportStudy
 {

@@ -19,7 +19,7 @@ use Illuminate\Support\Facades\DB;
 /**
  * The metrics of a study's keywords in key order, resolved from all of its sources as the core says.
  *
- * @phpstan-type ItemForecast array{string, ?int, ?string, ?string, ?string, ?string, int}
+ * @phpstan-type MetricsRow array{string, ?int, ?string, ?string, ?string, ?string, int}
  */
 final class MetricsStream
 {
@@ -29,7 +29,7 @@ final class MetricsStream
     private array $sources = [];
 
     /**
-     * @param \Generator<int, ItemForecast>          $rows     keyword, volume, difficulty, CPC, competition, monthly, source
+     * @param \Generator<int, MetricsRow>          $rows     keyword, volume, difficulty, CPC, competition, monthly, source
      * @param array<int, int>                $ranks    source → rank, the best 0
      * @param array<string, array<int, int>> $ownRanks group of metrics → source → rank
      */
@@ -102,7 +102,7 @@ final class MetricsStream
     /** @param list<MetricSource> $sources */
     private static function ranked(\Generator $rows, array $sources, SourcePrecedence $precedence): self
     {
-        /** @var \Generator<int, ItemForecast> $rows */
+        /** @var \Generator<int, MetricsRow> $rows */
         return new self($rows, $precedence->rank($sources), $precedence->ownRanks($sources));
     }
 

@@ -67,8 +67,8 @@ final readonly class ReviewDocument
     }
 
     /**
-     * Calculated once for a study as it stands, each part as long as it holds: it is opened again and again in a meeting. What came of
-     * the work is the same whatever is decided about what comes next.
+     * Caches each part until the study changes: the review is opened repeatedly in a meeting. Results of finished work do not depend on
+     * later decisions.
      *
      * @return array{track: Track, ahead: Ahead, since: ?array<string, mixed>}
      */

@@ -11,11 +11,11 @@ use Illuminate\Support\Collection;
 /**
  * What every source says about the domains of a study, side by side.
  *
- * @phpstan-type ItemForecast array{kind: string, day: string, file: ?string, authority: ?float, referring_domains: ?int}
+ * @phpstan-type SourceFigures array{kind: string, day: string, file: ?string, authority: ?float, referring_domains: ?int}
  */
 final class DomainFiguresQuery
 {
-    /** @return array<int, list<ItemForecast>> domain id → what is said of it, the source that is asked first before the others */
+    /** @return array<int, list<SourceFigures>> domain id → what is said of it, the source that is asked first before the others */
     public function execute(Study $study): array
     {
         $figures = ChooseDomainFigures::bestFirst($study);
@@ -40,7 +40,7 @@ final class DomainFiguresQuery
     /**
      * @param list<int> $domains ids
      *
-     * @return list<array{domain: int, said: list<ItemForecast>}> the domains whose authority is told differently
+     * @return list<array{domain: int, said: list<SourceFigures>}> domains whose sources disagree about the authority
      */
     public function disputed(Study $study, array $domains): array
     {

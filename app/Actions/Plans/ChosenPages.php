@@ -26,7 +26,7 @@ final class ChosenPages
     /**
      * @param array<array-key, string> $brief
      *
-     * @throws UserError when one is no address, or one of ours, or they are too many
+     * @throws UserError when a line is no URL or one of our pages, or there are too many
      */
     public static function check(Study $study, array $brief, PublicSuffixList $suffixes): void
     {

@@ -22,7 +22,7 @@ final readonly class SubmitBriefAnswer
     {
     }
 
-    /** @throws UserError when the page is none of ours, or the item is over */
+    /** @throws UserError when the page is not on our domain, or the item is finished */
     public function execute(Study $study, PlanItem $item, ItemStatus $status, ?string $url, ?string $note): void
     {
         if ($status === ItemStatus::Published && $url === null) {

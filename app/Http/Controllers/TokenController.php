@@ -12,7 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 
-/** A person's own tokens for scripts. A token cannot make or take away tokens: that needs someone who is signed in. */
+/** A person's own tokens for scripts. Creating or revoking tokens needs a signed-in session. */
 final class TokenController extends Controller
 {
     private const LONGEST_DAYS = 366;
