@@ -123,9 +123,10 @@ as_postgres() {
     if [ "$(id -u)" = 0 ]; then runuser -u postgres -- "$@"; else "$@"; fi
 }
 
-# start_postgres DIR WANTED_PORT: starts the server in DIR unless it runs; sets PGPORT and PGPASSWORD.
+# start_postgres DIR WANTED_PORT [SETTING...]: starts the server in DIR unless it runs; sets PGPORT and PGPASSWORD.
 start_postgres() {
     local dir=$1 wanted=$2
+    shift 2
     mkdir -p "$dir"
     if [ "$(id -u)" = 0 ]; then
         chown postgres "$dir"
@@ -155,7 +156,7 @@ start_postgres() {
         : >"$dir/server.log"
         [ "$(id -u)" = 0 ] && chown postgres "$dir/server.log"
         as_postgres "$(pg_bin pg_ctl)" -D "$dir/data" -w -t 300 -l "$dir/server.log" \
-            -o "-p $PGPORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' $POSTGRES_SETTINGS" \
+            -o "-p $PGPORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' $POSTGRES_SETTINGS $*" \
             start >/dev/null 2>&1 && return 0
         grep -q 'could not bind' "$dir/server.log" || break
         PGPORT=$((PGPORT + 1))

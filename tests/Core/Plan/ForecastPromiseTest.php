@@ -34,8 +34,8 @@ final class ForecastPromiseTest extends TestCase
 {
     private const MARKETS = 200;
 
-    /** Enough for the quantiles of a band: a tenth of 300 draws is known to within .018. */
-    private const DRAWS = 300;
+    /** Enough for the quantiles of a band: a tenth of 150 draws is known to within .025. */
+    private const DRAWS = 150;
     private const PAGES = 15;
     private const ASKED = '2027-08';
     private const MOVING_SHARE = .35;
