@@ -46,6 +46,15 @@ function proseOf(file) {
     });
 }
 
+/** Texts with all their places. */
+function grouped(all) {
+  const places = new Map();
+  for (const one of all) {
+    places.set(one.text, [...(places.get(one.text) ?? []), one]);
+  }
+  return places;
+}
+
 const server = JSON.parse(execFileSync('php', ['tests/Voice/texts.php'], { encoding: 'utf8', maxBuffer: 1 << 26 }));
 const screens = git('resources/js/*.ts', 'resources/js/*.tsx')
   .filter((file) => !/\.test\.|\/testing\/|\.testing\.|schema\.ts/.test(file))
@@ -59,6 +68,15 @@ const inNames = banned('Names').map((word) => [word, new RegExp(`(?<![A-Z])${wor
 const wrong = [...texts.map((one) => [one, inTexts]), ...names.map((one) => [one, inNames])].flatMap(([one, list]) =>
   list.filter(([, pattern]) => pattern.test(one.text)).map(([phrase]) => `${one.at}: "${phrase}" in ${one.text.trim().slice(0, 120)}`),
 );
+const sentences = screens
+  .flatMap((one) => one.texts)
+  .map((one) => ({ ...one, text: one.text.trim() }))
+  .filter((one) => /^[A-ZI][^<>]*[a-z’]+ [^<>]*[A-Za-z.]$/.test(one.text) && one.text.length > 12);
+for (const [text, places] of grouped(sentences)) {
+  if (places.length > 1) {
+    wrong.push(`${places.map((one) => one.at).join(', ')}: "${text}" stands twice; put it into wording.ts`);
+  }
+}
 if (texts.length < 2000 || names.length < 500) {
   throw new Error(`Only ${texts.length} texts and ${names.length} names were found.`);
 }

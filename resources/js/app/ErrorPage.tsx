@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import { isRouteErrorResponse, useRouteError } from 'react-router';
 import { Empty } from '../shared/Notice';
+import { commonWording } from '../shared/wording';
 
 export function ErrorPage() {
   const error = useRouteError();
@@ -10,7 +11,7 @@ export function ErrorPage() {
     <Box component="main">
       <Empty title={isMissing ? 'Page not found' : 'This page failed to load'}>
         {isMissing ? 'The study may have been renamed. ' : 'Reload it. If it fails again, check the web server’s log. '}
-        <Link href="/">Go to the list of studies</Link>
+        <Link href="/">{commonWording.goToTheListOfStudies}</Link>
       </Empty>
     </Box>
   );

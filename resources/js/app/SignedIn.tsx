@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { Suspense, lazy } from 'react';
 import { Failed, Waiting } from '../shared/Notice';
 import { parts } from '../theme/measures';
+import { commonWording } from '../shared/wording';
 
 const GlobalKeys = lazy(async () => ({ default: (await import('./useGlobalKeys')).GlobalKeys }));
 const SecondFactor = lazy(async () => ({ default: (await import('../features/session/SecondFactor')).SecondFactor }));
@@ -16,7 +17,7 @@ export function SignedIn() {
   const { pathname, search } = useLocation();
   const isInStudy = useMatch('/studies/:slug/*') !== null;
   if (session.isPending) {
-    return <Waiting what="Opening Greater Reach" />;
+    return <Waiting what={commonWording.openingGreaterReach} />;
   }
   if (session.isError) {
     return <Failed error={session.error} onRetry={() => void session.refetch()} />;

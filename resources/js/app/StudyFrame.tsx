@@ -18,6 +18,7 @@ import { useSentenceSteps } from '../features/sentence/useUrlState';
 import { SkipLink } from './SkipLink';
 import { useGlobalKeys } from './useGlobalKeys';
 import { measures } from '../theme/measures';
+import { commonWording } from '../shared/wording';
 
 const stages = ['gather', 'compare', 'weigh', 'plan', 'track'];
 
@@ -56,7 +57,7 @@ export function StudyFrame() {
     return (
       <Failed error={study.error} onRetry={() => void study.refetch()}>
         <Link component={RouterLink} to="/" sx={{ ml: 2 }}>
-          Go to the list of studies
+          {commonWording.goToTheListOfStudies}
         </Link>
       </Failed>
     );

@@ -4,6 +4,7 @@ import { StudiesPage } from '../features/studies';
 import { Waiting } from '../shared/Notice';
 import { ErrorPage } from './ErrorPage';
 import { SignedIn } from './SignedIn';
+import { commonWording } from '../shared/wording';
 
 /** The page says whether it was sent by an installation that people work with. */
 const isDevelopment = document.documentElement.dataset['stage'] === 'development';
@@ -13,12 +14,12 @@ export const router = createBrowserRouter([
   {
     path: '/welcome',
     lazy: async () => ({ Component: (await import('../features/session/WelcomePage')).WelcomePage }),
-    hydrateFallbackElement: <Waiting what="Opening Greater Reach" />,
+    hydrateFallbackElement: <Waiting what={commonWording.openingGreaterReach} />,
     errorElement: <ErrorPage />,
   },
   {
     element: <SignedIn />,
-    hydrateFallbackElement: <Waiting what="Opening Greater Reach" />,
+    hydrateFallbackElement: <Waiting what={commonWording.openingGreaterReach} />,
     errorElement: <ErrorPage />,
     children: [
       { path: '/', element: <StudiesPage /> },

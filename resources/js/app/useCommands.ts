@@ -7,6 +7,7 @@ import { lensesQuery } from '../features/sentence/queries';
 import { addressOf } from '../features/sentence/carried';
 import { views as weighViews } from '../features/weigh/views';
 import type { Command } from './commands.logic';
+import { commonWording } from '../shared/wording';
 
 const stages = ['Gather', 'Compare', 'Weigh', 'Plan', 'Track'];
 /** What can be saved as a file, by its path. */
@@ -21,9 +22,9 @@ const files = [
 const panels = {
   pull: 'New month: pull from a source',
   import: 'Import files',
-  competitors: 'Find competitors',
+  competitors: commonWording.findCompetitors,
   words: 'Add keywords',
-  clicks: 'Our own clicks',
+  clicks: commonWording.ourOwnClicks,
 };
 
 /** Letters from which keywords are looked for. */

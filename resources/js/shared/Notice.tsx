@@ -41,3 +41,12 @@ export function Empty({ title, children }: { title: string; children?: ReactNode
     </Box>
   );
 }
+
+/** What was done; nothing where nothing was. */
+export function Done({ words }: { words: string }) {
+  return words === '' ? null : (
+    <Box role="status" sx={{ px: 2, py: 0.5, typography: 'dense', bgcolor: 'ink.wash' }}>
+      {words}
+    </Box>
+  );
+}

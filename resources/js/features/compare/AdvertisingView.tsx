@@ -10,6 +10,7 @@ import { PlainTable } from '../../shared/PlainTable';
 import { useSorting } from '../../shared/useSorting';
 import { about, sources } from '../../shared/abouts';
 import { useAbouts } from '../study/useAbouts';
+import { commonWording } from '../../shared/wording';
 
 interface Props {
   study: Study;
@@ -47,7 +48,7 @@ export function AdvertisingView({ study, comparison, show, onKeyword, onClause }
       </Box>
       {advertised === 0 ? (
         <Empty title={empty.length === domains.length ? 'No paid lists yet' : 'No one advertises on these keywords'}>
-          {empty.length === domains.length ? 'Import lists of paid positions in Gather.' : 'Remove a clause from the sentence above.'}
+          {empty.length === domains.length ? 'Import lists of paid positions in Gather.' : commonWording.removeAClauseFromTheSentenceAbove}
         </Empty>
       ) : (
         <PlainTable

@@ -12,13 +12,12 @@ import { ExportMenu } from '../sentence/ExportMenu';
 import { titleOf } from '../sentence/exports.logic';
 import { useKinds } from '../sentence/useKinds';
 import { LensMenu } from '../sentence/LensMenu';
-import { BarActions, DownloadButton } from '../../shared/BarActions';
-import { Empty, Failed } from '../../shared/Notice';
+import { DownloadButton, ViewBar } from '../../shared/ViewBar';
+import { Done, Empty, Failed } from '../../shared/Notice';
 import { PageOneTable } from '../keyword/PageOneTable';
 import { NoiseMenu } from '../sentence/NoiseMenu';
 import { SentenceBar } from '../sentence/SentenceBar';
 import { add, find, parseSentence, put, spell, toggle } from '../sentence/sentence.logic';
-import { ViewSwitch } from '../../shared/ViewSwitch';
 import { useDecisions } from '../decisions/useDecisions';
 import { useCarried } from '../sentence/carried';
 import { useUrlState } from '../sentence/useUrlState';
@@ -72,6 +71,27 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
   const narrow = (clause: string) => change({ show: add(show, clause), view: null });
   return (
     <>
+      <ViewBar views={views} view={view} onChange={(next) => change({ view: next === 'keywords' ? null : next })}>
+        <LensMenu study={study} show={show} onChoose={setShow} />
+        <NoiseMenu study={study} comparison={comparison} show={show} onClause={narrow} />
+        <DownloadButton href={address(`studies/${study.slug}/exports/compare.csv`, { show })}>Export CSV</DownloadButton>
+        <ExportMenu
+          study={study.slug}
+          title={titleOf('Keywords', show, kinds, domains, summary.data?.keywords, summary.data?.of)}
+          view={view}
+          long={
+            view === 'keywords'
+              ? {
+                  list: 'compare',
+                  show,
+                  sort: params.get('sort') ?? 'volume',
+                  dir: params.get('dir') ?? 'desc',
+                  rows: summary.data?.keywords ?? 0,
+                }
+              : null
+          }
+        />
+      </ViewBar>
       <SentenceBar
         subject="Keywords"
         show={show}
@@ -80,36 +100,9 @@ function Workbench({ study, comparison }: { study: Study; comparison: Comparison
         of={summary.data?.of}
         hidden={hiddenBrands(summary.data?.hidden_brands ?? 0)}
         context={{ study: study.slug, list: 'compare', comparison: comparison.id, domains }}
-      >
-        <BarActions>
-          <LensMenu study={study} show={show} onChoose={setShow} />
-          <NoiseMenu study={study} comparison={comparison} show={show} onClause={narrow} />
-          <DownloadButton href={address(`studies/${study.slug}/exports/compare.csv`, { show })}>Export CSV</DownloadButton>
-          <ExportMenu
-            study={study.slug}
-            title={titleOf('Keywords', show, kinds, domains, summary.data?.keywords, summary.data?.of)}
-            view={view}
-            long={
-              view === 'keywords'
-                ? {
-                    list: 'compare',
-                    show,
-                    sort: params.get('sort') ?? 'volume',
-                    dir: params.get('dir') ?? 'desc',
-                    rows: summary.data?.keywords ?? 0,
-                  }
-                : null
-            }
-          />
-          <ViewSwitch views={views} view={view} onChange={(next) => change({ view: next === 'keywords' ? null : next })} />
-        </BarActions>
-      </SentenceBar>
+      />
       {decisions.error !== null && <Failed error={decisions.error} />}
-      {decisions.told !== '' && (
-        <Box role="status" sx={{ px: 2, py: 0.5, typography: 'dense', bgcolor: 'ink.wash' }}>
-          {decisions.told}
-        </Box>
-      )}
+      <Done words={decisions.told} />
       {summary.isError && <Failed error={summary.error} />}
       <Box sx={sideBySide}>
         {!isOpen && view !== 'page-one' && view !== 'advertising' && (

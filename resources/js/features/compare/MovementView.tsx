@@ -13,6 +13,7 @@ import { PlainTable } from '../../shared/PlainTable';
 import { useSorting } from '../../shared/useSorting';
 import { about, sources } from '../../shared/abouts';
 import { fields } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 const kinds: Movement[] = ['climbed', 'slipped', 'entered', 'left', 'steady'];
 
@@ -34,7 +35,7 @@ const headings = [
   {
     name: 'Volume',
     sort: 'volume',
-    about: about('Searches a month.', 'searches a month', 'the first source in rulebook order that has it'),
+    about: about(commonWording.searchesAMonth, 'searches a month', 'the first source in rulebook order that has it'),
   },
 ];
 

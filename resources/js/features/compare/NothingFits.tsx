@@ -1,11 +1,12 @@
 import type { BenchSummary } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { Empty } from '../../shared/Notice';
+import { commonWording } from '../../shared/wording';
 
 /** Which clause took the last row, and what those before it had left. */
 export function NothingFits({ steps }: { steps: BenchSummary['steps'] }) {
   return (
-    <Empty title="No keyword matches this sentence">
+    <Empty title={commonWording.noKeywordMatchesThisSentence}>
       {steps.map((step, index) => (
         <div key={index}>
           {step.keywords === 0 ? (
@@ -19,7 +20,7 @@ export function NothingFits({ steps }: { steps: BenchSummary['steps'] }) {
           )}
         </div>
       ))}
-      Remove a clause from the sentence above, or press z to undo.
+      {commonWording.removeAClauseFromTheSentenceAboveOr}
     </Empty>
   );
 }

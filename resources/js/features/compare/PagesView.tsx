@@ -14,11 +14,16 @@ import { PlainTable } from '../../shared/PlainTable';
 import { useSorting } from '../../shared/useSorting';
 import { about, sources } from '../../shared/abouts';
 import { fields } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 const headings: Headings = [
   { name: 'Page', sort: 'page', startsAscending: true, about: about('URL of the page and its domain.', '', sources.rankings) },
-  { name: 'Keywords', sort: 'keywords', about: about('Keywords it ranks for.', 'keywords', sources.rankings) },
-  { name: 'Visits a month', sort: 'visits', about: about('Estimated visits from its positions.', 'visits a month', sources.curve) },
+  { name: 'Keywords', sort: 'keywords', about: about(commonWording.keywordsItRanksFor, 'keywords', sources.rankings) },
+  {
+    name: commonWording.visitsAMonth,
+    sort: 'visits',
+    about: about(commonWording.estimatedVisitsFromItsPositions, 'visits a month', sources.curve),
+  },
   { name: 'Share of visits', sort: 'share', about: about('Share of its domain’s visits.', 'share', sources.curve) },
   {
     name: 'Traffic leader',

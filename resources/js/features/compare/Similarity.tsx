@@ -2,17 +2,18 @@ import Box from '@mui/material/Box';
 import { domainLetter } from '../keyword/DomainShape';
 import { percent } from '../../shared/format';
 import { measures } from '../../theme/measures';
+import { wording } from './wording';
 
 /** How alike two domains are: keywords they share among all that either holds (Jaccard), per pair. */
 export function Similarity({ domains, similarity }: { domains: string[]; similarity: (number | null)[][] }) {
   return (
     <Box component="details" sx={{ px: 1.5, py: 0.5, typography: 'note' }}>
       <Box component="summary" sx={{ cursor: 'pointer', minHeight: measures.target }}>
-        Similarity per pair
+        {wording.similarityPerPair}
       </Box>
       <Box
         component="table"
-        aria-label="Similarity per pair"
+        aria-label={wording.similarityPerPair}
         sx={{
           borderCollapse: 'collapse',
           fontVariantNumeric: 'tabular-nums',

@@ -10,6 +10,7 @@ import { domainLetter } from '../keyword/DomainShape';
 import { LaneScale } from '../keyword/LaneScale';
 import { RankLane } from '../keyword/RankLane';
 import { StandingWord } from '../keyword/StandingWord';
+import { commonWording } from '../../shared/wording';
 
 /** A column as the catalogue of the server has it. */
 export type SpokenColumn = Vocabulary['columns'][number];
@@ -86,7 +87,7 @@ export function allColumns(domains: string[], spoken: SpokenColumn[]): Column<Ro
       heading: 'Our share',
       track: '74px',
       isNumber: true,
-      about: about('Its share of all our visits.', 'share', 'calculated with the CTR curve'),
+      about: about(commonWording.itsShareOfAllOurVisits, 'share', 'calculated with the CTR curve'),
       cell: (row) => percent(row.visits_share),
     },
     {

@@ -8,6 +8,7 @@ import type { Decision, Intent } from '../../api/schema';
 import { estimate, whole } from '../../shared/format';
 import { useHotkeys } from '../../shared/useHotkeys';
 import { fields } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 export interface Figures {
   volume: number | null;
@@ -64,7 +65,7 @@ export function BulkBar({ chosen, isAll, total, sums, onAll, onNone, onDecide }:
         {totals !== null && `: volume ${whole(totals.volume)}, visits now ${estimate(totals.visits_now)}, gain ${estimate(totals.gain)}`}
       </Box>
       {!isAll && total > chosen.length && <Button onClick={onAll}>Select all {whole(total)}</Button>}
-      <Button onClick={onNone}>Clear selection</Button>
+      <Button onClick={onNone}>{commonWording.clearSelection}</Button>
       <Box sx={{ flex: 1 }} />
       <Typed
         id="bulk"

@@ -25,6 +25,7 @@ import { Why } from '../keyword/Why';
 import { about, sources } from '../../shared/abouts';
 import { HeadingRow } from '../../shared/HeadingRow';
 import { fields, measures, presses } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 interface Props {
   study: Study;
@@ -106,13 +107,13 @@ function figuresOf(dossier: KeywordDossier, currency: string): Figure[] {
     { name: 'Potential', value: estimate(dossier.potential), why: 'potential' },
     { name: `Gain at position ${position(dossier.target)}`, value: estimate(dossier.gain), why: 'gain' },
     { name: 'Win chance', value: chanceWords(dossier.win_chance, dossier.target), why: 'win_chance' },
-    { name: 'Expected gain', value: estimate(dossier.expected_gain), why: 'expected_gain' },
+    { name: commonWording.expectedGain, value: estimate(dossier.expected_gain), why: 'expected_gain' },
     { name: `Value of the gain, ${currency}`, value: estimate(dossier.money.gain_value ?? null), why: 'gain_value' },
     { name: 'Conversions gained', value: estimate(dossier.money.conversions ?? null), why: 'conversions' },
     ...(dossier.why.revenue === undefined
       ? []
       : [{ name: `Revenue gained, ${currency}`, value: estimate(dossier.money.revenue ?? null), why: 'revenue' }]),
-    { name: 'Links to earn', value: whole(dossier.links_to_earn), why: 'links_to_earn' },
+    { name: commonWording.linksToEarn, value: whole(dossier.links_to_earn), why: 'links_to_earn' },
     { name: 'Priority, 0–5', value: decimal(dossier.priority, 2), why: 'priority' },
     { name: 'Horizon', value: dossier.horizon ?? '·', why: 'horizon' },
     { name: 'Tactic', value: dossier.tactic ?? '·', why: 'tactic' },
@@ -349,5 +350,5 @@ const pageOneHeadings = [
   { name: 'Page', about: about('URL of the result.', '', sources.results) },
   { name: 'Auth.', about: about('Authority of the site.', '0–100', sources.results) },
   { name: 'Strength', about: about('Strength of the page itself.', '0–100', sources.results) },
-  { name: 'Ref. dom.', about: about('Domains that link to the page.', 'domains', sources.results) },
+  { name: 'Ref. dom.', about: about(commonWording.domainsThatLinkToThePage, 'domains', sources.results) },
 ] as const;

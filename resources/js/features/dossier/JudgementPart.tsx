@@ -11,6 +11,7 @@ import type { useDecisions } from '../decisions/useDecisions';
 import { Part } from './Part';
 import { TargetLane } from './TargetLane';
 import { fields, presses } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 interface Props {
   dossier: KeywordDossier;
@@ -90,7 +91,7 @@ export function JudgementPart({ dossier, mayEdit, decisions }: Props) {
           variant={dossier.pinned ? 'outlined' : 'text'}
           onClick={() => decisions.decide(about, { pinned: !dossier.pinned })}
         >
-          {dossier.pinned ? 'Pinned to the top' : 'Pin to the top'}
+          {dossier.pinned ? commonWording.pinnedToTheTop : 'Pin to the top'}
         </Button>
       </Box>
       <Topic

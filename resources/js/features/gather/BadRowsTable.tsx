@@ -6,6 +6,7 @@ import { whole } from '../../shared/format';
 import { about } from '../../shared/abouts';
 import { HeadingRow } from '../../shared/HeadingRow';
 import { fields } from '../../theme/measures';
+import { wording } from './wording';
 
 interface Props {
   badRows: BadRows;
@@ -22,7 +23,7 @@ export function BadRowsTable({ badRows, isAllowed, onAllow }: Props) {
         action={
           isAllowed ? undefined : (
             <Button color="inherit" onClick={onAllow}>
-              Skip bad rows
+              {wording.skipBadRows}
             </Button>
           )
         }

@@ -12,6 +12,7 @@ import { problemsOf, stateOf, type BatchFile } from './batch.logic';
 import { orderOf, type ImportOptions } from './order.logic';
 import { usePreview } from './usePreview';
 import { useUpload } from './useUpload';
+import { wording } from './wording';
 
 interface Props {
   study: Study;
@@ -73,7 +74,7 @@ export function BatchRow({ study, row, day, isMapped, onChange, onMap }: Props) 
         <Box sx={{ display: 'flex', flexWrap: 'wrap', ml: -1 }}>
           {row.state === 'open' && bad > 0 && (order?.allow_errors ?? 0) < bad && (
             <Button sx={{ py: 0 }} onClick={() => set({ allow_errors: bad })}>
-              Skip bad rows
+              {wording.skipBadRows}
             </Button>
           )}
           {row.state === 'open' && preview !== undefined && (
@@ -160,7 +161,7 @@ function Choices({ study, order, day, isOpen, onChange }: ChoicesProps) {
             {...plain}
             select
             value={order.domain}
-            slotProps={{ select: { displayEmpty: true }, htmlInput: { 'aria-label': 'Domain for rows without one' } }}
+            slotProps={{ select: { displayEmpty: true }, htmlInput: { 'aria-label': wording.domainForRowsWithoutOne } }}
             onChange={(event) => onChange({ domain: event.target.value })}
           >
             <MenuItem value="">from the file</MenuItem>

@@ -11,6 +11,7 @@ import { stepsOf, type StepState } from './firstSteps.logic';
 import { useDomains } from './useDomains';
 import { usePull } from './usePull';
 import { measures } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 /** Snapshots that a first pull brings, so that movement can be seen. */
 const firstSnapshots = 12;
@@ -42,7 +43,7 @@ export function FirstSteps({ study, onFind, onFiles }: Props) {
         {study.competitors.length === 0 ? 'Competitors' : study.competitors.join(', ')}
         <Box sx={{ mt: 1 }}>
           <Button variant={states.competitors === 'next' ? 'contained' : 'text'} onClick={onFind}>
-            Find competitors
+            {commonWording.findCompetitors}
           </Button>
         </Box>
         <TypeThem study={study} />

@@ -21,8 +21,15 @@ import { PullPanel } from './PullPanel';
 import { TaskStrip } from './TaskStrip';
 import { WordsPanel } from './WordsPanel';
 import { fields, lines } from '../../theme/measures';
+import { wording } from './wording';
+import { commonWording } from '../../shared/wording';
 
-const panels = { pull: 'Pull from a source', competitors: 'Find competitors', words: 'Add keywords', clicks: 'Our own clicks' } as const;
+const panels = {
+  pull: 'Pull from a source',
+  competitors: commonWording.findCompetitors,
+  words: 'Add keywords',
+  clicks: commonWording.ourOwnClicks,
+} as const;
 type PanelName = keyof typeof panels;
 
 /** Bring lists in and see what every domain has: the ledger, the work going on, what was imported; files dropped anywhere. */
@@ -103,7 +110,7 @@ export function GatherPage() {
             hidden
             multiple
             data-testid="file"
-            aria-label="Files to import"
+            aria-label={wording.filesToImport}
             onChange={(event) => {
               add(event.target.files);
               event.target.value = '';

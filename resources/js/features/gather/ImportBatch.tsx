@@ -18,6 +18,7 @@ import { MappingTable } from './MappingTable';
 import { about } from '../../shared/abouts';
 import { HeadingRow } from '../../shared/HeadingRow';
 import { fields } from '../../theme/measures';
+import { wording } from './wording';
 
 interface Props {
   study: Study;
@@ -143,7 +144,7 @@ function Table({ children }: { children: React.ReactNode }) {
   return (
     <Box
       component="table"
-      aria-label="Files to import"
+      aria-label={wording.filesToImport}
       sx={{
         width: '100%',
         borderCollapse: 'collapse',
@@ -158,10 +159,10 @@ function Table({ children }: { children: React.ReactNode }) {
 }
 
 const headings = [
-  { name: 'File', about: about('Name of the file.', '', 'your computer') },
-  { name: 'Holds', about: about('Kind of data in the file.', '', 'detected from its headings, or chosen here') },
+  { name: 'File', about: about(wording.nameOfTheFile, '', 'your computer') },
+  { name: 'Holds', about: about(wording.kindOfDataInTheFile, '', 'detected from its headings, or chosen here') },
   { name: 'Domain', about: about('Domain the rows belong to.', '', 'detected from its name, or chosen here') },
-  { name: 'Day', about: about('Day of the figures.', 'day or month', 'detected from its name, or chosen here') },
+  { name: 'Day', about: about(wording.dayOfTheFigures, 'day or month', 'detected from its name, or chosen here') },
   { name: 'Channel', about: about('Organic, paid, or your own channel.', '', 'detected from its name, or chosen here') },
   { name: 'Rows', about: about('Rows that can be imported.', 'rows', 'counted in the file') },
   { name: 'State', about: about('Ready, or what is missing.', '', 'found while reading the file') },

@@ -5,6 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { Study } from '../../api/schema';
 import { vocabularyQuery } from '../study/queries';
 import type { ImportOptions } from './order.logic';
+import { wording } from './wording';
 
 /** What the file holds, and whose rows and which day those are that say neither. */
 export function ImportChoices({
@@ -37,7 +38,7 @@ export function ImportChoices({
       {mayLeaveOut('domain') && (
         <TextField
           select
-          label="Domain for rows without one"
+          label={wording.domainForRowsWithoutOne}
           value={order.domain}
           onChange={(event) => onChange({ domain: event.target.value })}
         >

@@ -16,6 +16,7 @@ import { MappingTable } from './MappingTable';
 import { orderOf, outcomeWords, type ImportOptions } from './order.logic';
 import { usePreview } from './usePreview';
 import { useUpload } from './useUpload';
+import { wording } from './wording';
 
 interface Props {
   study: Study;
@@ -38,7 +39,7 @@ export function ImportDialog({ study, file, remaining, onClose }: Props) {
             {upload.isError ? <Alert severity="error">{upload.error.message}</Alert> : <LinearProgress aria-label="Sending the file" />}
           </DialogContent>
           <DialogActions>
-            <Button onClick={onClose}>{remaining > 0 ? 'Skip this file' : 'Cancel'}</Button>
+            <Button onClick={onClose}>{remaining > 0 ? wording.skipThisFile : 'Cancel'}</Button>
           </DialogActions>
         </>
       ) : (
@@ -97,7 +98,7 @@ function Uploaded({ study, upload, remaining, onClose }: { study: Study; upload:
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>{remaining > 0 ? 'Skip this file' : 'Cancel'}</Button>
+        <Button onClick={onClose}>{remaining > 0 ? wording.skipThisFile : 'Cancel'}</Button>
         <Button variant="contained" disabled={!isReady} loading={send.isPending} onClick={() => send.mutate()}>
           Import
         </Button>

@@ -15,6 +15,7 @@ import type { ImportEntry, Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { about } from '../../shared/abouts';
 import { HeadingWords } from '../../shared/Heading';
+import { wording } from './wording';
 
 const shownAtFirst = 12;
 
@@ -89,9 +90,9 @@ export function ImportList({ study, imports }: { study: Study; imports: ImportEn
 }
 
 const headings = [
-  { name: 'File', about: about('Name of the file.', '', 'your computer'), isNumber: false },
-  { name: 'Kind', about: about('Kind of data in the file.', '', 'chosen when it was imported'), isNumber: false },
-  { name: 'Day', about: about('Day of the figures.', 'day', 'chosen when it was imported'), isNumber: false },
+  { name: 'File', about: about(wording.nameOfTheFile, '', 'your computer'), isNumber: false },
+  { name: 'Kind', about: about(wording.kindOfDataInTheFile, '', 'chosen when it was imported'), isNumber: false },
+  { name: 'Day', about: about(wording.dayOfTheFigures, 'day', 'chosen when it was imported'), isNumber: false },
   { name: 'Rows kept', about: about('Rows imported.', 'rows', 'counted while reading'), isNumber: true },
   {
     name: 'Dropped',

@@ -22,6 +22,7 @@ import { rowActions } from './roles.logic';
 import { Timeline } from './Timeline';
 import { useDomains } from './useDomains';
 import { presses } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 interface Props {
   study: Study;
@@ -53,9 +54,9 @@ export function Ledger({ study, rows, isNarrow: isBeside }: Props) {
             {!isNarrow && <TableCell align="right">Referring domains</TableCell>}
             {!isSmall && <TableCell align="right">Keywords</TableCell>}
             {!isNarrow && <TableCell align="right">In the top 10</TableCell>}
-            <TableCell align="right">Visits a month</TableCell>
+            <TableCell align="right">{commonWording.visitsAMonth}</TableCell>
             {!isNarrow && <TableCell align="right">Value, {study.currency}</TableCell>}
-            <TableCell align="right">Share of clicks</TableCell>
+            <TableCell align="right">{commonWording.shareOfClicks}</TableCell>
             {!isNarrow && (
               <TableCell sx={{ whiteSpace: 'nowrap' }}>
                 {first === undefined ? 'Snapshots' : <Span months={months} onChange={setMonths} />}

@@ -9,6 +9,7 @@ import { PlainTable } from '../../shared/PlainTable';
 import { useSorting } from '../../shared/useSorting';
 import { about, sources } from '../../shared/abouts';
 import { useAbouts } from '../study/useAbouts';
+import { commonWording } from '../../shared/wording';
 
 interface Props {
   study: Study;
@@ -30,7 +31,9 @@ export function PageOneTable({ study, comparison, show, onKeyword }: Props) {
       </Box>
       {rows.isPending && <Waiting what="Loading page one" />}
       {rows.isError && <Failed error={rows.error} onRetry={() => void rows.refetch()} />}
-      {rows.data?.length === 0 && <Empty title="No keyword matches this sentence">Remove a clause from the sentence above.</Empty>}
+      {rows.data?.length === 0 && (
+        <Empty title={commonWording.noKeywordMatchesThisSentence}>{commonWording.removeAClauseFromTheSentenceAbove}</Empty>
+      )}
       {rows.data !== undefined && rows.data.length > 0 && (
         <PlainTable
           label="Page one"

@@ -12,6 +12,7 @@ import { api, told } from '../../api/client';
 import { Failed } from '../../shared/Notice';
 import { OneTimeLink } from './OneTimeLink';
 import { peopleQuery } from './queries';
+import { wording } from './wording';
 
 /** A new account, and the link by which its person comes in. */
 export function InviteDialog({ onClose }: { onClose: () => void }) {
@@ -33,7 +34,7 @@ export function InviteDialog({ onClose }: { onClose: () => void }) {
           invite.mutate();
         }}
       >
-        <DialogTitle id="invite-title">Invite a person</DialogTitle>
+        <DialogTitle id="invite-title">{wording.inviteAPerson}</DialogTitle>
         <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 1 }}>
           {invite.data !== undefined ? (
             <OneTimeLink link={invite.data} name={name} />
@@ -44,11 +45,11 @@ export function InviteDialog({ onClose }: { onClose: () => void }) {
               <TextField label="Email" type="email" value={email} onChange={(event) => setEmail(event.target.value)} required />
               <FormControlLabel
                 control={<Checkbox checked={mayMake} onChange={(event) => setMayMake(event.target.checked)} />}
-                label="Can create studies"
+                label={wording.canCreateStudies}
               />
               <FormControlLabel
                 control={<Checkbox checked={isAdministrator} onChange={(event) => setAdministrator(event.target.checked)} />}
-                label="Administrator: full access to all studies and accounts"
+                label={wording.administratorFullAccessToAllStudiesAndAccounts}
               />
             </>
           )}

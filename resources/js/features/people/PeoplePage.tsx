@@ -13,6 +13,8 @@ import { InviteDialog } from './InviteDialog';
 import { PersonDialog } from './PersonDialog';
 import { mayWords, stateWords } from './people.logic';
 import { peopleQuery } from './queries';
+import { commonWording } from '../../shared/wording';
+import { wording } from './wording';
 
 const asked = 'browser requests';
 
@@ -26,7 +28,7 @@ const headings = [
     about: about('Studies the person can see or change. Administrators see all.', 'studies', sources.people),
   },
   {
-    name: 'Second factor',
+    name: commonWording.secondFactor,
     sort: 'factor',
     about: about('Whether sign-in needs a code besides the password.', '', 'set up by each person'),
   },
@@ -63,13 +65,13 @@ export function PeoplePage() {
           <Box sx={{ flex: 1 }} />
           {list.isSuccess && (
             <Button variant="contained" onClick={() => setInviting(true)}>
-              Invite a person
+              {wording.inviteAPerson}
             </Button>
           )}
         </Box>
         {list.isPending && <Waiting what="Loading the accounts" />}
         {list.isError && <Failed error={list.error} onRetry={() => void list.refetch()} />}
-        {list.isSuccess && people.length === 0 && <Empty title="No matching person">Try part of the name.</Empty>}
+        {list.isSuccess && people.length === 0 && <Empty title="No matching person">{commonWording.tryPartOfTheName}</Empty>}
         {people.length > 0 && (
           <PlainTable label="People" headings={headings} sorting={sorting} numbers={[3]}>
             {people.map((one) => (

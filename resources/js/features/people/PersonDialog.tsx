@@ -15,6 +15,7 @@ import { Failed } from '../../shared/Notice';
 import { OneTimeLink } from './OneTimeLink';
 import { peopleQuery } from './queries';
 import { StudyRoles, type Role } from './StudyRoles';
+import { wording } from './wording';
 
 interface Changes {
   is_administrator?: boolean;
@@ -43,11 +44,15 @@ export function PersonDialog({ person, onClose }: Props) {
         {change.error !== null && <Failed error={change.error} />}
         <Box sx={{ display: 'flex', flexDirection: 'column' }}>
           <Flag
-            label="Administrator: full access to all studies and accounts"
+            label={wording.administratorFullAccessToAllStudiesAndAccounts}
             isSet={person.is_administrator}
             onChange={(is) => change.mutate({ is_administrator: is })}
           />
-          <Flag label="Can create studies" isSet={person.may_make_studies} onChange={(may) => change.mutate({ may_make_studies: may })} />
+          <Flag
+            label={wording.canCreateStudies}
+            isSet={person.may_make_studies}
+            onChange={(may) => change.mutate({ may_make_studies: may })}
+          />
           <Flag
             label="Disabled: can’t sign in; sessions and tokens end"
             isSet={person.is_disabled}

@@ -8,6 +8,8 @@ import { PlainTable } from '../../shared/PlainTable';
 import { about, sources } from '../../shared/abouts';
 import { LinkWork } from './LinkWork';
 import { monthName } from './months.logic';
+import { commonWording } from '../../shared/wording';
+import { wording } from './wording';
 
 interface Props {
   slug: string;
@@ -53,7 +55,7 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
         <dd>
           {brief.intent ?? '·'}, {brief.stage ?? 'unset'}
         </dd>
-        <dt>Links to earn</dt>
+        <dt>{commonWording.linksToEarn}</dt>
         <dd>{whole(item.links_to_earn)}</dd>
         <dt>Publish by</dt>
         <dd>{brief.publish_by === null ? 'any month (no season)' : monthName(brief.publish_by)}</dd>
@@ -71,13 +73,16 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
           onKeep={(text) => onWrite({ ...brief.written, [field]: text })}
         />
       ))}
-      <Heading>Keywords of the page</Heading>
+      <Heading>{wording.keywordsOfThePage}</Heading>
       <Typography variant="body2">Most visits from: {brief.traffic_leader}</Typography>
       <PlainTable
-        label="Keywords of the page"
+        label={wording.keywordsOfThePage}
         headings={[
           { name: 'Keyword', about: about('Primary keyword first.', '', sources.rankings) },
-          { name: 'Volume', about: about('Searches a month.', 'searches a month', 'the first source in rulebook order that has it') },
+          {
+            name: 'Volume',
+            about: about(commonWording.searchesAMonth, 'searches a month', 'the first source in rulebook order that has it'),
+          },
           { name: 'We', about: about('Our best position for it.', 'position', sources.rankings) },
         ]}
         numbers={[1, 2]}
@@ -113,9 +118,9 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
       ))}
       {brief.prospects.length > 0 && (
         <>
-          <Heading>Link prospects</Heading>
+          <Heading>{wording.linkProspects}</Heading>
           <PlainTable
-            label="Link prospects"
+            label={wording.linkProspects}
             headings={[
               { name: 'Site', about: about('Sites that link to competitors but not to us.', '', 'imported links') },
               { name: 'Authority', about: about('Authority of the linking site.', '0–100', 'imported links') },
@@ -145,7 +150,7 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
               '',
               { name: 'Page', about: about('Results on page one, best first.', '', sources.results) },
               { name: 'Strength', about: about('Strength of the page.', '0–100', sources.results) },
-              { name: 'Ref. domains', about: about('Domains that link to the page.', 'domains', sources.results) },
+              { name: 'Ref. domains', about: about(commonWording.domainsThatLinkToThePage, 'domains', sources.results) },
             ]}
             numbers={[0, 2, 3]}
           >

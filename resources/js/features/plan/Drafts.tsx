@@ -14,6 +14,7 @@ import { PlainTable } from '../../shared/PlainTable';
 import { about, sources } from '../../shared/abouts';
 import { monthName } from './months.logic';
 import { texts } from '../../theme/measures';
+import { wording } from './wording';
 
 interface Props {
   study: Study;
@@ -74,9 +75,9 @@ export function Drafts({ study, plan, onShow, onAgreed }: Props) {
         onClose={() => setAnchor(null)}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
       >
-        <Box role="dialog" aria-label="Plans compared" sx={{ p: 2, maxWidth: texts.page }}>
+        <Box role="dialog" aria-label={wording.plansCompared} sx={{ p: 2, maxWidth: texts.page }}>
           <PlainTable
-            label="Plans compared"
+            label={wording.plansCompared}
             headings={[
               { name: 'Plan', about: about('The roadmap and its drafts.', '', sources.people) },
               { name: 'Items', about: about('Items with a month.', 'items', sources.people) },

@@ -18,6 +18,7 @@ import { goalProblem, goalWords, type AskedGoal } from './goal.logic';
 import { monthAfter, monthName } from './months.logic';
 import { goalQuery } from './queries';
 import { fields } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 interface Props {
   study: Study;
@@ -95,8 +96,11 @@ export function GoalDialog({ study, plan, onDrafted, onClose }: Props) {
                 { name: 'Page', about: about('Topic of the page.', '', sources.rules) },
                 { name: 'Tactic', about: about('What to do.', '', sources.rules) },
                 { name: 'Month', about: about('Planned month.', '', sources.rules) },
-                { name: 'Days', about: about('Estimated days of work.', 'days', sources.rules) },
-                { name: 'Expected gain', about: about('Expected extra visits.', 'visits a month', 'calculated with the position model') },
+                { name: 'Days', about: about(commonWording.estimatedDaysOfWork, 'days', sources.rules) },
+                {
+                  name: commonWording.expectedGain,
+                  about: about(commonWording.expectedExtraVisits, 'visits a month', 'calculated with the position model'),
+                },
               ]}
               numbers={[3, 4]}
             >

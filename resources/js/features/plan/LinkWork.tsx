@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { usePutOnRoadmap } from '../decisions/usePutOnRoadmap';
 import { fields } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 interface Props {
   slug: string;
@@ -41,7 +42,7 @@ export function LinkWork({ slug, topic, toEarn }: Props) {
       </Button>
       {put.isSuccess && (
         <Box role="status" sx={{ typography: 'dense' }}>
-          {put.data.added === 0 ? 'Link work for this page is already on the roadmap.' : 'Added to the roadmap without a month.'}
+          {put.data.added === 0 ? 'Link work for this page is already on the roadmap.' : commonWording.addedToTheRoadmapWithoutAMonth}
         </Box>
       )}
       {put.isError && <Alert severity="warning">{put.error.message}</Alert>}

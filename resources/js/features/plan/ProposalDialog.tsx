@@ -11,6 +11,7 @@ import { Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 import { about, sources } from '../../shared/abouts';
 import { monthName } from './months.logic';
+import { commonWording } from '../../shared/wording';
 
 interface Props {
   study: Study;
@@ -47,8 +48,11 @@ export function ProposalDialog({ study, draft, isApplying, onApply, onClose }: P
                 { name: 'Tactic', about: about('What to do.', '', sources.rules) },
                 { name: 'From', about: about('Current month.', '', sources.people) },
                 { name: 'To', about: about('Proposed month.', '', sources.rules) },
-                { name: 'Days', about: about('Estimated days of work.', 'days', sources.rules) },
-                { name: 'Expected gain', about: about('Expected extra visits.', 'visits a month', 'calculated with the position model') },
+                { name: 'Days', about: about(commonWording.estimatedDaysOfWork, 'days', sources.rules) },
+                {
+                  name: commonWording.expectedGain,
+                  about: about(commonWording.expectedExtraVisits, 'visits a month', 'calculated with the position model'),
+                },
               ]}
               numbers={[4, 5]}
             >

@@ -23,7 +23,7 @@ function Told({ begin }: { begin: string }) {
       }}
       count={12}
       of={40}
-      hidden="2 brands"
+      hidden="2 hidden: 2 brands"
       context={context}
     />
   );
@@ -44,7 +44,9 @@ describe('the sentence', () => {
     showPart(<Told begin="standing=gap" />);
     expect(await screen.findByRole('button', { name: 'gaps' })).toBeDefined();
     expect(screen.getByTestId('count').textContent).toBe('— 12 of 40');
-    expect(screen.getByText('(2 brands)')).toBeDefined();
+    expect(screen.getByText('2 hidden')).toHaveProperty('tabIndex', 0);
+    await userEvent.hover(screen.getByText('2 hidden'));
+    expect((await screen.findByRole('tooltip')).textContent).toBe('2 brands');
   });
 
   it('is said a clause longer from the menu, and the editor of that clause takes the focus', async () => {

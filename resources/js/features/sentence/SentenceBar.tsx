@@ -5,6 +5,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Popover from '@mui/material/Popover';
 import Typography from '@mui/material/Typography';
+import Tooltip from '@mui/material/Tooltip';
 import { useState, type ReactNode } from 'react';
 import { ClauseEditor, type EditorContext } from './ClauseEditor';
 import { ClauseSteps } from './ClauseSteps';
@@ -25,11 +26,10 @@ interface Props {
   /** What is hidden, and why; empty where nothing is. */
   hidden: string;
   context: Omit<EditorContext, 'kinds'>;
-  children?: ReactNode;
 }
 
 /** What is being shown, as a sentence whose bold parts are buttons. */
-export function SentenceBar({ subject, show, onChange, count, of, hidden, context, children }: Props) {
+export function SentenceBar({ subject, show, onChange, count, of, hidden, context }: Props) {
   const [open, setOpen] = useState<{ kind: ClauseKind; anchor: HTMLElement } | null>(null);
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const clauses = parseSentence(show);
@@ -52,21 +52,8 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
     },
   });
   return (
-    <Box
-      component="section"
-      aria-label="Sentence"
-      sx={{
-        px: 2,
-        py: 0.75,
-        borderBottom: 1,
-        borderColor: 'divider',
-        display: 'flex',
-        flexWrap: { xs: 'wrap', md: 'nowrap' },
-        gap: 2,
-        alignItems: 'center',
-      }}
-    >
-      <Typography component="p" sx={{ flex: { xs: '1 0 100%', md: 1 }, minWidth: 0, typography: 'plain', lineHeight: 1.75 }}>
+    <Box component="section" aria-label="Sentence" sx={{ px: 2, py: 0.5, borderBottom: 1, borderColor: 'divider' }}>
+      <Typography component="p" sx={{ typography: 'plain', lineHeight: 1.75 }}>
         {subjectOf(subject, [...clauses, ...off])}{' '}
         {shown.map((kind, place) => (
           <span key={kind.name}>
@@ -114,9 +101,8 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
         <Box component="span" aria-live="polite" sx={{ whiteSpace: 'nowrap', fontVariantNumeric: 'tabular-nums' }} data-testid="count">
           — <strong>{whole(count)}</strong> of {whole(of)}
         </Box>
-        {hidden !== '' && <Box component="span" sx={{ color: 'text.secondary', typography: 'dense' }}>{` (${hidden})`}</Box>}
+        <HiddenCount words={hidden} />
       </Typography>
-      {children}
       <Menu
         slotProps={{ paper: { sx: { maxHeight: texts.line } } }}
         anchorEl={menu}
@@ -155,6 +141,20 @@ export function SentenceBar({ subject, show, onChange, count, of, hidden, contex
           </>
         )}
       </Popover>
+    </Box>
+  );
+}
+
+/** How many are hidden; why, on a wide screen beside it and elsewhere where it is pointed at. */
+function HiddenCount({ words }: { words: string }) {
+  const [count, reasons] = words.split(/: (.*)/);
+  return words === '' ? null : (
+    <Box component="span" sx={{ color: 'text.secondary', typography: 'dense' }}>
+      {' · '}
+      <Tooltip title={reasons ?? ''}>
+        <span tabIndex={reasons === undefined ? undefined : 0}>{count}</span>
+      </Tooltip>
+      {reasons !== undefined && <Box component="span" sx={{ display: { xs: 'none', lg: 'inline' } }}>{`: ${reasons}`}</Box>}
     </Box>
   );
 }

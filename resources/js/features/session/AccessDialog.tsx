@@ -12,6 +12,8 @@ import { PlainTable } from '../../shared/PlainTable';
 import { browserName } from './browser.logic';
 import { SecondFactor } from './SecondFactor';
 import { ownSessionsQuery, sessionQuery } from './queries';
+import { wording } from './wording';
+import { commonWording } from '../../shared/wording';
 
 const asked = 'your browsers’ requests';
 
@@ -32,18 +34,18 @@ export function AccessDialog({ onClose }: { onClose: () => void }) {
   });
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="access-title">
-      <DialogTitle id="access-title">Sign-in and security</DialogTitle>
+      <DialogTitle id="access-title">{wording.signinAndSecurity}</DialogTitle>
       <DialogContent>
-        <Typography variant="h3">Second factor</Typography>
+        <Typography variant="h3">{commonWording.secondFactor}</Typography>
         <SecondFactor isThere={person?.has_second_factor === true} />
         <Typography variant="h3" sx={{ mt: 3 }}>
-          Your sessions
+          {wording.yourSessions}
         </Typography>
         {sessions.isPending && <Waiting what="Loading your sessions" />}
         {sessions.isError && <Failed error={sessions.error} onRetry={() => void sessions.refetch()} />}
         {end.error !== null && <Failed error={end.error} />}
         {sessions.data !== undefined && (
-          <PlainTable label="Your sessions" headings={headings} numbers={[]}>
+          <PlainTable label={wording.yourSessions} headings={headings} numbers={[]}>
             {sessions.data.map((session, index) => (
               <tr key={index}>
                 <td>{session.at.slice(0, 16).replace('T', ' ')}</td>

@@ -10,6 +10,7 @@ import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ApiError, api, told } from '../../api/client';
+import { wording } from './wording';
 
 const shortest = 12;
 
@@ -69,7 +70,7 @@ export function PasswordDialog({ onClose }: { onClose: () => void }) {
           <Button onClick={onClose}>Close</Button>
           {!change.isSuccess && (
             <Button type="submit" variant="contained" disabled={password === '' || fresh.length < shortest} loading={change.isPending}>
-              Change password
+              {wording.changePassword}
             </Button>
           )}
         </DialogActions>

@@ -10,6 +10,7 @@ import { api, told } from '../../api/client';
 import { sessionQuery } from './queries';
 import { PasswordDialog } from './PasswordDialog';
 import { TokensDialog } from './TokensDialog';
+import { wording } from './wording';
 
 // Draws a picture with a library that is not needed before.
 const AccessDialog = lazy(async () => ({ default: (await import('./AccessDialog')).AccessDialog }));
@@ -57,7 +58,7 @@ export function PersonMenu({ onKeys }: Props) {
             setDialog('access');
           }}
         >
-          Sign-in and security
+          {wording.signinAndSecurity}
         </MenuItem>
         <MenuItem
           onClick={() => {
@@ -65,7 +66,7 @@ export function PersonMenu({ onKeys }: Props) {
             setDialog('tokens');
           }}
         >
-          Tokens for scripts
+          {wording.tokensForScripts}
         </MenuItem>
         <MenuItem
           onClick={() => {
@@ -73,7 +74,7 @@ export function PersonMenu({ onKeys }: Props) {
             setDialog('password');
           }}
         >
-          Change password
+          {wording.changePassword}
         </MenuItem>
         {session.data?.person?.is_administrator === true && <MenuItem onClick={() => void navigate('/people')}>People</MenuItem>}
         {session.data?.person?.is_administrator === true && <MenuItem onClick={() => void navigate('/audit')}>Audit log</MenuItem>}

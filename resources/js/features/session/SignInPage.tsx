@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { ApiError, api, told } from '../../api/client';
 import { sessionQuery } from './queries';
 import { texts } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 function cameFrom(state: unknown): string {
   const from = typeof state === 'object' && state !== null && 'from' in state ? state.from : null;
@@ -55,7 +56,7 @@ export function SignInPage() {
         }}
       >
         <Typography variant="h1" sx={{ typography: 'huge', mb: 2 }}>
-          Greater Reach
+          {commonWording.greaterReach}
         </Typography>
         <Typography sx={{ typography: 'large', maxWidth: texts.line }} color="text.secondary">
           See where competitors rank and you don’t, what you can win, and what to write next.

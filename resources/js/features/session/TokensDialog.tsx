@@ -15,6 +15,7 @@ import { Failed } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 import { about, sources } from '../../shared/abouts';
 import { fields } from '../../theme/measures';
+import { wording } from './wording';
 
 const abilities = { 'read only': ['read'], 'read and write': ['read', 'write'] } as const;
 
@@ -41,7 +42,7 @@ export function TokensDialog({ onClose }: { onClose: () => void }) {
   const error = make.error ?? end.error;
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="tokens-title">
-      <DialogTitle id="tokens-title">Tokens for scripts</DialogTitle>
+      <DialogTitle id="tokens-title">{wording.tokensForScripts}</DialogTitle>
       <DialogContent>
         <p>Scripts send a token as “Authorization: Bearer …” and use the API in your name. They can never do more than you can.</p>
         {make.data !== undefined && (

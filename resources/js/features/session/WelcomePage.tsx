@@ -11,6 +11,7 @@ import { ApiError, api, told } from '../../api/client';
 import { Failed, Waiting } from '../../shared/Notice';
 import { invitedQuery } from './queries';
 import { texts } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 /** For who comes by a link: chooses a password, once. What stands behind the # of an address is sent to no server on the way. */
 export function WelcomePage() {
@@ -22,7 +23,7 @@ export function WelcomePage() {
   return (
     <Box component="main" sx={{ maxWidth: texts.line, mx: 'auto', p: 4, mt: { md: 12 } }}>
       <Typography variant="h1" sx={{ mb: 3 }}>
-        Greater Reach
+        {commonWording.greaterReach}
       </Typography>
       {invited.isPending && <Waiting what="Checking the link" />}
       {invited.isError && <Failed error={invited.error} />}

@@ -15,6 +15,7 @@ import { studiesQuery } from './queries';
 import { StudyDialog } from './StudyDialog';
 import { StudyLine } from './StudyLine';
 import { fields } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 /** Fewer studies than these are looked over without searching or groups. */
 const few = 10;
@@ -35,7 +36,7 @@ export function StudiesPage() {
     <>
       <Box component="header" sx={{ display: 'flex', alignItems: 'center', px: 2, py: 1.5, borderBottom: 1, borderColor: 'divider' }}>
         <Typography variant="h1" sx={{ flex: 1 }}>
-          Greater Reach
+          {commonWording.greaterReach}
         </Typography>
         <PersonMenu />
       </Box>
@@ -99,7 +100,7 @@ function GroupChoice({ group, onChange }: { group: Group | null; onChange: (grou
 }
 
 function Nothing({ wanted }: { wanted: string }) {
-  return <Empty title={`No study has “${wanted}” in its name or among its domains`}>Try part of the name.</Empty>;
+  return <Empty title={`No study has “${wanted}” in its name or among its domains`}>{commonWording.tryPartOfTheName}</Empty>;
 }
 
 function NoStudy() {

@@ -11,6 +11,7 @@ import { PlainTable } from '../../shared/PlainTable';
 import { ViewSwitch } from '../../shared/ViewSwitch';
 import { StyleOfDrawings } from './StyleOfDrawings';
 import { fields, presses } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 const kinds = ['h1', 'h2', 'h3', 'body1', 'body2', 'caption', 'button', 'stage', 'figure'] as const;
 const sizes = ['fine', 'small', 'note', 'dense', 'plain', 'large', 'huge'] as const;
@@ -136,7 +137,7 @@ function StyleOfParts() {
           label="Figures"
           headings={[
             { name: 'Keyword', about: undefined },
-            { name: 'Volume', about: { meaning: 'Searches a month.', unit: 'searches a month', source: 'the lists' } },
+            { name: 'Volume', about: { meaning: commonWording.searchesAMonth, unit: 'searches a month', source: 'the lists' } },
           ]}
           numbers={[1]}
         >

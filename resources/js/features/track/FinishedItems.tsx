@@ -16,6 +16,7 @@ import { OutcomeBand } from './OutcomeBand';
 import { PositionLine } from './PositionLine';
 import { driftWords, outcomeWords, targetWords } from './track.logic';
 import { fields, focusRing, measures } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 const outcomes = ['above', 'inside', 'below', 'too early'];
 
@@ -35,7 +36,7 @@ const forecast = 'calculated with the forecast at planning';
 
 const headings = [
   { name: 'Page', sort: 'page', startsAscending: true, about: about('Page and type of work.', '', sources.people) },
-  { name: 'Done', sort: 'done', about: about('Month it was finished.', '', sources.people) },
+  { name: 'Done', sort: 'done', about: about(commonWording.monthItWasFinished, '', sources.people) },
   {
     name: 'Lead',
     sort: 'lead',
@@ -46,7 +47,7 @@ const headings = [
   {
     name: 'Win chance',
     sort: 'chance',
-    about: about('The win chance when it was planned.', 'chance of its target', 'calculated with the position model'),
+    about: about(commonWording.theWinChanceWhenItWasPlanned, 'chance of its target', 'calculated with the position model'),
   },
   {
     name: 'Net visits',
@@ -83,7 +84,7 @@ export function FinishedItems({ study, items }: { study: Study; items: TrackItem
   return (
     <>
       {redate.isError && <Failed error={redate.error} />}
-      <PlainTable label="Finished items" headings={headings} sorting={sorting} numbers={[4, 5, 6]}>
+      <PlainTable label={commonWording.finishedItems} headings={headings} sorting={sorting} numbers={[4, 5, 6]}>
         {rows.map((item) => (
           <Line
             key={`${item.id} ${item.done_month}`}

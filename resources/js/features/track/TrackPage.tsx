@@ -11,6 +11,7 @@ import { ShareChart } from './ShareChart';
 import { SincePart } from './SincePart';
 import { TotalsChart } from './TotalsChart';
 import { calibrationWords, effectWords } from './track.logic';
+import { commonWording } from '../../shared/wording';
 
 /** What came of it: every finished item against what was said, and how the share of clicks moved. */
 export function TrackPage() {
@@ -31,7 +32,7 @@ export function TrackPage() {
       {study.comparison !== null && shares.length > 1 && (
         <>
           <Typography variant="h2" sx={{ mt: 1.5 }}>
-            Share of clicks
+            {commonWording.shareOfClicks}
           </Typography>
           <ShareChart shares={shares} domains={study.comparison.domains.map((domain) => domain.entry)} published={published} />
         </>

@@ -47,9 +47,8 @@ export function effectWords(effect: EffectOf | undefined): string {
   }
   const taught = effect.new.items + effect.existing.items;
   const market = `${counted(effect.market_pages, 'new page')} in this market`;
-  return taught === 0
-    ? `Win chances are learnt from ${market}. None of our finished items has had its full ramp yet.`
-    : `Win chances are learnt from ${market} and ${counted(taught, 'finished item')}.`;
+  const rest = taught === 0 ? '. None of our finished items has had its full ramp yet.' : ` and ${counted(taught, 'finished item')}.`;
+  return `Win chances are learnt from ${market}${rest}`;
 }
 
 /** All that was said against all that was achieved, in the newest month. */

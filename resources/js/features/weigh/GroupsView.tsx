@@ -18,6 +18,8 @@ import { ofGroups, useSelection, type Trait } from '../decisions/useSelection';
 import { about, sources } from '../../shared/abouts';
 import { groupings, thinStage, type Figure } from './groups.logic';
 import { fields } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
+import { wording } from './wording';
 
 const listed = 'keywords that match the sentence and can be won';
 const sums = 'calculated from the rows of the group';
@@ -55,8 +57,8 @@ const columns: { key: Figure; name: string; about: About; draw: (group: Opportun
   },
   {
     key: 'expected_gain',
-    name: 'Expected gain',
-    about: about('Expected extra visits.', 'visits a month', 'calculated with the position model'),
+    name: commonWording.expectedGain,
+    about: about(commonWording.expectedExtraVisits, 'visits a month', 'calculated with the position model'),
     draw: (group) => estimate(group.expected_gain),
   },
   {
@@ -73,7 +75,7 @@ const columns: { key: Figure; name: string; about: About; draw: (group: Opportun
   },
   {
     key: 'links_to_earn',
-    name: 'Links to earn',
+    name: commonWording.linksToEarn,
     about: about('Total links to earn.', 'referring domains', sources.rules),
     draw: (group) => whole(group.links_to_earn),
   },
@@ -122,7 +124,9 @@ export function GroupsView({ study, comparison, show, onOpen, onTopic, decisions
       )}
       {groups.isPending && <Waiting what="Gathering" />}
       {groups.isError && <Failed error={groups.error} onRetry={() => void groups.refetch()} />}
-      {groups.data?.length === 0 && <Empty title="No opportunity matches this sentence">Remove a clause from the sentence above.</Empty>}
+      {groups.data?.length === 0 && (
+        <Empty title={wording.noOpportunityMatchesThisSentence}>{commonWording.removeAClauseFromTheSentenceAbove}</Empty>
+      )}
       {groups.data !== undefined && groups.data.length > 0 && (
         <GroupTable
           // Another trait has other groups, in an order of their own.

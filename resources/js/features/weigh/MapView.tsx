@@ -11,6 +11,7 @@ import { inks, PictureButtons, useFit, type Fit } from '../../shared/chart';
 import { MapDrawing } from './MapDrawing';
 import { layPlot, mapIn, namedPlaces, stepFrom, wholeMap, within, type Picture, type Place, type Plot, type Spot } from './plot.logic';
 import { marks } from '../../theme/measures';
+import { commonWording } from '../../shared/wording';
 
 const widest = 1250;
 
@@ -71,7 +72,7 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
             >
               Shortlist {whole(chosen.length)}
             </Button>
-            <Button onClick={() => setChosen([])}>Clear selection</Button>
+            <Button onClick={() => setChosen([])}>{commonWording.clearSelection}</Button>
           </>
         )}
         <PictureButtons name={`map of ${by}s`} drawing={<WholeMap map={map.data} picture={picture} />} />

@@ -11,6 +11,7 @@ import { doubts, effectSentences, featureWords, places, scoreWords } from './mod
 import { effectQuery } from '../study/effect';
 import { measures, texts } from '../../theme/measures';
 import { RowBar } from '../../shared/chart';
+import { commonWording } from '../../shared/wording';
 
 /** What this study has taught: who stands where, how well that tells what it has not seen, and when not to trust it. */
 export function ModelView({ study, comparison }: { study: Study; comparison: Comparison }) {
@@ -148,13 +149,16 @@ function EffectPart({ study }: { study: Study }) {
       ))}
       {finished.length > 0 && (
         <PlainTable
-          label="Finished items"
+          label={commonWording.finishedItems}
           headings={[
             { name: 'Keyword', about: about('Lead keyword of the item.', '', sources.people) },
-            { name: 'Done', about: about('Month it was finished.', '', sources.people) },
+            { name: 'Done', about: about(commonWording.monthItWasFinished, '', sources.people) },
             { name: 'Target', about: about('The target when it was planned.', 'position', sources.rules) },
             { name: 'Now', about: about('Our position now.', 'position', sources.rankings) },
-            { name: 'Win chance', about: about('The win chance when it was planned.', 'chance', 'calculated with the position model') },
+            {
+              name: 'Win chance',
+              about: about(commonWording.theWinChanceWhenItWasPlanned, 'chance', 'calculated with the position model'),
+            },
             '',
           ]}
           numbers={[2, 3, 4]}

@@ -10,6 +10,7 @@ import { useShownTable } from '../../shared/shownTable';
 import { useHotkeys } from '../../shared/useHotkeys';
 import { usePutOnRoadmap } from '../decisions/usePutOnRoadmap';
 import { ofOurPages } from './abouts';
+import { roadmapWords } from './pages.logic';
 import { changeWords, fadingWords, ordered, tableOf } from './ourPages.logic';
 import { ourPagesQuery } from './queries';
 
@@ -59,7 +60,7 @@ export function OurPagesView({ study, comparison, show, onPage }: Props) {
           {six === null
             ? 'No rankings are known from about half a year ago.'
             : `Compared with ${six}${year === null ? '' : ` and ${year}`}, at current volumes.`}
-          {put.isSuccess && (put.data.added === 0 ? ' It’s already on the roadmap.' : ' Added to the roadmap without a month.')}
+          {put.isSuccess && ` ${roadmapWords(put.data.added)}`}
         </Box>
         {study.may_edit && (
           <Button disabled={current === undefined || current.topics.length === 0} loading={put.isPending} onClick={() => plan(current)}>

@@ -19,6 +19,7 @@ import { vocabularyQuery } from '../study/queries';
 import { explained, noColumns } from './abouts';
 import { opportunitiesQuery, topicsQuery } from './queries';
 import type { Weights } from './weights.logic';
+import { commonWording } from '../../shared/wording';
 
 interface Props {
   study: Study;
@@ -134,7 +135,7 @@ export function PagesView({
     return <Failed error={list.error} onRetry={() => void list.refetch()} />;
   }
   if (pages.length === 0) {
-    return <Empty title="No page matches this sentence">Remove a clause from the sentence above, or press z to undo.</Empty>;
+    return <Empty title="No page matches this sentence">{commonWording.removeAClauseFromTheSentenceAboveOr}</Empty>;
   }
   const total = list.data.pages[0]?.total ?? pages.length;
   const judged = current?.kind === 'page' ? current.page : undefined;

@@ -19,6 +19,7 @@ import { ofRanked, useSelection } from '../decisions/useSelection';
 import { about, sources } from '../../shared/abouts';
 import { useAbouts } from '../study/useAbouts';
 import { sharedTopics } from './groups.logic';
+import { wording } from './wording';
 
 const chosen = 'mark=shortlisted';
 
@@ -37,7 +38,7 @@ function headingsOf(told: ReturnType<typeof useAbouts>): Headings {
       name: 'We → target',
       sort: 'own',
       startsAscending: true,
-      about: about('Our position now and the target.', 'position', sources.rankings),
+      about: about(wording.ourPositionNowAndTheTarget, 'position', sources.rankings),
     },
     { name: 'Volume', sort: 'volume', about: told('volume') },
     { name: 'Difficulty', sort: 'difficulty', startsAscending: true, about: told('difficulty') },

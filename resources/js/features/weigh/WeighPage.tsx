@@ -6,8 +6,8 @@ import { hiddenQuery, opportunitiesQuery, steadinessQuery, topicsQuery } from '.
 import type { Comparison, Opportunity, OpportunityPage, Steadiness, Study, Task } from '../../api/schema';
 import { Bench } from '../../shared/Bench';
 import { sideBySide } from '../../shared/layout';
-import { BarActions, DownloadButton } from '../../shared/BarActions';
-import { Empty, Failed, Waiting } from '../../shared/Notice';
+import { DownloadButton, ViewBar } from '../../shared/ViewBar';
+import { Done, Empty, Failed, Waiting } from '../../shared/Notice';
 import { useCarried } from '../sentence/carried';
 import { NoiseMenu } from '../sentence/NoiseMenu';
 import { SentenceBar } from '../sentence/SentenceBar';
@@ -18,7 +18,6 @@ import { titleOf } from '../sentence/exports.logic';
 import { useKinds } from '../sentence/useKinds';
 import { LensMenu } from '../sentence/LensMenu';
 import { PageOneTable } from '../keyword/PageOneTable';
-import { ViewSwitch } from '../../shared/ViewSwitch';
 import { useDecisions } from '../decisions/useDecisions';
 import { SelectionBar } from '../decisions/SelectionBar';
 import { ofRanked, useSelection, type Selection } from '../decisions/useSelection';
@@ -40,12 +39,17 @@ import { PagesView } from './PagesView';
 import { ShortlistView } from './ShortlistView';
 import { viewOf, views } from './views';
 import { spellWeights, type Weights } from './weights.logic';
+import { commonWording } from '../../shared/wording';
+import { wording } from './wording';
 
 const startSentence = 'mark=kept;roadmap=hide';
 const none: Weights = {};
 
 /** Views whose rows the server writes whole; the map shows those of the list. */
 const longLists = ['pages', 'list', 'map'];
+
+/** The others show the same whatever the sentence says. */
+const hasSentence = (view: string) => view !== 'model' && view !== 'shortlist';
 
 export function WeighPage() {
   const study = useStudy();
@@ -100,40 +104,38 @@ function RankedList({ study, comparison }: { study: Study; comparison: Compariso
   return (
     <>
       <Missing study={study} />
-      <SentenceBar
-        subject={subject}
-        show={show}
-        onChange={(next, isStep) => change({ show: next }, !isStep)}
-        count={total}
-        of={of}
-        hidden={hiddenWords(hidden.data)}
-        context={{ study: study.slug, list: isByPage ? 'pages' : 'weigh', comparison: comparison.id, domains }}
-      >
-        <BarActions>
-          <LensMenu study={study} show={show} onChoose={(next) => change({ show: next })} />
-          <NoiseMenu study={study} comparison={comparison} show={show} onClause={(clause) => change({ show: add(show, clause) })} />
-          <DownloadButton
-            href={address(`studies/${study.slug}/exports/weigh.csv`, { show, weights: asked, ...(isByPage ? { by: 'topic' } : {}) })}
-          >
-            Export CSV
-          </DownloadButton>
-          <ExportMenu
-            study={study.slug}
-            title={titleOf(subject, show, kinds, domains, total, of)}
-            view={view}
-            long={
-              longLists.includes(view) ? { list: isByPage ? 'pages' : 'weigh', show, sort, dir, weights: asked, rows: total ?? 0 } : null
-            }
-          />
-          <ViewSwitch views={views} view={view} onChange={turnTo} />
-        </BarActions>
-      </SentenceBar>
-      {decisions.error !== null && <Failed error={decisions.error} />}
-      {decisions.told !== '' && (
-        <Box role="status" sx={{ px: 2, py: 0.5, typography: 'dense', bgcolor: 'ink.wash' }}>
-          {decisions.told}
-        </Box>
+      <ViewBar views={views} view={view} onChange={turnTo}>
+        {hasSentence(view) && (
+          <>
+            <LensMenu study={study} show={show} onChoose={(next) => change({ show: next })} />
+            <NoiseMenu study={study} comparison={comparison} show={show} onClause={(clause) => change({ show: add(show, clause) })} />
+            <DownloadButton
+              href={address(`studies/${study.slug}/exports/weigh.csv`, { show, weights: asked, ...(isByPage ? { by: 'topic' } : {}) })}
+            >
+              Export CSV
+            </DownloadButton>
+          </>
+        )}
+        <ExportMenu
+          study={study.slug}
+          title={titleOf(subject, show, kinds, domains, total, of)}
+          view={view}
+          long={longLists.includes(view) ? { list: isByPage ? 'pages' : 'weigh', show, sort, dir, weights: asked, rows: total ?? 0 } : null}
+        />
+      </ViewBar>
+      {hasSentence(view) && (
+        <SentenceBar
+          subject={subject}
+          show={show}
+          onChange={(next, isStep) => change({ show: next }, !isStep)}
+          count={total}
+          of={of}
+          hidden={hiddenWords(hidden.data)}
+          context={{ study: study.slug, list: isByPage ? 'pages' : 'weigh', comparison: comparison.id, domains }}
+        />
       )}
+      {decisions.error !== null && <Failed error={decisions.error} />}
+      <Done words={decisions.told} />
       {reason.line}
       <Box sx={sideBySide}>
         {!isOpen && (view === 'list' || isByPage) && (
@@ -325,7 +327,7 @@ function KeywordsView(props: KeywordsProps) {
       <CurveOffer study={study} />
       {list.isPending && <Waiting what="Ranking the opportunities" />}
       {list.isSuccess && rows.length === 0 && (
-        <Empty title="No opportunity matches this sentence">Remove a clause from the sentence above, or press z to undo.</Empty>
+        <Empty title={wording.noOpportunityMatchesThisSentence}>{commonWording.removeAClauseFromTheSentenceAboveOr}</Empty>
       )}
       <SelectionBar
         selection={selection}

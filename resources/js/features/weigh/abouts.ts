@@ -1,6 +1,8 @@
 import type { Vocabulary } from '../../api/schema';
 import type { Column } from '../../shared/Bench';
 import type { About } from '../../shared/Heading';
+import { commonWording } from '../../shared/wording';
+import { wording } from './wording';
 
 const said = (meaning: string, unit: string, source: string): About => ({ meaning, unit, source });
 const rules = 'calculated by the rulebook';
@@ -34,19 +36,19 @@ const own: Record<string, About> = {
     'share of simulations',
     'calculated with the weights beside the list',
   ),
-  move: said('Our position now and the target.', 'position', `${rankings}, and the rulebook’s target`),
-  share: said('Its share of all our visits.', 'share', curve),
+  move: said(wording.ourPositionNowAndTheTarget, 'position', `${rankings}, and the rulebook’s target`),
+  share: said(commonWording.itsShareOfAllOurVisits, 'share', curve),
   worth: said('Expected extra visits per day of work.', 'visits a month per day', rules),
-  days: said('Estimated days of work.', 'days', rules),
+  days: said(commonWording.estimatedDaysOfWork, 'days', rules),
 };
 
 /** Of our own pages. */
 export const ofOurPages: Record<string, About> = {
   page: said('URL of the page, most visits first.', '', rankings),
-  visits: said('Estimated visits from its positions.', 'visits a month', curve),
+  visits: said(commonWording.estimatedVisitsFromItsPositions, 'visits a month', curve),
   six: said('How its visits changed in half a year.', 'share', `${rankings}, at current volumes`),
   year: said('How its visits changed in a year.', 'share', `${rankings}, at current volumes`),
-  keywords: said('Keywords it ranks for.', 'keywords', rankings),
+  keywords: said(commonWording.keywordsItRanksFor, 'keywords', rankings),
   striking: said('Keywords in striking distance.', 'keywords', rankings),
   gain: said('Extra visits if all its keywords reach their targets.', 'visits a month', curve),
   expected: said('Expected extra visits from its keywords.', 'visits a month', 'calculated with the position model'),

@@ -8,6 +8,7 @@ import { tacticWords } from './pages.logic';
 import { PriorityBar } from './PriorityBar';
 import { SteadySign } from './SteadySign';
 import type { Weights } from './weights.logic';
+import { commonWording } from '../../shared/wording';
 
 /** What stays longest where there is little room. */
 const dearest = ['priority', 'expected', 'gain', 'chance', 'volume', 'move', 'difficulty', 'tactic', 'horizon', 'steady', 'share'];
@@ -20,7 +21,7 @@ export function opportunityColumns(weights: Weights, steadiness: Steadiness | Ta
       heading: '',
       track: '44px',
       isNumber: true,
-      cell: (row) => (row.pinned ? <strong title="Pinned to the top">pin</strong> : whole(row.rank)),
+      cell: (row) => (row.pinned ? <strong title={commonWording.pinnedToTheTop}>pin</strong> : whole(row.rank)),
     },
     { key: 'choose', heading: '', track: '28px', cell: (row, isChosen) => <ChooseBox name={row.keyword} isChosen={isChosen} /> },
     markColumn(),

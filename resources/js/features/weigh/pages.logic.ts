@@ -1,6 +1,7 @@
 import type { Mark, Opportunity, RankedTopic } from '../../api/schema';
 import { pathOf } from '../../shared/format';
 import { spell } from '../sentence/sentence.logic';
+import { commonWording } from '../../shared/wording';
 
 /** A line of the list of pages: a page, or one of the keywords that it opens into. */
 export type PageLine = { kind: 'page'; page: RankedTopic } | { kind: 'keyword'; keyword: Opportunity };
@@ -74,5 +75,5 @@ export function tacticWords({ tactic, roadmap }: { tactic: string | null; roadma
 
 /** What became of putting something on the roadmap. */
 export function roadmapWords(added: number): string {
-  return added === 0 ? 'It’s already on the roadmap.' : 'Added to the roadmap without a month.';
+  return added === 0 ? 'It’s already on the roadmap.' : commonWording.addedToTheRoadmapWithoutAMonth;
 }

@@ -1,5 +1,6 @@
 import type { MapPoint, OpportunityMap } from '../../api/schema';
 import { across, amountScale, growingScale, radiusScale, upwards, type Frame } from '../../shared/chart';
+import { commonWording } from '../../shared/wording';
 
 export type Picture = 'difficulty' | 'links';
 
@@ -72,7 +73,7 @@ export function layPlot(map: OpportunityMap, picture: Picture, frame: Frame = wh
       at: y(tick),
       name: String(tick),
     })),
-    xName: picture === 'difficulty' ? 'Difficulty' : 'Links to earn',
+    xName: picture === 'difficulty' ? 'Difficulty' : commonWording.linksToEarn,
     yName: picture === 'difficulty' ? 'Expected gain, visits a month' : 'Priority',
   };
 }

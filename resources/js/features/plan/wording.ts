@@ -1,0 +1,6 @@
+/** Texts that this feature shows in several places, so that they are changed in one. */
+export const wording = {
+  keywordsOfThePage: 'Keywords of the page',
+  linkProspects: 'Link prospects',
+  plansCompared: 'Plans compared',
+} as const;
