@@ -45,7 +45,7 @@ final readonly class CtrCurve
         }
         foreach ($rates as $index => $rate) {
             if ($rate < 0 || $rate > 1) {
-                throw InvalidValue::because('CTR at position '.($index + 1), (string) $rate, 'must be between 0 and 1');
+                throw InvalidValue::because('CTR at position '.($index + 1), (string) $rate, 'isn’t between 0 and 1');
             }
             if ($index > 0 && $rate > $rates[$index - 1]) {
                 throw InvalidValue::because(

@@ -139,14 +139,14 @@ final readonly class RowParser
     {
         $number = $this->count($cell);
 
-        return $number >= 1 ? $number : throw InvalidValue::because('position', (string) $cell, 'must be at least 1');
+        return $number >= 1 ? $number : throw InvalidValue::because('position', (string) $cell, 'isn’t 1 or more');
     }
 
     private function count(string|int|float $cell): int
     {
         $number = $this->read($cell, true);
         if ($number === null || floor($number) !== $number || $number > self::MAX_COUNT) {
-            throw InvalidValue::because('number', (string) $cell, self::hint($cell) ?? 'must be a whole number, 0 or more');
+            throw InvalidValue::because('number', (string) $cell, self::hint($cell) ?? 'isn’t a whole number, 0 or more');
         }
 
         return (int) $number;
@@ -155,7 +155,7 @@ final readonly class RowParser
     private function amount(string|int|float $cell): float
     {
         return $this->read($cell, false)
-            ?? throw InvalidValue::because('number', (string) $cell, self::hint($cell) ?? 'must be a number, 0 or more');
+            ?? throw InvalidValue::because('number', (string) $cell, self::hint($cell) ?? 'isn’t a number, 0 or more');
     }
 
     private function share(string|int|float $cell): float
@@ -164,7 +164,7 @@ final readonly class RowParser
 
         return $number !== null && $number <= 100
             ? $number
-            : throw InvalidValue::because('number', (string) $cell, self::hint($cell) ?? 'must be a number from 0 to 100');
+            : throw InvalidValue::because('number', (string) $cell, self::hint($cell) ?? 'isn’t a number from 0 to 100');
     }
 
     /** What to do about a figure that a person can read and no rule can: rounded ones, ranges and bounds. */
@@ -208,7 +208,7 @@ final readonly class RowParser
         $isDay =
             preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $text, $part) === 1 && checkdate((int) $part[2], (int) $part[3], (int) $part[1]);
 
-        return $isDay ? $text : throw InvalidValue::because('date', $text, 'must be a day written as YYYY-MM-DD');
+        return $isDay ? $text : throw InvalidValue::because('date', $text, 'isn’t a day like 2026-12-31');
     }
 
     private static function channel(string $text): string
@@ -217,7 +217,7 @@ final readonly class RowParser
 
         return \in_array($channel, ['organic', 'paid'], true)
             ? $channel
-            : throw InvalidValue::because('channel', $text, 'must be organic or paid');
+            : throw InvalidValue::because('channel', $text, 'is neither organic nor paid');
     }
 
     private static function text(string $text): string

@@ -19,7 +19,7 @@ final readonly class Month
     public static function parse(string $text): self
     {
         if (preg_match('/^(\d{4})-(0[1-9]|1[0-2])$/D', $text, $part) !== 1 || (int) $part[1] === 0) {
-            throw InvalidValue::because('month', $text, 'must be written as YYYY-MM');
+            throw InvalidValue::because('month', $text, 'isn’t a month like 2026-12');
         }
 
         return new self((int) $part[1] * self::MONTHS + (int) $part[2] - 1);

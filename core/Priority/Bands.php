@@ -32,7 +32,7 @@ final readonly class Bands
         $sorted = $bounds;
         sort($sorted);
         if (\count($bounds) !== self::COUNT || $sorted !== $bounds) {
-            throw InvalidValue::because('bands', implode(',', $bounds), 'must be five numbers in rising order');
+            throw InvalidValue::because('bands', implode(',', $bounds), 'isn’t five numbers in rising order');
         }
 
         return new self($bounds);
@@ -50,7 +50,7 @@ final readonly class Bands
         $bands = self::of($bounds);
         foreach ($bounds as $place => $bound) {
             if ($bound >= self::MOST || ($place > 0 && $bound <= $bounds[$place - 1])) {
-                throw InvalidValue::because('bands', implode(',', $bounds), 'must be five numbers, each above the one before, below 100');
+                throw InvalidValue::because('bands', implode(',', $bounds), 'isn’t five numbers, each above the one before, below 100');
             }
         }
 

@@ -82,7 +82,7 @@ final readonly class Weights
         }
         foreach ($weights as $name => $weight) {
             if ($weight < 0 || $weight > self::MAX) {
-                throw InvalidValue::because('weight of '.$name, (string) $weight, 'must be between 0 and 1000');
+                throw InvalidValue::because('weight of '.$name, (string) $weight, 'isn’t between 0 and 1000');
             }
         }
         if (array_sum($weights) <= 0) {

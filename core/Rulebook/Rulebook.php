@@ -238,7 +238,7 @@ final readonly class Rulebook
             throw InvalidValue::because(
                 'striking_from',
                 $this->spelt('striking_from'),
-                'must not be worse than striking_to, which is '.$this->spelt('striking_to'),
+                'is worse than striking_to, which is '.$this->spelt('striking_to'),
             );
         }
         if ($this->text('curve') === 'own' && $this->list('curve_own') === []) {

@@ -32,7 +32,7 @@ final readonly class TermOptions
             throw InvalidValue::because(
                 'words per phrase',
                 $fromWords.' to '.$toWords,
-                'must be between 1 and 8, and the first not above the second',
+                'isn’t between 1 and 8 with the smaller number first',
             );
         }
         if ($letters < 1 || $occurrences < 1 || $top < 1) {

@@ -70,7 +70,7 @@ final class FirstRoundTest extends BrowserTestCase
         $this->visit("/studies/{$study->slug}/gather");
         $this->choose('rankings-inkmoor.example.csv', "keyword,position\npen,3\nnib,first\n");
         $this->see('1 bad row. Nothing is imported');
-        $this->see('must be a whole number');
+        $this->see('isn’t a whole number');
         self::assertNotNull($this->findText('Import', 'button')->getAttribute('disabled'));
         $this->clickText('Skip bad rows', 'button');
         $this->see('1 rows to keep');

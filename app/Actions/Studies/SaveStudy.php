@@ -213,7 +213,7 @@ final readonly class SaveStudy
             ? $code
             : throw UserError::because(
                 'country',
-                sprintf('Country "%s" must be a two-letter code such as GB.', InvalidValue::quote($country)),
+                sprintf('Country "%s" isn’t a two-letter code such as GB.', InvalidValue::quote($country)),
             );
     }
 
@@ -226,7 +226,7 @@ final readonly class SaveStudy
             ? $code
             : throw UserError::because(
                 'language',
-                sprintf('Language "%s" must be a two-letter code such as en.', InvalidValue::quote($language)),
+                sprintf('Language "%s" isn’t a two-letter code such as en.', InvalidValue::quote($language)),
             );
     }
 
@@ -234,7 +234,7 @@ final readonly class SaveStudy
     {
         return in_array($device, ['desktop', 'mobile'], true)
             ? $device
-            : throw UserError::because('device', sprintf('Device "%s" must be desktop or mobile.', InvalidValue::quote($device)));
+            : throw UserError::because('device', sprintf('Device "%s" is neither desktop nor mobile.', InvalidValue::quote($device)));
     }
 
     private static function currency(string $country): string

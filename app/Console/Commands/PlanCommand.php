@@ -61,7 +61,7 @@ final class PlanCommand extends ReachCommand
         $until = $this->month('until');
         $odds = $this->number('odds', 1);
         if ($odds <= 0.0 || $odds >= 1.0) {
-            throw new InvalidOptionException('--odds must be between 0 and 1.');
+            throw new InvalidOptionException('--odds takes a number between 0 and 1.');
         }
         if ($asked === null) {
             return $until === null ? null : throw new InvalidOptionException('--until needs --goal.');
@@ -69,7 +69,7 @@ final class PlanCommand extends ReachCommand
         $visits = $this->number('goal', 1_000_000_000);
         $until ??= throw new InvalidOptionException('--goal needs --until, the month to reach it in.');
 
-        return $visits > 0.0 ? new Goal($visits, $until, $odds) : throw UserError::because('goal', '--goal must be above 0.');
+        return $visits > 0.0 ? new Goal($visits, $until, $odds) : throw UserError::because('goal', '--goal takes a number above 0.');
     }
 
     private function month(string $name): ?Month
@@ -84,7 +84,7 @@ final class PlanCommand extends ReachCommand
         $text = $this->text($name);
         if (preg_match(self::NUMBER, $text) !== 1 || (float) $text > $most) {
             throw new InvalidOptionException(
-                sprintf('--%s must be a number from 0 to %d, not "%s".', $name, $most, InvalidValue::quote($text)),
+                sprintf('--%s takes a number from 0 to %d, not "%s".', $name, $most, InvalidValue::quote($text)),
             );
         }
 

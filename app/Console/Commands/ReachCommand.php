@@ -121,7 +121,7 @@ abstract class ReachCommand extends Command
         $value = $this->text($name);
         if (!in_array($value, $choices, true)) {
             throw new InvalidOptionException(
-                sprintf('--%s must be one of %s, not "%s".', $name, implode(', ', $choices), InvalidValue::quote($value)),
+                sprintf('--%s can be %s, not "%s".', $name, implode(', ', $choices), InvalidValue::quote($value)),
             );
         }
 
@@ -134,7 +134,7 @@ abstract class ReachCommand extends Command
         if (preg_match('/^\d{1,9}$/D', $value) !== 1 || (int) $value < $min || (int) $value > $max) {
             throw new InvalidOptionException(
                 sprintf(
-                    '--%s must be a whole number from %d to %d, not "%s".',
+                    '--%s takes a whole number from %d to %d, not "%s".',
                     $name,
                     $min,
                     $max,

@@ -34,7 +34,7 @@ final class RejectNonText
         foreach ($request->query->all() as $name => $value) {
             if (\is_array($value)) {
                 throw new BadRequestHttpException(
-                    sprintf('The parameter "%s" must be text, not a list.', InvalidValue::quote((string) $name)),
+                    sprintf('The parameter "%s" is a list. Send one text.', InvalidValue::quote((string) $name)),
                 );
             }
         }

@@ -35,7 +35,7 @@ final class ShownTableRequest extends FormRequest
     {
         return [function (Validator $validator): void {
             if ($validator->errors()->isEmpty() && ! $this->isTable()) {
-                $validator->errors()->add('rows', 'Each cell must be text, a number or empty.');
+                $validator->errors()->add('rows', 'A cell is neither text nor a number nor empty.');
             }
         }];
     }

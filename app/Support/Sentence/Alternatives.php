@@ -20,7 +20,7 @@ final readonly class Alternatives
     {
         $inner = substr($text, 1, -1);
         if (trim($inner) === '' || ! str_ends_with($text, ')')) {
-            throw SentenceProblem::in($text, 'must be clauses separated by bars, in brackets');
+            throw SentenceProblem::in($text, 'isn’t a list of clauses separated by bars, in brackets');
         }
 
         return new self(array_map(Clause::parse(...), explode('|', $inner)));

@@ -18,7 +18,7 @@ final readonly class Clause
     public static function parse(string $text): self
     {
         if (preg_match('/^\s*([a-z_]+\d*)\s*(>=|<=|=)\s*(.*?)\s*$/sD', $text, $part) !== 1) {
-            throw SentenceProblem::in($text, 'must be a name, one of >=, <= and =, and a value');
+            throw SentenceProblem::in($text, 'isn’t a name, one of >=, <= and =, and a value');
         }
 
         return new self($part[1], $part[2], str_replace('\\;', ';', $part[3]));
@@ -54,7 +54,7 @@ final readonly class Clause
     {
         $values = $this->values();
         if ($this->operator !== '=' || $values === [] || array_diff($values, $known) !== []) {
-            throw SentenceProblem::in((string) $this, 'must be '.$this->name.'= and one of '.implode(', ', $known));
+            throw SentenceProblem::in((string) $this, 'isn’t '.$this->name.'= and one of '.implode(', ', $known));
         }
 
         return $values;

@@ -69,7 +69,7 @@ final readonly class DecisionClauses
         try {
             $day = RowParser::day($clause->value);
         } catch (InvalidValue) {
-            throw SentenceProblem::in((string) $clause, 'must be a day written as YYYY-MM-DD');
+            throw SentenceProblem::in((string) $clause, 'isn’t a day like 2026-12-31');
         }
 
         return $rows->whereIn(

@@ -47,7 +47,7 @@ final readonly class DomainClauses
     {
         $masks = $clause->values();
         if ($masks === [] || $clause->operator !== '=' || preg_grep('/^\d{1,9}$/D', $masks) !== $masks) {
-            throw SentenceProblem::in((string) $clause, 'must be = and the numbers of combinations, as the table of overlaps gives them');
+            throw SentenceProblem::in((string) $clause, 'isn’t = and numbers of combinations from the table of overlaps');
         }
 
         return $rows->whereIn('presence', array_map(intval(...), $masks));
@@ -57,7 +57,7 @@ final readonly class DomainClauses
     private static function competitors(Builder $rows, Clause $clause): Builder
     {
         if (preg_match('/^(\d{1,2})(?:@(10|20|50|100))?$/D', $clause->value, $part) !== 1) {
-            throw SentenceProblem::in((string) $clause, 'must be a number of competitors, and perhaps @10, @20, @50 or @100');
+            throw SentenceProblem::in((string) $clause, 'isn’t a number of competitors, with @10, @20, @50 or @100 if you like');
         }
         $top = $part[2] ?? '100';
 
@@ -89,7 +89,7 @@ final readonly class DomainClauses
     {
         foreach ($clause->values() as $number) {
             if (! ctype_digit($number) || (int) $number > $this->context->competitors) {
-                throw SentenceProblem::in((string) $clause, 'must be numbers of domains, 0 for ours');
+                throw SentenceProblem::in((string) $clause, 'isn’t a list of domain numbers, 0 for ours');
             }
             $rows->whereRaw('presence & '.(1 << (int) $number).' '.$condition);
         }
@@ -114,7 +114,7 @@ final readonly class DomainClauses
         try {
             $url = UrlKey::of($clause->value);
         } catch (InvalidValue) {
-            throw SentenceProblem::in((string) $clause, 'must be the URL of a page');
+            throw SentenceProblem::in((string) $clause, 'isn’t the URL of a page');
         }
 
         return $rows->whereIn('keyword', $this->rankings($this->context->channel)->where('url', $url));

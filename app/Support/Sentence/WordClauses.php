@@ -49,7 +49,7 @@ final readonly class WordClauses
     private static function regex(Builder $rows, Clause $clause): Builder
     {
         if (\strlen($clause->value) > self::LONGEST_PATTERN || preg_match('/\\\\[1-9]/', $clause->value) === 1) {
-            throw SentenceProblem::in((string) $clause, 'must be a pattern of at most 200 characters without back references');
+            throw SentenceProblem::in((string) $clause, 'isn’t a pattern of at most 200 characters without back references');
         }
         if (PatternSize::of($clause->value) > PatternSize::MOST) {
             throw SentenceProblem::in(

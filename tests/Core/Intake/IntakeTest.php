@@ -129,7 +129,7 @@ final class IntakeTest extends TestCase
         yield 'half a position' => [['bee', '3.5', '', '', '', '', ''], 'position', 'whole number'];
         yield 'a negative volume' => [['bee', '3', '', '-5', '', '', ''], 'volume', 'whole number'];
         yield 'difficulty over 100' => [['bee', '3', '', '', '100.1', '', ''], 'difficulty', 'from 0 to 100'];
-        yield 'an exponent' => [['bee', '3', '', '', '', '1e3', ''], 'cpc', 'must be a number'];
+        yield 'an exponent' => [['bee', '3', '', '', '', '1e3', ''], 'cpc', 'isn’t a number'];
         yield 'a day that is none' => [['bee', '3', '', '', '', '', '2026-02-30'], 'date', 'YYYY-MM-DD'];
         yield 'a path for a URL' => [['bee', '3', '/x', '', '', '', ''], 'url', 'full web address'];
         yield 'an abbreviated volume' => [['bee', '3', '', '1.3K', '', '', ''], 'volume', 'write it out (1.3K as 1300)'];
@@ -222,7 +222,7 @@ final class IntakeTest extends TestCase
         }
         $bad = $parser->parse(3, ['bee', '3', 'radio']);
         self::assertInstanceOf(BadCell::class, $bad);
-        self::assertStringContainsString('must be organic or paid', $bad->reason);
+        self::assertStringContainsString('is neither organic nor paid', $bad->reason);
         try {
             ColumnPlan::match(ImportKind::Rankings, ['keyword', 'rank', 'pos']);
             self::fail('It was taken.');

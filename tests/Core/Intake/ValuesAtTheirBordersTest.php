@@ -103,7 +103,7 @@ final class ValuesAtTheirBordersTest extends TestCase
                 RowParser::day($wrong);
                 self::fail("\"{$wrong}\" was taken.");
             } catch (InvalidValue $problem) {
-                self::assertStringContainsString('must be a day written as YYYY-MM-DD', $problem->getMessage());
+                self::assertStringContainsString('isn’t a day like 2026-12-31', $problem->getMessage());
             }
         }
     }

@@ -182,7 +182,7 @@ final class BordersTest extends TestCase
                     Bands::$way($bounds);
                     self::fail(implode(' ', $bounds).' was taken.');
                 } catch (InvalidValue $problem) {
-                    self::assertStringContainsString('must be five numbers', $problem->getMessage());
+                    self::assertStringContainsString('isn’t five numbers', $problem->getMessage());
                 }
             }
         }

@@ -149,7 +149,7 @@ final class RulebookTest extends TestCase
         yield 'a curve that rises' => ['curve_own', 'x1,'.implode(',', array_fill(0, 99, '0.2')), 'is not allowed'];
         yield 'a curve that rises, well written' => ['curve_own', '0.1,'.implode(',', array_fill(0, 99, '0.2')), 'never rises'];
         yield 'a curve of one\'s own that is not there' => ['curve', 'own', 'needs 100 numbers'];
-        yield 'striking distance turned round' => ['striking_from', '30', 'must not be worse'];
+        yield 'striking distance turned round' => ['striking_from', '30', 'is worse than'];
         yield 'a source twice' => ['metric_sources', 'keywords,keywords', 'at most once'];
     }
 
@@ -279,7 +279,7 @@ final class RulebookTest extends TestCase
         self::assertSame(9, Rulebook::fromTexts(['striking_from' => '9', 'striking_to' => '9'])->int('striking_to'));
         self::assertIsRefused(
             static fn(): Rulebook => Rulebook::fromTexts(['striking_from' => '10', 'striking_to' => '9']),
-            'must not be worse than striking_to, which is 9',
+            'is worse than striking_to, which is 9',
         );
     }
 

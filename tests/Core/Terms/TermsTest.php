@@ -101,7 +101,7 @@ final class TermsTest extends TestCase
                 TermOptions::of($from, $to);
                 self::fail('It was taken.');
             } catch (InvalidValue $refused) {
-                self::assertStringContainsString('must be between 1 and 8', $refused->getMessage());
+                self::assertStringContainsString('isn’t between 1 and 8', $refused->getMessage());
             }
         }
     }
@@ -114,7 +114,7 @@ final class TermsTest extends TestCase
                 TermOptions::of(...$wrong);
                 self::fail(json_encode($wrong).' was taken.');
             } catch (InvalidValue $problem) {
-                self::assertMatchesRegularExpression('/need at least one|must be between 1 and 8/', $problem->getMessage());
+                self::assertMatchesRegularExpression('/need at least one|isn’t between 1 and 8/', $problem->getMessage());
             }
         }
     }

@@ -104,7 +104,7 @@ final class ViewsTest extends TestCase
                 'p9<=3' => 'in this comparison',
                 'stage=beginning' => 'one of top',
                 'page=nowhere' => 'URL',
-                'dated>=yesterday' => 'YYYY-MM-DD',
+                'dated>=yesterday' => '2026-12-31',
                 'weather=fine' => 'not a known clause',
             ] as $show => $says
         ) {

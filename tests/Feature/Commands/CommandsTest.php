@@ -15,7 +15,7 @@ final class CommandsTest extends TestCase
     public static function refusals(): iterable
     {
         yield 'no such study' => ['reach:compare', ['slug' => 'nowhere'], 1, 'No study is called "nowhere"'];
-        yield 'a day that is none' => ['reach:compare', ['slug' => '%s', '--date' => '2026-02-30'], 1, 'YYYY-MM-DD'];
+        yield 'a day that is none' => ['reach:compare', ['slug' => '%s', '--date' => '2026-02-30'], 1, '2026-12-31'];
         yield 'a within that is none' => ['reach:compare', ['slug' => '%s', '--within' => '33'], 2, '10, 20, 50, 100'];
         yield 'a channel that is none' => ['reach:compare', ['slug' => '%s', '--channel' => 'radio'], 2, 'organic, paid'];
         yield 'a format that is none' => ['reach:weigh', ['slug' => '%s', '--format' => 'doc'], 2, 'csv, json'];

@@ -33,10 +33,10 @@ final class ImportTest extends TestCase
         yield 'a NUL in JSON' => ['[{"keyword": "p\u0000n", "position": 3}]', 'NUL bytes'];
         yield 'a negative number in JSON' => [
             '[{"keyword": "pen", "position": -3}]',
-            'line 1, column "position": "-3" must be a whole number',
+            'line 1, column "position": "-3" isn’t a whole number',
         ];
         yield 'a gzip file cut short' => [substr((string) gzencode(str_repeat('keyword,position', 99)), 0, 30), 'damaged or incomplete'];
-        yield 'a bad value' => ["keyword,position\npen,3\nnib,x\n", 'line 3, column "position": "x" must be a whole number'];
+        yield 'a bad value' => ["keyword,position\npen,3\nnib,x\n", 'line 3, column "position": "x" isn’t a whole number'];
         yield 'a ragged row' => ["keyword,position\npen\n", 'line 2: "pen" has 1 cells where the header has 2'];
         yield 'a keyword too long' => ["keyword,position\n".str_repeat('x', 401).",3\n", 'longer than 400'];
         yield 'a domain of nobody' => ["keyword,position,domain\npen,3,stranger.example\n", 'is not a domain of this study'];
@@ -74,7 +74,7 @@ final class ImportTest extends TestCase
         self::assertSame(1, $code);
         $rows = self::readCsv((string) file_get_contents($report));
         self::assertSame(
-            ['line' => '2', 'column' => 'position', 'value' => 'x', 'reason' => 'must be a whole number, 0 or more.'],
+            ['line' => '2', 'column' => 'position', 'value' => 'x', 'reason' => 'isn’t a whole number, 0 or more.'],
             $rows[0],
         );
         self::assertCount(1001, $rows);
@@ -95,7 +95,7 @@ final class ImportTest extends TestCase
         self::assertSame(
             [
                 'total' => 1,
-                'rows' => [['line' => 5, 'column' => 'position', 'value' => 'x', 'reason' => 'must be a whole number, 0 or more.']],
+                'rows' => [['line' => 5, 'column' => 'position', 'value' => 'x', 'reason' => 'isn’t a whole number, 0 or more.']],
             ],
             json_decode((string) file_get_contents($report), true),
         );

@@ -18,7 +18,7 @@ export function goalProblem(written: { goal: string; until: string; odds: string
   if (!/^\d{4}-\d{2}$/.test(written.until) || written.until < start) {
     return `That is before the plan starts in ${monthName(start)}. Choose a later month.`;
   }
-  return Number(written.odds) > 0 && Number(written.odds) < 100 ? null : 'Odds must be between 0 and 100%.';
+  return Number(written.odds) > 0 && Number(written.odds) < 100 ? null : 'Odds are between 0 and 100%.';
 }
 
 /** What it takes, or what is the most that can be reached. */
