@@ -27,10 +27,26 @@ final readonly class Finding implements \JsonSerializable
     ) {
     }
 
-    /** Whether it tells what the data lack: then it counts no rows, and is mended in Gather. */
+    /** Whether it is about the data: then it counts no rows, and is mended in Gather. */
     public function isLack(): bool
     {
         return $this->worth === null && $this->show === null;
+    }
+
+    /** @param list<string> $keywords that matter most among its rows */
+    public function naming(array $keywords): self
+    {
+        return $keywords === []
+            ? $this
+            : new self(
+                $this->code,
+                $this->numbers,
+                $this->words.' '.Words::first($keywords),
+                $this->next,
+                $this->stage,
+                $this->show,
+                $this->worth,
+            );
     }
 
     /** @return array{code: string, worth: ?float, words: string, next: string, stage: string, show: ?string, numbers: object} */

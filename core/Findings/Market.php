@@ -107,7 +107,7 @@ final class Market
             'Look for competitors of your size among the candidates.',
             Stage::Gather,
             null,
-            0.0,
+            null,
         );
     }
 }

@@ -33,4 +33,12 @@ final class Words
 
         return Explanation::number($rounded).' visits a month';
     }
+
+    /** @param non-empty-list<string> $keywords the most valuable ones */
+    public static function first(array $keywords): string
+    {
+        $last = array_pop($keywords);
+
+        return 'Most valuable: '.($keywords === [] ? '' : implode(', ', $keywords).' and ').$last.'.';
+    }
 }

@@ -11,6 +11,8 @@ use App\Support\Rows\ComparisonRows;
 use App\Support\Rows\ListedRows;
 use App\Support\Sentence\Sentence;
 use GreaterReach\Core\Findings\Counted;
+use GreaterReach\Core\Findings\Finding;
+use GreaterReach\Core\Findings\Stage;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
@@ -67,6 +69,21 @@ final readonly class CountedRows
 
         // An offset keeps the database from writing each condition out wherever its column is used, and judging it so many times.
         return DB::query()->fromSub($rows->offset(0), 'rows');
+    }
+
+    /** @return list<string> keywords of a finding's rows, those first that would bring most */
+    public function leading(Finding $finding, int $most): array
+    {
+        $rows = $this->rows((string) $finding->show);
+        if ($finding->stage === Stage::Weigh) {
+            $rows->whereRaw(ListedRows::condition($this->study->rulebook()->fitGate()));
+        }
+
+        $rows->orderByRaw('expected_gain DESC NULLS LAST, volume DESC NULLS LAST, keyword')->limit($most);
+        /** @var list<string> $keywords */
+        $keywords = $rows->pluck('keyword')->all();
+
+        return $keywords;
     }
 
     /** As Compare shows them. */

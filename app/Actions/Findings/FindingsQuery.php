@@ -50,7 +50,8 @@ final readonly class FindingsQuery
     /** @return list<Finding> */
     private function found(Study $study, Comparison $comparison): array
     {
-        $findings = Findings::order($this->all($study, $comparison));
+        $count = new CountedRows($study, $comparison);
+        $findings = Findings::choose($this->all($study, $comparison), $count->leading(...));
         $comparison->update(['finding' => Findings::leading($findings)]);
 
         return $findings;

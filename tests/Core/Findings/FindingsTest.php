@@ -93,20 +93,53 @@ final class FindingsTest extends TestCase
         self::assertSame([null, Stage::Gather], [MissingData::clicks(false)?->worth, MissingData::comparison()->stage]);
     }
 
-    public function test_the_most_worth_comes_first_what_is_missing_last_and_more_than_a_minute_holds_is_left_out(): void
+    public function test_what_can_still_be_won_comes_first_and_missing_data_last(): void
     {
-        $one = static fn(string $code, ?float $worth): Finding => new Finding($code, [], '', '', Stage::Weigh, null, $worth);
-        $codes = static fn(array $findings): array => array_map(static fn(Finding $finding): string => $finding->code, $findings);
-        self::assertSame(
-            ['b', 'a', 'c', 'missing'],
-            $codes(Findings::order([$one('a', 5.0), null, $one('missing', null), $one('b', 9.0), $one('c', 5.0)])),
+        $codes = self::codes(self::finding('a', 5.0), null, self::finding('missing', null), self::finding('b', 9.0), self::finding('c', 5.0));
+        self::assertSame(['b', 'a', 'c', 'missing'], $codes);
+        $share = Market::share(.5, null, null, null, null, 400.0);
+        self::assertSame(['a', 'share'], self::codes($share, self::finding('a', 5.0)), 'What we hold already cannot be won.');
+        $many = array_map(static fn(int $number): Finding => self::finding("f{$number}", (float) $number), range(1, 20));
+        $lacks = array_map(static fn(int $number): Finding => self::finding("lack{$number}", null), range(1, 5));
+        self::assertSame(['f20', 'f19', 'f18', 'f17', 'f16', 'f15', 'f14', 'lack1'], self::codes(...$many, ...$lacks));
+        self::assertSame(['lack1', 'lack2', 'lack3', 'lack4', 'lack5'], self::codes(...$lacks), 'All, where nothing else is known.');
+    }
+
+    public function test_a_finding_worth_less_than_a_hundredth_of_todays_visits_is_left_out(): void
+    {
+        $share = Market::share(.5, null, null, null, null, 1000.0);
+        self::assertSame(['just', 'share'], self::codes($share, self::finding('little', 9.99), self::finding('just', 10.0)));
+    }
+
+    public function test_each_names_three_keywords_that_none_before_it_names(): void
+    {
+        $counted = static fn(string $show, float $visits): Counted => new Counted($show, 9, $visits);
+        $rows = ['conflict=yes' => ['pen', 'ink', 'nib', 'wax'], 'tactic=title' => ['ink', 'pen', 'wax', 'seal', 'quill'], 'horizon=quick' => ['pen']];
+        $told = Findings::choose(
+            [
+                Opportunities::titles($counted('tactic=title', 20.0)),
+                Opportunities::conflicts($counted('conflict=yes', 30.0)),
+                Opportunities::quickWins($counted('horizon=quick', 10.0)),
+            ],
+            static fn(Finding $finding, int $most): array => \array_slice($rows[(string) $finding->show], 0, $most),
         );
-        $many = array_map(static fn(int $number): Finding => $one("f{$number}", (float) $number), range(1, 20));
-        $lacks = array_map(static fn(int $number): Finding => $one("lack{$number}", null), range(1, 5));
-        $told = $codes(Findings::order([...$many, ...$lacks]));
-        self::assertCount(Findings::MOST, $told);
-        self::assertSame(['f20', 'f12', 'lack1', 'lack3'], [$told[0], $told[8], $told[9], $told[11]]);
-        self::assertCount(5, Findings::order($lacks), 'Where nothing else is known all that is missing is told.');
+        self::assertSame(['conflicts', 'titles', 'quick_wins'], array_column($told, 'code'));
+        self::assertStringEndsWith(' Most valuable: pen, ink and nib.', $told[0]->words);
+        self::assertStringEndsWith(' Most valuable: wax, seal and quill.', $told[1]->words);
+        self::assertStringNotContainsString('Most valuable', $told[2]->words, 'Its only one is named already.');
+    }
+
+    private static function finding(string $code, ?float $worth): Finding
+    {
+        return new Finding($code, [], '', '', Stage::Weigh, null, $worth);
+    }
+
+    /** @return list<string> of those that are told, each with a row of its own */
+    private static function codes(?Finding ...$findings): array
+    {
+        $leading = static fn(Finding $finding, int $most): array => [$finding->code];
+
+        return array_column(Findings::choose($findings, $leading), 'code');
     }
 
     public function test_what_nobody_can_tell_is_unknown_and_not_nothing(): void
@@ -118,11 +151,10 @@ final class FindingsTest extends TestCase
         self::assertStringEndsWith('3 keywords, worth an unknown number of visits a month.', (string) $thin?->words);
         self::assertSame([null, false, true], [$gap->worth, $gap->isLack(), MissingData::clicks(false)?->isLack()]);
         $none = Opportunities::conflicts(new Counted('conflict=yes', 2, 0.0));
-        $order = array_map(static fn(Finding $one): string => $one->code, Findings::order([MissingData::clicks(false), $gap, $none]));
-        self::assertSame(['conflicts', 'gap', 'no_clicks'], $order);
+        self::assertSame(['conflicts', 'gap', 'no_clicks'], self::codes(MissingData::clicks(false), $gap, $none));
         $half = Opportunities::conflicts(new Counted('conflict=yes', 2, .5));
-        self::assertSame([$half, $gap], Findings::order([$gap, $half]), 'What is unknown comes after what is known to be little.');
-        self::assertSame([$half, $gap], Findings::order([$half, $gap]));
+        self::assertSame(['conflicts', 'gap'], self::codes($gap, $half), 'What is unknown comes after what is known to be little.');
+        self::assertSame(['conflicts', 'gap'], self::codes($half, $gap));
         self::assertNull(MissingData::competitors(1));
         self::assertSame('no_competitors', MissingData::competitors(0)?->code);
     }

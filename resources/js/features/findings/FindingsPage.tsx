@@ -47,7 +47,7 @@ export function FindingsPage() {
 
 function worthOf({ worth, show, code }: Finding): string {
   if (worth === null) {
-    return show === null ? 'missing' : 'unknown';
+    return show !== null ? 'unknown' : code.startsWith('no_') ? 'missing' : 'to check';
   }
   return worth === 0 ? '·' : `${estimate(worth)} visits${code === 'share' ? ' now' : ''}`;
 }
