@@ -16,9 +16,9 @@ use Illuminate\Support\Collection;
  * Where the opportunities of a sentence lie between difficulty and expected gain, as keywords or as topics.
  *
  * @phpstan-type MapRow object{name: string, keywords: int, difficulty: string, expected_gain: string, volume: ?int,
- *     win_chance: ?string, links_to_earn: ?int, priority: ?string}
+ *     win_chance: ?string, links_to_earn: ?int, priority: ?string, own_position: ?int}
  * @phpstan-type MapPoint array{name: string, keywords: int, difficulty: float, expected_gain: float, volume: int, win_chance: float,
- *     links_to_earn: ?int, priority: ?float}
+ *     links_to_earn: ?int, priority: ?float, own_position: ?int}
  */
 final class MapQuery
 {
@@ -34,7 +34,7 @@ final class MapQuery
         $rows = ($byTopic ? (new RankedTopics($comparison, $sentence, $gate))->all() : ListedRows::of($comparison, $sentence, $gate))
             ->whereNotNull('difficulty')
             ->whereNotNull('expected_gain');
-        $names = $byTopic ? 'topic AS name, keywords' : 'keyword AS name, 1 AS keywords';
+        $names = $byTopic ? 'topic AS name, keywords, own_position' : 'keyword AS name, 1 AS keywords, positions[1] AS own_position';
         $points = $rows->clone()->selectRaw(
             "{$names}, difficulty, expected_gain, volume, win_chance, links_to_earn, {$priority} AS priority",
         );
@@ -65,6 +65,7 @@ final class MapQuery
             'win_chance' => (float) $row->win_chance,
             'links_to_earn' => $row->links_to_earn,
             'priority' => Figures::float($row->priority),
+            'own_position' => $row->own_position,
         ];
     }
 

@@ -21,7 +21,7 @@ export const measures = {
   part: '380px',
   widePart: '420px',
   /** Above a drawing that fills the window. */
-  headOfDrawing: '270px',
+  headOfDrawing: '240px',
   lowDrawing: '320px',
   stageDot: '12px',
   /** Of a bar beside a figure. */

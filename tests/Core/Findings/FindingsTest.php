@@ -95,8 +95,8 @@ final class FindingsTest extends TestCase
 
     public function test_what_can_still_be_won_comes_first_and_missing_data_last(): void
     {
-        $codes = self::codes(self::finding('a', 5.0), null, self::finding('missing', null), self::finding('b', 9.0), self::finding('c', 5.0));
-        self::assertSame(['b', 'a', 'c', 'missing'], $codes);
+        [$a, $b, $c, $missing] = [self::finding('a', 5.0), self::finding('b', 9.0), self::finding('c', 5.0), self::finding('missing', null)];
+        self::assertSame(['b', 'a', 'c', 'missing'], self::codes($a, null, $missing, $b, $c));
         $share = Market::share(.5, null, null, null, null, 400.0);
         self::assertSame(['a', 'share'], self::codes($share, self::finding('a', 5.0)), 'What we hold already cannot be won.');
         $many = array_map(static fn(int $number): Finding => self::finding("f{$number}", (float) $number), range(1, 20));
@@ -114,7 +114,11 @@ final class FindingsTest extends TestCase
     public function test_each_names_three_keywords_that_none_before_it_names(): void
     {
         $counted = static fn(string $show, float $visits): Counted => new Counted($show, 9, $visits);
-        $rows = ['conflict=yes' => ['pen', 'ink', 'nib', 'wax'], 'tactic=title' => ['ink', 'pen', 'wax', 'seal', 'quill'], 'horizon=quick' => ['pen']];
+        $rows = [
+            'conflict=yes' => ['pen', 'ink', 'nib', 'wax'],
+            'tactic=title' => ['ink', 'pen', 'wax', 'seal', 'quill'],
+            'horizon=quick' => ['pen'],
+        ];
         $told = Findings::choose(
             [
                 Opportunities::titles($counted('tactic=title', 20.0)),

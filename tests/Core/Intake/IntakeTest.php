@@ -125,12 +125,12 @@ final class IntakeTest extends TestCase
         $good = ['bee', '3', '', '', '', '', ''];
         yield 'no keyword' => [[...['-'], ...array_slice($good, 1)], 'keyword', 'is required'];
         yield 'no position' => [['bee', 'n/a', '', '', '', '', ''], 'position', 'is required'];
-        yield 'position 0' => [['bee', '0', '', '', '', '', ''], 'position', 'at least 1'];
+        yield 'position 0' => [['bee', '0', '', '', '', '', ''], 'position', '1 or more'];
         yield 'half a position' => [['bee', '3.5', '', '', '', '', ''], 'position', 'whole number'];
         yield 'a negative volume' => [['bee', '3', '', '-5', '', '', ''], 'volume', 'whole number'];
         yield 'difficulty over 100' => [['bee', '3', '', '', '100.1', '', ''], 'difficulty', 'from 0 to 100'];
         yield 'an exponent' => [['bee', '3', '', '', '', '1e3', ''], 'cpc', 'isn’t a number'];
-        yield 'a day that is none' => [['bee', '3', '', '', '', '', '2026-02-30'], 'date', 'YYYY-MM-DD'];
+        yield 'a day that is none' => [['bee', '3', '', '', '', '', '2026-02-30'], 'date', '2026-12-31'];
         yield 'a path for a URL' => [['bee', '3', '/x', '', '', '', ''], 'url', 'full web address'];
         yield 'an abbreviated volume' => [['bee', '3', '', '1.3K', '', '', ''], 'volume', 'write it out (1.3K as 1300)'];
         yield 'a range of volumes' => [['bee', '3', '', '10-100', '', '', ''], 'volume', 'is a range: replace it with one number'];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Commands;
 
 use App\Actions\Demo\InvitePeople;
+use App\Actions\Findings\CountedRows;
 use App\Actions\Findings\FindingsQuery;
 use App\Models\PlanItem;
 use App\Models\Study;
@@ -91,7 +92,9 @@ final class DemoTest extends TestCase
             WHERE r.comparison_id = ? AND d.mark IS DISTINCT FROM 'set aside'
             SQL, [$study->comparison_id]);
         self::assertSame($counted->gaps, $findings['gap']['keywords']);
-        self::assertSame($counted->wins, $findings['quick_wins']['keywords'] ?? 0);
+        $comparison = $study->comparison ?? self::fail('Nothing was compared.');
+        $wins = (new CountedRows($study, $comparison))->all([], ['wins' => 'horizon=quick win;mark=kept'])['wins'];
+        self::assertSame($counted->wins, $wins->keywords);
         self::assertEqualsWithDelta($counted->expected, $findings['gap']['visits'], 1e-6);
     }
 

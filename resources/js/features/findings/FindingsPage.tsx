@@ -26,7 +26,7 @@ export function FindingsPage() {
   const all = findings.data.findings;
   return (
     <Box className="on-paper" sx={{ flex: 1, overflowY: 'auto', px: 2, pb: 3 }}>
-      <Box sx={{ maxWidth: texts.sheet }}>
+      <Box sx={{ maxWidth: { xs: texts.sheet, xl: 'none' } }}>
         <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 1.5, mb: 0.5 }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
             Findings
@@ -35,7 +35,11 @@ export function FindingsPage() {
             Print
           </Button>
         </Box>
-        <Box component="ol" aria-label="Findings" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        <Box
+          component="ol"
+          aria-label="Findings"
+          sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gridTemplateColumns: { xl: '1fr 1fr' }, columnGap: 4 }}
+        >
           {all.map((finding) => (
             <Line key={finding.code} finding={finding} all={all} slug={study.slug} />
           ))}

@@ -3,9 +3,9 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { address } from '../../api/client';
-import { planQuery, planWithoutQuery } from './queries';
+import { planQuery, planWithoutQuery, waitingPagesQuery } from './queries';
 import type { Roadmap, RoadmapItem, Study } from '../../api/schema';
-import { whole } from '../../shared/format';
+import { counted } from '../../shared/format';
 import { sideBySide } from '../../shared/layout';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { OtherSides } from '../keyword/OtherSides';
@@ -121,7 +121,6 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
     onProposal: () => setProposing(study.may_edit),
     onGoal: () => setAiming(true),
   });
-  const shortlisted = study.stages.weigh?.shortlisted ?? 0;
   return (
     <>
       <Missing study={study} />
@@ -148,9 +147,7 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
           onAgreed={actions.remember}
         />
         <Box sx={{ flex: 1 }} />
-        {study.may_edit && draft === null && shortlisted > 0 && (
-          <Button onClick={actions.addShortlist}>Add the shortlist ({whole(shortlisted)})</Button>
-        )}
+        {study.may_edit && draft === null && <AddShortlist study={study} onAdd={actions.addShortlist} />}
         <Button onClick={() => setAiming(true)}>Goal</Button>
         {study.may_edit && (
           <Button variant="contained" onClick={() => setProposing(true)}>
@@ -228,5 +225,18 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
         />
       )}
     </>
+  );
+}
+
+/** Puts the pages of the shortlist that are not there yet on the roadmap. */
+function AddShortlist({ study, onAdd }: { study: Study; onAdd: () => void }) {
+  const pages = useQuery(waitingPagesQuery(study.slug, study.comparison?.id)).data;
+  if (pages === undefined || (study.stages.weigh?.shortlisted ?? 0) === 0) {
+    return null;
+  }
+  return pages === 0 ? (
+    <Button disabled>The shortlist is on the roadmap</Button>
+  ) : (
+    <Button onClick={onAdd}>Add {counted(pages, 'shortlisted page')}</Button>
   );
 }

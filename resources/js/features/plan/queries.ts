@@ -11,6 +11,21 @@ export const planQuery = (slug: string, draft: number | null = null) =>
     placeholderData: (before) => before,
   });
 
+/** How many pages of the shortlist are not on the roadmap yet. */
+export const waitingPagesQuery = (slug: string, comparison: number | undefined) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'topics', comparison, 'waiting'),
+    queryFn: ({ signal }) =>
+      told(
+        api.GET('/studies/{slug}/opportunities/topics', {
+          params: { path: { slug }, query: { show: 'mark=shortlisted;roadmap=hide', limit: 1 } },
+          signal,
+        }),
+      ),
+    select: (page) => page.total,
+    enabled: comparison !== undefined,
+  });
+
 /** The same roadmap with a forecast that leaves one item out. */
 export const planWithoutQuery = (slug: string, item: number | undefined, draft: number | null) =>
   queryOptions({

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { PointerEvent, ReactNode, RefObject } from 'react';
 import { dashes, inks, letters, Upright, XAxis, YAxis } from '../../shared/chart';
-import { type Label, type Place, type Plot } from './plot.logic';
+import { standings, type Label, type Place, type Plot, type Standing } from './plot.logic';
 import { measures } from '../../theme/measures';
 
 type OnPointer = (event: PointerEvent<SVGSVGElement>) => void;
@@ -22,6 +22,9 @@ interface Props {
 }
 
 const top = 18;
+const legendTop = 12;
+
+const standingInks: Record<Standing, string> = { absent: inks.mark, far: inks.quiet, near: inks.main };
 
 /** The map as it is drawn, on the screen and to be taken along. */
 export function MapDrawing({ plot, labels, frame, chosen, selected, onUnder, onOpen, children, ...pointer }: Props) {
@@ -42,11 +45,12 @@ export function MapDrawing({ plot, labels, frame, chosen, selected, onUnder, onO
         touchAction: 'none',
         userSelect: 'none',
         '& text': { fontSize: letters, fill: inks.text, pointerEvents: 'none' },
-        '& circle': { cursor: 'pointer' },
+        '& [data-point]': { cursor: 'pointer' },
       }}
     >
       <XAxis frame={size} ticks={plot.xTicks} name={plot.xName} isRuled />
       <YAxis frame={size} ticks={plot.yTicks} name={plot.yName} />
+      <Standings plot={plot} />
       {plot.lines.map((line) => (
         <g key={line.name}>
           <Upright x={line.x} top={size.top} bottom={bottom} dash={line.isStrong ? undefined : dashes.dots} />
@@ -83,19 +87,48 @@ interface AreaProps {
   onOpen: Props['onOpen'];
 }
 
+/** Circles where we don’t rank, diamonds of the same area where we do. */
+const outline = ({ x, y, radius, standing }: Place) => {
+  const reach = radius * Math.sqrt(Math.PI / 2);
+  return standing === 'absent'
+    ? `M${x - radius} ${y} a${radius} ${radius} 0 1 0 ${2 * radius} 0 a${radius} ${radius} 0 1 0 ${-2 * radius} 0 Z`
+    : `M${x} ${y - reach} L${x + reach} ${y} L${x} ${y + reach} L${x - reach} ${y} Z`;
+};
+
 function Area({ place, isChosen, isSelected, onUnder, onOpen }: AreaProps) {
   return (
-    <circle
+    <path
       data-point={place.point.name}
-      cx={place.x}
-      cy={place.y}
-      r={place.radius}
-      fill={isChosen ? inks.mark : inks.main}
-      fillOpacity={isChosen ? 0.75 : 0.16}
-      stroke={inks.main}
+      d={outline(place)}
+      fill={isChosen ? inks.text : standingInks[place.standing]}
+      fillOpacity={isChosen ? 0.75 : 0.22}
+      stroke={standingInks[place.standing]}
       strokeWidth={isSelected ? 4 : 1}
       onPointerEnter={() => onUnder?.(place)}
       onClick={() => onOpen?.(place.point.name)}
     />
   );
+}
+
+const legendStep = 150;
+
+/** What shapes and colours tell, above the drawing at its right. */
+function Standings({ plot }: { plot: Plot }) {
+  const shown = (['absent', 'far', 'near'] as const).filter((standing) => plot.places.some((place) => place.standing === standing));
+  return shown.map((standing, index) => {
+    const x = plot.frame.width - (shown.length - index) * legendStep;
+    return (
+      <g key={standing}>
+        <path
+          d={outline({ x, y: legendTop - 4, radius: 5, standing } as Place)}
+          fill={standingInks[standing]}
+          fillOpacity={0.22}
+          stroke={standingInks[standing]}
+        />
+        <text x={x + 11} y={legendTop}>
+          {standings[standing]}
+        </text>
+      </g>
+    );
+  });
 }

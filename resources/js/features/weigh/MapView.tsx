@@ -9,11 +9,23 @@ import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { useHotkeys } from '../../shared/useHotkeys';
 import { inks, PictureButtons, useFit, type Fit } from '../../shared/chart';
 import { MapDrawing } from './MapDrawing';
-import { layPlot, mapIn, namedPlaces, stepFrom, wholeMap, within, type Picture, type Place, type Plot, type Spot } from './plot.logic';
+import {
+  layPlot,
+  mapIn,
+  namedPlaces,
+  pictures,
+  stepFrom,
+  wholeMap,
+  within,
+  type Picture,
+  type Place,
+  type Plot,
+  type Spot,
+} from './plot.logic';
 import { marks } from '../../theme/measures';
 import { commonWording } from '../../shared/wording';
 
-const widest = 1250;
+const widest = 2400;
 
 interface Props {
   study: Study;
@@ -58,8 +70,7 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
         {choice('Keywords', by === 'keyword', () => turn('keyword'))}
         {choice('Pages', by === 'topic', () => turn('topic'))}
         <Box sx={{ width: marks.sign }} />
-        {choice('Difficulty and gain', picture === 'difficulty', () => setPicture('difficulty'))}
-        {choice('Links and priority', picture === 'links', () => setPicture('links'))}
+        {(Object.keys(pictures) as Picture[]).map((key) => choice(pictures[key].title, picture === key, () => setPicture(key)))}
         <Box sx={{ flex: 1 }} />
         {chosen.length > 0 && study.may_edit && (
           <>
@@ -90,10 +101,9 @@ export function MapView({ study, comparison, show, weights, selected, onKeyword,
         />
       )}
       <Box component="p" sx={{ m: 0, typography: 'dense', color: 'text.secondary' }}>
-        Area shows volume. Draw a loop to select, click to open. Keys: j, k or arrows move by expected gain, v selects, Enter opens.{' '}
-        {map.data.left_out > 0 && `${whole(map.data.left_out)} with less expected gain are not drawn.`}
-        {plot.lines.some((line) => !line.isStrong) &&
-          ' Lines: win chances of new pages without related topics. Pages that rank close to the target have better ones.'}
+        Size: {pictures[picture].areaName}. Draw a loop to select, click to open. Keys: j, k or arrows move by expected gain, v selects,
+        Enter opens. {map.data.left_out > 0 && `${whole(map.data.left_out)} with less expected gain are not drawn.`}
+        {plot.lines.some((line) => !line.isStrong) && ' Dotted lines: win chances of new pages without related topics.'}
       </Box>
     </Box>
   );

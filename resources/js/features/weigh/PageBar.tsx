@@ -17,6 +17,7 @@ interface Props {
 /** What can be done with the line that is selected, each with its key. */
 export function PageBar({ line, mayEdit, told, onShortlist, onSetAside, onRoadmap, onJudge }: Props) {
   const disabled = line === undefined || !mayEdit;
+  const roadmap = line === undefined ? null : roadmapOf(line);
   return (
     <Box
       sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', px: 1, borderBottom: 1, borderColor: 'divider', minHeight: presses.l }}
@@ -30,12 +31,12 @@ export function PageBar({ line, mayEdit, told, onShortlist, onSetAside, onRoadma
       </Box>
       {(
         [
-          ['Shortlist (s)', onShortlist],
-          ['Set aside (x)', onSetAside],
-          ['Add to roadmap (t)', onRoadmap],
+          ['Shortlist (s)', onShortlist, disabled],
+          ['Set aside (x)', onSetAside, disabled],
+          [roadmap === null ? 'Add to roadmap (t)' : `On the roadmap: ${roadmap}`, onRoadmap, disabled || roadmap !== null],
         ] as const
-      ).map(([name, act]) => (
-        <Button key={name} disabled={disabled} onClick={act} sx={{ whiteSpace: 'nowrap', py: 0 }}>
+      ).map(([name, act, isOff]) => (
+        <Button key={name} disabled={isOff} onClick={act} sx={{ whiteSpace: 'nowrap', py: 0 }}>
           {name}
         </Button>
       ))}
@@ -49,3 +50,5 @@ export function PageBar({ line, mayEdit, told, onShortlist, onSetAside, onRoadma
 function nameOf(line: PageLine): string {
   return line.kind === 'page' ? `${line.page.topic}, all its keywords` : `${line.keyword.keyword}, single keyword`;
 }
+
+const roadmapOf = (line: PageLine): string | null => (line.kind === 'page' ? line.page.roadmap : line.keyword.roadmap);

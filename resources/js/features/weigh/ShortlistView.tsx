@@ -1,11 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useInfiniteQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { address } from '../../api/client';
 import { opportunitiesQuery } from './queries';
-import type { Comparison, Study } from '../../api/schema';
-import { decimal, estimate, position, whole } from '../../shared/format';
+import type { Comparison, Opportunity, Study } from '../../api/schema';
+import { counted, decimal, estimate, position, whole } from '../../shared/format';
 import { chanceWords, shortChance } from '../keyword/chance';
 import { KeywordButton } from '../keyword/KeywordButton';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
@@ -18,7 +18,8 @@ import type { useDecisions } from '../decisions/useDecisions';
 import { ofRanked, useSelection } from '../decisions/useSelection';
 import { about, sources } from '../../shared/abouts';
 import { useAbouts } from '../study/useAbouts';
-import { sharedTopics } from './groups.logic';
+import { byPage, reasonOf } from './groups.logic';
+import { tacticWords } from './pages.logic';
 import { wording } from './wording';
 
 const chosen = 'mark=shortlisted';
@@ -31,9 +32,8 @@ function headingsOf(told: ReturnType<typeof useAbouts>): Headings {
       sort: 'priority',
       about: about('Rank in this list. Click to sort by priority.', '', 'calculated with the list’s weights'),
     },
-    { name: 'Keyword', sort: 'keyword', startsAscending: true, about: told('keyword') },
+    { name: 'Page, keyword', sort: 'keyword', startsAscending: true, about: told('keyword') },
     { name: 'Why', sort: 'reason', startsAscending: true, about: about('Reason for shortlisting.', '', sources.people) },
-    { name: 'Topic', sort: 'topic', startsAscending: true, about: told('topic') },
     {
       name: 'We → target',
       sort: 'own',
@@ -58,13 +58,15 @@ interface Props {
   onPageOne: (show: string) => void;
 }
 
-/** All that was chosen, best first, with the reasons; two of one topic are pointed out, as one page can serve both. */
+/** All that was chosen, best first, page by page; the keywords of a page unfold, and each page has one reason. */
 export function ShortlistView({ study, comparison, weights, onKeyword, decisions, onPageOne }: Props) {
   const told = useAbouts();
   const sorting = useSorting('priority');
   const list = useInfiniteQuery(opportunitiesQuery(study.slug, comparison.id, chosen, weights, sorting.by, sorting.dir));
   const rows = useMemo(() => list.data?.pages.flatMap((page) => page.rows) ?? [], [list.data]);
+  const pages = useMemo(() => byPage(rows), [rows]);
   const selection = useSelection(chosen, rows, ofRanked);
+  const [unfolded, setUnfolded] = useState<string[]>([]);
   if (list.isPending) {
     return <Waiting what="Loading the shortlist" />;
   }
@@ -72,17 +74,28 @@ export function ShortlistView({ study, comparison, weights, onKeyword, decisions
     return <Failed error={list.error} onRetry={() => void list.refetch()} />;
   }
   const total = list.data.pages[0]?.total ?? rows.length;
-  const shared = sharedTopics(rows);
   if (rows.length === 0) {
     return <Empty title="Nothing is shortlisted yet">Press s on a keyword in Compare or Weigh to add it.</Empty>;
   }
-  const sum = (pick: (row: (typeof rows)[number]) => number | null) => rows.reduce((all, row) => all + (pick(row) ?? 0), 0);
+  const flip = (page: string) => setUnfolded((open) => (open.includes(page) ? open.filter((other) => other !== page) : [...open, page]));
+  const line = (row: Opportunity, name: ReactNode) => (
+    <ShortlistedLine
+      key={row.keyword}
+      row={row}
+      name={name}
+      choose={
+        study.may_edit && <ChooseLine name={row.keyword} isChosen={selection.has(row.keyword)} onFlip={() => selection.flip(row.keyword)} />
+      }
+      onRemove={study.may_edit ? () => decisions.mark([row.keyword], null) : undefined}
+    />
+  );
   return (
     <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 2, pb: 3 }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', my: 0.5, typography: 'plain' }}>
         <Box component="span" sx={{ flex: 1 }}>
-          <strong>{whole(total)} chosen</strong>: gain {estimate(sum((row) => row.gain))}, links to earn{' '}
-          {whole(sum((row) => row.links_to_earn))}. {shared.size > 0 && 'Keywords of the same topic share one page.'}
+          <strong>{counted(total, 'keyword')} shortlisted</strong>
+          {list.hasNextPage ? '' : ` for ${counted(pages.length, 'page')}`}: gain {estimate(sum(rows, 'gain'))}, links to earn{' '}
+          {whole(sum(rows, 'links_to_earn'))}.
         </Box>
         <Button onClick={() => onPageOne(chosen)}>Page one</Button>
         <Button component="a" href={address(`studies/${study.slug}/exports/weigh.xlsx`, { show: chosen, weights })} download>
@@ -93,50 +106,26 @@ export function ShortlistView({ study, comparison, weights, onKeyword, decisions
         </Button>
       </Box>
       <SelectionBar selection={selection} show={chosen} total={total} sums={null} mayEdit={study.may_edit} decisions={decisions} />
-      <PlainTable label="Shortlist" headings={headingsOf(told)} sorting={sorting} numbers={[1, 5, 6, 7, 8, 9]}>
-        {rows.map((row) => (
-          <tr key={row.keyword}>
-            <td>
-              {study.may_edit && (
-                <ChooseLine name={row.keyword} isChosen={selection.has(row.keyword)} onFlip={() => selection.flip(row.keyword)} />
-              )}
-            </td>
-            <td>{row.rank}</td>
-            <td>
-              <KeywordButton keyword={row.keyword} onOpen={onKeyword} />
-            </td>
-            <td>
-              {row.reason ?? (
-                <Box component="span" sx={{ color: 'text.secondary' }}>
-                  no reason given
-                </Box>
-              )}
-            </td>
-            <td>
-              {row.topic ?? '·'}
-              {row.topic !== null && shared.has(row.topic) && <strong>, {whole(shared.get(row.topic))} chosen</strong>}
-            </td>
-            <td>
-              {position(row.positions[0])} → {position(row.target)}
-            </td>
-            <td>{whole(row.volume)}</td>
-            <td>{decimal(row.difficulty)}</td>
-            <td>{estimate(row.gain)}</td>
-            <td title={chanceWords(row.win_chance, row.target)}>{shortChance(row.win_chance, row.target)}</td>
-            <td>{row.tactic ?? '·'}</td>
-            <td>
-              {study.may_edit && (
-                <Button
-                  aria-label={`Remove ${row.keyword} from the shortlist`}
-                  onClick={() => decisions.mark([row.keyword], null)}
-                  sx={{ py: 0, px: 0.5, minWidth: 0, whiteSpace: 'nowrap' }}
-                >
-                  remove
-                </Button>
-              )}
-            </td>
-          </tr>
-        ))}
+      <PlainTable label="Shortlist" headings={headingsOf(told)} sorting={sorting} numbers={[1, 4, 5, 6, 7, 8]}>
+        {pages.flatMap(({ page, rows: own }) => {
+          if (own.length === 1) {
+            return [line(own[0], <KeywordButton keyword={own[0].keyword} onOpen={onKeyword} />)];
+          }
+          const isOpen = unfolded.includes(page);
+          return [
+            <PageOfShortlist key={`page ${page}`} page={page} rows={own} isOpen={isOpen} onFlip={() => flip(page)} />,
+            ...(isOpen
+              ? own.map((row) =>
+                  line(
+                    row,
+                    <Box component="span" sx={{ pl: 2 }}>
+                      <KeywordButton keyword={row.keyword} onOpen={onKeyword} />
+                    </Box>,
+                  ),
+                )
+              : []),
+          ];
+        })}
       </PlainTable>
       {list.hasNextPage && (
         <Button onClick={() => void list.fetchNextPage()} loading={list.isFetchingNextPage}>
@@ -144,5 +133,90 @@ export function ShortlistView({ study, comparison, weights, onKeyword, decisions
         </Button>
       )}
     </Box>
+  );
+}
+
+/** Known figures only. */
+const sum = (rows: Opportunity[], figure: 'gain' | 'links_to_earn' | 'volume') => rows.reduce((all, row) => all + (row[figure] ?? 0), 0);
+
+function Reason({ words }: { words: string | null }) {
+  return (
+    words ?? (
+      <Box component="span" sx={{ color: 'text.secondary' }}>
+        no reason given
+      </Box>
+    )
+  );
+}
+
+interface PageProps {
+  page: string;
+  /** Those that are shortlisted, best first. */
+  rows: [Opportunity, ...Opportunity[]];
+  isOpen: boolean;
+  onFlip: () => void;
+}
+
+/** A page with several keywords on the shortlist. */
+function PageOfShortlist({ page, rows, isOpen, onFlip }: PageProps) {
+  return (
+    <tr>
+      <td />
+      <td>{rows[0].rank}</td>
+      <td>
+        <Button aria-expanded={isOpen} onClick={onFlip} sx={{ py: 0, px: 0, minWidth: 0, justifyContent: 'flex-start', textAlign: 'left' }}>
+          {isOpen ? '–' : '+'} {page}, {counted(rows.length, 'keyword')}
+        </Button>
+      </td>
+      <td>
+        <Reason words={reasonOf(rows)} />
+      </td>
+      <td />
+      <td>{whole(sum(rows, 'volume'))}</td>
+      <td />
+      <td>{estimate(sum(rows, 'gain'))}</td>
+      <td />
+      <td>{tacticWords(rows[0])}</td>
+      <td />
+    </tr>
+  );
+}
+
+interface LineProps {
+  row: Opportunity;
+  name: ReactNode;
+  choose: ReactNode;
+  onRemove: (() => void) | undefined;
+}
+
+function ShortlistedLine({ row, name, choose, onRemove }: LineProps) {
+  return (
+    <tr>
+      <td>{choose}</td>
+      <td>{row.rank}</td>
+      <td>{name}</td>
+      <td>
+        <Reason words={row.reason} />
+      </td>
+      <td>
+        {position(row.positions[0])} → {position(row.target)}
+      </td>
+      <td>{whole(row.volume)}</td>
+      <td>{decimal(row.difficulty)}</td>
+      <td>{estimate(row.gain)}</td>
+      <td title={chanceWords(row.win_chance, row.target)}>{shortChance(row.win_chance, row.target)}</td>
+      <td>{tacticWords(row)}</td>
+      <td>
+        {onRemove !== undefined && (
+          <Button
+            aria-label={`Remove ${row.keyword} from the shortlist`}
+            onClick={onRemove}
+            sx={{ py: 0, px: 0.5, minWidth: 0, whiteSpace: 'nowrap' }}
+          >
+            remove
+          </Button>
+        )}
+      </td>
+    </tr>
   );
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { OpportunityGroup } from '../../api/schema';
-import { sharedTopics, thinStage } from './groups.logic';
+import { byPage, reasonOf, thinStage } from './groups.logic';
 
 const group = (name: string | null, keywords: number, gain: number | null): OpportunityGroup => ({
   name,
@@ -24,7 +24,20 @@ describe('groups of opportunities', () => {
 });
 
 describe('a shortlist', () => {
-  it('points out topics that are there more than once', () => {
-    expect([...sharedTopics([{ topic: 'a' }, { topic: 'b' }, { topic: 'a' }, { topic: null }, { topic: null }])]).toEqual([['a', 2]]);
+  it('is of pages, each with its keywords, in the order of the best of each', () => {
+    const row = (keyword: string, topic: string | null) => ({ keyword, topic });
+    const pages = byPage([row('pen', 'pens'), row('ink', null), row('best pen', 'pens'), row('nib', 'nibs')]);
+    expect(pages.map(({ page, rows }) => [page, rows.map(({ keyword }) => keyword)])).toEqual([
+      ['pens', ['pen', 'best pen']],
+      ['ink', ['ink']],
+      ['nibs', ['nib']],
+    ]);
+  });
+
+  it('gives one reason for each page', () => {
+    const reason = (text: string | null) => ({ reason: text });
+    expect(reasonOf([reason(null), reason(null)])).toBeNull();
+    expect(reasonOf([reason(null), reason('season'), reason('season')])).toBe('season');
+    expect(reasonOf([reason('season'), reason('margin')])).toBe('season (and 1 more)');
   });
 });

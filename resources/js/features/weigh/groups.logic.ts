@@ -13,13 +13,23 @@ export function thinStage(groups: OpportunityGroup[]): { name: string; keywords:
     : { name: thin.name ?? '', keywords: thin.keywords, of: staged.reduce((sum, group) => sum + group.keywords, 0) };
 }
 
-/** Topics that are there more than once, with how often. */
-export function sharedTopics(rows: { topic: string | null }[]): Map<string, number> {
-  const counts = new Map<string, number>();
-  for (const { topic } of rows) {
-    if (topic !== null) {
-      counts.set(topic, (counts.get(topic) ?? 0) + 1);
+/** Keywords that one page serves, in the order of the best of each; what has no topic is a page by itself. */
+export function byPage<Row extends { keyword: string; topic: string | null }>(rows: Row[]): { page: string; rows: [Row, ...Row[]] }[] {
+  const pages = new Map<string, [Row, ...Row[]]>();
+  for (const row of rows) {
+    const page = row.topic ?? row.keyword;
+    const own = pages.get(page);
+    if (own === undefined) {
+      pages.set(page, [row]);
+    } else {
+      own.push(row);
     }
   }
-  return new Map([...counts].filter(([, count]) => count > 1));
+  return [...pages].map(([page, own]) => ({ page, rows: own }));
+}
+
+/** One reason for a page: that of its best keyword, and how many others there are. */
+export function reasonOf(rows: { reason: string | null }[]): string | null {
+  const [first, ...more] = new Set(rows.flatMap(({ reason }) => (reason === null ? [] : [reason])));
+  return first === undefined ? null : more.length === 0 ? first : `${first} (and ${more.length} more)`;
 }

@@ -17,10 +17,10 @@ const dearest = [
   'expected',
   'keywords',
   'page',
-  'gain',
+  'tactic',
   'chance',
   'days',
-  'tactic',
+  'gain',
   'volume',
   'move',
   'horizon',
@@ -114,7 +114,7 @@ export function pageColumns(weights: Weights, opened: string | null, steadiness:
       sort: 'topic',
       startsAscending: true,
       heading: 'Page for',
-      track: 'minmax(210px, 2fr)',
+      track: 'minmax(196px, 2fr)',
       cell: (line) => <Name line={line} opened={opened} />,
     },
     {
@@ -126,17 +126,21 @@ export function pageColumns(weights: Weights, opened: string | null, steadiness:
     {
       key: 'keywords',
       sort: 'keywords',
-      heading: 'Open',
-      track: '62px',
+      heading: 'Keywords',
+      track: '78px',
       isNumber: true,
-      cell: ofPage((page) => <span title={countWords(page)}>{shortCount(page)}</span>),
+      cell: ofPage((page) => (
+        <span title={countWords(page)}>
+          {page.shortlisted > 0 && <MarkSign mark="shortlisted" />} {shortCount(page)}
+        </span>
+      )),
     },
     {
       key: 'page',
       sort: 'page',
       startsAscending: true,
       heading: 'Our page',
-      track: 'minmax(84px, 1fr)',
+      track: 'minmax(92px, 1fr)',
       cell: ofPage((page) => <span title={ownPageWords(page).long}>{ownPageWords(page).short}</span>),
     },
     {
@@ -185,7 +189,7 @@ export function pageColumns(weights: Weights, opened: string | null, steadiness:
       cell: figure((it) => decimal(it.difficulty)),
     },
     { key: 'horizon', sort: 'horizon', startsAscending: true, heading: 'Horizon', track: '84px', cell: figure((it) => it.horizon ?? '·') },
-    { key: 'tactic', sort: 'tactic', startsAscending: true, heading: 'Tactic', track: '142px', cell: figure(tacticWords) },
+    { key: 'tactic', sort: 'tactic', startsAscending: true, heading: 'Tactic', track: '154px', cell: figure(tacticWords) },
     { key: 'links', sort: 'links', heading: 'Links', track: '50px', isNumber: true, cell: ofPage((page) => whole(page.links_to_earn)) },
   ];
   const rank = (key: string) => (dearest.includes(key) ? dearest.indexOf(key) : dearest.length);

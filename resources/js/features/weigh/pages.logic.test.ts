@@ -75,6 +75,7 @@ describe('the lines of the list of pages', () => {
     expect(countWords(page('ink', { keywords: 1 }))).toBe('1 keyword');
     expect(countWords(page('ink', { keywords: 4, shortlisted: 3 }))).toBe('4 keywords, 3 shortlisted');
     expect(shortCount(page('ink', { keywords: 4, shortlisted: 3 }))).toBe('3 of 4');
+    expect(shortCount(page('ink', { keywords: 4, shortlisted: 4 }))).toBe('all 4');
     expect(shortCount(page('ink', { keywords: 4 }))).toBe('4');
   });
 });

@@ -37,9 +37,12 @@ export function ownPageWords(page: RankedTopic): { short: string; long: string }
   return { short: pathOf(page.own_url), long: `${page.own_url} brings most of its visits now${other}` };
 }
 
-/** The same where there is little room. */
+/** How many keywords are open and shortlisted, where there is little room. */
 export function shortCount(page: RankedTopic): string {
-  return page.shortlisted === 0 ? String(page.keywords) : `${page.shortlisted} of ${page.keywords}`;
+  if (page.shortlisted === 0) {
+    return String(page.keywords);
+  }
+  return page.shortlisted === page.keywords ? `all ${page.keywords}` : `${page.shortlisted} of ${page.keywords}`;
 }
 
 /** How many keywords are open, and how many of these are shortlisted. */

@@ -11,6 +11,7 @@ const point = (name: string, difficulty: number, expected: number, volume: numbe
   win_chance: 0.5,
   links_to_earn: 9,
   priority: 2.5,
+  own_position: null,
 });
 const map = {
   points: [point('near', 20, 99, 400), point('far <1>', 80, 9, 100)],
@@ -29,8 +30,25 @@ describe('the map of opportunities', () => {
   });
 
   it('draws comfort and win chances as upright lines', () => {
-    expect(layPlot(map, 'difficulty').lines.map((line) => line.name)).toEqual(['comfort 40.0', 'win 50%']);
+    expect(layPlot(map, 'difficulty').lines.map((line) => line.name)).toEqual(['our page-one rankings average 40.0', 'new page: 50%']);
     expect(layPlot(map, 'links').lines).toEqual([]);
+  });
+
+  it('lays volume out against difficulty, and sizes areas by expected gain', () => {
+    const [near, far] = layPlot(map, 'volume').places;
+    expect((near?.radius ?? 0) / (far?.radius ?? 1)).toBeCloseTo(Math.sqrt(11));
+    expect(near?.y).toBeLessThan(far?.y ?? 0);
+  });
+
+  it('leaves out what has no place on an axis', () => {
+    const unknown = { ...point('nameless', 1, 1, 1), links_to_earn: null };
+    expect(layPlot({ ...map, points: [unknown] }, 'links').places).toEqual([]);
+    expect(layPlot({ ...map, points: [unknown] }, 'volume').places).toHaveLength(1);
+  });
+
+  it('tells by shape and colour where we rank', () => {
+    const points = [null, 1, 20, 21].map((own, index) => ({ ...point(`p${index}`, 9, 9, 9), own_position: own }));
+    expect(layPlot({ ...map, points }, 'difficulty').places.map(({ standing }) => standing)).toEqual(['absent', 'near', 'near', 'far']);
   });
 
   it('finds what a line drawn by hand encloses', () => {
@@ -86,7 +104,7 @@ describe('the map of opportunities', () => {
     expect(plot.yTicks[2]?.at).toBeCloseTo(bottom - ((bottom - top) * Math.log(101 / 10)) / Math.log(100));
     expect(plot.xTicks.map((tick) => tick.name)).toEqual(['0', '20', '40', '60', '80', '100']);
     expect([plot.xTicks[0]?.at, plot.xTicks[5]?.at]).toEqual([size.left, size.width - size.right]);
-    expect([plot.xName, plot.yName]).toEqual(['Difficulty', 'Expected gain, visits a month']);
+    expect([plot.xName, plot.yName]).toEqual(['Difficulty, 0–100', 'Expected gain, visits a month']);
   });
 
   it('puts its lines where their difficulty is', () => {
@@ -115,7 +133,7 @@ describe('the map of opportunities', () => {
     ]);
     expect(plot.xTicks.map((tick) => tick.name)).toEqual(['0', '1', '3', '10', '30']);
     expect(plot.yTicks.map((tick) => tick.name)).toEqual(['0', '1', '2', '3', '4', '5']);
-    expect([plot.xName, plot.yName]).toEqual(['Links to earn', 'Priority']);
+    expect([plot.xName, plot.yName]).toEqual(['Links to earn, referring domains', 'Priority, 0–5']);
   });
 
   it('gives no area less than can be seen', () => {
@@ -124,7 +142,13 @@ describe('the map of opportunities', () => {
   });
 
   it('writes a name at the right, else at the left, above, below, else not at all', () => {
-    const at = (name: string, x: number, y: number, radius: number): Place => ({ point: point(name, 1, 1, 1), x, y, radius });
+    const at = (name: string, x: number, y: number, radius: number): Place => ({
+      point: point(name, 1, 1, 1),
+      x,
+      y,
+      radius,
+      standing: 'absent',
+    });
     const own = at('name', 500, 250, 10);
     const labels = (...others: Place[]) =>
       namedPlaces({ places: [own, ...others], frame: size })
@@ -157,12 +181,13 @@ describe('the map of opportunities', () => {
       x: 100 + 30 * number,
       y: 60 + number * 13,
       radius: 3,
+      standing: 'absent',
     }));
     const named = namedPlaces({ places: many, frame: size }).map(({ place }) => place.point.name);
     expect(named).toEqual(many.slice(0, 14).map((place) => place.point.name));
-    const edge: Place = { point: point('at the very edge', 1, 1, 1), x: size.width - 5, y: 250, radius: 4 };
+    const edge: Place = { point: point('at the very edge', 1, 1, 1), x: size.width - 5, y: 250, radius: 4, standing: 'absent' };
     expect(namedPlaces({ places: [edge], frame: size })[0]?.anchor).toBe('end');
-    const low: Place = { point: point('low', 1, 1, 1), x: 500, y: size.height - size.bottom, radius: 4 };
+    const low: Place = { point: point('low', 1, 1, 1), x: 500, y: size.height - size.bottom, radius: 4, standing: 'absent' };
     expect(namedPlaces({ places: [low], frame: size })[0]?.anchor).toBe('middle');
   });
 

@@ -1,14 +1,24 @@
 import type { MapPoint, OpportunityMap } from '../../api/schema';
 import { across, amountScale, growingScale, radiusScale, upwards, type Frame } from '../../shared/chart';
-import { commonWording } from '../../shared/wording';
+import { decimal, percent, whole } from '../../shared/format';
 
-export type Picture = 'difficulty' | 'links';
+export type Picture = 'difficulty' | 'volume' | 'links';
+
+/** Where we rank for it, as its shape and colour tell. */
+export type Standing = 'absent' | 'far' | 'near';
+
+export const standings: Record<Standing, string> = {
+  absent: 'we don’t rank',
+  far: 'we rank beyond 20',
+  near: 'we rank in the top 20',
+};
 
 export interface Place {
   point: MapPoint;
   x: number;
   y: number;
   radius: number;
+  standing: Standing;
 }
 
 export interface Plot {
@@ -37,45 +47,117 @@ const largest = 26;
 const smallest = 3;
 const named = 14;
 
-/** Lays points out: difficulty against expected gain, or links to earn against priority; areas go with the volume. */
+interface Axis {
+  name: string;
+  of: (point: MapPoint) => number | null;
+  /** Where it ends, whatever the points; their largest figure otherwise. */
+  end?: number;
+  ticks: number[];
+  /** Grows by factors, not by steps. */
+  isGrowing: boolean;
+}
+
+interface Axes {
+  x: Axis;
+  y: Axis;
+  /** What the size of an area tells. */
+  area: (point: MapPoint) => number;
+  areaName: string;
+}
+
+const magnitudes = [0, 1, 3, 10, 30, 100, 300, 1000, 3000, 10_000, 30_000, 100_000];
+const difficulty: Axis = {
+  name: 'Difficulty, 0–100',
+  of: (point) => point.difficulty,
+  end: 100,
+  ticks: [0, 20, 40, 60, 80, 100],
+  isGrowing: false,
+};
+
+export const pictures: Record<Picture, Axes & { title: string }> = {
+  difficulty: {
+    title: 'Difficulty and gain',
+    x: difficulty,
+    y: { name: 'Expected gain, visits a month', of: (point) => point.expected_gain, ticks: magnitudes, isGrowing: true },
+    area: (point) => point.volume,
+    areaName: 'volume',
+  },
+  volume: {
+    title: 'Difficulty and volume',
+    x: difficulty,
+    y: { name: 'Volume, searches a month', of: (point) => point.volume, ticks: magnitudes, isGrowing: true },
+    area: (point) => point.expected_gain,
+    areaName: 'expected gain',
+  },
+  links: {
+    title: 'Links and priority',
+    x: { name: 'Links to earn, referring domains', of: (point) => point.links_to_earn, ticks: magnitudes, isGrowing: true },
+    y: { name: 'Priority, 0–5', of: (point) => point.priority, end: 5, ticks: [0, 1, 2, 3, 4, 5], isGrowing: false },
+    area: (point) => point.volume,
+    areaName: 'volume',
+  },
+};
+
+const leastEnd = 10;
+
+/** A scale over the figures of an axis, with its ticks. */
+function scaleOf(axis: Axis, figures: number[], room: [number, number], isUpright: boolean) {
+  const most = axis.end ?? Math.max(leastEnd, ...figures);
+  const least = axis.isGrowing && isUpright ? Math.min(...figures, most / 10) : 0;
+  const at = axis.isGrowing ? growingScale(most, room, least) : amountScale(most, room);
+  const ticks = axis.ticks.filter((tick) => tick <= most && tick >= least).map((tick) => ({ at: at(tick), name: whole(tick) }));
+  return { at, ticks };
+}
+
+/** Lays points out by the axes of a picture. */
 export function layPlot(map: OpportunityMap, picture: Picture, frame: Frame = wholeMap): Plot {
-  const points =
-    picture === 'difficulty' ? map.points : map.points.filter((point) => point.links_to_earn !== null && point.priority !== null);
-  const most = Math.max(1, ...points.map((point) => point.volume));
-  const xMost = picture === 'difficulty' ? 100 : Math.max(10, ...points.map((point) => point.links_to_earn ?? 0));
-  const yMost = picture === 'difficulty' ? Math.max(10, ...points.map((point) => point.expected_gain)) : 5;
-  const yLeast = picture === 'difficulty' ? Math.min(...points.map((point) => point.expected_gain), yMost / 10) : 0;
-  const x = picture === 'links' ? growingScale(xMost, across(frame)) : amountScale(xMost, across(frame));
-  const y = picture === 'difficulty' ? growingScale(yMost, upwards(frame), yLeast) : amountScale(yMost, upwards(frame));
-  const radius = radiusScale(most, largest, smallest);
-  const ticks = (end: number) => [0, 1, 3, 10, 30, 100, 300, 1000, 3000, 10000, 30000].filter((tick) => tick <= end);
+  const { x, y, area } = pictures[picture];
+  const points = map.points.flatMap((point) => {
+    const [across, up] = [x.of(point), y.of(point)];
+    return across === null || up === null ? [] : [{ point, across, up }];
+  });
+  const radius = radiusScale(Math.max(1, ...points.map(({ point }) => area(point))), largest, smallest);
+  const level = scaleOf(
+    x,
+    points.map(({ across }) => across),
+    across(frame),
+    false,
+  );
+  const upright = scaleOf(
+    y,
+    points.map(({ up }) => up),
+    upwards(frame),
+    true,
+  );
   return {
     frame,
-    places: points.map((point) => ({
+    places: points.map(({ point, across, up }) => ({
       point,
-      x: x(picture === 'difficulty' ? point.difficulty : (point.links_to_earn ?? 0)),
-      y: y(picture === 'difficulty' ? point.expected_gain : (point.priority ?? 0)),
-      radius: radius(point.volume),
+      x: level.at(across),
+      y: upright.at(up),
+      radius: radius(area(point)),
+      standing: standingOf(point.own_position),
     })),
-    lines:
-      picture === 'difficulty'
-        ? [
-            ...(map.comfort === null ? [] : [{ x: x(map.comfort), name: `comfort ${map.comfort.toFixed(1)}`, isStrong: true }]),
-            ...map.contours.map((contour) => ({
-              x: x(contour.difficulty),
-              name: `win ${Math.round(contour.chance * 100)}%`,
-              isStrong: false,
-            })),
-          ]
-        : [],
-    xTicks: (picture === 'difficulty' ? [0, 20, 40, 60, 80, 100] : ticks(xMost)).map((tick) => ({ at: x(tick), name: String(tick) })),
-    yTicks: (picture === 'difficulty' ? ticks(yMost).filter((tick) => tick >= yLeast) : [0, 1, 2, 3, 4, 5]).map((tick) => ({
-      at: y(tick),
-      name: String(tick),
-    })),
-    xName: picture === 'difficulty' ? 'Difficulty' : commonWording.linksToEarn,
-    yName: picture === 'difficulty' ? 'Expected gain, visits a month' : 'Priority',
+    lines: x === difficulty ? linesOf(map, level.at) : [],
+    xTicks: level.ticks,
+    yTicks: upright.ticks,
+    xName: x.name,
+    yName: y.name,
   };
+}
+
+function standingOf(position: number | null): Standing {
+  return position === null ? 'absent' : position > 20 ? 'far' : 'near';
+}
+
+/** How hard it may be: up to where we usually reach page one, and where a new page wins how often. */
+function linesOf(map: OpportunityMap, at: (difficulty: number) => number): Plot['lines'] {
+  const comfort =
+    map.comfort === null ? [] : [{ x: at(map.comfort), name: `our page-one rankings average ${decimal(map.comfort)}`, isStrong: true }];
+  return [
+    ...comfort,
+    ...map.contours.map((contour) => ({ x: at(contour.difficulty), name: `new page: ${percent(contour.chance)}`, isStrong: false })),
+  ];
 }
 
 /** A name beside its place. */
