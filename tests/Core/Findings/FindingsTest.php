@@ -95,7 +95,8 @@ final class FindingsTest extends TestCase
 
     public function test_what_can_still_be_won_comes_first_and_missing_data_last(): void
     {
-        [$a, $b, $c, $missing] = [self::finding('a', 5.0), self::finding('b', 9.0), self::finding('c', 5.0), self::finding('missing', null)];
+        [$a, $b, $c] = [self::finding('a', 5.0), self::finding('b', 9.0), self::finding('c', 5.0)];
+        $missing = self::finding('missing', null);
         self::assertSame(['b', 'a', 'c', 'missing'], self::codes($a, null, $missing, $b, $c));
         $share = Market::share(.5, null, null, null, null, 400.0);
         self::assertSame(['a', 'share'], self::codes($share, self::finding('a', 5.0)), 'What we hold already cannot be won.');

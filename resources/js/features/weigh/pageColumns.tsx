@@ -127,7 +127,7 @@ export function pageColumns(weights: Weights, opened: string | null, steadiness:
       key: 'keywords',
       sort: 'keywords',
       heading: 'Keywords',
-      track: '78px',
+      track: '98px',
       isNumber: true,
       cell: ofPage((page) => (
         <span title={countWords(page)}>
