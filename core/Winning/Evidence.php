@@ -9,6 +9,16 @@ use GreaterReach\Core\Results\PageOne;
 /** What speaks for or against winning a keyword, beside the figure and never folded into it. */
 final readonly class Evidence
 {
+    /** So many of the strongest facts for and against come first. */
+    private const FIRST = 2;
+
+    /** Strength of one weaker site on page one, and of a count of none; from memory. */
+    private const ONE_SITE = .5;
+    private const NONE = .3;
+
+    /** So far from our comfort a difficulty says all it can say; from memory. */
+    private const FULL_DISTANCE = 30.0;
+
     public function __construct(
         private ComfortDifficulty $comfort,
         private ?float $ownAuthority,
@@ -23,12 +33,13 @@ final readonly class Evidence
      * @param array<string, array{position: ?int, authority: ?float}> $competitors entry → where it stands
      * @param list<PageOneResult>                                     $pageOne     empty where not known
      *
-     * @return list<EvidenceFact>
+     * @return list<EvidenceFact> the strongest two for and the strongest two against first
      */
     public function of(string $keyword, ?float $difficulty, Ground $ground, array $stems, array $competitors, array $pageOne): array
     {
-        return array_values(
+        return self::strongestFirst(
             array_filter([
+                $this->weakerSites($pageOne),
                 $this->peers($competitors),
                 $this->weaker($competitors),
                 $this->difficulty($difficulty),
@@ -77,7 +88,27 @@ final readonly class Evidence
                     $own,
                     $this->peerBand,
                 ),
+                $high === [] ? self::NONE : \count($high) / \count($peers),
             );
+    }
+
+    /** @param list<PageOneResult> $pageOne */
+    private function weakerSites(array $pageOne): ?EvidenceFact
+    {
+        $known = array_filter($pageOne, static fn(PageOneResult $result): bool => $result->authority !== null);
+        if ($this->ownAuthority === null || $known === []) {
+            return null;
+        }
+        $weaker = \count(array_filter($known, fn(PageOneResult $result): bool => $result->authority < $this->ownAuthority));
+        $sites = \count($known);
+
+        return new EvidenceFact(
+            'weaker_sites',
+            ['weaker' => $weaker, 'of' => $sites, 'own_authority' => $this->ownAuthority],
+            2 * $weaker >= $sites,
+            sprintf('%d of %d sites on page one are weaker than ours (authority %s).', $weaker, $sites, $this->ownAuthority),
+            abs(2 * $weaker - $sites) / $sites,
+        );
     }
 
     /** @param array<string, array{position: ?int, authority: ?float}> $competitors */
@@ -108,6 +139,7 @@ final readonly class Evidence
                         $this->ownAuthority,
                         $one['position'],
                     ),
+                    self::ONE_SITE,
                 );
             }
         }
@@ -134,6 +166,7 @@ final readonly class Evidence
                 round($this->comfort->value, 1),
                 $this->comfort->isAssumed ? ' (assumed)' : '',
             ),
+            min(1.0, abs($difficulty - $this->comfort->value) / self::FULL_DISTANCE),
         );
     }
 
@@ -152,6 +185,7 @@ final readonly class Evidence
                     $ground->of,
                     $stems === [] ? '' : ' ('.implode(', ', $stems).')',
                 ),
+                abs(2 * $ground->held - $ground->of) / $ground->of,
             );
     }
 
@@ -176,6 +210,7 @@ final readonly class Evidence
             ['titles' => \count($off), 'of' => \count($titles)],
             $off !== [],
             sprintf('%d of the %d known titles on page one lack a word of the keyword.', \count($off), \count($titles)),
+            $off === [] ? self::NONE : \count($off) / \count($titles),
         );
     }
 
@@ -192,11 +227,28 @@ final readonly class Evidence
                 ['pages' => \count($found), 'of' => \count($known)],
                 $found !== [],
                 sprintf('%d of the %d pages on page one with a known figure have %s.', \count($found), \count($known), $what),
+                $found === [] ? self::NONE : \count($found) / \count($known),
             );
     }
 
     private static function isOnFirstPage(?int $position): bool
     {
         return $position !== null && $position <= PageOne::LAST;
+    }
+
+    /**
+     * @param array<int, EvidenceFact> $facts
+     *
+     * @return list<EvidenceFact>
+     */
+    private static function strongestFirst(array $facts): array
+    {
+        usort($facts, static fn(EvidenceFact $one, EvidenceFact $other): int => $other->strength <=> $one->strength);
+        $for = array_filter($facts, static fn(EvidenceFact $fact): bool => $fact->isEncouraging);
+        $against = array_filter($facts, static fn(EvidenceFact $fact): bool => ! $fact->isEncouraging);
+        $first = [...\array_slice($for, 0, self::FIRST), ...\array_slice($against, 0, self::FIRST)];
+        $rest = array_filter($facts, static fn(EvidenceFact $fact): bool => ! \in_array($fact, $first, true));
+
+        return [...$first, ...array_values($rest)];
     }
 }

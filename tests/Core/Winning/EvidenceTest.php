@@ -57,18 +57,32 @@ final class EvidenceTest extends TestCase
             [
                 'peers' => '1 of 2 competitors of comparable authority (53 ± 5) are in the top 10.',
                 'weaker_site' => 'small.example, with an authority of 12 against our 53, is at position 10.',
-                'difficulty' => 'A difficulty of 28 is within our comfort of 34.',
-                'ground' => 'We rank in the top 20 for 5 of 9 keywords in related topics (bottl, ink).',
                 'pages_without_links' => '1 of the 2 pages on page one with a known figure have no referring domains.',
                 'weak_pages' => '1 of the 2 pages on page one with a known figure have a strength of 20 or less.',
                 'off_topic_titles' => '1 of the 2 known titles on page one lack a word of the keyword.',
+                'difficulty' => 'A difficulty of 28 is within our comfort of 34.',
+                'ground' => 'We rank in the top 20 for 5 of 9 keywords in related topics (bottl, ink).',
+                'weaker_sites' => '1 of 2 sites on page one are weaker than ours (authority 53).',
             ],
             array_column(array_map(static fn(EvidenceFact $fact): array => [$fact->code, $fact->sentence], $facts), 1, 0),
         );
         self::assertSame(
-            array_fill(0, 7, true),
+            array_fill(0, 8, true),
             array_map(static fn(EvidenceFact $fact): bool => $fact->isEncouraging, $facts),
         );
+    }
+
+    public function test_the_strongest_two_for_and_against_come_first(): void
+    {
+        $weak = array_map(static fn(int $place): PageOneResult => new PageOneResult($place, "https://a{$place}.example/", 20), range(1, 9));
+        $pageOne = [...$weak, new PageOneResult(10, 'https://big.example/', 90, 50, 3, 'All about k')];
+        $facts = (new Evidence(ComfortDifficulty::fromDifficulties([]), 53.0))->of('k', 70.0, Ground::held(1, 9), [], [], $pageOne);
+        self::assertSame(
+            ['weaker_sites', 'difficulty', 'ground', 'pages_without_links', 'weak_pages', 'off_topic_titles'],
+            array_map(static fn(EvidenceFact $fact): string => $fact->code, $facts),
+        );
+        self::assertSame('9 of 10 sites on page one are weaker than ours (authority 53).', $facts[0]->sentence);
+        self::assertSame([true, false, false], [$facts[0]->isEncouraging, $facts[1]->isEncouraging, $facts[2]->isEncouraging]);
     }
 
     /** Common practice: an authority of 53 keeps 48 to 58 as peers. */

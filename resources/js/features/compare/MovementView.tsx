@@ -12,6 +12,7 @@ import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 import { useSorting } from '../../shared/useSorting';
 import { about, sources } from '../../shared/abouts';
+import { movementWords } from '../keyword/movement';
 import { fields } from '../../theme/measures';
 import { commonWording } from '../../shared/wording';
 
@@ -107,9 +108,14 @@ export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
                 variant={only === kind ? 'outlined' : 'text'}
                 onClick={() => setOnly(only === kind ? '' : kind)}
               >
-                {kind} {whole(moved.data.counts[kind] ?? 0)}
+                {movementWords[kind]} {whole(moved.data.counts[kind] ?? 0)}
               </Button>
             ))}
+            {only === '' && (moved.data.counts.steady ?? 0) > 0 && (
+              <Box component="span" sx={{ alignSelf: 'center', typography: 'dense', color: 'text.secondary' }}>
+                Steady keywords are hidden: they moved no more than usual.
+              </Box>
+            )}
           </Box>
           <PlainTable label="Movement" headings={headings} sorting={sorting} numbers={[2, 3, 4]}>
             {moved.data.rows.map((row) => (
@@ -117,7 +123,7 @@ export function MovementView({ study, comparison, onKeyword, onGaps }: Props) {
                 <td>
                   <KeywordButton keyword={row.keyword} onOpen={onKeyword} />
                 </td>
-                <td>{row.movement}</td>
+                <td>{movementWords[row.movement]}</td>
                 <td>{position(row.before)}</td>
                 <td>{position(row.after)}</td>
                 <td>{whole(row.volume)}</td>

@@ -8,6 +8,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { keywordQuery } from './queries';
 import type { Comparison, KeywordDossier, Mark, Study } from '../../api/schema';
+import { movementWords } from '../keyword/movement';
 import { chanceWords } from '../keyword/chance';
 import { DomainSources } from '../keyword/DomainSources';
 import { domainLetter, DomainShape } from '../keyword/DomainShape';
@@ -127,7 +128,7 @@ function Figures({ dossier, currency }: { dossier: KeywordDossier; currency: str
       <Box sx={{ mb: 0.5 }}>
         <StandingWord standing={dossier.standing} /> · {dossier.competitors_ranking}{' '}
         {dossier.competitors_ranking === 1 ? 'competitor ranks' : 'competitors rank'}, {dossier.competitors_above} above us
-        {dossier.movement !== null && ` · we ${dossier.movement === 'steady' ? 'are steady' : dossier.movement}`}
+        {dossier.movement !== null && ` · we ${dossier.movement === 'steady' ? 'are steady' : movementWords[dossier.movement]}`}
       </Box>
       <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', m: 0, rowGap: 0.25, typography: 'dense' }}>
         {figuresOf(dossier, currency).map((figure) => {

@@ -154,7 +154,12 @@ function GroupTable({ by, groups, study, show, onOpen, onTopic, decisions }: Tab
   const selection = useSelection(show, groups, ofGroups(by, show));
   const headings: Headings = [
     '',
-    { name: by, sort: 'name', startsAscending: true, about: about(`Grouped by ${by}.`, '', listed) },
+    {
+      name: `${by.charAt(0).toUpperCase()}${by.slice(1)}`,
+      sort: 'name',
+      startsAscending: true,
+      about: about(`Grouped by ${by}.`, '', listed),
+    },
     ...columns.map(({ key, name, about }) => ({ name, about, sort: key })),
   ];
   return (
