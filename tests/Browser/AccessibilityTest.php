@@ -62,7 +62,7 @@ final class AccessibilityTest extends BrowserTestCase
             'compare?view=page-one' => 'Ringed',
             'compare?view=advertising' => 'Organic position / paid position',
             'weigh?view=list' => 'opportunities',
-            'weigh?view=map' => 'Area shows volume',
+            'weigh?view=map' => 'Size: volume',
             'weigh?view=shortlist' => 'shortlisted yet',
             'weigh?view=groups' => 'Mean chance of target',
             'weigh?view=model' => 'Limits',

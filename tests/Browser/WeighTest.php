@@ -59,7 +59,7 @@ final class WeighTest extends BrowserTestCase
         sort($open);
         $this->press('s');
         $this->await(static fn(): ?bool => $marked('shortlisted') === $open ?: null, 'Not all its keywords were shortlisted.');
-        $this->see(\count($open).' of '.\count($open));
+        $this->see('all '.\count($open));
         $this->press('x');
         $this->await(fn(): ?bool => ! \in_array('page '.$first, $this->keywords(), true) ?: null, 'Set aside whole it is still listed.');
         $this->press('u');
@@ -104,7 +104,7 @@ final class WeighTest extends BrowserTestCase
         $this->clickText('The sentence as the first line', 'label');
         $this->clickText('CSV', 'button');
         $lines = $this->saved("{$study->slug}-groups.csv");
-        self::assertStringStartsWith('topic,Keywords,Volume', $lines[0]);
+        self::assertStringStartsWith('Topic,Keywords,Volume', $lines[0]);
         self::assertStringContainsString('big pen', implode("\n", $lines));
     }
 
@@ -120,7 +120,7 @@ final class WeighTest extends BrowserTestCase
     public function test_a_line_round_areas_of_the_map_shortlists_them(): void
     {
         $study = $this->opened('weigh?view=map');
-        $this->see('Area shows volume');
+        $this->see('Size: volume');
         $point = $this->find('[data-point="big pen"]');
         $this->browser->executeScript('arguments[0].scrollIntoView({ block: "center" })', [$point]);
         $actions = new WebDriverActions($this->browser);
@@ -140,7 +140,7 @@ final class WeighTest extends BrowserTestCase
         );
         self::assertSame('big pen', $marked);
         $this->clickText('Shortlist', 'button');
-        $this->see('1 chosen');
+        $this->see('1 keyword shortlisted');
         $this->see('no reason given');
         $this->click('[aria-label="Remove big pen from the shortlist"]');
         $this->see('Nothing is shortlisted yet');
