@@ -343,7 +343,7 @@ final class Vocabulary
                 title: 'Who advertises',
                 meaning: 'Who advertises.',
                 lead: 'advertised by',
-                choices: ['we' => 'we', 'they' => 'they', 'only they' => 'only they', 'nobody' => 'no one'],
+                choices: ['we' => 'us', 'they' => 'competitors', 'only they' => 'only competitors', 'nobody' => 'no one'],
                 start: 'only they',
             ),
             ClauseKind::choice(
