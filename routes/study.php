@@ -62,6 +62,7 @@ Route::middleware(ReadFromReplica::class)->group(static function (): void {
 });
 Route::get('', [StudyController::class, 'show'])->middleware(PrepareReviewAfterResponse::class);
 Route::get('findings', [FindingController::class, 'index']);
+Route::get('troubled-pages', [ViewController::class, 'troubledPages']);
 Route::get('candidates', [DomainController::class, 'candidates']);
 Route::post('terms', [KeywordListController::class, 'terms']);
 Route::get('imports', [ImportController::class, 'index']);
@@ -77,6 +78,7 @@ Route::get('plan/items/{item}/brief', [PlanController::class, 'brief'])->whereNu
 Route::get('plan/items/{item}/brief.{format}', [PlanController::class, 'briefFile'])->whereNumber('item')
     ->whereIn('format', ['md', 'html', 'odt']);
 Route::get('opportunities/steadiness', [OpportunityController::class, 'steadiness']);
+Route::get('exports/redirects.{format}', [ExportController::class, 'redirects'])->whereIn('format', ['csv', 'json', 'xlsx']);
 Route::get('exports/plan.{format}', [ExportController::class, 'plan'])->whereIn('format', ['csv', 'json', 'xlsx', 'ics']);
 Route::get('exports/roadmap.{format}', [ExportController::class, 'roadmap'])->whereIn('format', ['csv', 'json', 'xlsx', 'ics']);
 Route::get('exports/review.html', [PlanController::class, 'review']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace GreaterReach\Core\Explanation;
 
+use GreaterReach\Core\Clicks\ConversionRate;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\Potential;
 use GreaterReach\Core\Priority\HorizonRule;
@@ -55,9 +56,7 @@ final readonly class FigureInputs
         public Weights $weights,
         public ?float $cpc,
         public string $cpcSource,
-        /** Share of visits that convert, 0…1. */
-        public float $conversionRate,
-        public ?float $valuePerConversion,
+        public ConversionRate $conversion,
     ) {
     }
 

@@ -19,9 +19,9 @@ final readonly class MoneyExplainer
     {
         $money = ['gain_value' => $this->gainValue(), 'conversions' => $this->conversions()];
 
-        return $this->facts->valuePerConversion === null
+        return $this->facts->conversion->value === null
             ? $money
-            : [...$money, 'revenue' => $this->revenue($this->facts->valuePerConversion)];
+            : [...$money, 'revenue' => $this->revenue($this->facts->conversion->value)];
     }
 
     private function gainValue(): Explanation
@@ -38,12 +38,12 @@ final readonly class MoneyExplainer
 
     private function conversions(): Explanation
     {
-        $rate = $this->facts->conversionRate;
+        $rate = $this->facts->conversion->rate;
 
         return new Explanation(
             'conversions',
             'Gain × conversion rate.',
-            [$this->gain, new Input('conversion rate', $rate, 'of visits', 'rulebook')],
+            [$this->gain, new Input('conversion rate', $rate, 'of visits', $this->facts->conversion->rateSource)],
             [self::product($this->gain->value, $rate, $this->facts->clicks()->conversions($rate), 'conversions a month')],
             ['We assume the same conversion rate for every visit.'],
         );
@@ -51,13 +51,16 @@ final readonly class MoneyExplainer
 
     private function revenue(float $value): Explanation
     {
-        $rate = $this->facts->conversionRate;
+        $rate = $this->facts->conversion->rate;
         $conversions = $this->facts->clicks()->conversions($rate);
 
         return new Explanation(
             'revenue',
             'Conversions × value per conversion.',
-            [new Input('conversions', $conversions, 'a month'), new Input('value per conversion', $value, '', 'rulebook')],
+            [
+                new Input('conversions', $conversions, 'a month'),
+                new Input('value per conversion', $value, '', $this->facts->conversion->valueSource),
+            ],
             [self::product($conversions, $value, $this->facts->clicks()->revenue($rate, $value), 'a month')],
             ['We assume the same value for every conversion.'],
         );

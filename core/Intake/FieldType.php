@@ -14,6 +14,8 @@ enum FieldType
     case BrandTerms;
     case Date;
     case Channel;
+    /** Yes or no. */
+    case Flag;
     /** A result position: whole, from 1. */
     case Position;
     /** Whole and at least 0. */

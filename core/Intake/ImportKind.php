@@ -13,13 +13,17 @@ enum ImportKind: string
     case Performance = 'performance';
     case Domains = 'domains';
     case Links = 'links';
+    case Pages = 'pages';
+    case PageLinks = 'page_links';
 
     /** @var array<string, string> kind → what a file of it is often called */
     private const NAME_SIGNS = [
         'results' => '/page.?one|results/i',
         'performance' => '/performance|clicks/i',
         'domains' => '/domains|authority/i',
-        'links' => '/links/i',
+        'page_links' => '/(page|internal).?links/i',
+        'links' => '/^(?!.*(page|internal)).*links/i',
+        'pages' => '/pages|crawl/i',
         'keywords' => '/keyword/i',
     ];
 
@@ -55,10 +59,18 @@ enum ImportKind: string
     private function columnsIn(array $headers): int
     {
         try {
-            return \count(ColumnPlan::match($this, $headers)->columns);
+            $columns = \count(ColumnPlan::match($this, $headers)->columns);
+
+            return $columns >= $this->fewestColumns() ? $columns : 0;
         } catch (FileProblem) {
             return 0;
         }
+    }
+
+    /** An address and a title stand in many a list of other things. */
+    private function fewestColumns(): int
+    {
+        return $this === self::Pages ? 3 : 1;
     }
 
     private function isNamedBy(string $fileName): bool
@@ -89,6 +101,8 @@ enum ImportKind: string
                 new Field('position', FieldType::Amount, true, ['averageposition', 'avgposition', 'meanposition', 'avg.position']),
                 new Field('page', FieldType::Url, false, ['url', 'landingpage', 'address']),
                 self::dated(),
+                new Field('conversions', FieldType::Count, false, ['orders', 'goals', 'sales']),
+                new Field('revenue', FieldType::Amount, false, ['turnover', 'totalrevenue', 'salesvalue']),
             ],
             self::Domains => [
                 self::domain(true),
@@ -108,8 +122,16 @@ enum ImportKind: string
                 ]),
                 new Field('target_url', FieldType::Url, true, ['targetpage', 'linkedpage', 'linkedurl', 'linksto', 'tourl']),
                 self::authority(),
-                new Field('anchor', FieldType::Text, false, ['anchortext', 'linktext']),
+                self::anchor(),
                 self::dated(),
+            ],
+            self::Pages => [self::url(true), ...self::page()],
+            self::PageLinks => [
+                new Field('source_url', FieldType::Url, true, ['source', 'from', 'fromurl', 'sourcepage', 'linkingpage']),
+                new Field('target_url', FieldType::Url, true, [
+                    'target', 'destination', 'to', 'tourl', 'targetpage', 'linkedpage', 'linkedurl',
+                ]),
+                self::anchor(),
             ],
         };
     }
@@ -173,6 +195,11 @@ enum ImportKind: string
         return new Field('authority', FieldType::Share, false, ['siteauthority']);
     }
 
+    private static function anchor(): Field
+    {
+        return new Field('anchor', FieldType::Text, false, ['anchortext', 'linktext']);
+    }
+
     private static function referringDomains(): Field
     {
         return new Field('referring_domains', FieldType::Count, false, [
@@ -224,6 +251,27 @@ enum ImportKind: string
     }
 
     /** @return list<Field> */
+    private static function page(): array
+    {
+        return [
+            self::title(),
+            new Field('h1', FieldType::Text, false, ['heading', 'mainheading']),
+            new Field('words', FieldType::Count, false, ['wordcount', 'numberofwords']),
+            new Field('status', FieldType::Count, false, ['statuscode', 'httpstatus', 'responsecode', 'httpstatuscode']),
+            new Field('indexable', FieldType::Flag, false, ['isindexable', 'canbeindexed']),
+            new Field('published', FieldType::Date, false, ['publishdate', 'publicationdate', 'datepublished', 'created']),
+            new Field('updated', FieldType::Date, false, ['modified', 'lastmodified', 'datemodified', 'lastupdated']),
+            new Field('inlinks', FieldType::Count, false, ['internallinks', 'internallinksin']),
+            self::referringDomains(),
+        ];
+    }
+
+    private static function title(): Field
+    {
+        return new Field('title', FieldType::Text, false, ['pagetitle']);
+    }
+
+    /** @return list<Field> */
     private static function results(): array
     {
         return [
@@ -231,7 +279,7 @@ enum ImportKind: string
             new Field('page_strength', FieldType::Share, false, ['strength']),
             self::referringDomains(),
             self::dated(),
-            new Field('title', FieldType::Text, false, ['pagetitle']),
+            self::title(),
         ];
     }
 }

@@ -11,13 +11,15 @@ use GreaterReach\Core\Site\UrlKey;
 /**
  * Turns the cells of one row into values, or tells the first thing that is wrong with it.
  *
- * @phpstan-type Value string|int|float|list<string>|null
+ * @phpstan-type Value string|int|float|bool|list<string>|null
  */
 final readonly class RowParser
 {
     private const UNKNOWN = ['' => true, '-' => true, '—' => true, 'n/a' => true, 'N/A' => true, 'N/a' => true, 'n/A' => true];
     private const MAX_TEXT = 2000;
     private const MAX_COUNT = 1e15;
+    private const YES = ['yes', 'true', '1', 'y', 'indexable'];
+    private const NO = ['no', 'false', '0', 'n', 'not indexable', 'non-indexable', 'noindex'];
 
     /** Fewer digits than the largest count has. */
     private const MAX_DIGITS = 15;
@@ -97,7 +99,7 @@ final readonly class RowParser
      *
      * @throws InvalidValue
      */
-    private function value(Field $field, string|int|float $cell): string|int|float|array|null
+    private function value(Field $field, string|int|float $cell): string|int|float|bool|array|null
     {
         if (! \is_string($cell)) {
             if ($field->type->isNumeric()) {
@@ -119,6 +121,7 @@ final readonly class RowParser
             FieldType::Url => UrlKey::of($text),
             FieldType::Date => self::day($text),
             FieldType::Channel => self::channel($text),
+            FieldType::Flag => self::flag($field, $text),
             FieldType::Domain => mb_strtolower(self::text($text), 'UTF-8'),
             FieldType::Text => self::text($text),
             FieldType::BrandTerms => self::brandTerms($text),
@@ -218,6 +221,14 @@ final readonly class RowParser
         return \in_array($channel, ['organic', 'paid'], true)
             ? $channel
             : throw InvalidValue::because('channel', $text, 'is neither organic nor paid');
+    }
+
+    private static function flag(Field $field, string $text): bool
+    {
+        $said = mb_strtolower($text, 'UTF-8');
+
+        return \in_array($said, self::YES, true)
+            || (! \in_array($said, self::NO, true) && throw InvalidValue::because($field->name, $text, 'is neither yes nor no'));
     }
 
     private static function text(string $text): string

@@ -127,10 +127,10 @@ final readonly class Rulebook
         return $shares;
     }
 
-    /** The share of visits that convert, for a keyword of this intent. */
-    public function conversionRate(?Intent $intent): float
+    /** The share of visits that convert for a keyword of this intent; null where none is given for it. */
+    public function conversionRateOf(?Intent $intent): ?float
     {
-        return $this->shares('conversion_rates')[$intent->value ?? ''] ?? $this->float('conversion_rate');
+        return $this->shares('conversion_rates')[$intent->value ?? ''] ?? null;
     }
 
     public function weighing(): WeighSettings

@@ -18,35 +18,19 @@
     <h2>Keywords</h2>
     <p>Most visits from: <strong>{{ $brief['traffic_leader'] }}</strong></p>
     <table>
-        <tr><th>Keyword</th><th class="n">Volume</th><th class="n">We</th></tr>
+        <tr><th>Keyword</th><th class="n">Volume</th><th class="n">We</th><th>Our page for it</th></tr>
         @foreach ($brief['keywords'] as $keyword)
-            <tr><td>{{ $keyword['keyword'] }}{{ $keyword['is_lead'] ? ' (lead)' : '' }}</td><td class="n">{{ $keyword['volume'] === null ? '·' : number_format($keyword['volume']) }}</td><td class="n">{{ $keyword['own_position'] ?? '·' }}</td></tr>
+            <tr><td>{{ $keyword['keyword'] }}{{ $keyword['is_lead'] ? ' (lead)' : '' }}</td><td class="n">{{ $keyword['volume'] === null ? '·' : number_format($keyword['volume']) }}</td><td class="n">{{ $keyword['own_position'] ?? '·' }}</td><td>{{ $keyword['own_url'] ?? '·' }}</td></tr>
         @endforeach
     </table>
-    @if ($brief['questions'] !== [])
-        <h2>Questions to answer</h2>
+    @foreach ($sections as $heading => $lines)
+        <h2>{{ $heading }}</h2>
         <ul>
-            @foreach ($brief['questions'] as $question)
-                <li>{{ $question }}</li>
-            @endforeach
-        </ul>
-    @endif
-    @foreach ($brief['rivals'] as $rival)
-        <h2>Page to beat: {{ $rival['url'] }}</h2>
-        <ul>
-            @foreach ($rival['headings'] as $heading)
-                <li>{{ $heading }}</li>
+            @foreach ($lines as $line)
+                <li>{{ $line }}</li>
             @endforeach
         </ul>
     @endforeach
-    @if ($prospects !== [])
-        <h2>Link prospects</h2>
-        <ul>
-            @foreach ($prospects as $prospect)
-                <li>{{ $prospect }}</li>
-            @endforeach
-        </ul>
-    @endif
     @if ($brief['page_one'] !== [])
         <h2>Page one</h2>
         <table>

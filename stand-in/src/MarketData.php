@@ -212,6 +212,35 @@ final class MarketData
         return $rows;
     }
 
+    /** @return list<Row> url, title, h1, words, status, indexable, published, updated, inlinks, referring_domains: our pages that rank */
+    public function pages(string $host, int $month): array
+    {
+        $facts = $this->siteOf($host, $month);
+
+        return $facts === null ? [] : $facts->pages($this->links($host, $month), $this->market->worked()->upTo($month));
+    }
+
+    /** @return list<Row> source_url, target_url, anchor: which of our pages links to which */
+    public function pageLinks(string $host, int $month): array
+    {
+        return $this->siteOf($host, $month)?->links() ?? [];
+    }
+
+    /** A provider crawls the pages of its customer. */
+    private function siteOf(string $host, int $month): ?OwnSite
+    {
+        $domain = $this->domain($host);
+        if ($domain === null || $host !== Market::OURS) {
+            return null;
+        }
+        $keywords = [];
+        foreach ($this->rankings($host, $month) as $row) {
+            $keywords[(string) $row['url']] ??= $this->byText[(string) $row['keyword']];
+        }
+
+        return new OwnSite($domain, $keywords, $month);
+    }
+
     /** @return list<Row> keywords about the same thing, with the question words marked */
     public function related(string $text): array
     {

@@ -55,7 +55,7 @@ final readonly class Service
     /** @param array<string, mixed> $query */
     private function route(string $method, string $path, array $query, string $body): Answer
     {
-        $ofDomain = '#^/v1/domains/([a-z0-9.-]+)(?:/(rankings|competitors|performance|links|publications))?$#D';
+        $ofDomain = '#^/v1/domains/([a-z0-9.-]+)(?:/(rankings|competitors|performance|links|publications|pages|page-links))?$#D';
         if (preg_match($ofDomain, $path, $part) === 1 && $method === 'GET') {
             return $this->data->domain($part[1]) === null
                 ? Answer::problem(404, 'This domain is not known here.')
@@ -90,6 +90,8 @@ final readonly class Service
             'competitors' => Answer::page($this->data->competitors($host, $month), $page, self::PAGE),
             'performance' => Answer::page($this->data->performance($host, $month), $page, self::PAGE),
             'links' => Answer::page($this->data->links($host, $month), $page, self::PAGE),
+            'pages' => Answer::page($this->data->pages($host, $month), $page, self::PAGE),
+            'page-links' => Answer::page($this->data->pageLinks($host, $month), $page, self::PAGE),
             'publications' => Answer::page($this->data->publications($host, $month), $page, self::PAGE),
             default => $this->figures($host),
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Bench;
 
 use App\Actions\Comparisons\StoredRows;
+use App\Actions\Site\ConversionRatesQuery;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Catalogue\WeighedRow;
@@ -56,8 +57,8 @@ final class ExplainKeyword
 
         return ['why' => (new Explainer($facts))->all(), 'money' => [
             'gain_value' => $clicks->gainValue($facts->cpc),
-            'conversions' => $clicks->conversions($facts->conversionRate),
-            'revenue' => $clicks->revenue($facts->conversionRate, $facts->valuePerConversion),
+            'conversions' => $clicks->conversions($facts->conversion->rate),
+            'revenue' => $clicks->revenue($facts->conversion->rate, $facts->conversion->value),
         ], 'places' => $this->places($facts)];
     }
 
@@ -102,8 +103,7 @@ final class ExplainKeyword
             $weights,
             $row->cpc,
             self::sourceOf($sources, 'cpc', $row->cpc),
-            $rulebook->conversionRate($row->intent),
-            $rulebook->optionalFloat('value_per_conversion'),
+            ConversionRatesQuery::of($study)->at($row->ownUrl, $row->intent),
         );
     }
 

@@ -139,15 +139,16 @@ final readonly class KeywordStreams
         ]);
     }
 
-    /** @return array<string, int> URL key → referring domains in its newest results row that has them, the largest of a day */
+    /** @return array<string, int> URL key → referring domains in its newest results or pages row that has them, the largest of a day */
     public function pageLinks(): array
     {
         /** @var list<object{url: string, referring_domains: int}> $rows */
-        $rows = DB::select(
-            'SELECT DISTINCT ON (url) url, referring_domains FROM live_results WHERE study_id = ? AND referring_domains IS NOT NULL '
-                .'ORDER BY url, day DESC, referring_domains DESC',
-            [$this->study],
-        );
+        $rows = DB::select(<<<'SQL'
+            SELECT DISTINCT ON (url) url, referring_domains FROM (
+                SELECT url, referring_domains, day FROM live_results WHERE study_id = ? AND referring_domains IS NOT NULL
+                UNION ALL SELECT url, referring_domains, day FROM live_pages WHERE study_id = ? AND referring_domains IS NOT NULL
+            ) known ORDER BY url, day DESC, referring_domains DESC
+            SQL, [$this->study, $this->study]);
 
         return array_column($rows, 'referring_domains', 'url');
     }

@@ -41,7 +41,7 @@ final class BriefHtml
             'brief' => $brief,
             'facts' => BriefText::of($brief),
             'written' => BriefText::written($brief),
-            'prospects' => BriefText::prospects($brief),
+            'sections' => BriefText::sections($brief),
             'openings' => array_map(BriefText::opening(...), $brief['page_one']),
             'writer' => $writer,
             'nonce' => $nonce,

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\Documents;
 
+use App\Actions\Bench\PageOneQuery;
 use App\Actions\Plans\BriefQuery;
 
 /**
  * A brief as Markdown, to hand to a writer.
  *
  * @phpstan-import-type Brief from BriefQuery
+ * @phpstan-import-type ShownResult from PageOneQuery
  */
 final class BriefMarkdown
 {
@@ -31,8 +33,8 @@ final class BriefMarkdown
             '',
             'Most visits from: **'.self::plain((string) $brief['traffic_leader']).'**',
             '',
-            '| keyword | volume | we |',
-            '|---|---:|---:|',
+            '| keyword | volume | we | our page for it |',
+            '|---|---:|---:|---|',
         );
         foreach ($brief['keywords'] as $keyword) {
             $lines[] =
@@ -42,56 +44,38 @@ final class BriefMarkdown
                 ($keyword['volume'] ?? '·').
                 ' | '.
                 ($keyword['own_position'] ?? '·').
+                ' | '.
+                self::plain($keyword['own_url'] ?? '·').
                 ' |';
         }
-        array_push($lines, ...self::rivals($brief));
+        foreach (BriefText::sections($brief) as $heading => $texts) {
+            $items = array_map(static fn(string $text): string => '- '.self::plain($text), $texts);
+            array_push($lines, '', '## '.self::plain($heading), '', ...$items);
+        }
 
-        return implode("\n", $lines)."\n";
+        return implode("\n", [...$lines, ...self::pageOne($brief['page_one'])])."\n";
     }
 
     /**
-     * @param Brief $brief
+     * @param list<ShownResult> $results
      *
      * @return list<string>
      */
-    private static function rivals(array $brief): array
+    private static function pageOne(array $results): array
     {
-        $lines = [];
-        if ($brief['questions'] !== []) {
-            array_push(
-                $lines,
-                '',
-                '## Questions to answer',
-                '',
-                ...array_map(static fn(string $question): string => '- '.self::plain($question), $brief['questions']),
+        if ($results === []) {
+            return [];
+        }
+        $lines = ['', '## Page one', '', '| position | page | strength | referring domains | opening |', '|---:|---|---:|---:|---|'];
+        foreach ($results as $result) {
+            $lines[] = sprintf(
+                '| %d | %s | %s | %s | %s |',
+                $result['position'],
+                self::plain((string) $result['url']),
+                $result['page_strength'] ?? '·',
+                $result['referring_domains'] ?? '·',
+                BriefText::opening($result),
             );
-        }
-        foreach ($brief['rivals'] as $rival) {
-            array_push(
-                $lines,
-                '',
-                '## Page to beat: '.self::plain($rival['url']),
-                '',
-                ...array_map(static fn(string $heading): string => '- '.self::plain($heading), $rival['headings']),
-            );
-        }
-        if ($brief['prospects'] !== []) {
-            $asked = array_map(static fn(string $line): string => '- '.self::plain($line), BriefText::prospects($brief));
-            array_push($lines, '', '## Link prospects', '', ...$asked);
-        }
-        if ($brief['page_one'] !== []) {
-            $heading = '| position | page | strength | referring domains | opening |';
-            array_push($lines, '', '## Page one', '', $heading, '|---:|---|---:|---:|---|');
-            foreach ($brief['page_one'] as $result) {
-                $lines[] = sprintf(
-                    '| %d | %s | %s | %s | %s |',
-                    $result['position'],
-                    self::plain((string) $result['url']),
-                    $result['page_strength'] ?? '·',
-                    $result['referring_domains'] ?? '·',
-                    BriefText::opening($result),
-                );
-            }
         }
 
         return $lines;

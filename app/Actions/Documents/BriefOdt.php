@@ -59,17 +59,9 @@ final class BriefOdt
             array_map($this->paragraph(...), explode("\n", str_replace("\r", '', $text)));
         }
         $this->keywords($brief);
-        if ($brief['questions'] !== []) {
-            $this->heading(2, 'Questions to answer');
-            array_map($this->paragraph(...), $brief['questions']);
-        }
-        foreach ($brief['rivals'] as $rival) {
-            $this->heading(2, 'Page to beat: '.$rival['url']);
-            array_map($this->paragraph(...), $rival['headings']);
-        }
-        if ($brief['prospects'] !== []) {
-            $this->heading(2, 'Link prospects');
-            array_map($this->paragraph(...), BriefText::prospects($brief));
+        foreach (BriefText::sections($brief) as $heading => $lines) {
+            $this->heading(2, $heading);
+            array_map($this->paragraph(...), $lines);
         }
         if ($brief['page_one'] !== []) {
             $this->pageOne($brief['page_one']);
@@ -82,12 +74,13 @@ final class BriefOdt
         $this->heading(2, 'Keywords');
         $this->paragraph('Most visits from: '.$brief['traffic_leader']);
         $this->table(
-            ['keyword', 'volume', 'we'],
+            ['keyword', 'volume', 'we', 'our page for it'],
             array_map(
                 static fn(array $keyword): array => [
                     $keyword['keyword'],
                     (string) ($keyword['volume'] ?? '·'),
                     (string) ($keyword['own_position'] ?? '·'),
+                    $keyword['own_url'] ?? '·',
                 ],
                 $brief['keywords'],
             ),
@@ -99,7 +92,7 @@ final class BriefOdt
     {
         $this->heading(2, 'Page one');
         $this->table(
-            ['place', 'page', 'strength', 'referring domains'],
+            ['position', 'page', 'strength', 'referring domains'],
             array_map(
                 static fn(array $result): array => [
                     (string) $result['position'],

@@ -6,11 +6,13 @@ namespace App\Actions\Documents;
 
 use App\Actions\Bench\PageOneQuery;
 use App\Actions\Plans\BriefQuery;
+use GreaterReach\Core\Meaning\Intent;
 
 /**
  * The facts and the written parts of a brief with the names they have in every document.
  *
  * @phpstan-import-type Brief from BriefQuery
+ * @phpstan-import-type Prospect from BriefQuery
  * @phpstan-import-type ShownResult from PageOneQuery
  */
 final class BriefText
@@ -32,7 +34,7 @@ final class BriefText
             'Due' => $item['due'],
             'Our page' => $brief['our_page'] ?? 'new page',
             'Our position' => $brief['our_position'] ?? 'absent',
-            'Aim' => $brief['target'],
+            'Target' => $brief['target'],
             'Gain, visits a month' => $brief['gain'] === null ? null : (string) round($brief['gain']),
             'Intent' => $brief['intent'],
             'Funnel stage' => $brief['stage'] ?? 'unset',
@@ -44,18 +46,84 @@ final class BriefText
     }
 
     /**
+     * What stands after the keywords, in order.
+     *
      * @param Brief $brief
      *
-     * @return list<string> whom to ask for a link, a line each
+     * @return array<string, list<string>> heading → lines, empty sections left out
      */
-    public static function prospects(array $brief): array
+    public static function sections(array $brief): array
     {
-        return array_map(static fn(array $one): string => sprintf(
+        $rivals = [];
+        foreach ($brief['rivals'] as $rival) {
+            $rivals['Page to beat: '.$rival['url']] = $rival['headings'];
+        }
+        $work = $brief['work'];
+        $sections = [
+            'Our page today' => self::pageToday($brief),
+            'Covered by leading pages, not by ours' => $work['uncovered'] ?? [],
+            'Questions to answer' => $brief['questions'],
+            ...$rivals,
+            'Our pages that should link to it' => array_map(
+                static fn(array $one): string => "{$one['url']} ranks for “{$one['keyword']}”",
+                $work['internal_links'] ?? [],
+            ),
+            'Link prospects' => array_map(self::prospect(...), $brief['prospects']),
+            'What page one answers' => self::intents($brief['page_one_intents']),
+        ];
+
+        return array_filter($sections, static fn(array $lines): bool => $lines !== []);
+    }
+
+    /**
+     * @param Brief $brief
+     *
+     * @return list<string>
+     */
+    private static function pageToday(array $brief): array
+    {
+        $page = $brief['work']['page_today'] ?? null;
+        $facts = $page === null ? [] : [
+            'Title' => $page['title'],
+            'Heading' => $page['h1'],
+            'Words' => $page['words'] === null ? null : number_format($page['words']),
+            'Published' => $page['published'],
+            'Updated' => $page['updated'],
+            'Links from our pages' => $page['inlinks'],
+        ];
+        $known = array_filter($facts, static fn(mixed $value): bool => $value !== null);
+        $lines = array_map(static fn(string $name, mixed $value): string => "{$name}: {$value}", array_keys($known), $known);
+        $trouble = $page['trouble'] ?? null;
+
+        return [...($trouble === null ? [] : [$trouble]), ...$lines];
+    }
+
+    /**
+     * @param list<array{intent: string, titles: int}> $intents
+     *
+     * @return list<string>
+     */
+    private static function intents(array $intents): array
+    {
+        $all = array_sum(array_column($intents, 'titles'));
+
+        return array_map(
+            static fn(array $one): string => $one['intent'] === Intent::Open->value
+                ? "{$one['titles']} of {$all} titles: no clear intent"
+                : "{$one['titles']} of {$all} titles: for people who want to {$one['intent']}",
+            $intents,
+        );
+    }
+
+    /** @param Prospect $one whom to ask for a link */
+    private static function prospect(array $one): string
+    {
+        return sprintf(
             '%s%s links to %d of the leading pages',
             $one['domain'],
             $one['authority'] === null ? '' : " (authority {$one['authority']})",
             \count($one['pages']),
-        ), $brief['prospects']);
+        );
     }
 
     /**
@@ -73,13 +141,14 @@ final class BriefText
     /**
      * @param Brief $brief
      *
-     * @return array<string, string> heading → text, empty ones left out
+     * @return array<string, string> heading → text, empty ones left out; what to change first
      */
     public static function written(array $brief): array
     {
         /** @var array<string, ?string> $written */
         $written = (array) $brief['written'];
         $parts = [
+            'What to change' => $brief['work']['change'] ?? '',
             'Angle' => $written['angle'] ?? '',
             'Call to action' => $written['call_to_action'] ?? '',
             'Notes' => $written['notes'] ?? '',

@@ -4,31 +4,27 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
-use App\Models\Import;
-use App\Support\Counted;
 use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Intake\BadCell;
 use GreaterReach\Core\Site\DomainEntry;
 use GreaterReach\Core\Site\PublicSuffixList;
-use Illuminate\Support\Facades\DB;
 
 /** Which sites link to which pages, each site by its registrable domain. */
-final class LinksLoader implements Loader
+final class LinksLoader extends TableLoader
 {
-    public function __construct(private readonly ImportOptions $order, private readonly PublicSuffixList $suffixes)
+    public function __construct(ImportOptions $order, private readonly PublicSuffixList $suffixes)
     {
+        parent::__construct($order);
     }
 
-    public static function tables(): array
+    protected static function table(): string
     {
-        return ['links'];
+        return 'links';
     }
 
-    public function prepare(): void
+    protected static function noun(): string
     {
-        DB::statement('DROP TABLE IF EXISTS pg_temp.staged');
-        DB::statement('CREATE TEMPORARY TABLE staged (LIKE links) ON COMMIT DROP');
-        DB::statement('ALTER TABLE staged ALTER study_id DROP NOT NULL, ALTER import_id DROP NOT NULL');
+        return 'link';
     }
 
     public function columns(): array
@@ -52,21 +48,5 @@ final class LinksLoader implements Loader
             $values['anchor'] ?? null,
             $values['date'] ?? $this->order->day,
         ];
-    }
-
-    public function settle(Import $import): array
-    {
-        $columns = implode(', ', $this->columns());
-        $kept = DB::affectingStatement(
-            "INSERT INTO links (study_id, import_id, {$columns}) SELECT ?::bigint, ?::bigint, {$columns} FROM staged",
-            [$import->study_id, $import->id],
-        );
-
-        return [sprintf('%s %s kept.', Counted::of($kept, 'link'), $kept === 1 ? 'was' : 'were')];
-    }
-
-    public function changes(Import $import): ?ChangeCounts
-    {
-        return null;
     }
 }

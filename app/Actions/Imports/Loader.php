@@ -12,7 +12,7 @@ use GreaterReach\Core\Intake\BadCell;
  *
  * Values of a row stand by field: those of the kind of file, and of these the needed ones always.
  *
- * @phpstan-type Values array<string, string|int|float|list<string|int|null>|null>
+ * @phpstan-type Values array<string, string|int|float|bool|list<string|int|null>|null>
  * @phpstan-type StagedRow list<mixed>
  */
 interface Loader

@@ -25,6 +25,8 @@ final readonly class Loaders
             ImportKind::Results => new ResultsLoader($order),
             ImportKind::Performance => new PerformanceLoader($order),
             ImportKind::Links => new LinksLoader($order, $this->suffixes),
+            ImportKind::Pages => new PagesLoader($order),
+            ImportKind::PageLinks => new PageLinksLoader($order),
             ImportKind::Domains => new DomainsLoader($order, $domains, $this->suffixes, $this->choose),
         };
     }
@@ -45,6 +47,8 @@ final readonly class Loaders
             ImportKind::Performance => PerformanceLoader::class,
             ImportKind::Domains => DomainsLoader::class,
             ImportKind::Links => LinksLoader::class,
+            ImportKind::Pages => PagesLoader::class,
+            ImportKind::PageLinks => PageLinksLoader::class,
         };
     }
 }

@@ -22,12 +22,14 @@ use Illuminate\Support\Facades\DB;
  * @phpstan-import-type ShownResult from PageOneQuery
  * @phpstan-type BriefItem array{id: int, unit: string, name: string, lead: string, tactic: string, status: string, month: ?string,
  *     owner: string, due: ?string, links_to_earn: ?int, effort_days: float, published_url: ?string, writer_note: ?string}
- * @phpstan-type BriefKeyword array{keyword: string, is_lead: bool, volume: ?int, own_position: ?int, potential: ?float}
+ * @phpstan-import-type PageWork from PageWorkQuery
+ * @phpstan-type BriefKeyword array{keyword: string, is_lead: bool, volume: ?int, own_position: ?int, own_url: ?string, potential: ?float}
  * @phpstan-type Rival array{url: string, is_chosen: bool, headings: list<string>}
  * @phpstan-type Prospect array{domain: string, authority: ?float, pages: list<string>}
  * @phpstan-type Brief array{item: BriefItem, topic: ?string, intent: ?string, stage: ?string, our_page: ?string, our_position: ?int,
  *     target: ?int, gain: ?float, keywords: list<BriefKeyword>, traffic_leader: string, page_one: list<ShownResult>,
- *     rivals: list<Rival>, prospects: list<Prospect>, questions: list<string>, publish_by: ?string, written: object}
+ *     page_one_intents: list<array{intent: string, titles: int}>, rivals: list<Rival>, work: ?PageWork,
+ *     prospects: list<Prospect>, questions: list<string>, publish_by: ?string, written: object}
  */
 final readonly class BriefQuery
 {
@@ -40,6 +42,7 @@ final readonly class BriefQuery
         private CompetitorPagesQuery $others,
         private PublicSuffixList $suffixes,
         private LinkProspectsQuery $prospects,
+        private PageWorkQuery $work,
     ) {
     }
 
@@ -54,6 +57,7 @@ final readonly class BriefQuery
         $lead = $weighed->lead->keyword ?? $item->lead;
         $results = $comparison === null ? [] : $this->pageOne->ofKeyword($comparison, $lead);
         $keywords = self::keywords($ofItem, $lead);
+        $rivals = $this->rivals($study, $item, array_column($results, 'url'));
 
         return [
             'item' => self::item($item, $lead),
@@ -67,7 +71,11 @@ final readonly class BriefQuery
             'keywords' => $keywords,
             'traffic_leader' => $keywords[0]['keyword'] ?? $lead,
             'page_one' => $results,
-            'rivals' => $this->rivals($study, $item, array_column($results, 'url')),
+            'page_one_intents' => self::pageOneIntents($study, array_column($results, 'title')),
+            'rivals' => $rivals,
+            'work' => $comparison === null
+                ? null
+                : $this->work->execute($study, $comparison, $item, $ofItem, array_column($rivals, 'headings')),
             'prospects' => $comparison === null || $ofItem->topic === null
                 ? []
                 : $this->prospects($study, $comparison, $ofItem->topic, array_column($results, 'url')),
@@ -84,6 +92,29 @@ final readonly class BriefQuery
         return FunnelStage::tryFrom((string) Figures::text(
             DB::table('decisions')->where('study_id', $study->id)->where('keyword', $keyword)->value('stage'),
         ));
+    }
+
+    /**
+     * What the titles on page one answer, by the words that tell an intent.
+     *
+     * @param list<?string> $titles
+     *
+     * @return list<array{intent: string, titles: int}> the most first
+     */
+    private static function pageOneIntents(Study $study, array $titles): array
+    {
+        $rules = $study->rulebook()->weighing()->intents;
+        $counts = array_count_values(array_map(
+            static fn(string $title): string => $rules->intentOf(mb_strtolower($title, 'UTF-8'))->value,
+            array_filter($titles, static fn(?string $title): bool => $title !== null && $title !== ''),
+        ));
+        arsort($counts);
+
+        return array_map(
+            static fn(string $intent, int $titles): array => ['intent' => $intent, 'titles' => $titles],
+            array_keys($counts),
+            $counts,
+        );
     }
 
     /** @return BriefItem */
@@ -118,6 +149,7 @@ final readonly class BriefQuery
             'is_lead' => $row->keyword === $lead,
             'volume' => $row->volume,
             'own_position' => $row->ownPosition,
+            'own_url' => $row->ownUrl,
             'potential' => $row->potential,
         ], \array_slice($rows, 0, self::KEYWORDS));
     }

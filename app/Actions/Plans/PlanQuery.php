@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plans;
 
+use App\Actions\Site\ConversionRatesQuery;
 use App\Models\PlanDraft;
 use App\Models\PlanItem;
 use App\Models\Study;
@@ -34,7 +35,7 @@ use GreaterReach\Core\Rulebook\Rulebook;
  * @phpstan-type PlanSum array{id: ?int, name: string, items: int, days: float, last: string, visits: float}
  * @phpstan-type PlanRead array{start: string, months: int, capacity: float, draft: ?array<string, mixed>, plans: list<PlanSum>,
  *     elsewhere: object, loads: object, items: list<PlannedItem>, forecast: list<ForecastMonth>, why: ?Explanation,
- *     conversion_rate: float, value_per_conversion: ?float, assumptions: list<string>}
+ *     conversion_rate: float, value_per_conversion: ?float, measured_conversions: float, assumptions: list<string>}
  */
 final class PlanQuery
 {
@@ -67,8 +68,7 @@ final class PlanQuery
             'items' => array_map(static fn(PlanItem $item): array => self::describe($item, $plan), $items),
             'forecast' => array_map(self::month(...), $months, $bands),
             'why' => $bands === [] ? null : self::why($months[\count($months) - 1], end($bands), \count($promises), $rulebook),
-            'conversion_rate' => self::conversionRate($items, $facts, $rulebook),
-            'value_per_conversion' => $rulebook->optionalFloat('value_per_conversion'),
+            ...self::conversions($items, $facts, ConversionRatesQuery::of($study)),
             'assumptions' => self::assumptions($rulebook),
         ];
     }
@@ -85,21 +85,32 @@ final class PlanQuery
     }
 
     /**
-     * The share of the visits that the items bring that converts, by the intent of each.
+     * The share of the visits that the items bring that converts, and what a conversion is worth.
      *
      * @param list<PlanItem> $items
+     *
+     * @return array{conversion_rate: float, value_per_conversion: ?float, measured_conversions: float}
      */
-    private static function conversionRate(array $items, PlanFacts $facts, Rulebook $rulebook): float
+    private static function conversions(array $items, PlanFacts $facts, ConversionRatesQuery $rates): array
     {
-        $visits = $converted = 0.0;
+        $visits = $converted = $valued = $worth = $measured = 0.0;
         foreach ($items as $item) {
             $weighed = $facts->at($item)->weighed;
             $expected = $item->isAlive() && $item->month !== null ? $weighed->work->expectedGain ?? 0.0 : 0.0;
+            $rate = $rates->at($weighed?->ownUrl, $weighed?->intent);
             $visits += $expected;
-            $converted += $expected * $rulebook->conversionRate($weighed?->intent);
+            $converted += $expected * $rate->rate;
+            $measured += $rate->isMeasured() ? $expected : 0.0;
+            $valued += $rate->value === null ? 0.0 : $expected * $rate->rate;
+            $worth += $expected * $rate->rate * ($rate->value ?? 0.0);
         }
+        $usual = $rates->at(null, null);
 
-        return $visits > 0.0 ? $converted / $visits : $rulebook->float('conversion_rate');
+        return [
+            'conversion_rate' => $visits > 0.0 ? $converted / $visits : $usual->rate,
+            'value_per_conversion' => $valued > 0.0 ? $worth / $valued : $usual->value,
+            'measured_conversions' => $visits > 0.0 ? $measured / $visits : (float) $usual->isMeasured(),
+        ];
     }
 
     /** @return list<string> */

@@ -20,7 +20,8 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Fills a study from a connected source: figures about the domains, their rankings, figures about all keywords found,
- * page one of the most searched, who links to whom, and our own performance. Everything is fetched first, page by page, and set aside; then
+ * page one of the most searched, who links to whom, our own pages and our own performance. Everything is fetched first, page by
+ * page, and set aside; then
  * it is imported in one go, so that a pull that breaks off keeps nothing half and goes on where it was when it is started
  * again.
  */
@@ -116,14 +117,37 @@ final readonly class PullStudy
         }
         $parts[] = new PullPart('keywords', ImportKind::Keywords, $order->source.': keyword metrics', $days[0]);
         $parts[] = new PullPart('results', ImportKind::Results, $order->source.': page one', $days[0]);
-        if ($order->domain === null || $order->domain->role === Domain::OWN) {
-            foreach (array_reverse($days) as $day) {
-                $title = $order->source.': our performance data';
-                $parts[] = new PullPart("performance-{$day}", ImportKind::Performance, $title, $day, $order->domains()[0]);
-            }
-        }
 
-        return $parts;
+        return $order->domain === null || $order->domain->role === Domain::OWN
+            ? [...$parts, ...self::ownParts($order->source, $days, $order->domains()[0])]
+            : $parts;
+    }
+
+    /**
+     * What is known of our domain alone.
+     *
+     * @param list<string> $days the newest first
+     *
+     * @return list<PullPart>
+     */
+    private static function ownParts(string $source, array $days, Domain $own): array
+    {
+        $measured = array_map(
+            static fn(string $day): PullPart => new PullPart(
+                "performance-{$day}",
+                ImportKind::Performance,
+                $source.': our performance data',
+                $day,
+                $own,
+            ),
+            array_reverse($days),
+        );
+
+        return [
+            ...$measured,
+            new PullPart('pages', ImportKind::Pages, $source.': our pages', $days[0], $own),
+            new PullPart('page-links', ImportKind::PageLinks, $source.': links between our pages', $days[0], $own),
+        ];
     }
 
     /** @param list<PullPart> $all */
@@ -139,37 +163,28 @@ final readonly class PullStudy
             return;
         }
         $host = $part->domain?->toEntry($this->suffixes)->host ?? '';
+        $keywords = fn(): array => $part->kind === ImportKind::Results
+            ? $this->mostSearched($folder)
+            : $this->keywords($order, $folder, $all);
         match ($part->kind) {
-            ImportKind::Links => $this->pages(
-                $part,
-                $folder,
-                static fn(int $page): SourcePage => $source->links($market, $host, $part->day, $page),
-            ),
             ImportKind::Domains => $folder->append($part->name, $this->figures($order, $source), null),
-            ImportKind::Rankings => $this->pages(
+            ImportKind::Keywords, ImportKind::Results => $this->batches(
                 $part,
                 $folder,
-                static fn(int $page): SourcePage => $source->rankings($market, $host, $part->day, $part->channel, $page),
-            ),
-            ImportKind::Performance => $this->pages(
-                $part,
-                $folder,
-                static fn(int $page): SourcePage => $source->performance($market, $host, $part->day, $page),
-            ),
-            ImportKind::Keywords => $this->batches(
-                $part,
-                $folder,
-                $this->keywords($order, $folder, $all),
+                $keywords(),
                 $source->mostKeywords(),
-                static fn(array $keywords): array => $source->metrics($market, $keywords),
+                static fn(array $keywords): array => $part->kind === ImportKind::Results
+                    ? $source->results($market, $keywords, $part->day)
+                    : $source->metrics($market, $keywords),
             ),
-            ImportKind::Results => $this->batches(
-                $part,
-                $folder,
-                $this->mostSearched($folder),
-                $source->mostKeywords(),
-                static fn(array $keywords): array => $source->results($market, $keywords, $part->day),
-            ),
+            ImportKind::Links, ImportKind::Pages, ImportKind::PageLinks, ImportKind::Rankings, ImportKind::Performance =>
+                $this->pages($part, $folder, static fn(int $page): SourcePage => match ($part->kind) {
+                    ImportKind::Links => $source->links($market, $host, $part->day, $page),
+                    ImportKind::Pages => $source->pages($market, $host, $part->day, $page),
+                    ImportKind::PageLinks => $source->pageLinks($market, $host, $part->day, $page),
+                    ImportKind::Performance => $source->performance($market, $host, $part->day, $page),
+                    default => $source->rankings($market, $host, $part->day, $part->channel, $page),
+                }),
         };
     }
 

@@ -16,7 +16,9 @@ use Illuminate\Support\Facades\Storage;
 final readonly class PruneStudies
 {
     /** Tables that no foreign key empties, as they are split by study; and what must go before the domains it names. */
-    private const TABLES = ['plan_items', 'rankings', 'results', 'metrics', 'performance', 'links', 'comparison_rows'];
+    private const TABLES = [
+        'plan_items', 'rankings', 'results', 'metrics', 'performance', 'links', 'pages', 'page_links', 'comparison_rows',
+    ];
 
     public function __construct(private RowStorage $storage)
     {

@@ -17,7 +17,7 @@ use Symfony\Component\Console\Exception\InvalidOptionException;
 final class ImportCommand extends ReachCommand implements RecordsAudit
 {
     protected $signature = 'reach:import {slug : Short name of the study} {file : The file to read}
-        {--kind= : rankings, keywords, results, performance, domains or links}
+        {--kind= : rankings, keywords, results, performance, domains, links, pages or page_links}
         {--domain= : Domain for rows without one}
         {--date= : Day of rows that have none, YYYY-MM-DD; today when left out}
         {--channel=organic : organic or paid, for rows that say neither}

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Exports\ExportBench;
 use App\Actions\Exports\PlanCalendar;
+use App\Actions\Exports\RedirectsExport;
 use App\Actions\Exports\RoadmapExport;
 use App\Actions\Plans\PlanOpportunities;
 use App\Http\Requests\PlanRequest;
@@ -71,6 +72,17 @@ final class ExportController extends Controller
             $export->table($study->load('domains')),
             $format,
             $study->slug.'-roadmap.'.$format,
+            $request->boolean('guard', true),
+        );
+    }
+
+    /** Where the pages that merges take away are to lead. */
+    public function redirects(Request $request, Study $study, string $format, RedirectsExport $export): Response
+    {
+        return TableDownload::of(
+            $export->table($study->load('domains')),
+            $format,
+            $study->slug.'-redirects.'.$format,
             $request->boolean('guard', true),
         );
     }

@@ -71,7 +71,7 @@ final class SharedBriefController extends Controller
         }
         $closed = $link->closedBecause();
         if ($closed !== null) {
-            return self::closed($closed.' Ask the sender for new page.', 410);
+            return self::closed($closed.' Ask the sender for a new link.', 410);
         }
         $link->update(['used_at' => now()]);
         $item = PlanItem::query()->findOrFail($link->plan_item_id);

@@ -10,6 +10,7 @@ use App\Actions\Bench\MovementQuery;
 use App\Actions\Bench\OwnPagesQuery;
 use App\Actions\Bench\PageOneQuery;
 use App\Actions\Bench\PagesQuery;
+use App\Actions\Site\SitePagesQuery;
 use App\Models\Domain;
 use App\Models\Snapshot;
 use App\Models\Study;
@@ -86,5 +87,11 @@ final class ViewController extends Controller
             ...$request->filled('sort') ? ['sort' => $request->string('sort')->value()] : [],
             'isDescending' => $request->string('dir')->value() !== 'asc',
         ];
+    }
+
+    /** Our pages that search engines do not show. */
+    public function troubledPages(Study $study, SitePagesQuery $pages): JsonResponse
+    {
+        return new JsonResponse(['pages' => $pages->troubled($study)]);
     }
 }

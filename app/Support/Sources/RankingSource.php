@@ -46,6 +46,12 @@ interface RankingSource
     /** One page of who links to the pages of a domain; empty where the provider knows none. */
     public function links(SourceMarket $market, string $host, string $day, int $page): SourcePage;
 
+    /** One page of the pages of our site as the provider crawled them; empty where it crawls none. */
+    public function pages(SourceMarket $market, string $host, string $day, int $page): SourcePage;
+
+    /** One page of the links between the pages of our site; empty where the provider crawls none. */
+    public function pageLinks(SourceMarket $market, string $host, string $day, int $page): SourcePage;
+
     /** @return list<array{keyword: string, volume: ?int, difficulty: ?float, is_question: bool}> */
     public function related(SourceMarket $market, string $keyword): array;
 

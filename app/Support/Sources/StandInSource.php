@@ -75,6 +75,16 @@ final class StandInSource implements RankingSource, PublishingRecord
         return $this->pageOf("domains/{$host}/links", [...$market->toQuery(), 'date' => $day, 'page' => $page]);
     }
 
+    public function pages(SourceMarket $market, string $host, string $day, int $page): SourcePage
+    {
+        return $this->pageOf("domains/{$host}/pages", [...$market->toQuery(), 'date' => $day, 'page' => $page]);
+    }
+
+    public function pageLinks(SourceMarket $market, string $host, string $day, int $page): SourcePage
+    {
+        return $this->pageOf("domains/{$host}/page-links", [...$market->toQuery(), 'date' => $day, 'page' => $page]);
+    }
+
     public function related(SourceMarket $market, string $keyword): array
     {
         return array_map(static fn(array $row): array => [

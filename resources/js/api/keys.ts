@@ -40,6 +40,7 @@ export type StudyPart =
   | 'tasks'
   | 'topics'
   | 'track'
+  | 'troubled-pages'
   | 'weight-presets';
 
 /** What shows or hides what is on the roadmap. */

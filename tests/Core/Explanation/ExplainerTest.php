@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Explanation;
 
+use GreaterReach\Core\Clicks\ConversionRate;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\Potential;
 use GreaterReach\Core\Explanation\Explainer;
@@ -211,8 +212,7 @@ final class ExplainerTest extends TestCase
             Weights::preset('plain'),
             1.5,
             'keyword list',
-            0.02,
-            $volume === null ? null : 40.0,
+            new ConversionRate(0.02, $volume === null ? null : 40.0),
         );
 
         return (new Explainer($facts))->all();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Explanation;
 
+use GreaterReach\Core\Clicks\ConversionRate;
 use GreaterReach\Core\Clicks\CtrCurve;
 use GreaterReach\Core\Clicks\Potential;
 use GreaterReach\Core\Explanation\Explainer;
@@ -235,8 +236,7 @@ final class FiguresExplainedTest extends TestCase
             'weights' => Weights::preset('plain'),
             'cpc' => 1.5,
             'cpcSource' => 'rankings',
-            'conversionRate' => 0.02,
-            'valuePerConversion' => 40.0,
+            'conversion' => new ConversionRate(0.02, 40.0),
         ];
 
         $facts = [...$facts, ...$other];

@@ -278,5 +278,28 @@ final class IntakeTest extends TestCase
         self::assertSame(ImportKind::Rankings, ImportKind::guess([...$ranked, 'volume'], 'page-one.csv'));
         self::assertSame(ImportKind::Links, ImportKind::guess(['whatever'], 'links-2026.csv'));
         self::assertSame(ImportKind::Rankings, ImportKind::guess(['whatever'], 'list.csv'));
+        self::assertSame(ImportKind::Pages, ImportKind::guess(['whatever'], 'pages.csv'));
+        self::assertSame(ImportKind::PageLinks, ImportKind::guess(['whatever'], 'internal-links.csv'));
+    }
+
+    public function test_pages_and_the_links_between_them_are_known_by_their_columns(): void
+    {
+        self::assertSame(ImportKind::Pages, ImportKind::guess(['Address', 'Page title', 'Status code', 'Word count'], 'list.csv'));
+        self::assertSame(ImportKind::PageLinks, ImportKind::guess(['Source', 'Destination', 'Anchor text'], 'list.csv'));
+        // The keyword stands under a foreign name: no list of pages yet.
+        self::assertSame(ImportKind::Rankings, ImportKind::guess(['Suchbegriff', 'Position', 'URL', 'Title'], 'list.csv'));
+    }
+
+    public function test_yes_and_no_are_read_in_plain_words(): void
+    {
+        $plan = ColumnPlan::match(ImportKind::Pages, ['url', 'indexable']);
+        $parser = new RowParser($plan, NumberFormat::Undecided);
+        $read = static fn(string $cell): mixed => [...(array) $parser->parse(2, ['https://a.example/', $cell])]['indexable'] ?? null;
+        self::assertSame([true, true, true], array_map($read, ['yes', 'TRUE', '1']));
+        self::assertSame([false, false, false], array_map($read, ['No', 'false', 'noindex']));
+        self::assertNull($read('n/a'));
+        $bad = $parser->parse(2, ['https://a.example/', 'perhaps']);
+        self::assertInstanceOf(BadCell::class, $bad);
+        self::assertSame('is neither yes nor no.', $bad->reason);
     }
 }

@@ -89,7 +89,7 @@ final class RulebookTest extends TestCase
         ]);
         self::assertSame(['answer' => .6, 'video' => .8], $rulebook->shares('feature_clicks'));
         self::assertSame('answer:0.6,video:0.8', $rulebook->spelt('feature_clicks'));
-        self::assertSame([.05, .02, .02], array_map($rulebook->conversionRate(...), [Intent::Buy, Intent::Learn, null]));
+        self::assertSame([.05, null, null], array_map($rulebook->conversionRateOf(...), [Intent::Buy, Intent::Learn, null]));
         self::assertSame([], $rulebook->with(['feature_clicks' => ''])->shares('feature_clicks'));
     }
 

@@ -57,6 +57,7 @@ final class ImportTablesTest extends TestCase
         $values = ['keyword' => 'pen', 'query' => 'pen', 'position' => '3', 'url' => 'https://inkmoor.example/pens'];
         $values += ['domain' => 'inkmoor.example', 'clicks' => '4', 'impressions' => '90', 'volume' => '100', 'authority' => '40'];
         $values += ['linking_domain' => 'hobby.example', 'target_url' => 'https://inkmoor.example/pens'];
+        $values += ['source_url' => 'https://inkmoor.example/ink'];
         $wanted = array_filter($kind->fields(), static fn($field): bool => $field->isRequired || isset($values[$field->name]));
         $names = array_values(array_map(static fn($field): string => $field->name, $wanted));
 

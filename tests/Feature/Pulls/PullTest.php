@@ -43,6 +43,8 @@ final class PullTest extends TestCase
         self::assertGreaterThan(2000, $count('results'));
         self::assertGreaterThan(50, $count('performance'));
         self::assertGreaterThan(100, $count('live_links'));
+        self::assertGreaterThan(20, $count('live_pages'));
+        self::assertGreaterThan(20, $count('live_page_links'));
         self::assertGreaterThan(1, DB::table('live_links')->where('study_id', $study->id)->groupBy('domain')
             ->selectRaw('count(DISTINCT target_url) AS pages')->pluck('pages')->max(), 'Some link to more than one.');
         self::assertSame([38.0, 41.0], $study->refresh()->domains->pluck('authority')->all());

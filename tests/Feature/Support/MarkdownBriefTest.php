@@ -37,9 +37,25 @@ final class MarkdownBriefTest extends TestCase
             'stage' => 'bottom',
             'written' => (object) ['notes' => "# not a heading\nsecond line"],
             'traffic_leader' => 'pen',
-            'keywords' => [['keyword' => 'pen', 'is_lead' => true, 'volume' => null, 'own_position' => 7, 'potential' => null]],
+            'keywords' => [[
+                'keyword' => 'pen', 'is_lead' => true, 'volume' => null, 'own_position' => 7, 'own_url' => null, 'potential' => null,
+            ]],
             'questions' => ['how to hold a pen'],
             'rivals' => [['url' => 'https://a.example/x_y', 'is_chosen' => false, 'headings' => ['One', 'Two']]],
+            'work' => [
+                'page_today' => [
+                    'title' => 'Pens_and more', 'h1' => null, 'words' => 1200, 'status' => 301,
+                    'published' => null, 'updated' => '2026-10-01',
+                    'inlinks' => 4, 'trouble' => 'This page redirects.', 'headings' => [],
+                ],
+                'uncovered' => ['Nibs'],
+                'competing_pages' => [],
+                'internal_links' => [
+                    ['url' => 'https://us.example/ink', 'keyword' => 'ink', 'keywords' => 2, 'visits' => 4.0],
+                ],
+                'change' => 'Write a page.',
+            ],
+            'page_one_intents' => [['intent' => 'buy', 'titles' => 2], ['intent' => 'open', 'titles' => 1]],
             'prospects' => [['domain' => 'my_club.example', 'authority' => null, 'pages' => ['https://a.example/x_y']]],
             'page_one' => [
                 [
@@ -60,7 +76,14 @@ final class MarkdownBriefTest extends TestCase
             [
                 '- **Gain, visits a month**: 13',
                 '- **Our page**: new page',
-                '| pen | · | 7 |',
+                '| pen | · | 7 | · |',
+                "## What to change\n\nWrite a page.\n",
+                "## Our page today\n\n- This page redirects.\n- Title: Pens\\_and more\n- Words: 1,200\n- Updated: 2026-10-01\n"
+                    ."- Links from our pages: 4\n",
+                "## Covered by leading pages, not by ours\n\n- Nibs\n",
+                '- https://us.example/ink ranks for “ink”',
+                '- 2 of 3 titles: for people who want to buy',
+                '- 1 of 3 titles: no clear intent',
                 '- how to hold a pen',
                 '## Page to beat: https://a.example/x\\_y',
                 '- my\\_club.example links to 1 of the leading pages',

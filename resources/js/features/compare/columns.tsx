@@ -10,6 +10,7 @@ import { domainLetter } from '../keyword/DomainShape';
 import { LaneScale } from '../keyword/LaneScale';
 import { RankLane } from '../keyword/RankLane';
 import { StandingWord } from '../keyword/StandingWord';
+import { TroubleSign } from '../keyword/TroubleSign';
 import { commonWording } from '../../shared/wording';
 
 /** A column as the catalogue of the server has it. */
@@ -209,6 +210,7 @@ function ownPage(row: Row): ReactNode {
     <span title={row.own_url ?? ''}>
       {row.own_url === null ? unknown : pathOf(row.own_url)}
       {row.page_conflict ? ' (conflict)' : ''}
+      <TroubleSign url={row.own_url} />
     </span>
   );
 }

@@ -10,6 +10,7 @@ import { keywordQuery } from './queries';
 import type { Comparison, KeywordDossier, Mark, Study } from '../../api/schema';
 import { movementWords } from '../keyword/movement';
 import { chanceWords } from '../keyword/chance';
+import { TroubleSign } from '../keyword/TroubleSign';
 import { DomainSources } from '../keyword/DomainSources';
 import { domainLetter, DomainShape } from '../keyword/DomainShape';
 import { decimal, estimate, pathOf, position, whole } from '../../shared/format';
@@ -218,6 +219,7 @@ function Positions({ dossier, comparison }: { dossier: KeywordDossier; compariso
                 {' '}
                 {pages[0]?.url === undefined || pages[0].url === null ? '' : pathOf(pages[0].url)}
                 {pages.length > 1 && ` and ${pages.length - 1} more`}
+                {number === 0 && <TroubleSign url={pages[0]?.url ?? null} />}
               </Box>
             </Box>
           </Box>

@@ -9,7 +9,7 @@ import type { Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { vocabularyQuery } from '../study/queries';
 import { problemsOf, stateOf, type BatchFile } from './batch.logic';
-import { orderOf, type ImportOptions } from './order.logic';
+import { kindWords, orderOf, type ImportOptions } from './order.logic';
 import { usePreview } from './usePreview';
 import { useUpload } from './useUpload';
 import { wording } from './wording';
@@ -150,7 +150,7 @@ function Choices({ study, order, day, isOpen, onChange }: ChoicesProps) {
         >
           {kinds.map(({ name }) => (
             <MenuItem key={name} value={name}>
-              {name}
+              {kindWords(name)}
             </MenuItem>
           ))}
         </TextField>

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import type { Study } from '../../api/schema';
 import { vocabularyQuery } from '../study/queries';
-import type { ImportOptions } from './order.logic';
+import { kindWords, type ImportOptions } from './order.logic';
 import { wording } from './wording';
 
 /** What the file holds, and whose rows and which day those are that say neither. */
@@ -31,7 +31,7 @@ export function ImportChoices({
       >
         {kinds.map(({ name }) => (
           <MenuItem key={name} value={name}>
-            {name}
+            {kindWords(name)}
           </MenuItem>
         ))}
       </TextField>

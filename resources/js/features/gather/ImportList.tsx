@@ -15,6 +15,7 @@ import type { ImportEntry, Study } from '../../api/schema';
 import { whole } from '../../shared/format';
 import { about } from '../../shared/abouts';
 import { HeadingWords } from '../../shared/Heading';
+import { kindWords } from './order.logic';
 import { wording } from './wording';
 
 const shownAtFirst = 12;
@@ -59,7 +60,7 @@ export function ImportList({ study, imports }: { study: Study; imports: ImportEn
                 <TableCell title={entry.format} sx={{ overflowWrap: 'anywhere' }}>
                   {entry.file}
                 </TableCell>
-                <TableCell>{entry.kind}</TableCell>
+                <TableCell>{kindWords(entry.kind)}</TableCell>
                 <TableCell sx={{ whiteSpace: 'nowrap' }}>{entry.day}</TableCell>
                 <TableCell align="right">{whole(entry.kept)}</TableCell>
                 <TableCell align="right">{whole(entry.dropped)}</TableCell>

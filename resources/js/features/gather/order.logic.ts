@@ -7,6 +7,11 @@ export type ImportOptions = Required<ImportWish>;
 /** The most bad rows that an import may be told to skip. */
 const anyBadRows = 999_999_999;
 
+/** A kind of import in words: `page_links` is "page links". */
+export function kindWords(kind: string): string {
+  return kind.replaceAll('_', ' ');
+}
+
 export function orderOf(upload: Upload): ImportOptions {
   const { kind, domain, date, channel, skip_bad_rows: skips } = upload.proposal;
   return {

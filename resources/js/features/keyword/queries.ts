@@ -31,3 +31,14 @@ export const summaryQuery = (slug: string, comparison: number, show: string) =>
     queryFn: ({ signal }) => told(api.GET('/studies/{slug}/bench/summary', { params: { path: { slug }, query: { show } }, signal })),
     placeholderData: (before) => before,
   });
+
+/** Our pages that search engines do not show, by address. */
+export const troubledPagesQuery = (slug: string) =>
+  queryOptions({
+    queryKey: keys.part(slug, 'troubled-pages'),
+    queryFn: async ({ signal }) => {
+      const { pages } = await told(api.GET('/studies/{slug}/troubled-pages', { params: { path: { slug } }, signal }));
+      return new Map(pages.map((page) => [page.url, page]));
+    },
+    staleTime: Infinity,
+  });

@@ -5,6 +5,7 @@ import { decimal, estimate } from '../../shared/format';
 import { continuedIn, endOf, monthName, servesWords, setAsideWords } from './months.logic';
 import { fields, focusRing, lines, marks } from '../../theme/measures';
 import { RowBar } from '../../shared/chart';
+import { TroubleSign } from '../keyword/TroubleSign';
 
 interface Props {
   plan: Roadmap;
@@ -155,6 +156,7 @@ function Card({ item, isChosen, mayEdit, onChoose }: { item: RoadmapItem; isChos
       <Box sx={{ typography: 'small', color: 'text.secondary' }}>
         {item.tactic}
         {item.owner !== '' && ` · ${item.owner}`}
+        <TroubleSign url={item.own_url} />
       </Box>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', typography: 'small', fontVariantNumeric: 'tabular-nums' }}>
         <span>

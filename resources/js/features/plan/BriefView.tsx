@@ -1,11 +1,12 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
 import type { Brief, RoadmapItem } from '../../api/schema';
 import { decimal, estimate, position, whole } from '../../shared/format';
 import { KeptText } from '../../shared/KeptText';
 import { PlainTable } from '../../shared/PlainTable';
 import { about, sources } from '../../shared/abouts';
+import { BriefHeading as Heading, InternalLinks, PageToday, TextList } from './BriefParts';
+import { intentWords, pageNow } from './brief.logic';
 import { LinkWork } from './LinkWork';
 import { monthName } from './months.logic';
 import { commonWording } from '../../shared/wording';
@@ -60,6 +61,7 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
         <dt>Publish by</dt>
         <dd>{brief.publish_by === null ? 'any month (no season)' : monthName(brief.publish_by)}</dd>
       </Box>
+      {brief.work !== null && <PageToday work={brief.work} />}
       {fields.map(([field, label]) => (
         <KeptText
           key={field}
@@ -84,6 +86,7 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
             about: about(commonWording.searchesAMonth, 'searches a month', 'the first source in rulebook order that has it'),
           },
           { name: 'We', about: about('Our best position for it.', 'position', sources.rankings) },
+          { name: wording.pageNow, about: about('Our page that ranks for it now.', '', sources.rankings) },
         ]}
         numbers={[1, 2]}
       >
@@ -92,30 +95,20 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
             <td>{keyword.is_lead ? <strong>{keyword.keyword}</strong> : keyword.keyword}</td>
             <td>{whole(keyword.volume)}</td>
             <td>{position(keyword.own_position)}</td>
+            <td title={keyword.own_url ?? ''}>{pageNow(keyword.own_url, brief.our_page)}</td>
           </tr>
         ))}
       </PlainTable>
-      {brief.questions.length > 0 && (
-        <>
-          <Heading>Questions to answer</Heading>
-          {brief.questions.map((question) => (
-            <Box key={question} sx={{ typography: 'dense' }}>
-              {question}
-            </Box>
-          ))}
-        </>
-      )}
+      <TextList heading="Covered by leading pages, not by ours" lines={brief.work?.uncovered ?? []} />
+      <TextList heading="Questions to answer" lines={brief.questions} />
       {brief.rivals.map((rival) => (
-        <Box key={rival.url}>
-          <Heading>Page to beat: {rival.url.replace(/^https?:\/\//, '')}</Heading>
-          {rival.headings.length === 0 && <Box sx={{ typography: 'dense' }}>No source has the content of this page.</Box>}
-          {rival.headings.map((heading, index) => (
-            <Box key={index} sx={{ typography: 'dense' }}>
-              {heading}
-            </Box>
-          ))}
-        </Box>
+        <TextList
+          key={rival.url}
+          heading={`Page to beat: ${rival.url.replace(/^https?:\/\//, '')}`}
+          lines={rival.headings.length === 0 ? ['No source has the content of this page.'] : rival.headings}
+        />
       ))}
+      <InternalLinks links={brief.work?.internal_links ?? []} />
       {brief.prospects.length > 0 && (
         <>
           <Heading>{wording.linkProspects}</Heading>
@@ -144,6 +137,7 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
       {brief.page_one.length > 0 && (
         <>
           <Heading>Page one</Heading>
+          <Typography variant="body2">{intentWords(brief.page_one_intents)}</Typography>
           <PlainTable
             label="Page one"
             headings={[
@@ -174,13 +168,5 @@ export function BriefView({ slug, brief, item, mayEdit, onWrite }: Props) {
         </>
       )}
     </>
-  );
-}
-
-function Heading({ children }: { children: ReactNode }) {
-  return (
-    <Typography variant="h3" sx={{ mt: 1.5, overflowWrap: 'anywhere' }}>
-      {children}
-    </Typography>
   );
 }

@@ -17,7 +17,7 @@ import {
   type Frame,
   type Reading,
 } from '../../shared/chart';
-import { estimate } from '../../shared/format';
+import { estimate, percent } from '../../shared/format';
 import { WhyFigure } from '../keyword/WhyFigure';
 import { monthName } from './months.logic';
 import { fields, measures, weights } from '../../theme/measures';
@@ -54,7 +54,8 @@ export function ForecastBand({ plan, currency, without }: Props) {
             <WhyFigure name={`the forecast for ${monthName(last.month)}`} explanation={plan.why}>
               <strong>{`+${estimate(last.p10)} to +${estimate(last.p90)}`}</strong>
             </WhyFigure>{' '}
-            visits a month. Median {estimate(last.p50)}, mean {estimate(last.mean)}: {estimate(conversions)} conversions{value}.
+            visits a month. Median {estimate(last.p50)}, mean {estimate(last.mean)}: {estimate(conversions)} conversions{value}
+            {plan.measured_conversions > 0 && `, ${percent(plan.measured_conversions)} of them by measured rates`}.
             {without !== null && lastWithout !== undefined && (
               <div>
                 Dashed, without “{without.name}”: median {estimate(lastWithout.p50)}, mean {estimate(lastWithout.mean)}.

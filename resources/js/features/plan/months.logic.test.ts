@@ -47,6 +47,7 @@ const plan = (items: RoadmapItem[]): Roadmap => ({
   forecast: [],
   why: null,
   conversion_rate: 0.02,
+  measured_conversions: 0,
   value_per_conversion: null,
   assumptions: [],
 });

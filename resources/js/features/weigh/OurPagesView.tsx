@@ -13,6 +13,7 @@ import { ofOurPages } from './abouts';
 import { roadmapWords } from './pages.logic';
 import { changeWords, fadingWords, ordered, tableOf } from './ourPages.logic';
 import { ourPagesQuery } from './queries';
+import { TroubleSign } from '../keyword/TroubleSign';
 
 interface Props {
   study: Study;
@@ -104,6 +105,7 @@ const columns: Column<OurPage>[] = [
     cell: (page) => (
       <span title={`${page.url}; most visits from ${page.traffic_leader}`}>
         {pathOf(page.url)}
+        <TroubleSign url={page.url} />
         {page.is_planned && ' · planned'}
       </span>
     ),

@@ -4,6 +4,7 @@ import { decimal, estimate, position, whole } from '../../shared/format';
 import { ChooseBox } from '../decisions/ChooseBox';
 import { MarkSign } from '../decisions/MarkSign';
 import { chanceWords, shortChance } from '../keyword/chance';
+import { TroubleSign } from '../keyword/TroubleSign';
 import { countWords, ownPageWords, shortCount, tacticWords, type PageLine } from './pages.logic';
 import { PriorityBar } from './PriorityBar';
 import { SteadySign } from './SteadySign';
@@ -141,7 +142,12 @@ export function pageColumns(weights: Weights, opened: string | null, steadiness:
       startsAscending: true,
       heading: 'Our page',
       track: 'minmax(92px, 1fr)',
-      cell: ofPage((page) => <span title={ownPageWords(page).long}>{ownPageWords(page).short}</span>),
+      cell: ofPage((page) => (
+        <span title={ownPageWords(page).long}>
+          {ownPageWords(page).short}
+          <TroubleSign url={page.own_url} />
+        </span>
+      )),
     },
     {
       key: 'priority',
