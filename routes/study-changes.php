@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AnnotationController;
 use App\Http\Controllers\BriefLinkController;
 use App\Http\Controllers\DecisionController;
 use App\Http\Controllers\DomainController;
@@ -30,6 +31,10 @@ Route::post('domains', [DomainController::class, 'store']);
 Route::patch('domains/{domain}', [DomainController::class, 'update'])->whereNumber('domain');
 Route::delete('domains/{domain}', [DomainController::class, 'destroy'])->whereNumber('domain');
 Route::post('keywords', [KeywordListController::class, 'store']);
+Route::put('pull-schedule', [PullController::class, 'schedule']);
+Route::delete('pull-schedule', [PullController::class, 'endSchedule']);
+Route::post('annotations', [AnnotationController::class, 'store']);
+Route::delete('annotations/{annotation}', [AnnotationController::class, 'destroy'])->whereNumber('annotation');
 Route::post('pulls', [PullController::class, 'store']);
 Route::post('uploads', [UploadController::class, 'store']);
 Route::patch('uploads/{upload}', [UploadController::class, 'update'])->whereUuid('upload');
@@ -38,6 +43,7 @@ Route::delete('tasks/{task}', [TaskController::class, 'destroy'])->whereNumber('
 Route::middleware(PrepareReviewAfterResponse::class)->group(static function (): void {
     Route::post('decisions', [DecisionController::class, 'store']);
     Route::patch('plan', [PlanController::class, 'update']);
+    Route::put('plan/owners', [PlanController::class, 'setOwner']);
     Route::post('plan/items', [PlanController::class, 'add']);
     Route::patch('plan/items/{item}', [PlanController::class, 'change'])->whereNumber('item');
     Route::delete('plan/items/{item}', [PlanController::class, 'remove'])->whereNumber('item');

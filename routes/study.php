@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AnnotationController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\DecisionController;
+use App\Http\Controllers\DigestController;
 use App\Http\Controllers\DomainController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\FindingController;
@@ -62,6 +64,10 @@ Route::middleware(ReadFromReplica::class)->group(static function (): void {
 });
 Route::get('', [StudyController::class, 'show'])->middleware(PrepareReviewAfterResponse::class);
 Route::get('findings', [FindingController::class, 'index']);
+Route::get('annotations', [AnnotationController::class, 'index']);
+Route::get('digest', [DigestController::class, 'show']);
+Route::put('digest', [DigestController::class, 'store']);
+Route::delete('digest', [DigestController::class, 'destroy']);
 Route::get('troubled-pages', [ViewController::class, 'troubledPages']);
 Route::get('candidates', [DomainController::class, 'candidates']);
 Route::post('terms', [KeywordListController::class, 'terms']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Actions\Plans\ShareBrief;
 use App\Http\Controllers\AuditController;
+use App\Http\Controllers\DigestController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\OpenApiController;
 use App\Http\Controllers\ReferenceController;
@@ -18,6 +19,7 @@ use App\Http\Controllers\WorkbenchController;
 use App\Http\Middleware\EndOldSessions;
 use App\Http\Middleware\EnsureAccountStatus;
 use App\Http\Middleware\TokenAbilities;
+use App\Mail\DigestMail;
 use Illuminate\Support\Facades\Route;
 
 // Answers also where the database does not, and so knows no session.
@@ -61,6 +63,11 @@ Route::prefix('api/v1')->group(function (): void {
 Route::middleware('throttle:shared-brief')->group(function (): void {
     Route::get('brief/{link}', [SharedBriefController::class, 'show'])->whereNumber('link')->name(ShareBrief::ROUTE);
     Route::post('brief/{link}', [SharedBriefController::class, 'answer'])->whereNumber('link');
+});
+
+Route::middleware('throttle:shared-brief')->group(function (): void {
+    Route::get('digest/{subscription}', [DigestController::class, 'confirm'])->whereNumber('subscription')->name(DigestMail::ROUTE);
+    Route::post('digest/{subscription}', [DigestController::class, 'end'])->whereNumber('subscription');
 });
 
 Route::get('api', [ReferenceController::class, 'show'])->middleware(['auth:web', EndOldSessions::class, EnsureAccountStatus::class]);

@@ -78,5 +78,6 @@ final class RefreshComparison implements ShouldBeUniqueUntilProcessing, ShouldQu
         $shares->execute($study->refresh());
         $findings->execute($study->load(['domains', 'comparison']));
         PrepareReview::dispatch($study->id);
+        SendDigest::dispatchFor($study);
     }
 }

@@ -27,6 +27,9 @@ use Illuminate\Support\Facades\DB;
  * @property ?CarbonImmutable                                    $as_of         null: the newest snapshots
  * @property int                                                 $data_version
  * @property ?int                                                $comparison_id
+ * @property ?string                                             $pull_source   null: pulls only when someone asks
+ * @property ?int                                                $pull_day      day of the month, 1…28
+ * @property ?CarbonImmutable                                    $pulled_on     last day on which it pulled by itself
  * @property ?Comparison                                         $comparison
  * @property ?\Illuminate\Support\Carbon                         $deleted_at    put away; kept some days
  * @property-read ?string                                         $deleter       name of who did it, where that is asked for
@@ -42,7 +45,10 @@ final class Study extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['as_of' => 'immutable_date', 'data_version' => 'integer', 'comparison_id' => 'integer'];
+        return [
+            'as_of' => 'immutable_date', 'data_version' => 'integer', 'comparison_id' => 'integer', 'pull_day' => 'integer',
+            'pulled_on' => 'immutable_date',
+        ];
     }
 
     /** @return HasMany<Domain, $this> ours first, then the competitors as listed, then the candidates */

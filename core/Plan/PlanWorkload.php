@@ -49,8 +49,18 @@ final readonly class PlanWorkload
     /** @return array<string, float> month → days of all items, in the order of the months */
     public function loads(): array
     {
+        return $this->loadsOf(array_keys($this->parts));
+    }
+
+    /**
+     * @param list<int> $numbers of items
+     *
+     * @return array<string, float> month → days of these, in the order of the months
+     */
+    public function loadsOf(array $numbers): array
+    {
         $loads = [];
-        foreach ($this->parts as $part) {
+        foreach (array_intersect_key($this->parts, array_flip($numbers)) as $part) {
             foreach ($part as $month => $days) {
                 $loads[$month] = ($loads[$month] ?? 0.0) + $days;
             }

@@ -39,12 +39,14 @@ final class StudyTables
         'plan_items' => ['domain_id' => 'domains', 'updated_by' => self::PEOPLE],
         'plan_drafts' => ['user_id' => self::PEOPLE],
         'changes' => ['user_id' => self::PEOPLE],
+        'annotations' => ['user_id' => self::PEOPLE],
+        'owner_capacities' => [],
     ];
 
     /** Tables whose rows have a number of their own, which others name. */
     public const NUMBERED = [
         'domains', 'imports', 'domain_figures', 'snapshots', 'sources', 'mappings', 'lenses', 'weight_presets', 'plan_items', 'plan_drafts',
-        'changes',
+        'changes', 'annotations',
     ];
 
     /** table → column of JSON → [path to an object within it, table whose numbers are the names of that object] */
@@ -55,7 +57,7 @@ final class StudyTables
     ];
 
     /** Tables with a study's number that stay behind. */
-    public const LEFT = ['study_members', 'comparisons', 'comparison_rows', 'uploads', 'tasks', 'audit'];
+    public const LEFT = ['study_members', 'comparisons', 'comparison_rows', 'uploads', 'tasks', 'audit', 'digest_subscriptions'];
 
     /** Columns of the study itself that are given on. */
     public const ABOUT = ['name', 'country', 'language', 'device', 'currency', 'as_of', 'data_version', 'created_at', 'updated_at'];

@@ -33,9 +33,10 @@ use GreaterReach\Core\Rulebook\Rulebook;
  *     publish_by: ?string, spread: object, is_late: bool}
  * @phpstan-type ForecastMonth array{month: string, p10: float, p50: float, p90: float, mean: float}
  * @phpstan-type PlanSum array{id: ?int, name: string, items: int, days: float, last: string, visits: float}
+ * @phpstan-import-type OwnerLoad from OwnerCapacities
  * @phpstan-type PlanRead array{start: string, months: int, capacity: float, draft: ?array<string, mixed>, plans: list<PlanSum>,
- *     elsewhere: object, loads: object, items: list<PlannedItem>, forecast: list<ForecastMonth>, why: ?Explanation,
- *     conversion_rate: float, value_per_conversion: ?float, measured_conversions: float, assumptions: list<string>}
+ *     elsewhere: object, loads: object, owners: list<OwnerLoad>, items: list<PlannedItem>, forecast: list<ForecastMonth>,
+ *     why: ?Explanation, conversion_rate: float, value_per_conversion: ?float, measured_conversions: float, assumptions: list<string>}
  */
 final class PlanQuery
 {
@@ -65,6 +66,7 @@ final class PlanQuery
             'plans' => $without === null ? $this->plans($study, $plan, $draft === null) : [],
             'elsewhere' => (object) PlanItem::elsewhere($study),
             'loads' => (object) $plan->work->loads(),
+            'owners' => OwnerCapacities::loads($study, $plan),
             'items' => array_map(static fn(PlanItem $item): array => self::describe($item, $plan), $items),
             'forecast' => array_map(self::month(...), $months, $bands),
             'why' => $bands === [] ? null : self::why($months[\count($months) - 1], end($bands), \count($promises), $rulebook),

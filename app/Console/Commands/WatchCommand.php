@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Actions\Requests\CancelAbandonedQueries;
 use App\Actions\Tasks\RequeueTasks;
+use App\Actions\Tasks\StartDuePulls;
 use App\Actions\Tidy\ResetClock;
 use App\Support\TcpConnections;
 
@@ -15,14 +16,14 @@ final class WatchCommand extends ReachCommand
 
     protected $signature = 'reach:watch {--seconds=3600 : Seconds before a fresh process takes over}';
 
-    protected $description = 'Cancel abandoned queries and delete leftovers; bin/start runs it';
+    protected $description = 'Cancel abandoned queries, start monthly pulls and delete leftovers; bin/start runs it';
 
     protected $help = 'Example: php artisan reach:watch --seconds=60';
 
     /** Seconds between two looks at work that was left lying. */
     private const LOOK = 15;
 
-    public function handle(CancelAbandonedQueries $end, RequeueTasks $revive, ResetClock $clock): int
+    public function handle(CancelAbandonedQueries $end, RequeueTasks $revive, ResetClock $clock, StartDuePulls $pulls): int
     {
         $this->callSilently('reach:tidy');
         $until = self::seconds() + $this->wholeNumber('seconds', 1, 86_400);
@@ -32,6 +33,7 @@ final class WatchCommand extends ReachCommand
             if (self::seconds() >= $look) {
                 $clock->execute();
                 $revive->execute();
+                $pulls->execute();
                 $look = self::seconds() + self::LOOK;
             }
             $end->execute(TcpConnections::to($served));

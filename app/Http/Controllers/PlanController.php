@@ -12,6 +12,7 @@ use App\Actions\Plans\AddToPlan;
 use App\Actions\Plans\BriefQuery;
 use App\Actions\Plans\ChangePlan;
 use App\Actions\Plans\ChangesSinceQuery;
+use App\Actions\Plans\OwnerCapacities;
 use App\Actions\Plans\PlanQuery;
 use App\Actions\Plans\PlanSchedule;
 use App\Actions\Plans\ProposePlan;
@@ -45,6 +46,19 @@ final class PlanController extends Controller
         $change->setFrame($study, ...$request->frame(PlanSchedule::agreed($study)));
 
         return new JsonResponse($read->execute($study->load('domains')));
+    }
+
+    /** How many days a month a person has; null counts them no more. */
+    public function setOwner(Request $request, Study $study): JsonResponse
+    {
+        $request->validate([
+            'owner' => ['required', 'string', 'max:100'],
+            'days' => ['present', 'nullable', 'numeric', 'between:0,31'],
+        ]);
+        $owner = $request->string('owner')->value();
+        OwnerCapacities::set($study, $owner, $request->input('days') === null ? null : $request->float('days'));
+
+        return new JsonResponse(['owner' => $owner]);
     }
 
     /** Adds pages by their topics or by keywords of theirs, keywords by themselves, or the pages of the shortlist where none are named. */

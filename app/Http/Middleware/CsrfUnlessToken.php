@@ -13,6 +13,11 @@ use Illuminate\Http\Request;
  */
 final class CsrfUnlessToken extends ValidateCsrfToken
 {
+    /** The signature of the link to end a digest is proof enough, and a mail program that follows it has no session (RFC 8058).
+     *
+     * @var array<int, string> */
+    protected $except = ['digest/*'];
+
     /** @param Request $request */
     protected function inExceptArray($request): bool
     {

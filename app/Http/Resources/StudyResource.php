@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Actions\Pulls\SchedulePulls;
 use App\Actions\Studies\StudyPath;
 use App\Models\Domain;
 use App\Models\Study;
+use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -21,6 +23,16 @@ final class StudyResource extends JsonResource
     public function __construct(Study $study, private readonly StudyPath $path, private readonly array $notes = [])
     {
         parent::__construct($study);
+    }
+
+    /** @return ?array{source: string, day: int, next: string} the day of the month on which it pulls by itself, and when that is next */
+    public static function schedule(Study $study): ?array
+    {
+        return $study->pull_day === null ? null : [
+            'source' => (string) $study->pull_source,
+            'day' => $study->pull_day,
+            'next' => SchedulePulls::next($study->pull_day, CarbonImmutable::now('UTC'))->toDateString(),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -55,6 +67,7 @@ final class StudyResource extends JsonResource
             ],
             'comparison' => $comparison === null ? null : ComparisonResource::make($comparison),
             'finding' => $comparison?->finding,
+            'pull_schedule' => self::schedule($study),
             'newest_change' => $this->path->newestChange,
             'notes' => $this->notes,
             'is_current' => $comparison !== null && $comparison->isCurrentFor($study),

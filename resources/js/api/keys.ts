@@ -3,11 +3,13 @@
 /** Parts of a study that are asked for by themselves. */
 export type StudyPart =
   | 'advertising'
+  | 'annotations'
   | 'bench'
   | 'brief'
   | 'candidates'
   | 'comparison'
   | 'curve'
+  | 'digest'
   | 'distribution'
   | 'effect'
   | 'findings'

@@ -15,6 +15,10 @@ import {
   type Reading,
 } from '../../shared/chart';
 import { domainLetter, shapePath, useDomainInk } from '../keyword/DomainShape';
+import { useParams } from 'react-router';
+import { NoteMarks } from '../keyword/NoteMarks';
+import { useAnnotations } from '../study/annotations';
+import { notesAt, notesWithin } from '../study/annotations.logic';
 import { weights } from '../../theme/measures';
 
 type History = KeywordDossier['history'];
@@ -29,6 +33,8 @@ const usual: Frame = { width: 366, height: 124, left: 24, right: 22, top: 8, bot
 /** Best positions of all domains over their snapshots, 1 at the top, on the same logarithmic scale as the lanes. */
 export function HistoryChart({ history, domains }: Props) {
   const ink = useDomainInk();
+  const { slug = '' } = useParams();
+  const notes = useAnnotations(slug);
   const { frame, fit } = useFit(usual, usual.width * 1.2);
   const days = [...new Set(history.map((point) => point.day))].sort();
   if (days.length < 2) {
@@ -41,7 +47,10 @@ export function HistoryChart({ history, domains }: Props) {
       label={`Positions from ${days[0] ?? ''} to ${days.at(-1) ?? ''}`}
       frame={frame}
       fit={fit}
-      readings={days.map((day): Reading => ({ x: x(timeOf(day)), words: `${day}: ${placesOn(history, domains, day).join(', ')}` }))}
+      readings={days.map((day): Reading => ({
+        x: x(timeOf(day)),
+        words: `${day}: ${placesOn(history, domains, day).join(', ')}. ${notesAt(notes, days, day)}`,
+      }))}
       table={{
         headings: ['Day', ...domains.map((domain) => domain.entry)],
         rows: days.map((day) => [day, ...domains.map((domain) => placeOn(history, domain, day))]),
@@ -49,6 +58,7 @@ export function HistoryChart({ history, domains }: Props) {
     >
       <YAxis frame={frame} ticks={[1, 10, 20, 100].map((tick) => ({ at: y(tick), name: String(tick) }))} />
       <XAxis frame={frame} ticks={days.map((day) => ({ at: x(timeOf(day)), name: day.slice(0, 7) }))} />
+      <NoteMarks notes={notesWithin(notes, days)} x={x} frame={frame} />
       {domains.map((domain, number) => {
         const line = spots(domain);
         const last = line.filter((spot) => spot !== null).at(-1);

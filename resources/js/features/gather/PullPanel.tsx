@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { ledgerQuery, sourcesQuery } from '../study/queries';
 import type { Study } from '../../api/schema';
 import { SidePanel } from '../../shared/SidePanel';
+import { PullSchedule } from './PullSchedule';
 import { usePull } from './usePull';
 
 interface Props {
@@ -86,6 +87,7 @@ export function PullPanel({ study, title, onClose }: Props) {
         {pull.isError && <Alert severity="warning">{pull.error.message}</Alert>}
         {pull.isSuccess && <Alert severity="success">The pull runs in the background. You can leave this page.</Alert>}
       </Box>
+      <PullSchedule study={study} source={chosen} />
     </SidePanel>
   );
 }

@@ -17,8 +17,9 @@ import { ForecastBand } from './ForecastBand';
 import { GoalDialog } from './GoalDialog';
 import { ItemPanel } from './ItemPanel';
 import { statusBeside } from './items.logic';
-import { cardBeside, columnsOf, neighbour } from './months.logic';
+import { cardBeside, columnsOf, mergesPages, neighbour } from './months.logic';
 import { Drafts } from './Drafts';
+import { Owners } from './Owners';
 import { PlanFrame } from './PlanFrame';
 import { ProposalDialog } from './ProposalDialog';
 import { usePlan } from './usePlan';
@@ -160,6 +161,11 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
               {format === 'ics' ? 'Calendar' : format.toUpperCase()}
             </Button>
           ))}
+        {draft === null && plan.items.some(mergesPages) && (
+          <Button component="a" href={address(`studies/${study.slug}/exports/redirects.csv`)} download>
+            Redirects
+          </Button>
+        )}
       </Box>
       {actions.error !== null && <Failed error={actions.error} />}
       <OtherSides items={plan.elsewhere} domain={study.domain} />
@@ -170,6 +176,7 @@ function Roadmapped({ study, plan }: { study: Study; plan: Roadmap }) {
             currency={study.currency}
             without={chosen === undefined || without.data === undefined ? null : { name: chosen.name, months: without.data.forecast }}
           />
+          <Owners slug={study.slug} owners={plan.owners} mayEdit={study.may_edit} />
           {plan.items.length === 0 ? (
             <Empty title="The roadmap is empty">
               Shortlist pages or keywords in Weigh (key s) and add them here. Or let the auto-plan fill your capacity (key a), or plan for a

@@ -48,6 +48,7 @@ const plan = (items: RoadmapItem[]): Roadmap => ({
   why: null,
   conversion_rate: 0.02,
   measured_conversions: 0,
+  owners: [],
   value_per_conversion: null,
   assumptions: [],
 });

@@ -66,3 +66,8 @@ export function cardBeside<Card extends Pick<RoadmapItem, 'id' | 'month'>>(
   const place = inOrder.findIndex((item) => item.id === chosen);
   return inOrder[place < 0 ? (step > 0 ? 0 : inOrder.length - 1) : Math.min(inOrder.length - 1, Math.max(0, place + step))];
 }
+
+/** Whether pages of ours are to become one, so that the others need redirects. */
+export function mergesPages(item: RoadmapItem): boolean {
+  return item.tactic.startsWith('merge pages') && item.status !== 'dropped';
+}

@@ -10,6 +10,7 @@ const study = (stages: Study['stages']): Study => ({
   device: 'desktop',
   currency: 'GBP',
   as_of: null,
+  pull_schedule: null,
   domain: 'thornfield-apiary.example',
   competitors: ['hivewright.example'],
   may_edit: true,

@@ -1,4 +1,4 @@
-import type { Track } from '../../api/schema';
+import type { Annotation, Track } from '../../api/schema';
 import {
   across,
   amountScale,
@@ -20,16 +20,25 @@ import {
 } from '../../shared/chart';
 import { percent } from '../../shared/format';
 import { domainLetter, useDomainInk } from '../keyword/DomainShape';
+import { NoteMarks } from '../keyword/NoteMarks';
+import { notesAt, notesWithin } from '../study/annotations.logic';
 import { weights } from '../../theme/measures';
 
 const usual: Frame = { width: 900, height: 196, left: 40, right: 36, top: 8, bottom: 24 };
 const apart = 12;
 
+interface Props {
+  shares: Track['shares'];
+  domains: string[];
+  published: string[];
+  notes: Annotation[];
+}
+
 /**
  * Share of clicks of every compared domain by month; letters at the end tell the lines apart, ours is the thick one; dashed lines mark
  * publications.
  */
-export function ShareChart({ shares, domains, published }: { shares: Track['shares']; domains: string[]; published: string[] }) {
+export function ShareChart({ shares, domains, published, notes }: Props) {
   const ink = useDomainInk();
   const { frame, fit } = useFit(usual, 1100);
   const days = shares.map((day) => day.day);
@@ -47,10 +56,13 @@ export function ShareChart({ shares, domains, published }: { shares: Track['shar
       label={`Share of clicks on ${last?.day ?? ''}: ${words(last)}`}
       frame={frame}
       fit={fit}
-      readings={shares.map((day): Reading => ({ x: x(timeOf(day.day)), words: `${day.day}: ${words(day)}` }))}
+      readings={shares.map((day): Reading => ({
+        x: x(timeOf(day.day)),
+        words: `${day.day}: ${words(day)}. ${notesAt(notes, days, day.day)}`,
+      }))}
       table={{
-        headings: ['Day', ...domains],
-        rows: shares.map((day) => [day.day, ...domains.map((_, number) => percent(day.shares[number]))]),
+        headings: ['Day', ...domains, 'Notes'],
+        rows: shares.map((day) => [day.day, ...domains.map((_, number) => percent(day.shares[number])), notesAt(notes, days, day.day)]),
       }}
     >
       <YAxis frame={frame} ticks={[0, most / 2, most].map((share) => ({ at: y(share), name: `${Math.round(share * 100)}%` }))} />
@@ -60,6 +72,7 @@ export function ShareChart({ shares, domains, published }: { shares: Track['shar
         .map((day) => (
           <Upright key={day} x={x(timeOf(day))} top={4} bottom={frame.height - frame.bottom} ink={inks.mark} dash={dashes.short} />
         ))}
+      <NoteMarks notes={notesWithin(notes, days)} x={x} frame={frame} />
       {domains.map((domain, number) => (
         <Line key={domain} spots={spots(number)} ink={ink(number)} width={number === 0 ? weights.ours : weights.light} title={domain} />
       ))}

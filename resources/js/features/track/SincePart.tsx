@@ -13,6 +13,7 @@ import { position, counted, whole } from '../../shared/format';
 import { PlainTable } from '../../shared/PlainTable';
 import { useSortedRows } from '../../shared/useSorting';
 import { useAbouts } from '../study/useAbouts';
+import { DigestSwitch } from './DigestSwitch';
 import { measures } from '../../theme/measures';
 
 /** What is different since last time, what needs a decision, and the step into the next month. */
@@ -23,6 +24,7 @@ export function SincePart({ study, since }: { study: Study; since: Since | null 
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 1.5, flexWrap: 'wrap' }}>
         <Typography variant="h2">{since === null ? 'The first month' : `Since ${since.from}`}</Typography>
         <Box sx={{ flex: 1 }} />
+        <DigestSwitch slug={study.slug} />
         {study.comparison !== null && (
           <Button component="a" href={address(`studies/${study.slug}/exports/review.html`, {})} target="_blank" rel="noopener">
             Month in review

@@ -1,5 +1,5 @@
 import Typography from '@mui/material/Typography';
-import type { Track } from '../../api/schema';
+import type { Annotation, Track } from '../../api/schema';
 import {
   across,
   amountScale,
@@ -21,6 +21,8 @@ import {
   type Reading,
 } from '../../shared/chart';
 import { estimate } from '../../shared/format';
+import { NoteMarks } from '../keyword/NoteMarks';
+import { notesAt, notesWithin } from '../study/annotations.logic';
 import { totalWords } from './track.logic';
 
 type Month = Track['months'][number];
@@ -31,7 +33,7 @@ const words = (month: Month) =>
   `${month.day.slice(0, 7)}: ${estimate(month.achieved)} achieved, ${estimate(month.p10)} to ${estimate(month.p90)} forecast`;
 
 /** All finished items together, month by month: the band that was said, its mean dashed, and what was achieved as diamonds on a line. */
-export function TotalsChart({ months }: { months: Track['months'] }) {
+export function TotalsChart({ months, notes }: { months: Track['months']; notes: Annotation[] }) {
   const { frame, fit } = useFit(usual, 1100);
   const said = totalWords(months);
   if (said === null) {
@@ -39,10 +41,8 @@ export function TotalsChart({ months }: { months: Track['months'] }) {
   }
   const most = Math.max(1, ...months.map((month) => Math.max(month.p90, month.achieved)));
   const least = Math.min(0, ...months.map((month) => month.achieved));
-  const time = dayScale(
-    months.map((month) => month.day),
-    across(frame),
-  );
+  const days = months.map((month) => month.day);
+  const time = dayScale(days, across(frame));
   const [x, y] = [(month: Month) => time(timeOf(month.day)), amountScale(most, upwards(frame), least)];
   const line = (pick: (month: Month) => number) => months.map((month) => ({ x: x(month), y: y(pick(month)) }));
   return (
@@ -52,7 +52,7 @@ export function TotalsChart({ months }: { months: Track['months'] }) {
         label={months.map(words).join('; ')}
         frame={frame}
         fit={fit}
-        readings={months.map((month): Reading => ({ x: x(month), words: words(month) }))}
+        readings={months.map((month): Reading => ({ x: x(month), words: `${words(month)}. ${notesAt(notes, days, month.day)}` }))}
         table={{
           headings: ['Month', 'Achieved', 'Forecast, one in ten below', 'Forecast mean', 'Forecast, one in ten above'],
           rows: months.map((month) => [
@@ -63,6 +63,7 @@ export function TotalsChart({ months }: { months: Track['months'] }) {
       >
         <YAxis frame={frame} ticks={[0, most].map((visits) => ({ at: y(visits), name: estimate(visits) }))} />
         <XAxis frame={frame} ticks={months.map((month) => ({ at: x(month), name: month.day.slice(0, 7) }))} />
+        <NoteMarks notes={notesWithin(notes, days)} x={time} frame={frame} />
         <Band spots={months.map((month) => ({ x: x(month), low: y(month.p10), high: y(month.p90) }))} />
         <Line spots={line((month) => month.mean)} ink={inks.main} width={1} dash={dashes.long} />
         <Line spots={line((month) => month.achieved)} width={1} />

@@ -6,7 +6,9 @@ import { trackQuery } from './queries';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { OtherSides } from '../keyword/OtherSides';
 import { useStudy } from '../study';
+import { useAnnotations } from '../study/annotations';
 import { FinishedItems } from './FinishedItems';
+import { Notes } from './Notes';
 import { ShareChart } from './ShareChart';
 import { SincePart } from './SincePart';
 import { TotalsChart } from './TotalsChart';
@@ -18,6 +20,7 @@ export function TrackPage() {
   const study = useStudy();
   const track = useQuery(trackQuery(study.slug));
   const effect = useQuery(effectQuery(study.slug)).data;
+  const notes = useAnnotations(study.slug);
   if (track.isPending) {
     return <Waiting what="Loading results" />;
   }
@@ -34,7 +37,13 @@ export function TrackPage() {
           <Typography variant="h2" sx={{ mt: 1.5 }}>
             {commonWording.shareOfClicks}
           </Typography>
-          <ShareChart shares={shares} domains={study.comparison.domains.map((domain) => domain.entry)} published={published} />
+          <ShareChart
+            shares={shares}
+            domains={study.comparison.domains.map((domain) => domain.entry)}
+            published={published}
+            notes={notes}
+          />
+          <Notes study={study} />
         </>
       )}
       <Typography variant="h2" sx={{ mt: 1.5 }}>
@@ -52,7 +61,7 @@ export function TrackPage() {
               : calibration.map(calibrationWords).join(' ')}
           </Typography>
           <Typography sx={{ mb: 1 }}>{effectWords(effect)}</Typography>
-          <TotalsChart months={months} />
+          <TotalsChart months={months} notes={notes} />
           <FinishedItems study={study} items={items} />
         </>
       )}
