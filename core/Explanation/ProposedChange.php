@@ -31,7 +31,7 @@ final readonly class ProposedChange
 
     public function sentence(Tactic $tactic): string
     {
-        $page = $this->page ?? 'the page';
+        $page = $this->page === null ? 'the page' : self::path($this->page);
         $lead = "“{$this->lead}”";
         $sentence = match ($tactic) {
             Tactic::NewPage => "Write a page for {$lead}".$this->more().$this->aim(),
@@ -40,7 +40,7 @@ final readonly class ProposedChange
             Tactic::RefreshPage => "Bring {$page} up to date: it lost ground for {$lead}".$this->way(),
             Tactic::MergePages => $this->others === []
                 ? "Merge the pages that compete for {$lead} into {$page} and redirect the others"
-                : 'Merge '.implode(' and ', $this->others)." into {$page} and redirect ".(\count($this->others) === 1 ? 'it' : 'them'),
+                : 'Merge '.implode(' and ', array_map(self::path(...), $this->others))." into {$page} and redirect ".(\count($this->others) === 1 ? 'it' : 'them'),
             Tactic::TestTitle => "Test a title for {$page} that answers {$lead}"
                 .($this->title === null ? '' : ". Today it reads “{$this->title}”"),
         };
@@ -49,6 +49,12 @@ final readonly class ProposedChange
         return $sentence.'.'.($headings === [] || $tactic === Tactic::TestTitle
             ? ''
             : ' Cover what the leading pages cover'.($this->page === null ? '' : ' and ours doesn’t').': '.implode('; ', $headings).'.');
+    }
+
+    /** Its domain is ours. */
+    private static function path(string $url): string
+    {
+        return (string) preg_replace('~^https?://[^/]+(?=/)~', '', $url);
     }
 
     private function more(): string

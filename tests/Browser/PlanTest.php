@@ -100,7 +100,7 @@ final class PlanTest extends BrowserTestCase
         $study = $this->weighed('2026-11-01');
         $this->signIn($this->makeEditor($study)->email, 'correct horse');
         $this->visit("/studies/{$study->slug}/rulebook");
-        $field = $this->find('[aria-label="conversion rate"]');
+        $field = $this->find('[aria-label="Conversion rate"]');
         $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'1.5'.WebDriverKeys::ENTER);
         $this->see('from 0 to 1');
         self::assertSame(.02, $study->refresh()->rulebook()->float('conversion_rate'));
@@ -110,9 +110,9 @@ final class PlanTest extends BrowserTestCase
         $this->clickText('Save', 'button');
         $this->see('Default: 0.02.');
         self::assertSame(.05, $study->refresh()->rulebook()->float('conversion_rate'));
-        $this->see('conversion rate: default → 0.05');
+        $this->see('Conversion rate: default → 0.05');
         $this->clickText('Undo this change', 'button');
-        $this->see('conversion rate: 0.05 → 0.02');
+        $this->see('Conversion rate: 0.05 → 0.02');
         self::assertSame(.02, $study->refresh()->rulebook()->float('conversion_rate'));
     }
 

@@ -9,6 +9,7 @@ use App\Actions\Domains\ChooseDomainFigures;
 use App\Models\Study;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Rulebook\Settings;
+use GreaterReach\Core\Rulebook\SettingTitles;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
@@ -61,20 +62,28 @@ final readonly class ChangeRulebook
             if ($current->with([$key => $value])->value($key) !== $current->value($key)) {
                 throw new ConflictHttpException(sprintf(
                     'Someone else changed "%s" to %s. Reload to see it, then try again.',
-                    str_replace('_', ' ', $key),
+                    SettingTitles::of($key),
                     $current->spelt($key) === '' ? 'nothing' : $current->spelt($key),
                 ));
             }
         }
     }
 
-    /** @return list<array{key: string, value: mixed, default: mixed, bounds: string, meaning: string}> */
+    /**
+     * @return list<array{key: string, title: string, type: string, min: ?float, max: ?float, choices: list<string>, value: mixed,
+     *     default: mixed, bounds: string, meaning: string}>
+     */
     public function describe(Rulebook $rulebook): array
     {
         $described = [];
         foreach (Settings::all() as $key => $setting) {
             $described[] = [
                 'key' => $key,
+                'title' => SettingTitles::of($key),
+                'type' => $setting->type->value,
+                'min' => $setting->min,
+                'max' => $setting->max,
+                'choices' => $setting->choices,
                 'value' => $rulebook->value($key),
                 'default' => $setting->default,
                 'bounds' => $setting->bounds(),

@@ -75,24 +75,24 @@ final class OwnPagesTest extends TestCase
         yield 'one keyword more' => [
             new ProposedChange('bee suit', $page, null, 3, 1),
             Tactic::ExtendPage,
-            "Extend {$page} so that it also answers “bee suit” and one more keyword, aiming for position 3.",
+            "Extend /suits so that it also answers “bee suit” and one more keyword, aiming for position 3.",
         ];
         yield 'from where to where' => [
             new ProposedChange('bee suit', $page, 9, 4, 0, uncovered: ['Sizes']),
             Tactic::ImprovePage,
-            "Improve {$page} for “bee suit”, from position 9 to 4. Cover what the leading pages cover and ours doesn’t: Sizes.",
+            "Improve /suits for “bee suit”, from position 9 to 4. Cover what the leading pages cover and ours doesn’t: Sizes.",
         ];
         yield 'merged' => [
             new ProposedChange('bee suit', $page, 9, 4, 0, ['https://us.example/b', 'https://us.example/c']),
             Tactic::MergePages,
-            "Merge https://us.example/b and https://us.example/c into {$page} and redirect them.",
+            "Merge /b and /c into /suits and redirect them.",
         ];
         yield 'a title' => [
             new ProposedChange('bee suit', $page, 2, 2, 0, uncovered: ['Sizes'], title: 'Item 7'),
             Tactic::TestTitle,
-            "Test a title for {$page} that answers “bee suit”. Today it reads “Item 7”.",
+            "Test a title for /suits that answers “bee suit”. Today it reads “Item 7”.",
         ];
-        yield 'no target' => [new ProposedChange('bee suit', $page, 2, null, 0), Tactic::ImprovePage, "Improve {$page} for “bee suit”."];
+        yield 'no target' => [new ProposedChange('bee suit', $page, 2, null, 0), Tactic::ImprovePage, "Improve /suits for “bee suit”."];
     }
 
     #[DataProvider('changes')]

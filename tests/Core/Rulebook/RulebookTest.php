@@ -11,6 +11,7 @@ use GreaterReach\Core\Meaning\Intent;
 use GreaterReach\Core\Priority\Tactic;
 use GreaterReach\Core\Rulebook\Rulebook;
 use GreaterReach\Core\Rulebook\Settings;
+use GreaterReach\Core\Rulebook\SettingTitles;
 use GreaterReach\Core\Rulebook\SettingType;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -78,6 +79,14 @@ final class RulebookTest extends TestCase
         yield 'until a title pays' => ['ramp_title', '1'];
         yield 'draws of a forecast' => ['forecast_draws', '2000'];
         yield 'scatter of volume' => ['forecast_sigma', '0.3'];
+    }
+
+    public function test_every_setting_has_a_title_of_its_own(): void
+    {
+        $keys = array_keys(Settings::all());
+        $titles = array_map(SettingTitles::of(...), $keys);
+        self::assertSame([], array_values(array_intersect($keys, $titles)), 'These have no title yet.');
+        self::assertSame($titles, array_unique($titles));
     }
 
     public function test_shares_are_given_by_name(): void

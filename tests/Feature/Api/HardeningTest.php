@@ -128,7 +128,7 @@ final class HardeningTest extends TestCase
         $this->actingAs($this->makeEditor($study))->patchJson($at, $sent)->assertOk();
         $other = $this->actingAs($this->makeEditor($study));
         $other->patchJson($at, ['settings' => ['target' => '5'], 'seen' => ['target' => '3']])->assertStatus(409)
-            ->assertJsonPath('detail', 'Someone else changed "target" to 4. Reload to see it, then try again.');
+            ->assertJsonPath('detail', 'Someone else changed "Target position" to 4. Reload to see it, then try again.');
         $other->patchJson($at, ['settings' => ['min_fit' => '1'], 'seen' => ['min_fit' => '0']])->assertOk();
     }
 

@@ -108,7 +108,7 @@ final class PagesTest extends TestCase
         self::assertSame(['https://quillfair.example/old-pens'], $brief['work']['competing_pages']);
         self::assertSame('https://quillfair.example/pens', $brief['keywords'][0]['own_url']);
         self::assertSame(
-            'Merge https://quillfair.example/old-pens into https://quillfair.example/pens and redirect it.',
+            'Merge /old-pens into /pens and redirect it.',
             $brief['work']['change'],
         );
         $this->get($this->at('plan/items/'.$brief['item']['id'].'/brief.html'))->assertOk()

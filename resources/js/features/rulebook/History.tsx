@@ -5,7 +5,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 import { rulebookHistoryQuery } from './queries';
-import type { Study } from '../../api/schema';
+import type { Setting, Study } from '../../api/schema';
+import { titleOf } from './rulebook.logic';
 import { Failed } from '../../shared/Notice';
 import { PlainTable } from '../../shared/PlainTable';
 import { about, sources } from '../../shared/abouts';
@@ -18,7 +19,7 @@ const headings = [
   '',
 ] as const;
 
-export function History({ study }: { study: Study }) {
+export function History({ study, settings }: { study: Study; settings: Setting[] }) {
   const client = useQueryClient();
   const history = useQuery(rulebookHistoryQuery(study.slug));
   const revert = useMutation({
@@ -41,7 +42,7 @@ export function History({ study }: { study: Study }) {
             <td>
               {change.settings.map((setting) => (
                 <div key={setting.key}>
-                  {setting.key.replaceAll('_', ' ')}: {setting.from ?? 'default'} → {setting.to === '' ? 'none' : setting.to}
+                  {titleOf(settings, setting.key)}: {setting.from ?? 'default'} → {setting.to === '' ? 'none' : setting.to}
                 </div>
               ))}
             </td>

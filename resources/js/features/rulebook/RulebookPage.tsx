@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -7,18 +8,20 @@ import { rulebookQuery } from './queries';
 import { CurveChart } from '../keyword/CurveChart';
 import { Failed, Waiting } from '../../shared/Notice';
 import { useStudy } from '../study';
+import { found } from './controls.logic';
 import { History } from './History';
 import { OpenWords } from './OpenWords';
 import { groups, listsOf, spelt, withWord } from './rulebook.logic';
 import { SettingLine } from './SettingLine';
 import { SideBySide } from './SideBySide';
-import { texts } from '../../theme/measures';
+import { fields, texts } from '../../theme/measures';
 
 /** Every number behind the figures, readable from top to bottom, changeable in place. */
 export function RulebookPage() {
   const study = useStudy();
   const rulebook = useQuery(rulebookQuery(study.slug));
   const curve = useQuery(curveQuery(study.slug));
+  const [search, setSearch] = useState('');
   const [begun, setBegun] = useState<Partial<Record<string, string>>>({});
   // The curve stands above the settings: shown later, it would push them down.
   if (rulebook.isPending || curve.isPending) {
@@ -27,6 +30,7 @@ export function RulebookPage() {
   if (rulebook.isError) {
     return <Failed error={rulebook.error} onRetry={() => void rulebook.refetch()} />;
   }
+  const shown = found(rulebook.data, search);
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', px: 3, pb: 5 }}>
       <Typography variant="h1" sx={{ pt: 2 }}>
@@ -41,7 +45,15 @@ export function RulebookPage() {
           <CurveChart curve={curve.data} />
         </Box>
       )}
-      {groups(rulebook.data).map((group) => (
+      <TextField
+        type="search"
+        label="Find a setting"
+        value={search}
+        onChange={(event) => setSearch(event.target.value)}
+        sx={{ width: fields.xl, mt: 2 }}
+      />
+      {shown.length === 0 && <Typography sx={{ mt: 2 }}>No setting has these words.</Typography>}
+      {groups(shown).map((group) => (
         <Box component="section" key={group.title} sx={{ mt: 2 }}>
           <Typography variant="h2">{group.title}</Typography>
           {group.settings.map((setting) => (
@@ -53,7 +65,7 @@ export function RulebookPage() {
               onSaved={() => setBegun((before) => ({ ...before, [setting.key]: undefined }))}
             />
           ))}
-          {group.settings.some(({ key }) => key === 'intent_buy') && (
+          {group.settings.some(({ key }) => key === 'intent_buy') && search === '' && (
             <OpenWords
               study={study}
               lists={listsOf(rulebook.data, begun)}
@@ -63,7 +75,7 @@ export function RulebookPage() {
         </Box>
       ))}
       <SideBySide study={study} settings={rulebook.data} />
-      <History study={study} />
+      <History study={study} settings={rulebook.data} />
     </Box>
   );
 }

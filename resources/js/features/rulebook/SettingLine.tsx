@@ -1,7 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, told } from '../../api/client';
@@ -9,6 +8,7 @@ import { keys } from '../../api/keys';
 import type { Setting, Study } from '../../api/schema';
 import { PreviewPart } from './PreviewPart';
 import { spelt } from './rulebook.logic';
+import { SettingControl } from './SettingControl';
 import { measures } from '../../theme/measures';
 
 interface Props {
@@ -62,18 +62,11 @@ export function SettingLine({ study, setting, begun, onSaved }: Props) {
         sx={{ display: 'grid', gridTemplateColumns: `${measures.name} ${measures.field} 1fr`, gap: 2, alignItems: 'start' }}
       >
         <Box>
-          <Box sx={{ fontWeight: 600, typography: 'plain' }}>{setting.key.replaceAll('_', ' ')}</Box>
+          <Box sx={{ fontWeight: 600, typography: 'plain' }}>{setting.title}</Box>
           <Box sx={{ typography: 'small', color: 'text.secondary' }}>{setting.bounds}</Box>
         </Box>
         <Box sx={{ display: 'flex', gap: 1 }}>
-          <TextField
-            fullWidth
-            disabled={!study.may_edit}
-            value={text}
-            onChange={(event) => edit(event.target.value)}
-            error={error !== null}
-            slotProps={{ htmlInput: { 'aria-label': setting.key.replaceAll('_', ' ') } }}
-          />
+          <SettingControl setting={setting} text={text} isDisabled={!study.may_edit} isWrong={error !== null} onEdit={edit} />
           {isChanged && (
             <Button
               type="submit"

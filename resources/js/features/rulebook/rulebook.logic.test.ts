@@ -1,7 +1,19 @@
 import { describe, expect, it } from 'vitest';
+import type { Setting } from '../../api/schema';
 import { groups, listsOf, others, placesMoved, spelt, ruled, withWord } from './rulebook.logic';
 
-const setting = (key: string) => ({ key, value: 1, default: 1, bounds: '', meaning: '' });
+const setting = (key: string): Setting => ({
+  key,
+  title: key,
+  type: 'number',
+  min: 0,
+  max: 1,
+  choices: [],
+  value: 1,
+  default: 1,
+  bounds: '',
+  meaning: '',
+});
 
 describe('the rulebook', () => {
   it('puts every setting under one heading', () => {
@@ -40,12 +52,14 @@ describe('other rulebooks', () => {
       settings: [{ key: 'target', from: null, to: '5' }],
       restores: { target: '3' },
     };
-    expect(others([target, curve, { ...setting('effect'), value: 0.5, default: 0.5 }], [change]).map((other) => other.settings)).toEqual([
+    expect(
+      others([target, curve, { ...setting('moving_share'), value: 0.35, default: 0.35 }], [change]).map((other) => other.settings),
+    ).toEqual([
       { target: '3', curve: 'default' },
       { curve: 'default' },
       { curve: 'fitted' },
-      { effect: '0.25', effect_learnt: 'no' },
-      { effect: '0.75', effect_learnt: 'no' },
+      { moving_share: '0.2', effect_learnt: 'no' },
+      { moving_share: '0.5', effect_learnt: 'no' },
       { target: '3' },
     ]);
     expect(others([setting('target')], []).map((other) => other.title)).not.toContain('the default rulebook');
@@ -95,9 +109,9 @@ describe('what stands where', () => {
       'the default rulebook',
       'this one with the default CTR curve',
       'this one with the 2006 CTR curve',
-      'this one with an effect of 0.25',
-      'this one with an effect of 0.5',
-      'this one with an effect of 0.75',
+      'this one if 20% of existing pages move',
+      'this one if 35% of existing pages move',
+      'this one if 50% of existing pages move',
       'as it was before 2026-11-02 10:05 (target, min fit)',
     ]);
   });

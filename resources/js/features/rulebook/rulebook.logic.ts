@@ -1,9 +1,10 @@
 import type { RulebookChange, Setting } from '../../api/schema';
+import { percent } from '../../shared/format';
 
 const titles: [string, RegExp][] = [
-  ['Comparison', /^(within|striking_|topic_|negatives|metric_|volume_sources|difficulty_sources|cpc_sources|authority_sources)/],
+  ['Comparison', /^(within|movement_|striking_|topic_|negatives|metric_|volume_sources|difficulty_sources|cpc_sources|authority_sources)/],
   ['Visits and value', /^(curve|target|feature_clicks|conversion|value_per)/],
-  ['Win chances', /^(comfort|peer|model_|effect|quick_win|short_term|title_)/],
+  ['Win chances', /^(comfort|peer|model_|effect|moving_|quick_win|short_term|title_)/],
   ['Intent', /^intent_/],
   ['Priority', /_bands$|^(scores|weights|fit_rules|min_fit|steadiness)/],
   ['Effort and time to pay', /^(effort_|ramp_)/],
@@ -18,6 +19,11 @@ export function groups(settings: Setting[]): { title: string; settings: Setting[
   }));
   const rest = settings.filter((setting) => !titles.some(([, sign]) => sign.test(setting.key)));
   return [...named, ...(rest.length === 0 ? [] : [{ title: 'Other', settings: rest }])];
+}
+
+/** What people call a setting; one that is gone by now keeps its key. */
+export function titleOf(settings: Setting[], key: string): string {
+  return settings.find((setting) => setting.key === key)?.title ?? key.replaceAll('_', ' ');
 }
 
 /** A value as the rulebook takes it. */
@@ -46,7 +52,7 @@ export function others(settings: Setting[], history: RulebookChange[]): Other[] 
   const own = settings.filter((setting) => spelt(setting.value) !== spelt(setting.default));
   const valueOf = (key: string) => spelt(settings.find((setting) => setting.key === key)?.value);
   const curve = valueOf('curve');
-  const effect = Number(valueOf('effect'));
+  const moving = Number(valueOf('moving_share'));
   return [
     ...(own.length === 0
       ? []
@@ -54,13 +60,16 @@ export function others(settings: Setting[], history: RulebookChange[]): Other[] 
     ...['default', '2006', 'fitted']
       .filter((other) => other !== curve)
       .map((other) => ({ title: `this one with the ${other} CTR curve`, settings: { curve: other } })),
-    ...[0.25, 0.5, 0.75]
-      .filter((other) => other !== effect)
-      .map((other) => ({ title: `this one with an effect of ${other}`, settings: { effect: String(other), effect_learnt: 'no' } })),
+    ...[0.2, 0.35, 0.5]
+      .filter((other) => other !== moving)
+      .map((other) => ({
+        title: `this one if ${percent(other)} of existing pages move`,
+        settings: { moving_share: String(other), effect_learnt: 'no' },
+      })),
     ...history.map((change) => ({
       title:
         `as it was before ${change.when.slice(0, 16).replace('T', ' ')} ` +
-        `(${change.settings.map((setting) => setting.key.replaceAll('_', ' ')).join(', ')})`,
+        `(${change.settings.map((setting) => titleOf(settings, setting.key)).join(', ')})`,
       settings: change.restores,
     })),
   ];
