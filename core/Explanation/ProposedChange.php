@@ -40,7 +40,8 @@ final readonly class ProposedChange
             Tactic::RefreshPage => "Bring {$page} up to date: it lost ground for {$lead}".$this->way(),
             Tactic::MergePages => $this->others === []
                 ? "Merge the pages that compete for {$lead} into {$page} and redirect the others"
-                : 'Merge '.implode(' and ', array_map(self::path(...), $this->others))." into {$page} and redirect ".(\count($this->others) === 1 ? 'it' : 'them'),
+                : 'Merge '.implode(' and ', array_map(self::path(...), $this->others))
+                    ." into {$page} and redirect ".(\count($this->others) === 1 ? 'it' : 'them'),
             Tactic::TestTitle => "Test a title for {$page} that answers {$lead}"
                 .($this->title === null ? '' : ". Today it reads “{$this->title}”"),
         };

@@ -94,7 +94,7 @@ final readonly class Setting
     /** The allowed range in words. */
     public function bounds(): string
     {
-        $range = $this->min === null ? '' : $this->min.' to '.$this->max;
+        $range = $this->min === null ? '' : $this->min.' to '.number_format((float) $this->max);
 
         return match ($this->type) {
             SettingType::Integer => 'a whole number from '.$range,

@@ -6,6 +6,8 @@ namespace App\Actions\Demo;
 
 use App\Actions\Decisions\DecisionInput;
 use App\Actions\Decisions\RecordDecision;
+use App\Actions\Plans\OwnerCapacities;
+use App\Models\Annotation;
 use App\Models\Comparison;
 use App\Models\Study;
 use App\Support\Mark;
@@ -14,7 +16,10 @@ use App\Support\Sentence\Sentence;
 use App\Support\Texts;
 use Illuminate\Support\Facades\DB;
 
-/** What two people have decided about keywords of the demo: a shortlist with reasons, what was set aside, tags and notes. */
+/**
+ * What two people have decided about keywords of the demo: a shortlist with reasons, what was set aside, tags and notes; and what they know
+ * beside it: dated notes, and the days they have.
+ */
 final readonly class MakeDemoDecisions
 {
     /** Sentence → why its keywords are set aside. */
@@ -47,6 +52,15 @@ final readonly class MakeDemoDecisions
         'Their page is from 2021. Ours can be the one with prices.',
     ];
 
+    /** Day → what happened then that no figure knows. */
+    private const ANNOTATIONS = [
+        '2026-07-06' => 'hivewright.example rebuilt its site',
+        '2026-09-14' => 'Our shop has a new checkout',
+    ];
+
+    /** Days a month that each of the two has for the roadmap. */
+    private const CAPACITY = 12.0;
+
     public function __construct(private RecordDecision $decide)
     {
     }
@@ -77,6 +91,12 @@ final readonly class MakeDemoDecisions
         }
         foreach (self::NOTES as $number => $note) {
             $this->decided($study, \array_slice($leads, 2 * $number, 1), ['note' => $note], $people->turn($number + 1)->id);
+        }
+        foreach (self::ANNOTATIONS as $day => $text) {
+            Annotation::query()->create(['study_id' => $study->id, 'user_id' => $editor, 'day' => $day, 'text' => $text]);
+        }
+        foreach ([$people->editor, $people->administrator] as $person) {
+            OwnerCapacities::set($study, $person->name, self::CAPACITY);
         }
         $this->decided($study, \array_slice($leads, 0, 1), ['fit' => 5], $editor);
         $this->decided($study, \array_slice($leads, 1, 1), ['pinned' => true], $administrator);

@@ -154,7 +154,7 @@ final class RulebookTest extends TestCase
         yield 'bands of ease that do not rise' => ['ease_bands', '10,10,35,50,70', 'each above the one before and below 100'];
         yield 'bands of ease below 0' => ['ease_bands', '-1,20,35,50,70', 'each above the one before and below 100'];
         yield 'bands of ease up to 100' => ['ease_bands', '10,20,35,50,100', 'each above the one before and below 100'];
-        yield 'too little penalty' => ['model_lambda', '0.0009', 'from 0.001 to 1000'];
+        yield 'too little penalty' => ['model_lambda', '0.0009', 'from 0.001 to 1,000'];
         yield 'a curve that rises' => ['curve_own', 'x1,'.implode(',', array_fill(0, 99, '0.2')), 'is not allowed'];
         yield 'a curve that rises, well written' => ['curve_own', '0.1,'.implode(',', array_fill(0, 99, '0.2')), 'never rises'];
         yield 'a curve of one\'s own that is not there' => ['curve', 'own', 'needs 100 numbers'];

@@ -63,7 +63,7 @@ export function SettingLine({ study, setting, begun, onSaved }: Props) {
       >
         <Box>
           <Box sx={{ fontWeight: 600, typography: 'plain' }}>{setting.title}</Box>
-          <Box sx={{ typography: 'small', color: 'text.secondary' }}>{setting.bounds}</Box>
+          <Box sx={{ typography: 'small', color: 'text.secondary' }}>{setting.type === 'choice' ? '' : setting.bounds}</Box>
         </Box>
         <Box sx={{ display: 'flex', gap: 1 }}>
           <SettingControl setting={setting} text={text} isDisabled={!study.may_edit} isWrong={error !== null} onEdit={edit} />
