@@ -62,7 +62,7 @@ final class DigestMail extends Mailable
 
     private function day(): string
     {
-        return CarbonImmutable::parse($this->digest['day'])->format('j F Y');
+        return CarbonImmutable::parse($this->digest['day'])->format('j M Y');
     }
 
     private function end(): string

@@ -84,7 +84,7 @@ final class Settings
                 'A change of position up to this share of the better one is daily jitter and counts as steady.',
             ),
             Setting::int('striking_from', 6, 1, 100, 'Best position of the striking distance.'),
-            Setting::int('striking_to', 20, 1, 100, 'Worst position of the striking distance; not better than striking_from.'),
+            Setting::int('striking_to', 20, 1, 100, 'Worst position of the striking distance; not better than its best.'),
         ];
     }
 
@@ -117,7 +117,7 @@ final class Settings
             Setting::shares(
                 'conversion_rates',
                 array_column(Intent::cases(), 'value'),
-                'Share of visits that convert, by the intent of the keyword; conversion_rate where none is given.',
+                'Share of visits that convert, by the intent of the keyword; the conversion rate above where none is given.',
             ),
             Setting::number('value_per_conversion', null, 0, self::MANY, 'Value of one conversion; empty hides revenue.'),
         ];
@@ -228,19 +228,19 @@ final class Settings
                 'volume_sources',
                 [],
                 self::SOURCES,
-                'Which source of the volume wins, best first; empty for metric_sources.',
+                'Which source of the volume wins, best first; empty for the order of all.',
             ),
             Setting::ordering(
                 'difficulty_sources',
                 [],
                 self::SOURCES,
-                'Which source of the difficulty wins, best first; empty for metric_sources.',
+                'Which source of the difficulty wins, best first; empty for the order of all.',
             ),
             Setting::ordering(
                 'cpc_sources',
                 [],
                 self::SOURCES,
-                'Which source of CPC and advertiser competition wins, best first; empty for metric_sources.',
+                'Which source of CPC and advertiser competition wins, best first; empty for the order of all.',
             ),
             Setting::ordering(
                 'authority_sources',

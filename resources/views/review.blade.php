@@ -3,6 +3,7 @@
     $number = static fn (int|float|null $value): string => $value === null ? '·' : number_format((float) $value);
     $counted = static fn (int $count, string $one): string => $number($count).' '.$one.($count === 1 ? '' : 's');
     $percent = static fn (?float $value): string => $value === null ? '·' : round(100 * $value).'%';
+    $day = static fn (string $day): string => date('j M Y', (int) strtotime($day));
     $place = static fn (?int $value): string => $value === null ? 'absent' : (string) $value;
     $dashes = ['', '7 3', '2 3', '8 2 2 2', '4 4', '1 2', '10 4', '3 1', '6 1', '1 4', '9 1 1 1'];
     $first = $track['shares'][0] ?? null;
@@ -12,7 +13,7 @@
 @section('content')
 <section class="sheet">
     <h1>{{ $study->name }}: the month in review</h1>
-    <p class="muted">{{ $comparison->domains[0]['entry'] }} against {{ implode(', ', $comparison->competitors()) }}. Rankings of {{ $track['newest'] ?? 'no day yet' }}.</p>
+    <p class="muted">{{ $comparison->domains[0]['entry'] }} against {{ implode(', ', $comparison->competitors()) }}. Rankings of {{ $track['newest'] === null ? 'no day yet' : $day($track['newest']) }}.</p>
     @if ($findings !== [])
         <h2>Findings</h2>
         <ol>
@@ -42,7 +43,7 @@
         </table>
     @endif
     @if ($since !== null)
-        <h2>Since {{ $since['from'] }}</h2>
+        <h2>Since {{ $day($since['from']) }}</h2>
         <p>We climbed on {{ $counted($since['moved']['climbed'] ?? 0, 'keyword') }}, dropped on {{ $number($since['moved']['slipped'] ?? 0) }}, entered on {{ $number($since['moved']['entered'] ?? 0) }} and left on {{ $number($since['moved']['left'] ?? 0) }}.
             {{ $counted($since['opened']['keywords'], 'gap') }} opened and {{ $number($since['closed']['keywords']) }} closed. {{ $counted($since['undecided'], 'new gap') }} to decide on.</p>
         <div class="pair">

@@ -53,6 +53,12 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    /** A day in a sentence, as the browser of the tests writes English. */
+    protected static function dayWords(string $day): string
+    {
+        return date('M j, Y', (int) strtotime($day));
+    }
+
     protected function visit(string $path): void
     {
         $this->browser->get($this->address.$path);

@@ -51,7 +51,7 @@ final class MonthlyRoundTest extends BrowserTestCase
         $this->plan($study, $reasons);
         $this->bringIn(\array_slice($this->files(self::MONTHS[1]), 0, 6), 6);
         $this->hit('5');
-        $this->see('Since '.Calendar::day(self::MONTHS[0]));
+        $this->see('Since '.self::dayWords(Calendar::day(self::MONTHS[0])));
         self::assertLessThanOrEqual(self::MOST_PRESSES, $this->presses, 'Presses of the whole round.');
         self::assertSame($reasons, $this->kept($study), 'Every mark is there with its reason.');
     }

@@ -58,7 +58,7 @@ final class RoundTest extends BrowserTestCase
                 ."how to ink,5,https://quillfair.example/ink\n",
         );
         $this->visit("/studies/{$study->slug}/track");
-        $this->see('Since '.$months[0]);
+        $this->see('Since '.self::dayWords($months[0]));
         $this->see('We climbed on 1 keyword, dropped on 1');
         $this->see('too early');
 
@@ -85,7 +85,7 @@ final class RoundTest extends BrowserTestCase
         $this->press('j');
         $this->press('s');
         $this->visit("/studies/{$study->slug}/track");
-        $this->see('Since '.$months[1]);
+        $this->see('Since '.self::dayWords($months[1]));
         $this->seeNot('wait for a decision');
         $this->reviewPrintsOnTwoSheets($study);
     }

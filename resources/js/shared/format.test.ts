@@ -1,7 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { counted, decimal, estimate, pathOf, percent, told, unknown, whole } from './format';
+import { counted, dayWords, decimal, estimate, pathOf, percent, told, unknown, whole } from './format';
 
 describe('format', () => {
+  it('writes a day in words, whatever the time of day, and leaves what is none', () => {
+    expect(dayWords('2026-12-03')).toMatch(/^(3 Dec 2026|Dec 3, 2026)$/);
+    expect(dayWords('2026-12-03T23:59:59Z')).toBe(dayWords('2026-12-03'));
+    expect(dayWords('no day')).toBe('no day');
+  });
+
   it('tells the inputs of an explanation without needless digits', () => {
     expect([told(16205.6999), told(1234), told(0.14531), told(12.5), told(null), told('rulebook')]).toEqual([
       '16,206',

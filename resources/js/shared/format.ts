@@ -9,6 +9,14 @@ const tenths = new Intl.NumberFormat(locale, { maximumFractionDigits: 1 });
 const shares = new Intl.NumberFormat(locale, { style: 'percent', maximumFractionDigits: 0 });
 const smallShares = new Intl.NumberFormat(locale, { style: 'percent', minimumFractionDigits: 1, maximumFractionDigits: 1 });
 
+const days = new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
+
+/** A day in a sentence, such as 3 Dec 2026; tables and files have it as it is. */
+export function dayWords(day: string): string {
+  const time = new Date(`${day.slice(0, 10)}T00:00:00Z`);
+  return Number.isNaN(time.getTime()) ? day : days.format(time);
+}
+
 export function whole(value: number | null | undefined): string {
   return value === null || value === undefined ? unknown : wholes.format(value);
 }

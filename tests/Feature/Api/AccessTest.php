@@ -18,7 +18,10 @@ final class AccessTest extends TestCase
     ];
 
     /** Asks something by POST and changes nothing, so that readers may. */
-    private const ASKING = ['rulebook/preview', 'terms', 'exports/table.{format}', 'exports/list', 'comparison'];
+    private const ASKING = [
+        // Everyone has a digest of their own.
+        '/digest',
+        'rulebook/preview', 'terms', 'exports/table.{format}', 'exports/list', 'comparison'];
 
     /** @return list<array{string, string}> method, path with placeholders */
     private static function routes(): array

@@ -327,7 +327,7 @@ final class PlanApiTest extends TestCase
             'The competitor has no earlier list, so its keyword is new to us.',
         );
         $review = (string) $this->get($this->at($study, 'exports/review.html'))->assertOk()->getContent();
-        foreach (['the month in review', 'Since 2026-11-01', 'We climbed on 1 keyword', 'big pen', '12 → 1', 'above'] as $expected) {
+        foreach (['the month in review', 'Since 1 Nov 2026', 'We climbed on 1 keyword', 'big pen', '12 → 1', 'above'] as $expected) {
             self::assertStringContainsString($expected, $review);
         }
         self::assertSame(2, substr_count($review, 'class="sheet"'));

@@ -287,8 +287,8 @@ final class ToldFiguresTest extends TestCase
         $told = $text();
         foreach (
             [
-                'against inkmoor.example, nibhouse.example. Rankings of 2026-11-01.',
-                'Since 2026-10-01 We climbed on 0 keywords, dropped on 2, entered on 1 and left on 1. 2 gaps opened and 0 closed.',
+                'against inkmoor.example, nibhouse.example. Rankings of 1 Nov 2026.',
+                'Since 1 Oct 2026 We climbed on 0 keywords, dropped on 2, entered on 1 and left on 1. 2 gaps opened and 0 closed.',
                 'Gaps opened Volume We Best ink 1,000 absent 11 wax · absent 40',
                 'quillfair.example 100% 10% inkmoor.example 0% 37% nibhouse.example 0% 53%',
                 'We dropped on 2 keywords and lost about 122 visits a month.',

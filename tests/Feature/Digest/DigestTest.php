@@ -61,7 +61,7 @@ final class DigestTest extends TestCase
         self::assertCount(1, $mails);
         $mail = quoted_printable_decode($mails[0]);
         foreach ([
-            'To: '.$this->reader->email, 'Subject: '.$this->study->name.': rankings of 1 November 2026 are in', 'text/plain', 'text/html',
+            'To: '.$this->reader->email, 'Subject: '.$this->study->name.': rankings of 1 Nov 2026 are in', 'text/plain', 'text/html',
             'List-Unsubscribe-Post: List-Unsubscribe=One-Click', '- Climbed 1, dropped 0, entered 0, left 0',
             '- big pen, Rowan, planned for 2026-09',
         ] as $expected) {

@@ -8,6 +8,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
+import { dayWords } from '../../shared/format';
 import type { Study } from '../../api/schema';
 
 const lastDay = 28;
@@ -31,7 +32,7 @@ export function PullSchedule({ study, source }: { study: Study; source: string }
       <Typography>
         {schedule === null
           ? 'The study pulls only when someone presses Pull.'
-          : `Pulls from ${schedule.source} on day ${schedule.day} of each month. Next: ${schedule.next}.`}
+          : `Pulls from ${schedule.source} on day ${schedule.day} of each month. Next: ${dayWords(schedule.next)}.`}
       </Typography>
       <TextField select label="Day of the month" value={day} onChange={(event) => setDay(Number(event.target.value))}>
         {Array.from({ length: lastDay }, (_, index) => (

@@ -7,9 +7,10 @@ import { api, told } from '../../api/client';
 import type { BriefLink } from '../../api/schema';
 import { Failed } from '../../shared/Notice';
 import { briefLinksQuery } from './queries';
+import { dayWords } from '../../shared/format';
 
 function linkWords({ expires_at, used_at }: BriefLink): string {
-  return `Link until ${expires_at.slice(0, 10)}, ${used_at === null ? 'not opened yet' : `opened ${used_at.slice(0, 10)}`}`;
+  return `Link until ${dayWords(expires_at)}, ${used_at === null ? 'not opened yet' : `opened ${dayWords(used_at)}`}`;
 }
 
 /** Links by which a writer without an account sees this brief, and tells how far the page is. */

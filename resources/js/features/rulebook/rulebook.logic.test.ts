@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Setting } from '../../api/schema';
+import { dayWords } from '../../shared/format';
 import { groups, listsOf, others, placesMoved, spelt, ruled, withWord } from './rulebook.logic';
 
 const setting = (key: string): Setting => ({
@@ -112,7 +113,7 @@ describe('what stands where', () => {
       'this one if 20% of existing pages move',
       'this one if 35% of existing pages move',
       'this one if 50% of existing pages move',
-      'as it was before 2026-11-02 10:05 (target, min fit)',
+      `as it was before ${dayWords('2026-11-02')}, 10:05 (target, min fit)`,
     ]);
   });
 

@@ -1,5 +1,5 @@
 import type { RulebookChange, Setting } from '../../api/schema';
-import { percent } from '../../shared/format';
+import { dayWords, percent } from '../../shared/format';
 
 const titles: [string, RegExp][] = [
   ['Comparison', /^(within|movement_|striking_|topic_|negatives|metric_|volume_sources|difficulty_sources|cpc_sources|authority_sources)/],
@@ -68,7 +68,7 @@ export function others(settings: Setting[], history: RulebookChange[]): Other[] 
       })),
     ...history.map((change) => ({
       title:
-        `as it was before ${change.when.slice(0, 16).replace('T', ' ')} ` +
+        `as it was before ${dayWords(change.when)}, ${change.when.slice(11, 16)} ` +
         `(${change.settings.map((setting) => titleOf(settings, setting.key)).join(', ')})`,
       settings: change.restores,
     })),

@@ -6,6 +6,7 @@ import { api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 import { Failed } from '../../shared/Notice';
 import { deletedStudiesQuery } from './queries';
+import { dayWords } from '../../shared/format';
 
 /** What was deleted and can still be taken back; nothing where there is none. */
 export function DeletedStudies() {
@@ -28,8 +29,8 @@ export function DeletedStudies() {
       {list.data.map((study) => (
         <Box key={study.slug} sx={{ display: 'flex', alignItems: 'center', gap: 2, borderTop: 1, borderColor: 'divider', py: 0.5 }}>
           <Box sx={{ flex: 1, color: 'text.secondary' }}>
-            {study.name} ({study.slug}), on {study.deleted_at.slice(0, 10)}
-            {study.deleted_by !== null && ` by ${study.deleted_by}`}; deleted for good on {study.gone_at.slice(0, 10)}
+            {study.name} ({study.slug}), on {dayWords(study.deleted_at)}
+            {study.deleted_by !== null && ` by ${study.deleted_by}`}; deleted for good on {dayWords(study.gone_at)}
           </Box>
           <Button
             onClick={() => restore.mutate(study.slug)}

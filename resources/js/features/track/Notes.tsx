@@ -6,6 +6,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { Study } from '../../api/schema';
 import { useAnnotationChanges, useAnnotations } from '../study/annotations';
+import { dayWords } from '../../shared/format';
 import { fields } from '../../theme/measures';
 
 /** Dated notes, drawn on every line over time: what happened that the figures do not know. */
@@ -18,7 +19,7 @@ export function Notes({ study }: { study: Study }) {
       {notes.map((note) => (
         <Box key={note.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, typography: 'dense' }}>
           <Box component="time" dateTime={note.day} sx={{ fontVariantNumeric: 'tabular-nums' }}>
-            {note.day}
+            {dayWords(note.day)}
           </Box>
           <span>{note.text}</span>
           {study.may_edit && (

@@ -9,7 +9,7 @@ import { address, api, told } from '../../api/client';
 import { keys } from '../../api/keys';
 import { sourcesQuery } from '../study/queries';
 import type { Since, SinceGap, Study } from '../../api/schema';
-import { position, counted, whole } from '../../shared/format';
+import { counted, dayWords, position, whole } from '../../shared/format';
 import { PlainTable } from '../../shared/PlainTable';
 import { useSortedRows } from '../../shared/useSorting';
 import { useAbouts } from '../study/useAbouts';
@@ -22,7 +22,7 @@ export function SincePart({ study, since }: { study: Study; since: Since | null 
   return (
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 1.5, flexWrap: 'wrap' }}>
-        <Typography variant="h2">{since === null ? 'The first month' : `Since ${since.from}`}</Typography>
+        <Typography variant="h2">{since === null ? 'The first month' : `Since ${dayWords(since.from)}`}</Typography>
         <Box sx={{ flex: 1 }} />
         <DigestSwitch slug={study.slug} />
         {study.comparison !== null && (

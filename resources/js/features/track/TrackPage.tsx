@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { effectQuery } from '../study/effect';
 import { trackQuery } from './queries';
+import { dayWords } from '../../shared/format';
 import { Empty, Failed, Waiting } from '../../shared/Notice';
 import { OtherSides } from '../keyword/OtherSides';
 import { useStudy } from '../study';
@@ -57,7 +58,7 @@ export function TrackPage() {
         <>
           <Typography sx={{ mb: 1 }}>
             {calibration.length === 0
-              ? `Rankings of ${newest ?? 'no day yet'}. No finished item has had its full ramp yet.`
+              ? `Rankings of ${newest === null ? 'no day yet' : dayWords(newest)}. No finished item has had its full ramp yet.`
               : calibration.map(calibrationWords).join(' ')}
           </Typography>
           <Typography sx={{ mb: 1 }}>{effectWords(effect)}</Typography>
