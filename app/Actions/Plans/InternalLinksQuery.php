@@ -26,7 +26,7 @@ final readonly class InternalLinksQuery
     {
     }
 
-    /** @return list<InternalLink> by visits, the most first; keyword is the one that brings most of them */
+    /** @return list<InternalLink> those nearest to the topic first, then by visits; keyword is the nearest one */
     public function execute(Study $study, Comparison $comparison, string $topic, ?string $page): array
     {
         $models = $comparison->models();
@@ -34,19 +34,23 @@ final readonly class InternalLinksQuery
         if ($stems === []) {
             return [];
         }
+        $patterns = array_map(static fn(string $stem): string => '\m'.self::asPrefix($stem), $stems);
+        $matched = implode(' + ', array_fill(0, \count($patterns), '(keyword ~ ?)::int'));
         $linking = $page === null ? [] : [$page, ...$this->pages->linkingTo($study, $page)];
         $rows = $comparison->table()->query()
             ->whereNotNull('own_url')
             ->where('own_position', '<=', self::WORST_POSITION)
             ->where('topic', '!=', $topic)
-            ->whereRaw('keyword ~ ?', ['\m('.implode('|', array_map(self::asPrefix(...), $stems)).')'])
+            ->whereRaw("{$matched} > 0", $patterns)
             ->whereNotIn('own_url', $linking)
             ->groupBy('own_url')
-            ->selectRaw('own_url AS url, (array_agg(keyword ORDER BY visits_now DESC NULLS LAST, keyword))[1] AS keyword')
+            ->selectRaw("own_url AS url, max({$matched}) AS matched", $patterns)
+            ->selectRaw("(array_agg(keyword ORDER BY {$matched} DESC, visits_now DESC NULLS LAST, keyword))[1] AS keyword", $patterns)
             ->selectRaw('count(*) AS keywords, sum(visits_now) AS visits');
 
         /** @var list<object{url: string, keyword: string, keywords: int, visits: ?string}> $pages */
-        $pages = DB::query()->fromSub($rows, 'pages')->orderByRaw('visits DESC NULLS LAST, url')->limit(self::MOST)->get()->all();
+        $pages = DB::query()->fromSub($rows, 'pages')->orderByRaw('matched DESC, visits DESC NULLS LAST, url')
+            ->limit(self::MOST)->get()->all();
 
         return array_map(static fn(object $page): array => [
             'url' => $page->url,

@@ -62,7 +62,7 @@ export function InternalLinks({ links }: { links: PageWork['internal_links'] }) 
         label={wording.pagesThatShouldLink}
         headings={[
           { name: 'Page', about: about('Ranks for related keywords and doesn’t link to this page yet.', '', 'imported page links') },
-          { name: 'Keyword', about: about('The related keyword that brings it most visits.', '', sources.rankings) },
+          { name: 'Keyword', about: about('Its keyword nearest to this page.', '', sources.rankings) },
           { name: 'Visits', about: about('From related keywords.', 'visits a month', sources.rankings) },
         ]}
         numbers={[2]}
