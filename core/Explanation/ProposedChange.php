@@ -14,7 +14,7 @@ final readonly class ProposedChange
     /**
      * @param ?string      $page      ours; null for a new one
      * @param int          $more      keywords beside the lead that the page is to serve
-     * @param list<string> $others    pages of ours that compete with it
+     * @param list<string> $others    our other pages that compete with it
      * @param list<string> $uncovered what the leading pages cover and it does not
      */
     public function __construct(

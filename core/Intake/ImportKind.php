@@ -67,7 +67,7 @@ enum ImportKind: string
         }
     }
 
-    /** An address and a title stand in many a list of other things. */
+    /** A URL and a title alone don't make a list of pages: other lists have them too. */
     private function fewestColumns(): int
     {
         return $this === self::Pages ? 3 : 1;

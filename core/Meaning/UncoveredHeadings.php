@@ -8,7 +8,7 @@ use GreaterReach\Core\Exception\InvalidValue;
 use GreaterReach\Core\Keyword\KeywordKey;
 use GreaterReach\Core\Keyword\Stemmer;
 
-/** What leading pages cover and ours does not: headings that share fewer than half of their stems with every heading of ours. */
+/** Headings of leading pages that our page does not cover: none of ours shares at least half of the stems. */
 final class UncoveredHeadings
 {
     /**

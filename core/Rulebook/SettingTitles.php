@@ -73,7 +73,7 @@ final class SettingTitles
         'authority_sources' => 'Order of sources for authority',
     ];
 
-    /** The key where nobody has given it a title yet; a test finds that. */
+    /** Falls back to the key; a test fails for a setting without a title. */
     public static function of(string $key): string
     {
         return self::TITLES[$key] ?? $key;

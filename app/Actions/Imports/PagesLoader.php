@@ -7,7 +7,7 @@ namespace App\Actions\Imports;
 use GreaterReach\Core\Intake\BadCell;
 use GreaterReach\Core\Pages\PageTrouble;
 
-/** Pages of ours as a crawl or the content system has them: title, heading, length, whether a search engine may show them. */
+/** Loads facts about our pages: title, heading, length, and whether search engines may index them. */
 final class PagesLoader extends TableLoader
 {
     protected static function table(): string

@@ -9,7 +9,7 @@ use App\Models\Study;
 use GreaterReach\Core\Priority\TacticRule;
 use Illuminate\Support\Facades\DB;
 
-/** Pages of ours that compete with the page of an item: they rank for its keywords too. */
+/** Our other pages that rank for the keywords of an item and so compete with its page. */
 final class CompetingPagesQuery
 {
     /**

@@ -12,7 +12,7 @@ use App\Support\Database\Figures;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Pages of ours that should link to the page of a topic: they rank for related keywords, and no import says that they link to it already.
+ * Suggests internal links: our pages that rank for related keywords and don't link to the topic's page yet.
  *
  * @phpstan-type InternalLink array{url: string, keyword: string, keywords: int, visits: ?float}
  */

@@ -45,7 +45,7 @@ final readonly class PageWorkQuery
     {
         $page = $facts->weighed?->ownUrl;
         $today = $page === null ? null : $this->today($study, $page);
-        // Nothing can be said of a page whose content nobody has.
+        // Without the content of our page we can't tell what it lacks.
         $uncovered = $page !== null && ($today['headings'] ?? []) === []
             ? []
             : UncoveredHeadings::among($theirs, $today['headings'] ?? [], new PostgresStemmer($study->language));

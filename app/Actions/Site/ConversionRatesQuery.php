@@ -45,7 +45,7 @@ final readonly class ConversionRatesQuery
         return new self(new ConversionRates($pages, $site), $study->rulebook());
     }
 
-    /** @param ?string $page of ours, its URL key */
+    /** @param ?string $page URL key of our page */
     public function at(?string $page, ?Intent $intent): ConversionRate
     {
         return $this->rates->at(

@@ -51,7 +51,7 @@ final class SitePagesQuery
         return array_values(array_filter($pages));
     }
 
-    /** @return list<string> pages that link to one of ours, as the newest import of links between pages has it */
+    /** @return list<string> our pages that link to this one, by the newest page_links import */
     public function linkingTo(Study $study, string $url): array
     {
         /** @var list<object{source_url: string}> $rows */

@@ -76,7 +76,7 @@ final class ExportController extends Controller
         );
     }
 
-    /** Where the pages that merges take away are to lead. */
+    /** The redirects needed for the merges on the roadmap. */
     public function redirects(Request $request, Study $study, string $format, RedirectsExport $export): Response
     {
         return TableDownload::of(
